@@ -1,0 +1,3 @@
+export * from './low-strength';
+export * from './series';
+export * from './strength-test';

@@ -1,0 +1,174 @@
+import { cite, isWithin, type LimitId, type Limits } from '../limits';
+import { isLargeCylinder } from '../methods/cylinder-compression';
+import type { NominalSize } from '../methods/setup';
+import {
+  exact,
+  meanOf,
+  plainOf,
+  type RoundingMode,
+  roundedText,
+  roundTo,
+  type System,
+  type UnitId,
+} from '../quantity';
+import { rangePercent } from '../statistics';
+import { type Finding, finding, plain, Sheet, standard, type WorkingLine } from '../working';
+
+/** One cylinder of a set, as far as the set's test result needs it. */
+export interface SetMember {
+  readonly label: string;
+  readonly size: NominalSize;
+  /** Unrounded strength, decimal text; null while not broken. */
+  readonly strength: string | null;
+  /** The strength as reported for this cylinder. */
+  readonly reported: string | null;
+  /** False when a finding forbids reporting it as a valid test. */
+  readonly valid: boolean;
+  /** True when the age is outside its window: an engineer decides whether it counts. */
+  readonly outOfWindow: boolean;
+}
+
+/** The averaged value of a set: what acceptance looks at. */
+export interface StrengthTest {
+  readonly state: 'tested' | 'pending' | 'no valid result';
+  /** Reported mean, plain decimal text. */
+  readonly value: string | null;
+  readonly text: string | null;
+  readonly unit: UnitId;
+  readonly used: readonly string[];
+  readonly leftOut: readonly { readonly label: string; readonly why: string }[];
+  readonly waitingFor: readonly string[];
+  readonly lines: readonly WorkingLine[];
+  readonly findings: readonly Finding[];
+  /** Reasons why an engineer must say whether this test counts in the series. */
+  readonly engineer: readonly string[];
+}
+
+/**
+ * The strength test of one sample at one age: the mean of its valid cylinders.
+ * @param members all cylinders made for this age, held ones not included
+ * @returns the mean of the unrounded strengths, rounded once to 10 psi [0.1 MPa]; `pending` while any is unbroken
+ * Source: ACI 318 26.12 (from memory): at least two 6×12 in or three 4×8 in cylinders; ASTM C39/C39M for the range.
+ */
+export function strengthTest(
+  members: readonly SetMember[],
+  system: System,
+  limits: Limits,
+  mode: RoundingMode = 'half-even',
+): StrengthTest {
+  const unit: UnitId = system === 'US' ? 'psi' : 'MPa';
+  const waitingFor = members.filter((member) => member.strength === null && member.valid).map((m) => m.label);
+  const leftOut = members
+    .filter((member) => !member.valid)
+    .map(({ label }) => ({ label, why: 'no valid result; see its findings' }));
+  const used = members.filter((member) => member.valid && member.strength !== null);
+  const sheet = new Sheet(mode);
+  const step = limits.number('cylinder.strength-step', system);
+  const values = used.map((member) => exact(member.strength ?? 0));
+  const base = {
+    unit,
+    used: used.map(({ label }) => label),
+    leftOut,
+    waitingFor,
+    engineer: [] as string[],
+  };
+  if (values.length === 0) {
+    const state = waitingFor.length > 0 ? 'pending' : 'no valid result';
+    return { ...base, state, value: null, text: null, lines: [], findings: [] };
+  }
+  const uses = Object.fromEntries(values.map((value, index) => [`f${index + 1}`, value]));
+  const mean = sheet.line({
+    symbol: 'x',
+    name: 'Strength test, mean of the unrounded strengths',
+    formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
+    uses,
+    value: meanOf(values),
+    unit,
+    source: standard('ASTM C39/C39M'),
+    round: { step, rule: `mean rounded once, to ${step} ${unit}` },
+  });
+  const findings = [...rangeFinding(used, values, system, limits, sheet)];
+  const engineer: string[] = [];
+  const large = used.every((member) => isLargeCylinder(member.size));
+  const countId: LimitId = large ? 'set.count-6x12' : 'set.count-4x8';
+  const asked = limits.number(countId, system).toNumber();
+  if (new Set(used.map((member) => member.size)).size > 1) {
+    engineer.push('cylinders of different sizes in one set');
+  }
+  if (waitingFor.length === 0 && used.length < asked) {
+    engineer.push(`reduced set: ${used.length} of the ${asked} cylinders a strength test needs`);
+    findings.push(
+      finding({
+        id: 'set.reduced',
+        severity: 'departure',
+        needsReason: false,
+        fields: [],
+        limit: cite(limits.of(countId, system)),
+        message: `Reduced set: ${used.length} valid ${used.length === 1 ? 'cylinder' : 'cylinders'}, ${asked} make a strength test.`,
+        action: 'Report it so; an engineer decides whether it counts.',
+        remark: `Reduced set: mean of ${used.length}.`,
+      }),
+    );
+  }
+  if (used.some((member) => member.outOfWindow))
+    engineer.push('a cylinder was broken outside its age window');
+  const printedMean = meanOf(used.map((member) => exact(member.reported ?? 0)));
+  const rounded = roundTo(mean, step, mode);
+  if (!roundTo(printedMean, step, mode).equals(rounded)) {
+    findings.push(
+      finding({
+        id: 'set.printed-mean',
+        severity: 'advice',
+        fields: [],
+        message: `The mean of the printed values would be ${roundedText(printedMean, step, mode)} ${unit}.`,
+        action: 'None: the mean is formed from the unrounded values. Said so that a reader can follow.',
+      }),
+    );
+  }
+  return {
+    ...base,
+    state: waitingFor.length > 0 ? 'pending' : 'tested',
+    value: plain(rounded, 15),
+    text: roundedText(mean, step, mode),
+    lines: sheet.lines,
+    findings,
+    engineer,
+  };
+}
+
+function rangeFinding(
+  used: readonly SetMember[],
+  values: readonly ReturnType<typeof exact>[],
+  system: System,
+  limits: Limits,
+  sheet: Sheet,
+): Finding[] {
+  const range = rangePercent(values);
+  const size = used[0]?.size;
+  if (!range || !size || (values.length !== 2 && values.length !== 3)) return [];
+  const id: LimitId = `set.${values.length}x${isLargeCylinder(size) ? '6x12' : '4x8'}` as LimitId;
+  const limit = limits.of(id, system);
+  const symbols = values.map((_, index) => `f${index + 1}`).join(', ');
+  sheet.line({
+    symbol: 'w',
+    name: 'Range of the set, of its mean',
+    formula: `100 * (max(${symbols}) - min(${symbols})) / mean(${symbols})`,
+    uses: Object.fromEntries(values.map((value, index) => [`f${index + 1}`, value])),
+    value: range,
+    unit: 'percent',
+    source: limit.source,
+    show: 4,
+  });
+  if (isWithin(range, limit)) return [];
+  return [
+    finding({
+      id: 'set.range',
+      severity: 'advice',
+      fields: [],
+      limit: cite(limit),
+      message: `The set's range is ${plainOf(range, 'percent')} of its mean.`,
+      action:
+        'Look now, before the pieces go: diameters, fracture, caps or pads, who moulded. The result stands unless there is evidence other than the number.',
+    }),
+  ];
+}

@@ -1,0 +1,3 @@
+export * from './import-csv';
+export * from './results-csv';
+export * from './run-record';

@@ -1,0 +1,93 @@
+import { IsIn, IsInt, IsObject, IsOptional, IsString } from 'class-validator';
+import {
+  type Conformity,
+  type FieldErrors,
+  findMethod,
+  type Result,
+  type RunSetup,
+  validated,
+  validateInput,
+  validateSetup,
+} from '../methods';
+import { bySeverity, type Finding, type WorkingLine } from '../working';
+
+export const RECORD_FORMAT = 'bricole-run';
+export const RECORD_VERSION = 1;
+
+/** A run as it leaves the application: what was read, what it was computed with, what came of it. */
+export interface RunRecord {
+  readonly format: typeof RECORD_FORMAT;
+  readonly version: number;
+  readonly method: string;
+  /** The readings as typed, by field name, with the system of units. */
+  readonly input: Readonly<Record<string, unknown>>;
+  readonly setup: RunSetup;
+  readonly results: readonly Result[];
+  readonly lines: readonly WorkingLine[];
+  readonly findings: readonly Finding[];
+  readonly conformity: readonly Conformity[];
+  /** Where it belongs, for the reader; not used in computing. */
+  readonly about?: Readonly<Record<string, string | number | null>>;
+}
+
+class RecordShape {
+  @IsOptional()
+  @IsIn([RECORD_FORMAT], { message: `format: "${RECORD_FORMAT}" is expected.` })
+  format?: string;
+  @IsOptional() @IsInt() version?: number;
+  @IsOptional() @IsString() method?: string;
+  @IsObject({ message: 'input: an object of readings is expected.' }) input: Record<string, unknown>;
+  @IsOptional() @IsObject({ message: 'setup: an object is expected.' }) setup?: Record<string, unknown>;
+}
+
+export type ComputeAnswer =
+  | { readonly ok: true; readonly record: RunRecord }
+  | { readonly ok: false; readonly errors: FieldErrors };
+
+/**
+ * Computes a run given from outside: a record exported before, or `{ input, setup }` written by hand.
+ * @param methodId the method, or undefined to take the record's own
+ * @param data parsed JSON
+ * @returns the complete record, or what is wrong by field; never throws for what the data holds
+ */
+export function computeRecord(methodId: string | undefined, data: unknown): ComputeAnswer {
+  const shape = validated(RecordShape, data);
+  if (!shape.ok) return shape;
+  const { version, input, setup, method: own } = shape.value;
+  if (version !== undefined && version > RECORD_VERSION) {
+    return { ok: false, errors: { version: `version ${version} is newer than this program reads.` } };
+  }
+  if (methodId && own && own !== methodId) {
+    return { ok: false, errors: { method: `the record is of ${own}, not of ${methodId}.` } };
+  }
+  const method = findMethod(methodId ?? own ?? '');
+  if (!method) return { ok: false, errors: { method: `there is no method "${methodId ?? own ?? ''}".` } };
+  const goodInput = validateInput(method, input, { whole: true });
+  const goodSetup = validateSetup(setup);
+  if (!goodInput.ok || !goodSetup.ok) {
+    const prefixed = (errors: FieldErrors, part: string): [string, string][] =>
+      Object.entries(errors).map(([field, message]) => [`${part}.${field}`, message]);
+    return {
+      ok: false,
+      errors: Object.fromEntries([
+        ...(goodInput.ok ? [] : prefixed(goodInput.errors, 'input')),
+        ...(goodSetup.ok ? [] : prefixed(goodSetup.errors, 'setup')),
+      ]),
+    };
+  }
+  const outcome = method.compute(goodInput.value, goodSetup.value);
+  return {
+    ok: true,
+    record: {
+      format: RECORD_FORMAT,
+      version: RECORD_VERSION,
+      method: method.id,
+      input,
+      setup: (setup ?? {}) as RunSetup,
+      results: outcome.results,
+      lines: outcome.lines,
+      findings: bySeverity(outcome.findings),
+      conformity: outcome.conformity,
+    },
+  };
+}

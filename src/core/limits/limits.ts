@@ -1,0 +1,105 @@
+import { type Exact, exact, type System, type UnitId, unitLabel, withThousands } from '../quantity';
+import { type Source, sourceText } from '../working';
+import {
+  LIMIT_IDS,
+  type LimitEntry,
+  type LimitId,
+  type LimitStatus,
+  type LimitValue,
+  shippedLimit,
+} from './register';
+
+/** What a laboratory has confirmed or changed of one entry. */
+export interface LimitChange {
+  readonly status: 'confirmed' | 'set by the laboratory';
+  readonly edition?: string;
+  readonly US?: LimitValue;
+  readonly SI?: LimitValue;
+  readonly both?: LimitValue;
+}
+export type LimitChanges = Partial<Record<LimitId, LimitChange>>;
+
+/** A limit in force in one system, ready to be held against. */
+export interface Limit {
+  readonly id: LimitId;
+  readonly title: string;
+  readonly low?: Exact;
+  readonly high?: Exact;
+  readonly unit: UnitId;
+  readonly text: string;
+  readonly source: Source;
+  readonly edition: string;
+  readonly status: LimitStatus;
+}
+
+/** The register in force: what ships, overlaid by what the laboratory confirmed or changed, at one revision. */
+export class Limits {
+  constructor(
+    readonly changes: LimitChanges = {},
+    /** Revision of the register; 0 is the register as it ships. Kept with every run. */
+    readonly revision: number = 0,
+  ) {}
+
+  /** The entry in force. */
+  entry(id: LimitId): LimitEntry {
+    const shipped = shippedLimit(id);
+    const change = this.changes[id];
+    if (!change) return shipped;
+    const { edition, ...rest } = change;
+    return { ...shipped, ...rest, edition: edition ?? shipped.edition };
+  }
+
+  /** The limit in force for one system. @throws RangeError when the entry has no value in that system */
+  of(id: LimitId, system: System): Limit {
+    const entry = this.entry(id);
+    const value = entry.both ?? entry[system];
+    if (!value) throw new RangeError(`limit ${id} has no value in ${system}`);
+    return {
+      id,
+      title: entry.title,
+      ...(value.low === undefined ? {} : { low: exact(value.low) }),
+      ...(value.high === undefined ? {} : { high: exact(value.high) }),
+      unit: value.unit,
+      text: limitText(value),
+      source: entry.source,
+      edition: entry.edition,
+      status: entry.status,
+    };
+  }
+
+  /** The single number of a limit that has one: its maximum, else its minimum. */
+  number(id: LimitId, system: System): Exact {
+    const limit = this.of(id, system);
+    const value = limit.high ?? limit.low;
+    if (value === undefined) throw new RangeError(`limit ${id} has no number`);
+    return value;
+  }
+
+  /** Every entry in force with its identifier, in the register's order. */
+  all(): { id: LimitId; entry: LimitEntry }[] {
+    return LIMIT_IDS.map((id) => ({ id, entry: this.entry(id) }));
+  }
+}
+
+/** The limit's value in words: `28 to 42 psi/s`, `not more than 2 %`. */
+export function limitText(value: LimitValue): string {
+  const unit = unitLabel(value.unit);
+  const show = (text: string): string => `${withThousands(text)}${unit ? ` ${unit}` : ''}`;
+  if (value.low !== undefined && value.high !== undefined)
+    return `${withThousands(value.low)} to ${show(value.high)}`;
+  if (value.high !== undefined) return `not more than ${show(value.high)}`;
+  return `not less than ${show(value.low ?? '0')}`;
+}
+
+/** True when a value is inside the limit, ends included. */
+export function isWithin(value: Exact, limit: Limit): boolean {
+  return (
+    (limit.low === undefined || value.greaterThanOrEqualTo(limit.low)) &&
+    (limit.high === undefined || value.lessThanOrEqualTo(limit.high))
+  );
+}
+
+/** The limit as a finding cites it. */
+export function cite(limit: Limit): { id: string; text: string; source: string; status: string } {
+  return { id: limit.id, text: limit.text, source: sourceText(limit.source), status: limit.status };
+}

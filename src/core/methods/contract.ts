@@ -1,0 +1,84 @@
+import type { Exact, System, UnitId } from '../quantity';
+import type { Finding, Source, WorkingLine } from '../working';
+import type { RunInput } from './fields';
+import type { RunSetup } from './setup';
+
+/** A result of a run, ready to print and to compute with. */
+export interface Result {
+  readonly quantity: string;
+  readonly symbol: string;
+  /** Unrounded, decimal text of up to 15 significant digits. Means of several specimens are formed from it. */
+  readonly value: string;
+  /** Rounded once by the method's rule, plain decimal text. */
+  readonly reported: string;
+  /** The reported value as printed, `4,640`. */
+  readonly text: string;
+  readonly unit: UnitId;
+  /** The same in the other system, converted from the unrounded value; for reading only. */
+  readonly converted?: { readonly text: string; readonly unit: UnitId };
+}
+
+/** A result held against a requirement of the project, as arithmetic; acceptance is the engineer's. */
+export interface Conformity {
+  readonly criterion: string;
+  readonly verdict: 'meets' | 'does not meet' | 'not yet determinable';
+  readonly sentence: string;
+}
+
+/** What the method draws, as data; the interface draws it. */
+export interface Picture {
+  readonly kind: string;
+  readonly values: Readonly<Record<string, number | string | boolean | null>>;
+}
+
+export interface Outcome {
+  readonly results: readonly Result[];
+  readonly lines: readonly WorkingLine[];
+  readonly findings: readonly Finding[];
+  readonly conformity: readonly Conformity[];
+  readonly picture: Picture;
+}
+
+/** A clock of a run: it starts with a reading or with the specimen, and ends at a limit. */
+export interface StepClock {
+  readonly label: string;
+  /** `age`: the specimen's age window; otherwise the instant field that starts it. */
+  readonly startsAt: 'age' | string;
+  readonly limit?: string;
+}
+
+export interface Step {
+  readonly id: string;
+  readonly title: string;
+  readonly phase: 'before' | 'test' | 'after';
+  readonly instruction: string;
+  /** The readings taken at this step, by field name. */
+  readonly fields: readonly string[];
+  readonly caution?: string;
+  readonly clock?: StepClock;
+}
+
+/** One thing to know before starting. */
+export interface PlanItem {
+  readonly label: string;
+  readonly text: string;
+  readonly note?: string;
+}
+
+export interface Method<I extends RunInput = RunInput> {
+  readonly id: string;
+  readonly title: string;
+  readonly designations: readonly Source[];
+  readonly runOn: 'specimen' | 'sample';
+  readonly yields: readonly { readonly quantity: string; readonly symbol: string }[];
+  readonly Input: new () => I;
+  readonly steps: readonly Step[];
+  /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */
+  plan(system: System, setup: RunSetup): readonly PlanItem[];
+  /** Pure. Takes what is there: a half-filled input gives the lines and findings that are already certain. */
+  compute(input: I, setup: RunSetup): Outcome;
+  /** A complete example input and setup, for the description and the tests. */
+  example(system: System): { readonly input: Record<string, unknown>; readonly setup: RunSetup };
+}
+
+export type { Exact };

@@ -1,0 +1,44 @@
+import { type Exact, exact, type System, type UnitId } from '../../quantity';
+import { type NominalSize, type RunSetup, setupMeasure } from '../setup';
+
+/** Nominal diameter and length in the unit of the size's own system. */
+const NOMINAL: Readonly<Record<NominalSize, { system: System; diameter: string; length: string }>> = {
+  '4x8': { system: 'US', diameter: '4', length: '8' },
+  '6x12': { system: 'US', diameter: '6', length: '12' },
+  '100x200': { system: 'SI', diameter: '100', length: '200' },
+  '150x300': { system: 'SI', diameter: '150', length: '300' },
+};
+
+/** Diameter a nominal size stands for, in the unit of the run's system. */
+export function nominalDiameter(size: NominalSize, system: System): Exact {
+  const own = NOMINAL[size];
+  if (own.system === system) return exact(own.diameter);
+  return own.system === 'US' ? exact(own.diameter).times('25.4') : exact(own.diameter).div('25.4');
+}
+
+/** True for the two larger sizes, 6×12 and 150×300. */
+export function isLargeCylinder(size: NominalSize): boolean {
+  return size === '6x12' || size === '150x300';
+}
+
+/** A size as it is written: 4 × 8 in. */
+export function sizeText(size: NominalSize): string {
+  const own = NOMINAL[size];
+  return `${own.diameter} × ${own.length} ${own.system === 'US' ? 'in' : 'mm'}`;
+}
+
+export const STRESS_UNIT: Readonly<Record<System, UnitId>> = { US: 'psi', SI: 'MPa' };
+export const FORCE_UNIT: Readonly<Record<System, UnitId>> = { US: 'lbf', SI: 'kN' };
+export const LENGTH_UNIT: Readonly<Record<System, UnitId>> = { US: 'in', SI: 'mm' };
+
+/** Newton per square millimetre is a megapascal, so kilonewton over mm² wants this factor; lbf over in² is psi. */
+export const FORCE_FACTOR: Readonly<Record<System, string>> = { US: '1', SI: '1000' };
+
+/** Strength expected at this age: what was given, else the specified strength times 1.15 (our choice). */
+export function expectedStrength(setup: RunSetup, system: System): Exact | undefined {
+  const unit = STRESS_UNIT[system];
+  const given = setupMeasure(setup.specimen?.expectedStrength, 'stress', unit);
+  if (given) return given;
+  const specified = setupMeasure(setup.specimen?.specifiedStrength, 'stress', unit);
+  return specified?.times('1.15');
+}

@@ -1,0 +1,86 @@
+import { DateTime } from 'luxon';
+import { cite, type LimitId, type Limits } from '../limits';
+import { type Finding, finding } from '../working';
+import type { EquipmentFacts } from './setup';
+
+/**
+ * The last day on which equipment may be used: the same day of the month, so many months after its verification
+ * (the last day of the month if it has no such day), that day included.
+ * @param verifiedOn calendar date `2031-04-02`
+ * @returns the due date in the same form
+ */
+export function dueOn(verifiedOn: string, months: number): string {
+  return DateTime.fromISO(verifiedOn, { zone: 'utc' }).plus({ months }).toISODate() ?? verifiedOn;
+}
+
+/** The register entry that sets the interval for a kind of equipment. */
+export function intervalLimit(kind: string): LimitId {
+  return kind === 'compression machine' ? 'machine.verification' : 'equipment.yearly';
+}
+
+/** When equipment is due under the register in force; undefined when it has never been verified. */
+export function equipmentDue(
+  facts: Pick<EquipmentFacts, 'kind' | 'verifiedOn'>,
+  limits: Limits,
+): string | undefined {
+  if (!facts.verifiedOn) return undefined;
+  return dueOn(facts.verifiedOn.slice(0, 10), limits.number(intervalLimit(facts.kind), 'US').toNumber());
+}
+
+/**
+ * Checks that a piece of equipment was in service and verified on the day it was used.
+ * @param field input field that names the equipment
+ * @param day calendar date of use at the job, `2031-05-14`
+ * @param severity `invalid` for a machine that gives the result, `departure` for the rest
+ */
+export function equipmentFindings(
+  field: string,
+  number: string,
+  known: readonly EquipmentFacts[],
+  day: string | undefined,
+  limits: Limits,
+  severity: 'invalid' | 'departure',
+): Finding[] {
+  const facts = known.find((each) => each.number === number);
+  const about = { fields: [field], beforeLoad: true } as const;
+  if (!facts) {
+    return [
+      finding({
+        ...about,
+        id: 'equipment.unknown',
+        severity: 'departure',
+        message: `Equipment ${number} is not in the register, so its verification cannot be shown.`,
+        action: 'Choose equipment from the register, or enter it there first.',
+        remark: `Equipment ${number}: verification not on record.`,
+      }),
+    ];
+  }
+  if (facts.inService === false) {
+    return [
+      finding({
+        ...about,
+        id: 'equipment.out-of-service',
+        severity,
+        message: `${number} is out of service.`,
+        action: 'Use other equipment.',
+        remark: `${number} was out of service when used.`,
+      }),
+    ];
+  }
+  const limit = limits.of(intervalLimit(facts.kind), 'US');
+  const due = equipmentDue(facts, limits);
+  if (due && (!day || day <= due)) return [];
+  return [
+    finding({
+      ...about,
+      id: 'equipment.overdue',
+      severity,
+      limit: { ...cite(limit), text: `${limit.high} months` },
+      message: due
+        ? `${number} was last verified on ${facts.verifiedOn?.slice(0, 10)}; it was due by ${due}.`
+        : `${number} has no verification on record.`,
+      action: 'Use equipment that is in date, or have this one verified before the test.',
+      remark: `${number} was past its verification date.`,
+    }),
+  ];
+}

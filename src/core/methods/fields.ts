@@ -1,0 +1,209 @@
+import { Transform } from 'class-transformer';
+import {
+  IsBoolean,
+  IsIn,
+  IsISO8601,
+  IsNotEmpty,
+  IsOptional,
+  IsString,
+  MaxLength,
+  registerDecorator,
+  type ValidationArguments,
+} from 'class-validator';
+import { type Dimension, type Measure, measureIn, parseMeasure, type System, type UnitId } from '../quantity';
+
+/** Validation groups: in `partial` a half-filled run is valid so far, in `complete` required readings must be there. */
+export const PARTIAL = 'partial';
+export const COMPLETE = 'complete';
+
+interface FieldBase {
+  /** How the reading is called on the form and in messages. */
+  readonly label: string;
+  readonly help?: string;
+  readonly required?: boolean;
+  readonly example: string | Readonly<Record<System, string>>;
+}
+
+export interface MeasureSpec extends FieldBase {
+  readonly kind: 'measure';
+  readonly dimension: Dimension;
+  readonly unit: Readonly<Record<System, UnitId>>;
+  /** The place the method asks the reading to be taken to, in the system's unit. */
+  readonly step: Readonly<Record<System, string>>;
+  /** What cannot be, whatever happened: refused at the field. In the system's unit, ends included. */
+  readonly possible: Readonly<Record<System, readonly [string, string]>>;
+}
+export interface ChoiceSpec extends FieldBase {
+  readonly kind: 'choice';
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+}
+export interface CheckSpec extends FieldBase {
+  readonly kind: 'check';
+}
+export interface InstantSpec extends FieldBase {
+  readonly kind: 'instant';
+}
+export interface TextSpec extends FieldBase {
+  readonly kind: 'text';
+}
+export interface EquipmentSpec extends FieldBase {
+  readonly kind: 'equipment';
+  readonly equipmentKind: string;
+}
+
+export type FieldSpec = (MeasureSpec | ChoiceSpec | CheckSpec | InstantSpec | TextSpec | EquipmentSpec) & {
+  readonly name: string;
+};
+
+type InputClass = abstract new () => object;
+const registry = new WeakMap<object, FieldSpec[]>();
+
+/** The fields of a method's input class, in the order they were declared. */
+export function fieldsOf(input: InputClass): readonly FieldSpec[] {
+  return registry.get(input.prototype) ?? [];
+}
+
+function remember(target: object, spec: FieldSpec): void {
+  const known = registry.get(target) ?? [];
+  known.push(spec);
+  registry.set(target, known);
+}
+
+/** Rules that every kind of field shares: blank is "not taken", and required readings are asked for at the end. */
+function common(target: object, name: string, spec: Pick<FieldBase, 'label' | 'required'>): void {
+  Transform(({ value }) => (value === '' || value === null ? undefined : value))(target, name);
+  IsOptional(spec.required ? { groups: [PARTIAL] } : { always: true })(target, name);
+  if (spec.required) {
+    IsNotEmpty({ groups: [COMPLETE], message: `${spec.label}: not taken yet.` })(target, name);
+  }
+}
+
+/** A measured value, typed as a person says it, kept as typed. */
+export function MeasureField(spec: Omit<MeasureSpec, 'kind'>): PropertyDecorator {
+  return (target, key) => {
+    const name = String(key);
+    const full = { ...spec, kind: 'measure', name } as const;
+    remember(target, full);
+    common(target, name, spec);
+    Transform(({ value }) => (typeof value === 'number' ? String(value) : value))(target, name);
+    registerDecorator({
+      name: 'isMeasure',
+      target: target.constructor,
+      propertyName: name,
+      options: { always: true },
+      validator: {
+        validate: (value: unknown, args?: ValidationArguments) =>
+          value === undefined || measureProblem(value, full, systemOf(args?.object)) === null,
+        defaultMessage: (args?: ValidationArguments) =>
+          measureProblem(args?.value, full, systemOf(args?.object)) ?? '',
+      },
+    });
+  };
+}
+
+function systemOf(input: object | undefined): System {
+  return (input as { system?: unknown } | undefined)?.system === 'SI' ? 'SI' : 'US';
+}
+
+/** What is wrong with typed text for a measured field, in one sentence; null when nothing is. */
+export function measureProblem(value: unknown, spec: MeasureSpec, system: System): string | null {
+  if (typeof value !== 'string')
+    return `${spec.label}: type a number, with its unit if it is not the usual one.`;
+  const unit = spec.unit[system];
+  const parsed = parseMeasure(value, spec.dimension, unit);
+  if (!parsed.ok) return `${spec.label}: ${parsed.message}`;
+  const measure = measureIn(parsed.measure, unit);
+  const [low, high] = spec.possible[system];
+  if (measure.value.lessThan(low) || measure.value.greaterThan(high)) {
+    return `${spec.label}: ${value.trim()} cannot be; it lies between ${low} and ${high} ${unit}. Check the digits and the unit.`;
+  }
+  return null;
+}
+
+/** The measured value of a field in the unit of the run's system; undefined when it was not taken. */
+export function readMeasure(input: object, name: string): Measure | undefined {
+  const constructor = input.constructor as InputClass;
+  const spec = fieldsOf(constructor).find((field) => field.name === name);
+  const typed = (input as Record<string, unknown>)[name];
+  if (spec?.kind !== 'measure' || typeof typed !== 'string' || typed.trim() === '') return undefined;
+  const unit = spec.unit[systemOf(input)];
+  const parsed = parseMeasure(typed, spec.dimension, unit);
+  return parsed.ok ? measureIn(parsed.measure, unit) : undefined;
+}
+
+/** One of a few answers. */
+export function ChoiceField(spec: Omit<ChoiceSpec, 'kind'>): PropertyDecorator {
+  return (target, key) => {
+    const name = String(key);
+    remember(target, { ...spec, kind: 'choice', name });
+    common(target, name, spec);
+    const values = spec.options.map((option) => option.value);
+    IsIn(values, { always: true, message: `${spec.label}: choose one of ${values.join(', ')}.` })(
+      target,
+      name,
+    );
+  };
+}
+
+/** Something done or seen to be so, ticked. */
+export function CheckField(spec: Omit<CheckSpec, 'kind' | 'example'>): PropertyDecorator {
+  return (target, key) => {
+    const name = String(key);
+    remember(target, { ...spec, example: 'true', kind: 'check', name });
+    Transform(({ value }) => (value === 'true' ? true : value === 'false' ? false : value))(target, name);
+    common(target, name, spec);
+    IsBoolean({ always: true, message: `${spec.label}: true or false.` })(target, name);
+  };
+}
+
+/** A moment, ISO 8601 with its offset from UTC. */
+export function InstantField(spec: Omit<InstantSpec, 'kind'>): PropertyDecorator {
+  return (target, key) => {
+    const name = String(key);
+    remember(target, { ...spec, kind: 'instant', name });
+    common(target, name, spec);
+    IsISO8601(
+      { strict: true, strictSeparator: true },
+      { always: true, message: `${spec.label}: give date and time as 2031-05-14T09:30:00-04:00.` },
+    )(target, name);
+    registerDecorator({
+      name: 'hasOffset',
+      target: target.constructor,
+      propertyName: name,
+      options: { always: true },
+      validator: {
+        validate: (value: unknown) =>
+          value === undefined || (typeof value === 'string' && /T.*(?:Z|[+-]\d\d:?\d\d)$/u.test(value)),
+        defaultMessage: () => `${spec.label}: the offset from UTC is missing (Z or -04:00).`,
+      },
+    });
+  };
+}
+
+/** Free words. */
+export function TextField(spec: Omit<TextSpec, 'kind'>): PropertyDecorator {
+  return (target, key) => {
+    const name = String(key);
+    remember(target, { ...spec, kind: 'text', name });
+    common(target, name, spec);
+    IsString({ always: true, message: `${spec.label}: words are expected.` })(target, name);
+    MaxLength(2000, { always: true, message: `${spec.label}: at most 2,000 characters.` })(target, name);
+  };
+}
+
+/** A piece of equipment, by its number. */
+export function EquipmentField(spec: Omit<EquipmentSpec, 'kind'>): PropertyDecorator {
+  return (target, key) => {
+    const name = String(key);
+    remember(target, { ...spec, kind: 'equipment', name });
+    common(target, name, spec);
+    IsString({ always: true, message: `${spec.label}: give the equipment's number.` })(target, name);
+    MaxLength(60, { always: true, message: `${spec.label}: at most 60 characters.` })(target, name);
+  };
+}
+
+/** What every run's input has: the system of units, declared once. */
+export abstract class RunInput {
+  @IsIn(['US', 'SI'], { always: true, message: 'System of units: US or SI.' })
+  system: System;
+}

@@ -1,0 +1,6 @@
+export * from './contract';
+export * from './equipment-checks';
+export * from './fields';
+export * from './registry';
+export * from './setup';
+export * from './validate';

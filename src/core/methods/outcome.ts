@@ -1,0 +1,67 @@
+import {
+  convert,
+  decimalsOf,
+  type Exact,
+  type Measure,
+  type RoundingMode,
+  roundedText,
+  roundTo,
+  type UnitId,
+  unitLabel,
+} from '../quantity';
+import { type Finding, finding, plain } from '../working';
+import type { Result } from './contract';
+import { fieldsOf } from './fields';
+
+interface ResultRequest {
+  readonly quantity: string;
+  readonly symbol: string;
+  readonly value: Exact;
+  readonly unit: UnitId;
+  readonly step: Exact | string;
+  readonly mode: RoundingMode;
+  readonly other?: { readonly unit: UnitId; readonly step: Exact | string };
+}
+
+/** Makes a result: reported once from the unrounded value; the other system's figure also from the unrounded value. */
+export function resultOf(request: ResultRequest): Result {
+  const { value, step, mode, other } = request;
+  return {
+    quantity: request.quantity,
+    symbol: request.symbol,
+    value: plain(value, 15),
+    reported: roundTo(value, step, mode).toFixed(decimalsOf(step)),
+    text: roundedText(value, step, mode),
+    unit: request.unit,
+    ...(other
+      ? {
+          converted: {
+            text: roundedText(convert(value, request.unit, other.unit), other.step, mode),
+            unit: other.unit,
+          },
+        }
+      : {}),
+  };
+}
+
+/** Advice when a reading was typed more coarsely than the method asks it to be read. */
+export function coarseReading(
+  input: object,
+  field: string,
+  measure: Measure,
+  step: Exact | string,
+): Finding[] {
+  if (measure.resolution.lessThanOrEqualTo(step)) return [];
+  const label =
+    fieldsOf(input.constructor as new () => object).find((spec) => spec.name === field)?.label ?? field;
+  const unit = unitLabel(measure.unit);
+  return [
+    finding({
+      id: 'reading.coarse',
+      severity: 'advice',
+      fields: [field],
+      message: `${label} is read to ${step} ${unit}; it was typed to ${plain(measure.resolution, 4)} ${unit}.`,
+      action: 'Type every digit that was read, trailing zeros too.',
+    }),
+  ];
+}

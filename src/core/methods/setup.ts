@@ -1,0 +1,119 @@
+import { Type } from 'class-transformer';
+import {
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsObject,
+  IsOptional,
+  IsString,
+  Min,
+  registerDecorator,
+  ValidateNested,
+} from 'class-validator';
+import { isLimitId, type LimitChanges, Limits } from '../limits';
+import {
+  type Dimension,
+  type Exact,
+  exact,
+  measureIn,
+  parseMeasure,
+  type RoundingMode,
+  type UnitId,
+} from '../quantity';
+
+/** A measured value in the setup, as text with its unit: `4,500 psi`. */
+function MeasureText(dimension: Dimension): PropertyDecorator {
+  return (target, key) => {
+    registerDecorator({
+      name: 'isMeasureText',
+      target: target.constructor,
+      propertyName: String(key),
+      validator: {
+        validate: (value: unknown) =>
+          typeof value === 'string' && setupMeasure(value, dimension) !== undefined,
+        defaultMessage: () => `${String(key)}: a ${dimension} with its unit is expected.`,
+      },
+    });
+  };
+}
+
+const NO_DEFAULT = '' as UnitId;
+
+/** A setup value in a given unit (or in the unit it was written in); undefined when it is not one. */
+export function setupMeasure(
+  text: string | undefined,
+  dimension: Dimension,
+  unit?: UnitId,
+): Exact | undefined {
+  if (text === undefined) return undefined;
+  const parsed = parseMeasure(text, dimension, NO_DEFAULT);
+  if (!parsed.ok || parsed.measure.unit === NO_DEFAULT) return undefined;
+  return unit ? measureIn(parsed.measure, unit).value : exact(parsed.measure.value);
+}
+
+export const NOMINAL_SIZES = ['4x8', '6x12', '100x200', '150x300'] as const;
+export type NominalSize = (typeof NOMINAL_SIZES)[number];
+
+/** What is known of the specimen before it is tested. */
+export class SpecimenFacts {
+  @IsOptional() @IsString() label?: string;
+  /** Casting instant, ISO 8601 with offset. */
+  @IsOptional() @IsISO8601({ strict: true }) castAt?: string;
+  /** Designated age, elapsed hours; absent for a held specimen. */
+  @IsOptional() @IsInt() @Min(1) ageHours?: number;
+  @IsOptional() @IsIn(NOMINAL_SIZES) nominalSize?: NominalSize;
+  @IsOptional() @IsIn(['standard', 'field']) cure?: 'standard' | 'field';
+  /** Specified strength, `4,500 psi`. */
+  @IsOptional() @MeasureText('stress') specifiedStrength?: string;
+  /** Strength expected at this age from the mix's history. */
+  @IsOptional() @MeasureText('stress') expectedStrength?: string;
+}
+
+/** What is known of the sample a fresh test is made on. */
+export class SampleFacts {
+  @IsOptional() @IsString() label?: string;
+  @IsOptional() @IsISO8601({ strict: true }) sampledAt?: string;
+  @IsOptional() @IsIn(['target', 'maximum']) slumpKind?: 'target' | 'maximum';
+  @IsOptional() @MeasureText('length') slump?: string;
+  @IsOptional() @MeasureText('temperature') temperatureMaximum?: string;
+  @IsOptional() @MeasureText('temperature') temperatureMinimum?: string;
+}
+
+/** What is known of a piece of equipment. */
+export class EquipmentFacts {
+  @IsString() number: string;
+  @IsString() kind: string;
+  @IsOptional() @IsString() name?: string;
+  /** Date of the last verification, `2031-04-02`. */
+  @IsOptional() @IsISO8601({ strict: true }) verifiedOn?: string;
+  @IsOptional() @MeasureText('force') verifiedFrom?: string;
+  @IsOptional() @MeasureText('force') verifiedTo?: string;
+  @IsOptional() @IsBoolean() inService?: boolean;
+}
+
+/** Everything that a computation needs besides the readings. Plain data: it is stored with the run and exported. */
+export class RunSetup {
+  @IsOptional() @IsIn(['half-even', 'half-up']) rounding?: RoundingMode;
+  /** Time zone of the job, for calendar dates. */
+  @IsOptional() @IsString() zone?: string;
+  /** The instant the checks before loading are made for, when the test has no time of its own yet. */
+  @IsOptional() @IsISO8601({ strict: true }) asOf?: string;
+  @IsOptional() @ValidateNested() @Type(() => SpecimenFacts) specimen?: SpecimenFacts;
+  @IsOptional() @ValidateNested() @Type(() => SampleFacts) sample?: SampleFacts;
+  @IsOptional()
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => EquipmentFacts)
+  equipment?: EquipmentFacts[];
+  /** What the laboratory confirmed or changed of the limits register. */
+  @IsOptional() @IsObject() limitChanges?: LimitChanges;
+  @IsOptional() @IsInt() @Min(0) limitsRevision?: number;
+}
+
+/** The limits in force for a run; entries that the register does not know are left aside. */
+export function limitsOf(setup: RunSetup): Limits {
+  const known = Object.entries(setup.limitChanges ?? {}).filter(([id]) => isLimitId(id));
+  return new Limits(Object.fromEntries(known) as LimitChanges, setup.limitsRevision ?? 0);
+}

@@ -1,0 +1,48 @@
+import type { System } from '../../quantity';
+import { standard } from '../../working';
+import type { Method, PlanItem } from '../contract';
+import { exampleInput } from '../example';
+import { fieldsOf } from '../fields';
+import { limitsOf, type RunSetup } from '../setup';
+import { compute, slumpRange } from './compute';
+import { SlumpInput } from './input';
+import { STEPS } from './steps';
+
+export { SlumpInput } from './input';
+
+function plan(system: System, setup: RunSetup): readonly PlanItem[] {
+  const limits = limitsOf(setup);
+  const range = slumpRange(system, setup, limits);
+  return [
+    ...(range ? [{ label: 'Specified', text: range.text }] : []),
+    { label: 'Start within', text: `${limits.of('slump.start', system).high} s of the sample` },
+    { label: 'Fill start to mould off', text: limits.of('slump.total', system).text },
+    { label: 'Lift', text: limits.of('slump.lift', system).text },
+  ];
+}
+
+/** Slump of fresh concrete. */
+export const slump: Method<SlumpInput> = {
+  id: 'slump',
+  title: 'Slump',
+  designations: [standard('ASTM C143/C143M')],
+  runOn: 'sample',
+  yields: [{ quantity: 'slump', symbol: 'S' }],
+  Input: SlumpInput,
+  steps: STEPS,
+  plan,
+  compute,
+  example: (system) => ({
+    input: { ...exampleInput(fieldsOf(SlumpInput), system), shearedBefore: false, system },
+    setup: {
+      zone: 'America/New_York',
+      sample: {
+        label: 'EXAMPLE',
+        sampledAt: '2031-05-14T09:30:00-04:00',
+        slumpKind: 'target',
+        slump: system === 'US' ? '3.5 in' : '90 mm',
+      },
+      equipment: [{ number: 'CONE-1', kind: 'slump mould', verifiedOn: '2031-01-20' }],
+    },
+  }),
+};

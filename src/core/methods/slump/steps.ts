@@ -1,0 +1,37 @@
+import type { Step } from '../contract';
+
+/** The steps of a slump test, in our own words. Order of work: ASTM C143/C143M (from memory). */
+export const STEPS: readonly Step[] = [
+  {
+    id: 'ready',
+    title: 'Mould ready',
+    phase: 'before',
+    instruction:
+      'Dampen mould and base: flat, level, non-absorbent. Stand on both foot pieces and stay on them.',
+    fields: ['mould', 'startDelay'],
+    caution: 'Wet concrete burns skin and eyes: gloves, sleeves, eye protection; wash it off at once.',
+  },
+  {
+    id: 'fill',
+    title: 'Fill and rod',
+    phase: 'before',
+    instruction:
+      'Three layers of equal volume, 2 5/8 in [70 mm] and 6 1/8 in [160 mm] deep, 25 strokes each.',
+    fields: ['layers'],
+  },
+  {
+    id: 'lift',
+    title: 'Lift',
+    phase: 'test',
+    instruction: 'Strike off, clear the foot, raise straight up without twisting.',
+    fields: ['liftTime', 'totalTime'],
+    caution: 'Kneel to lift; keep fingers from under the rim.',
+  },
+  {
+    id: 'read',
+    title: 'Shape and slump',
+    phase: 'test',
+    instruction: 'At once: look at the shape, then measure down to the displaced centre.',
+    fields: ['shape', 'shearedBefore', 'slump', 'readAt', 'remarks'],
+  },
+];

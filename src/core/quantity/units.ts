@@ -1,0 +1,136 @@
+import { type Exact, exact, PI } from './exact';
+
+/** The two systems of a combined standard. Limits of one are never used for a run in the other. */
+export type System = 'US' | 'SI';
+
+export type Dimension =
+  | 'length'
+  | 'area'
+  | 'mass'
+  | 'force'
+  | 'stress'
+  | 'stressRate'
+  | 'temperature'
+  | 'temperatureDifference'
+  | 'density'
+  | 'volume'
+  | 'duration'
+  | 'angle'
+  | 'percent'
+  | 'ratio';
+
+interface UnitDefinition {
+  readonly dimension: Dimension;
+  /** How the unit is printed. */
+  readonly label: string;
+  /** value in base unit = (value + offset) × factor */
+  readonly factor: Exact;
+  readonly offset?: Exact;
+  /** What people type for it, lower case. */
+  readonly names: readonly string[];
+}
+
+// Exact definitions: NIST SP 811, appendix B (from memory): 1 in = 25.4 mm, 1 lb = 0.45359237 kg,
+// standard gravity 9.80665 m/s², so 1 lbf = 4.4482216152605 N.
+const INCH = exact('25.4');
+const POUND = exact('0.45359237');
+const POUND_FORCE = exact('4.4482216152605');
+const PSI = POUND_FORCE.div(exact('0.0254').pow(2));
+const CUBIC_FOOT = exact('0.3048').pow(3);
+
+function unit(
+  dimension: Dimension,
+  label: string,
+  factor: string | number | Exact,
+  names: readonly string[],
+  offset?: string,
+): UnitDefinition {
+  return { dimension, label, factor: exact(factor), names, ...(offset ? { offset: exact(offset) } : {}) };
+}
+
+/** Every unit the application knows; the keys are the unit identifiers used in records and exports. */
+export const UNITS = {
+  mm: unit('length', 'mm', 1, ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters']),
+  cm: unit('length', 'cm', 10, ['cm']),
+  m: unit('length', 'm', 1000, ['m', 'metre', 'metres', 'meter', 'meters']),
+  in: unit('length', 'in', INCH, ['in', 'in.', 'inch', 'inches', '"', '″', '”']),
+  ft: unit('length', 'ft', INCH.times(12), ['ft', 'ft.', 'foot', 'feet', "'", '′', '’']),
+  mm2: unit('area', 'mm²', 1, ['mm2', 'mm²']),
+  in2: unit('area', 'in²', INCH.pow(2), ['in2', 'in²', 'sq in']),
+  kg: unit('mass', 'kg', 1, ['kg']),
+  g: unit('mass', 'g', '0.001', ['g', 'gram', 'grams']),
+  lb: unit('mass', 'lb', POUND, ['lb', 'lbs', 'lb.', 'pound', 'pounds']),
+  N: unit('force', 'N', 1, ['n', 'newton', 'newtons']),
+  kN: unit('force', 'kN', 1000, ['kn']),
+  lbf: unit('force', 'lbf', POUND_FORCE, ['lbf', 'lb', 'lbs', 'pounds']),
+  kip: unit('force', 'kip', POUND_FORCE.times(1000), ['kip', 'kips']),
+  Pa: unit('stress', 'Pa', 1, ['pa']),
+  MPa: unit('stress', 'MPa', 1_000_000, ['mpa', 'n/mm2', 'n/mm²']),
+  psi: unit('stress', 'psi', PSI, ['psi', 'lbf/in2', 'lb/in2']),
+  ksi: unit('stress', 'ksi', PSI.times(1000), ['ksi']),
+  'psi/s': unit('stressRate', 'psi/s', PSI, ['psi/s', 'psi/sec', 'psi per second']),
+  'MPa/s': unit('stressRate', 'MPa/s', 1_000_000, ['mpa/s', 'mpa/sec']),
+  degC: unit('temperature', '°C', 1, ['°c', 'c', 'degc', 'deg c', 'celsius']),
+  degF: unit('temperature', '°F', exact(5).div(9), ['°f', 'f', 'degf', 'deg f', 'fahrenheit'], '-32'),
+  deltaC: unit('temperatureDifference', '°C', 1, ['°c', 'c', 'deltac']),
+  deltaF: unit('temperatureDifference', '°F', exact(5).div(9), ['°f', 'f', 'deltaf']),
+  'kg/m3': unit('density', 'kg/m³', 1, ['kg/m3', 'kg/m³']),
+  'lb/ft3': unit('density', 'lb/ft³', POUND.div(CUBIC_FOOT), ['lb/ft3', 'lb/ft³', 'pcf']),
+  m3: unit('volume', 'm³', 1, ['m3', 'm³', 'cubic metres']),
+  yd3: unit('volume', 'yd³', CUBIC_FOOT.times(27), ['yd3', 'yd³', 'cy', 'yd', 'yards']),
+  ft3: unit('volume', 'ft³', CUBIC_FOOT, ['ft3', 'ft³', 'cf']),
+  s: unit('duration', 's', 1, ['s', 'sec', 'second', 'seconds']),
+  min: unit('duration', 'min', 60, ['min', 'minute', 'minutes']),
+  h: unit('duration', 'h', 3600, ['h', 'hr', 'hour', 'hours']),
+  d: unit('duration', 'd', 86_400, ['d', 'day', 'days']),
+  deg: unit('angle', '°', PI.div(180), ['°', 'deg', 'degree', 'degrees']),
+  percent: unit('percent', '%', 1, ['%', 'percent']),
+  one: unit('ratio', '', 1, []),
+} as const satisfies Record<string, UnitDefinition>;
+
+export type UnitId = keyof typeof UNITS;
+
+/** The definition of a unit, seen through the common interface. */
+export function unitOf(id: UnitId): UnitDefinition {
+  return UNITS[id];
+}
+
+/** The printed form of a unit: `lbf`, `in²`, `°F`. */
+export function unitLabel(id: UnitId): string {
+  return UNITS[id].label;
+}
+
+/**
+ * Converts a value between two units of one dimension, by exact factors, unrounded.
+ * @throws TypeError when the two units measure different things (a temperature and a temperature difference do)
+ */
+export function convert(value: Exact, from: UnitId, to: UnitId): Exact {
+  if (from === to) return value;
+  const source = unitOf(from);
+  const target = unitOf(to);
+  if (source.dimension !== target.dimension) {
+    throw new TypeError(`${from} is a ${source.dimension}, ${to} is a ${target.dimension}`);
+  }
+  const base = value.plus(source.offset ?? 0).times(source.factor);
+  return base.div(target.factor).minus(target.offset ?? 0);
+}
+
+/** Finds the unit that a person's words mean among the units of one dimension; undefined when none fits. */
+export function findUnit(words: string, dimension: Dimension): UnitId | undefined {
+  const wanted = words.trim().toLowerCase();
+  const ids = Object.keys(UNITS) as UnitId[];
+  return ids.find((id) => {
+    const definition = unitOf(id);
+    return (
+      definition.dimension === dimension && (id.toLowerCase() === wanted || definition.names.includes(wanted))
+    );
+  });
+}
+
+/** What a person may type for the units of a dimension, for an error message: `in, mm, cm, m or ft`. */
+export function unitChoices(dimension: Dimension): string {
+  const labels = (Object.keys(UNITS) as UnitId[])
+    .filter((id) => unitOf(id).dimension === dimension)
+    .map((id) => unitOf(id).label);
+  return labels.length < 2 ? (labels[0] ?? '') : `${labels.slice(0, -1).join(', ')} or ${labels.at(-1)}`;
+}

@@ -1,0 +1,101 @@
+import type { Limit, LimitId, Limits } from '../limits';
+import { exact } from '../quantity';
+
+const HOUR = 3_600_000;
+
+/** When a specimen must be broken: an opening, the target and a closing, all instants (ms since the epoch). */
+export interface AgeWindow {
+  readonly opensAt: number;
+  readonly targetAt: number;
+  readonly closesAt: number;
+  readonly limit: Limit;
+}
+
+const LISTED: Record<number, LimitId> = {
+  24: 'age.24h',
+  72: 'age.3d',
+  168: 'age.7d',
+  672: 'age.28d',
+  2160: 'age.90d',
+};
+
+/** The register entry that gives the tolerance of a designated age in hours. */
+export function ageLimitId(ageHours: number): LimitId {
+  return LISTED[ageHours] ?? 'age.other';
+}
+
+/**
+ * The window in which a specimen of a designated age must fail.
+ * @param castAt casting instant, ms since the epoch
+ * @param ageHours designated age in elapsed hours (28 d = 672): clock changes do not move it
+ * @param limits the register in force
+ * @returns the window, ends included
+ * Source: ASTM C39 table of permissible tolerances (from memory).
+ */
+export function ageWindow(castAt: number, ageHours: number, limits: Limits): AgeWindow {
+  const limit = limits.of(ageLimitId(ageHours), 'US');
+  const number = limit.high ?? exact(0);
+  const hours =
+    limit.unit === 'percent'
+      ? number.times(ageHours).div(100)
+      : limit.unit === 'd'
+        ? number.times(24)
+        : number;
+  const tolerance = hours.times(HOUR).toNumber();
+  const targetAt = castAt + ageHours * HOUR;
+  // Judged to the minute: only whole minutes that lie inside the window count.
+  const minute = 60_000;
+  return {
+    opensAt: Math.ceil((targetAt - tolerance) / minute) * minute,
+    targetAt,
+    closesAt: Math.floor((targetAt + tolerance) / minute) * minute,
+    limit,
+  };
+}
+
+export type WindowState = 'not open yet' | 'open' | 'closing' | 'missed' | 'done';
+
+/**
+ * What a window is at an instant.
+ * @param doneAt when the work was done, if it was: `done` whether in time or not
+ */
+export function windowState(
+  window: Pick<AgeWindow, 'opensAt' | 'closesAt'>,
+  now: number,
+  limits: Limits,
+  doneAt?: number | null,
+): WindowState {
+  if (doneAt !== undefined && doneAt !== null) return 'done';
+  if (now < window.opensAt) return 'not open yet';
+  if (now > window.closesAt) return 'missed';
+  const share = limits.number('age.closing', 'US').div(100).toNumber();
+  const left = window.closesAt - now;
+  return left <= share * (window.closesAt - window.opensAt) ? 'closing' : 'open';
+}
+
+/** Where an instant lies against the window: minutes before its opening, inside, or minutes after its closing. */
+export function offWindow(
+  window: AgeWindow,
+  at: number,
+): { readonly where: 'before' | 'inside' | 'after'; readonly minutes: number } {
+  const whole = Math.floor(at / 60_000) * 60_000;
+  if (whole < window.opensAt) return { where: 'before', minutes: (window.opensAt - whole) / 60_000 };
+  if (whole > window.closesAt) return { where: 'after', minutes: (whole - window.closesAt) / 60_000 };
+  return { where: 'inside', minutes: 0 };
+}
+
+/** A length of time in the words a technician uses: `3 h 20 min`, `2 d 4 h`. */
+export function durationText(minutes: number): string {
+  const whole = Math.max(0, Math.round(minutes));
+  const days = Math.floor(whole / 1440);
+  const hours = Math.floor((whole % 1440) / 60);
+  const rest = whole % 60;
+  if (days > 0) return hours > 0 ? `${days} d ${hours} h` : `${days} d`;
+  if (hours > 0) return rest > 0 ? `${hours} h ${rest} min` : `${hours} h`;
+  return `${rest} min`;
+}
+
+/** A designated age as it is said: 24 h, 7 d, 28 d. */
+export function ageText(ageHours: number): string {
+  return ageHours % 24 === 0 && ageHours > 24 ? `${ageHours / 24} d` : `${ageHours} h`;
+}

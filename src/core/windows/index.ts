@@ -1,0 +1,2 @@
+export * from './age-window';
+export * from './opening-hours';

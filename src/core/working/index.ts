@@ -1,0 +1,3 @@
+export * from './finding';
+export * from './sheet';
+export * from './source';
