@@ -36,7 +36,7 @@ function describeField(field: FieldSpec): Record<string, unknown> {
   return common;
 }
 
-function describe(method: Method): Record<string, unknown> {
+function descriptionOf(method: Method): Record<string, unknown> {
   return {
     method: method.id,
     title: method.title,
@@ -80,7 +80,7 @@ if (first === '--list') {
 } else {
   const method = findMethod(first);
   if (!method) fail({ method: `there is no method "${first}"; --list names them.` });
-  if (second === '--describe') print(describe(method));
+  if (second === '--describe') print(descriptionOf(method));
   else {
     const answer = computeRecord(first, read(second));
     if (!answer.ok) fail({ ...answer.errors });

@@ -122,8 +122,8 @@ export function measureProblem(value: unknown, spec: MeasureSpec, system: System
 
 /** The measured value of a field in the unit of the run's system; undefined when it was not taken. */
 export function readMeasure(input: object, name: string): Measure | undefined {
-  const constructor = input.constructor as InputClass;
-  const spec = fieldsOf(constructor).find((field) => field.name === name);
+  const type = input.constructor as InputClass;
+  const spec = fieldsOf(type).find((field) => field.name === name);
   const typed = (input as Record<string, unknown>)[name];
   if (spec?.kind !== 'measure' || typeof typed !== 'string' || typed.trim() === '') return undefined;
   const unit = spec.unit[systemOf(input)];

@@ -17,8 +17,10 @@ const ROWS: readonly { ratio: string; id: LimitId }[] = [
  * Source: ASTM C39/C39M table of correction factors (from memory): 1.75 0.98, 1.50 0.96, 1.25 0.93, 1.00 0.87.
  */
 export function lengthFactor(ratio: Exact, limits: Limits, sheet: Sheet): Exact | undefined {
-  const above = ROWS.find((row) => ratio.lessThanOrEqualTo(row.ratio)) ?? ROWS.at(-1);
-  const below = ROWS[Math.max(0, ROWS.indexOf(above ?? ROWS[0]!) - 1)];
+  const found = ROWS.findIndex((row) => ratio.lessThanOrEqualTo(row.ratio));
+  const at = found === -1 ? ROWS.length - 1 : found;
+  const above = ROWS[at];
+  const below = ROWS[Math.max(0, at - 1)];
   if (!above || !below || ratio.lessThan(limits.number('factor.smallest', 'US'))) return undefined;
   const { source } = limits.of(above.id, 'US');
   const high = limits.number(above.id, 'US');

@@ -1,0 +1,148 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import net from 'node:net';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { say, Trouble } from './say.mjs';
+
+export const PROJECT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
+export const HOME = path.join(PROJECT, '.bricole');
+export const isRoot = process.getuid?.() === 0;
+
+export function has(command) {
+  return spawnSync('sh', ['-c', `command -v "${command}"`]).status === 0;
+}
+
+/** Runs a command to its end with its output shown; throws Trouble with the given sentence when it fails. */
+export function run(command, args, { sentence, env, quiet = false } = {}) {
+  const result = spawnSync(command, args, {
+    cwd: PROJECT,
+    env: { ...process.env, ...env },
+    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+  });
+  if (result.status !== 0) {
+    const words = quiet ? `\n${result.stdout ?? ''}${result.stderr ?? ''}`.trimEnd() : '';
+    throw new Trouble(`${sentence ?? `${command} failed`}${words}`);
+  }
+}
+
+/** Starts a command in a process group of its own, so that Ctrl-C reaches it only through us. */
+export function start(command, args, env = {}, stdio = ['ignore', 'inherit', 'inherit']) {
+  return spawn(command, args, { cwd: PROJECT, env: { ...process.env, ...env }, stdio, detached: true });
+}
+
+/** Ends a started command with everything it started. */
+export async function stop(child) {
+  if (!child || child.exitCode !== null || child.signalCode !== null) return;
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  const signal = (name) => {
+    try {
+      process.kill(-child.pid, name);
+    } catch {
+      // It was gone already.
+    }
+  };
+  signal('SIGTERM');
+  const force = setTimeout(() => signal('SIGKILL'), 8000);
+  await ended;
+  clearTimeout(force);
+}
+
+/** Installs Debian packages, with sudo when not root; a clear sentence when neither is possible. */
+export function installDebian(packages, what) {
+  const asRoot = isRoot ? [] : ['sudo', '-n'];
+  if (!isRoot && (!has('sudo') || spawnSync('sudo', ['-n', 'true']).status !== 0)) {
+    throw new Trouble(
+      `${what} is not installed, and this user may not install it. Ask an administrator to run: apt-get install ${packages.join(' ')}`,
+    );
+  }
+  if (!has('apt-get')) throw new Trouble(`${what} is not installed, and this is not a Debian system: install it by hand.`);
+  say(`installing ${what} from Debian's packages`);
+  const apt = (...args) => {
+    const [command, ...rest] = [...asRoot, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-q', ...args];
+    return spawnSync(command, rest, { stdio: ['ignore', 'pipe', 'pipe'], encoding: 'utf8' });
+  };
+  apt('update');
+  const result = apt('install', '-y', '--no-install-recommends', ...packages);
+  if (result.status !== 0) {
+    throw new Trouble(`installing ${packages.join(' ')} failed:\n${result.stderr.split('\n').slice(-8).join('\n')}`);
+  }
+}
+
+/** The first free TCP port on loopback from a wanted one upward. */
+export async function freePort(wanted) {
+  for (let port = wanted; port < wanted + 200; port += 1) {
+    const free = await new Promise((resolve) => {
+      const server = net.createServer();
+      server.once('error', () => resolve(false));
+      server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
+    });
+    if (free) return port;
+  }
+  throw new Trouble(`no free port from ${wanted} upward`);
+}
+
+/** Fingerprint of files and folders, to know whether a step must be done again. */
+export function fingerprint(paths) {
+  const hash = createHash('sha256');
+  const visit = (file) => {
+    if (!existsSync(file)) return;
+    if (statSync(file).isDirectory()) {
+      for (const name of readdirSync(file).sort()) visit(path.join(file, name));
+      return;
+    }
+    hash.update(path.relative(PROJECT, file));
+    hash.update(readFileSync(file));
+  };
+  for (const each of paths) visit(path.join(PROJECT, each));
+  return hash.digest('hex');
+}
+
+/** Does a step only when the fingerprint of what it depends on has changed since it last succeeded. */
+export function once(name, mark, stillThere, action) {
+  const stamp = path.join(HOME, `${name}.stamp`);
+  const known = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
+  if (known === mark && stillThere()) return false;
+  action();
+  mkdirSync(HOME, { recursive: true });
+  writeFileSync(stamp, mark);
+  return true;
+}
+
+/** Installs the npm packages of the lock file when they are not there or the lock file has changed. */
+export function installPackages() {
+  const mark = fingerprint(['package.json', 'package-lock.json']);
+  once('packages', mark, () => existsSync(path.join(PROJECT, 'node_modules/next')), () => {
+    say('installing npm packages from the lock file');
+    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { sentence: 'npm ci failed' });
+  });
+}
+
+/** Builds the application when its sources have changed since the last build. */
+export function buildApplication() {
+  const mark = fingerprint(['src', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json']);
+  once('build', mark, () => existsSync(path.join(PROJECT, '.next/BUILD_ID')), () => {
+    say('building the application (about a minute)');
+    run('npx', ['--no-install', 'next', 'build'], {
+      sentence: 'next build failed',
+      env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+    });
+  });
+}
+
+/** Waits until a web server answers; Trouble when its process ends or it never does. */
+export async function waitForServer(url, child, seconds = 60) {
+  const until = Date.now() + seconds * 1000;
+  while (Date.now() < until) {
+    if (child.exitCode !== null) throw new Trouble('the web server ended before it answered');
+    try {
+      const answer = await fetch(url, { redirect: 'manual' });
+      if (answer.status < 500) return;
+    } catch {
+      // Not listening yet.
+    }
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  }
+  throw new Trouble(`the web server did not answer at ${url} within ${seconds} s`);
+}

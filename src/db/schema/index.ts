@@ -1,0 +1,4 @@
+export * from './jobs';
+export * from './people';
+export * from './reports';
+export * from './runs';

@@ -1,0 +1,104 @@
+import {
+  bigserial,
+  customType,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import { jobs, samples } from './jobs';
+import { people } from './people';
+import { outcomes, runs } from './runs';
+
+const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+const person = (name: string) => text(name).references(() => people.id);
+
+/** A report of one sample. Signed, it is frozen: content, file, and what it rests on. */
+export const reports = pgTable(
+  'reports',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    sampleId: uuid('sample_id')
+      .notNull()
+      .references(() => samples.id),
+    number: text('number').notNull(),
+    revision: integer('revision').notNull().default(0),
+    state: text('state', { enum: ['draft', 'signed'] })
+      .notNull()
+      .default('draft'),
+    preparedAt: at('prepared_at').notNull(),
+    preparedBy: person('prepared_by').notNull(),
+    signedAt: at('signed_at'),
+    signedBy: person('signed_by'),
+    /** The report's content as signed; null in a draft, which is composed anew each time it is looked at. */
+    content: jsonb('content').$type<unknown>(),
+    pdf: bytes('pdf'),
+    /** The signed report this one replaces, and why. */
+    replacesId: uuid('replaces_id'),
+    replaceReason: text('replace_reason'),
+  },
+  (table) => [
+    unique().on(table.number, table.revision),
+    index().on(table.jobId, table.preparedAt),
+    index().on(table.sampleId),
+  ],
+);
+
+/** What a signed report rests on. */
+export const reportOutcomes = pgTable(
+  'report_outcomes',
+  {
+    reportId: uuid('report_id')
+      .notNull()
+      .references(() => reports.id),
+    outcomeId: uuid('outcome_id')
+      .notNull()
+      .references(() => outcomes.id),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+  },
+  (table) => [primaryKey({ columns: [table.reportId, table.outcomeId] }), index().on(table.runId)],
+);
+
+/** What was done about a low test. Append only. */
+export const followUps = pgTable(
+  'follow_ups',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    sampleId: uuid('sample_id')
+      .notNull()
+      .references(() => samples.id),
+    stepId: text('step_id').notNull(),
+    note: text('note').notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.sampleId)],
+);
+
+/** Written by triggers only. */
+export const audit = pgTable(
+  'audit',
+  {
+    id: bigserial('id', { mode: 'number' }).primaryKey(),
+    at: at('at').notNull().defaultNow(),
+    actor: text('actor'),
+    useCase: text('use_case'),
+    tableName: text('table_name').notNull(),
+    rowKey: text('row_key').notNull(),
+    action: text('action').notNull(),
+    before: jsonb('before'),
+    after: jsonb('after'),
+  },
+  (table) => [index().on(table.tableName, table.rowKey), index().on(table.at)],
+);

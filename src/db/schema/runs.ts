@@ -1,0 +1,183 @@
+import type { LimitChange } from '@/core/limits';
+import type { Outcome, RunSetup } from '@/core/methods';
+import {
+  bigserial,
+  bigint,
+  boolean,
+  customType,
+  date,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import { samples, specimens } from './jobs';
+import { people } from './people';
+
+const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+const person = (name: string) => text(name).references(() => people.id);
+
+/** A method carried out on a specimen or sample. */
+export const runs = pgTable(
+  'runs',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    method: text('method').notNull(),
+    specimenId: uuid('specimen_id').references(() => specimens.id),
+    sampleId: uuid('sample_id').references(() => samples.id),
+    attempt: integer('attempt').notNull().default(1),
+    state: text('state', { enum: ['open', 'complete'] })
+      .notNull()
+      .default('open'),
+    limitsRevision: integer('limits_revision').notNull(),
+    startedAt: at('started_at').notNull(),
+    startedBy: person('started_by').notNull(),
+    completedAt: at('completed_at'),
+    completedBy: person('completed_by'),
+  },
+  (table) => [
+    unique().on(table.specimenId, table.method, table.attempt),
+    unique().on(table.sampleId, table.method, table.attempt),
+  ],
+);
+
+/** Why a signed report's basis is changed; readings made under it carry its id. */
+export const amendments = pgTable(
+  'amendments',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    reportId: uuid('report_id').notNull(),
+    code: text('code').notNull(),
+    reason: text('reason').notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.reportId)],
+);
+
+/** Readings as they were taken and typed. Append only: the newest of a field is in force, the older ones stay. */
+export const readings = pgTable(
+  'readings',
+  {
+    seq: bigserial('seq', { mode: 'number' }).notNull().unique(),
+    /** Made by the device that took the reading, so that a retry never doubles it. */
+    id: uuid('id').primaryKey(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    field: text('field').notNull(),
+    /** As typed; null when the reading was taken back. */
+    text: text('text'),
+    takenAt: at('taken_at').notNull(),
+    savedAt: at('saved_at').notNull().defaultNow(),
+    by: person('by').notNull(),
+    reason: text('reason'),
+    amendmentId: uuid('amendment_id').references(() => amendments.id),
+  },
+  (table) => [index().on(table.runId, table.field, table.seq)],
+);
+
+/** What came of a run's readings at a moment. Append only: a later computing is a new row. */
+export const outcomes = pgTable(
+  'outcomes',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    seq: bigserial('seq', { mode: 'number' }).notNull(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    /** The last reading it was computed from. */
+    readingSeq: bigint('reading_seq', { mode: 'number' }).notNull(),
+    input: jsonb('input').$type<Record<string, unknown>>().notNull(),
+    setup: jsonb('setup').$type<RunSetup>().notNull(),
+    outcome: jsonb('outcome').$type<Outcome>().notNull(),
+    computedAt: at('computed_at').notNull(),
+    by: person('by').notNull(),
+  },
+  (table) => [index().on(table.runId, table.seq)],
+);
+
+/** The recorded reason for going on against a finding. */
+export const runReasons = pgTable(
+  'run_reasons',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    findingId: text('finding_id').notNull(),
+    reason: text('reason').notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.runId)],
+);
+
+/** A reviewer's word on a recorded reason. */
+export const reasonAcceptances = pgTable('reason_acceptances', {
+  reasonId: uuid('reason_id')
+    .primaryKey()
+    .references(() => runReasons.id),
+  by: person('by').notNull(),
+  at: at('at').notNull(),
+});
+
+export const equipment = pgTable('equipment', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  number: text('number').notNull().unique(),
+  kind: text('kind').notNull(),
+  name: text('name').notNull(),
+  place: text('place').notNull().default(''),
+  inService: boolean('in_service').notNull().default(true),
+});
+
+export const equipmentVerifications = pgTable(
+  'equipment_verifications',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    equipmentId: uuid('equipment_id')
+      .notNull()
+      .references(() => equipment.id),
+    verifiedOn: date('verified_on', { mode: 'string' }).notNull(),
+    /** Ends of the verified range with their unit, for machines. */
+    verifiedFrom: text('verified_from'),
+    verifiedTo: text('verified_to'),
+    certificate: text('certificate').notNull().default(''),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.equipmentId, table.verifiedOn)],
+);
+
+/** A file that belongs to a run: photographs of the break, logs. */
+export const attachments = pgTable(
+  'attachments',
+  {
+    id: uuid('id').primaryKey(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    name: text('name').notNull(),
+    mime: text('mime').notNull(),
+    sha256: text('sha256').notNull(),
+    bytes: bytes('bytes').notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.runId)],
+);
+
+/** What the laboratory confirmed or changed in the limits register; the revision is kept with every run. */
+export const limitChanges = pgTable('limit_changes', {
+  revision: bigserial('revision', { mode: 'number' }).primaryKey(),
+  limitId: text('limit_id').notNull(),
+  change: jsonb('change').$type<LimitChange>().notNull(),
+  note: text('note').notNull(),
+  by: person('by').notNull(),
+  at: at('at').notNull(),
+});
