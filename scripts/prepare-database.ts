@@ -26,6 +26,7 @@ export async function prepareDatabase(ownerUrl: string, appPassword: string): Pr
 
 if (process.argv[1]?.endsWith('prepare-database.ts')) {
   const { BRICOLE_OWNER_URL, BRICOLE_APP_PASSWORD } = process.env;
-  if (!BRICOLE_OWNER_URL || !BRICOLE_APP_PASSWORD) throw new Error('BRICOLE_OWNER_URL and BRICOLE_APP_PASSWORD');
+  if (!BRICOLE_OWNER_URL || !BRICOLE_APP_PASSWORD)
+    throw new Error('BRICOLE_OWNER_URL and BRICOLE_APP_PASSWORD');
   await prepareDatabase(BRICOLE_OWNER_URL, BRICOLE_APP_PASSWORD);
 }

@@ -20,13 +20,15 @@ function binaries() {
   // Debian would start a cluster of its own on 5432; ours is private, so only the programs are wanted.
   installDebian(['postgresql'], 'PostgreSQL');
   const installed = newestBinaries();
-  if (!installed) throw new Trouble('PostgreSQL was installed, but its programs are not under /usr/lib/postgresql.');
+  if (!installed)
+    throw new Trouble('PostgreSQL was installed, but its programs are not under /usr/lib/postgresql.');
   return installed;
 }
 
 /** Runs a PostgreSQL program as a user that it accepts: itself, or postgres when we are root. */
 function as(user, command, args) {
-  const [program, ...rest] = isRoot && user ? ['runuser', '-u', 'postgres', '--', command, ...args] : [command, ...args];
+  const [program, ...rest] =
+    isRoot && user ? ['runuser', '-u', 'postgres', '--', command, ...args] : [command, ...args];
   return spawnSync(program, rest, { cwd: '/', stdio: ['ignore', 'pipe', 'pipe'], encoding: 'utf8' });
 }
 
@@ -67,7 +69,18 @@ export async function startCluster(name, { durable = true } = {}) {
     mkdirSync(folder, { recursive: true });
     writeFileSync(secret, config.owner, { mode: 0o600 });
     if (isRoot) spawnSync('chown', ['postgres:', secret]);
-    const made = pg('initdb', '-D', data, '-U', 'bricole_owner', '--auth=scram-sha-256', `--pwfile=${secret}`, '-E', 'UTF8', '--locale=C.UTF-8');
+    const made = pg(
+      'initdb',
+      '-D',
+      data,
+      '-U',
+      'bricole_owner',
+      '--auth=scram-sha-256',
+      `--pwfile=${secret}`,
+      '-E',
+      'UTF8',
+      '--locale=C.UTF-8',
+    );
     rmSync(secret, { force: true });
     if (made.status !== 0) throw new Trouble(`initdb failed:\n${made.stderr}`);
     writeFileSync(configFile, JSON.stringify(config), { mode: 0o600 });

@@ -57,7 +57,8 @@ export function installDebian(packages, what) {
       `${what} is not installed, and this user may not install it. Ask an administrator to run: apt-get install ${packages.join(' ')}`,
     );
   }
-  if (!has('apt-get')) throw new Trouble(`${what} is not installed, and this is not a Debian system: install it by hand.`);
+  if (!has('apt-get'))
+    throw new Trouble(`${what} is not installed, and this is not a Debian system: install it by hand.`);
   say(`installing ${what} from Debian's packages`);
   const apt = (...args) => {
     const [command, ...rest] = [...asRoot, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-q', ...args];
@@ -66,7 +67,9 @@ export function installDebian(packages, what) {
   apt('update');
   const result = apt('install', '-y', '--no-install-recommends', ...packages);
   if (result.status !== 0) {
-    throw new Trouble(`installing ${packages.join(' ')} failed:\n${result.stderr.split('\n').slice(-8).join('\n')}`);
+    throw new Trouble(
+      `installing ${packages.join(' ')} failed:\n${result.stderr.split('\n').slice(-8).join('\n')}`,
+    );
   }
 }
 
@@ -113,22 +116,32 @@ export function once(name, mark, stillThere, action) {
 /** Installs the npm packages of the lock file when they are not there or the lock file has changed. */
 export function installPackages() {
   const mark = fingerprint(['package.json', 'package-lock.json']);
-  once('packages', mark, () => existsSync(path.join(PROJECT, 'node_modules/next')), () => {
-    say('installing npm packages from the lock file');
-    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { sentence: 'npm ci failed' });
-  });
+  once(
+    'packages',
+    mark,
+    () => existsSync(path.join(PROJECT, 'node_modules/next')),
+    () => {
+      say('installing npm packages from the lock file');
+      run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { sentence: 'npm ci failed' });
+    },
+  );
 }
 
 /** Builds the application when its sources have changed since the last build. */
 export function buildApplication() {
   const mark = fingerprint(['src', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json']);
-  once('build', mark, () => existsSync(path.join(PROJECT, '.next/BUILD_ID')), () => {
-    say('building the application (about a minute)');
-    run('npx', ['--no-install', 'next', 'build'], {
-      sentence: 'next build failed',
-      env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
-    });
-  });
+  once(
+    'build',
+    mark,
+    () => existsSync(path.join(PROJECT, '.next/BUILD_ID')),
+    () => {
+      say('building the application (about a minute)');
+      run('npx', ['--no-install', 'next', 'build'], {
+        sentence: 'next build failed',
+        env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+      });
+    },
+  );
 }
 
 /** Waits until a web server answers; Trouble when its process ends or it never does. */

@@ -53,6 +53,7 @@ const range = (low: string, high: string): Ends => ({ low, high });
 
 const AGE = 'Age at test';
 const CYLINDER = 'Cylinder compression';
+const EXPECTED = 'Expected strength';
 const FACTOR = 'Length to diameter factor';
 const MACHINE = 'Testing machine';
 const SET = 'Agreement within a set';
@@ -170,6 +171,16 @@ export const REGISTER = {
     ourChoice('wrong specimen, area or range?'),
     both(max('1.5'), 'one'),
   ),
+
+  'expected.over-specified': entry(
+    EXPECTED,
+    'Strength expected at the designated age, of the specified',
+    ourChoice('what a mix usually reaches when nothing is known of it'),
+    both(max('1.15'), 'one'),
+  ),
+  'expected.3d': entry(EXPECTED, 'Share expected up to 3 d', commonPractice, both(max('0.45'), 'one')),
+  'expected.7d': entry(EXPECTED, 'Share expected up to 7 d', commonPractice, both(max('0.70'), 'one')),
+  'expected.14d': entry(EXPECTED, 'Share expected up to 14 d', commonPractice, both(max('0.87'), 'one')),
 
   'factor.applies': entry(FACTOR, 'L/D up to which strength is corrected', C39, both(max('1.75'), 'one')),
   'factor.1.75': entry(FACTOR, 'Factor at L/D 1.75', C39, both(max('0.98'), 'one')),

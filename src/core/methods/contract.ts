@@ -73,6 +73,10 @@ export interface Method<I extends RunInput = RunInput> {
   readonly yields: readonly { readonly quantity: string; readonly symbol: string }[];
   readonly Input: new () => I;
   readonly steps: readonly Step[];
+  /** The instant field that says when the test was made; it decides which verification of the equipment counts. */
+  readonly performedAt: string;
+  /** The result shown in lists and taken into series. */
+  readonly mainResult: string;
   /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */
   plan(system: System, setup: RunSetup): readonly PlanItem[];
   /** Pure. Takes what is there: a half-filled input gives the lines and findings that are already certain. */

@@ -63,6 +63,8 @@ export class SpecimenFacts {
   @IsOptional() @IsISO8601({ strict: true }) castAt?: string;
   /** Designated age, elapsed hours; absent for a held specimen. */
   @IsOptional() @IsInt() @Min(1) ageHours?: number;
+  /** Age the specified strength is for; a younger specimen is expected to reach a share of it. */
+  @IsOptional() @IsInt() @Min(1) designatedAgeHours?: number;
   @IsOptional() @IsIn(NOMINAL_SIZES) nominalSize?: NominalSize;
   @IsOptional() @IsIn(['standard', 'field']) cure?: 'standard' | 'field';
   /** Specified strength, `4,500 psi`. */

@@ -1,8 +1,6 @@
-import type { LimitChange } from '@/core/limits';
-import type { Outcome, RunSetup } from '@/core/methods';
 import {
-  bigserial,
   bigint,
+  bigserial,
   boolean,
   customType,
   date,
@@ -15,6 +13,8 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { LimitChange } from '@/core/limits';
+import type { Outcome, RunSetup } from '@/core/methods';
 import { samples, specimens } from './jobs';
 import { people } from './people';
 

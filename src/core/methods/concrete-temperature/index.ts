@@ -37,6 +37,8 @@ export const concreteTemperature: Method<ConcreteTemperatureInput> = {
   yields: [{ quantity: 'concrete temperature', symbol: 'T' }],
   Input: ConcreteTemperatureInput,
   steps: STEPS,
+  performedAt: 'readAt',
+  mainResult: 'concrete temperature',
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     return [

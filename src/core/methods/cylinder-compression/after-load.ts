@@ -186,7 +186,7 @@ function resultFindings(
       }),
     );
   }
-  const expected = expectedStrength(setup, input.system);
+  const expected = expectedStrength(setup, input.system, limits);
   if (!expected) return found;
   const share = strength.div(expected);
   const low = limits.of('cylinder.low-against-expected', input.system);

@@ -105,7 +105,7 @@ function expectedLoadFindings(input: CylinderCompressionInput, setup: RunSetup, 
   const machine = setup.equipment?.find((each) => each.number === input.machine);
   const unit = FORCE_UNIT[input.system];
   const top = setupMeasure(machine?.verifiedTo, 'force', unit);
-  const strength = expectedStrength(setup, input.system);
+  const strength = expectedStrength(setup, input.system, limits);
   const size = setup.specimen?.nominalSize;
   if (!top || !strength || !size || input.maximumLoad) return [];
   const area = nominalDiameter(size, input.system).pow(2).times(PI).div(4);

@@ -1,3 +1,4 @@
+import type { LimitId, Limits } from '../../limits';
 import { type Exact, exact, type System, type UnitId } from '../../quantity';
 import { type NominalSize, type RunSetup, setupMeasure } from '../setup';
 
@@ -34,11 +35,24 @@ export const LENGTH_UNIT: Readonly<Record<System, UnitId>> = { US: 'in', SI: 'mm
 /** Newton per square millimetre is a megapascal, so kilonewton over mm² wants this factor; lbf over in² is psi. */
 export const FORCE_FACTOR: Readonly<Record<System, string>> = { US: '1', SI: '1000' };
 
-/** Strength expected at this age: what was given, else the specified strength times 1.15 (our choice). */
-export function expectedStrength(setup: RunSetup, system: System): Exact | undefined {
+const YOUNG: readonly { hours: number; id: LimitId }[] = [
+  { hours: 72, id: 'expected.3d' },
+  { hours: 168, id: 'expected.7d' },
+  { hours: 336, id: 'expected.14d' },
+];
+
+/**
+ * Strength expected at the specimen's age: what was given, else the specified strength times the usual excess and,
+ * before the designated age, the share usual by then.
+ */
+export function expectedStrength(setup: RunSetup, system: System, limits: Limits): Exact | undefined {
   const unit = STRESS_UNIT[system];
-  const given = setupMeasure(setup.specimen?.expectedStrength, 'stress', unit);
-  if (given) return given;
-  const specified = setupMeasure(setup.specimen?.specifiedStrength, 'stress', unit);
-  return specified?.times('1.15');
+  const { expectedStrength: given, specifiedStrength, ageHours, designatedAgeHours } = setup.specimen ?? {};
+  const told = setupMeasure(given, 'stress', unit);
+  if (told) return told;
+  const specified = setupMeasure(specifiedStrength, 'stress', unit);
+  const mature = specified?.times(limits.number('expected.over-specified', system));
+  if (!mature || !ageHours || !designatedAgeHours || ageHours >= designatedAgeHours) return mature;
+  const young = YOUNG.find((row) => ageHours <= row.hours);
+  return young ? mature.times(limits.number(young.id, system)) : mature;
 }

@@ -25,6 +25,8 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
   ],
   Input: CylinderCompressionInput,
   steps: STEPS,
+  performedAt: 'testedAt',
+  mainResult: 'compressive strength',
   plan,
   compute,
   example: (system: System) => ({

@@ -20,7 +20,7 @@ export function plan(system: System, setup: RunSetup): readonly PlanItem[] {
   const perSecond = (stress: Exact): Exact => stress.times(area).div(FORCE_FACTOR[system]);
   const place = system === 'US' ? '1' : '0.01';
   const items: PlanItem[] = [{ label: 'Size', text: sizeText(size) }];
-  const strength = expectedStrength(setup, system);
+  const strength = expectedStrength(setup, system, limits);
   if (strength) {
     const load = strength.times(area).div(FORCE_FACTOR[system]);
     items.push({

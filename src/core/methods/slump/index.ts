@@ -30,6 +30,8 @@ export const slump: Method<SlumpInput> = {
   yields: [{ quantity: 'slump', symbol: 'S' }],
   Input: SlumpInput,
   steps: STEPS,
+  performedAt: 'readAt',
+  mainResult: 'slump',
   plan,
   compute,
   example: (system) => ({

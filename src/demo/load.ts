@@ -1,0 +1,285 @@
+import { randomUUID } from 'node:crypto';
+import { hashPassword } from 'better-auth/crypto';
+import { DateTime } from 'luxon';
+import type { Database } from '@/db/client';
+import { accounts, jobs, people } from '@/db/schema';
+import { addEquipment, recordVerification } from '@/server/actions/gear';
+import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
+import { letClientSee } from '@/server/actions/people';
+import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
+import { acceptReason, completeRun, saveReadings, startRun } from '@/server/actions/runs';
+import { makeSpecimens, recordEvent, takeSample } from '@/server/actions/samples';
+import { runViews, specimenViews } from '@/server/queries/dossier';
+import { mixSeries } from '@/server/queries/series';
+import { type Actor, perform, type UseCase } from '@/server/use-case';
+import { Chance } from './random';
+import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
+import { type PlannedSample, planSamples } from './story';
+
+const HOUR = 3_600_000;
+const MINUTE = 60_000;
+
+/**
+ * Loads the invented scenario through the same use cases that people use, with times relative to `now`.
+ * @param db a migrated database; left alone when it already holds a job
+ * @returns true when it was loaded
+ */
+export async function loadDemo(db: Database, now: Date, seed = 20_417): Promise<boolean> {
+  const there = await db.select({ id: jobs.id }).from(jobs).limit(1);
+  if (there.length > 0) return false;
+  const actors = await addPeople(db);
+  const loader = new Loader(db, actors, now, new Chance(seed));
+  await loader.load();
+  return true;
+}
+
+async function addPeople(db: Database): Promise<Record<PersonKey, Actor>> {
+  const password = await hashPassword(DEMO_PASSWORD);
+  const entries: [PersonKey, Actor][] = [];
+  for (const { key, ...person } of PEOPLE) {
+    const id = randomUUID();
+    await db.insert(people).values({ id, ...person, emailVerified: true });
+    await db
+      .insert(accounts)
+      .values({ id: randomUUID(), accountId: id, providerId: 'credential', userId: id, password });
+    entries.push([key, { id, name: person.name, role: person.role }]);
+  }
+  return Object.fromEntries(entries) as Record<PersonKey, Actor>;
+}
+
+class Loader {
+  constructor(
+    private readonly db: Database,
+    private readonly actors: Record<PersonKey, Actor>,
+    private readonly now: Date,
+    private readonly chance: Chance,
+  ) {}
+
+  private act<I extends object, R>(
+    who: PersonKey,
+    useCase: UseCase<I, R>,
+    data: object,
+    at: number | Date,
+  ): Promise<R> {
+    return perform(this.db, this.actors[who], useCase, data, new Date(at));
+  }
+
+  async load(): Promise<void> {
+    const first = this.now.getTime() - 80 * 24 * HOUR;
+    const { jobId } = await this.act('manager', createJob, JOB, first);
+    await this.act('manager', letClientSee, { personId: this.actors.client.id, jobId }, first);
+    await this.addEquipment();
+    for (const mix of MIXES) {
+      const { key: _, story: __, mean: ___, deviation: ____, elements: _____, ...data } = mix;
+      const { mixId } = await this.act('reviewer', createMix, { ...data, jobId, ageDays: 28 }, first);
+      const samples = planSamples(mix, this.now.getTime(), this.chance);
+      const made: string[] = [];
+      for (const sample of samples) made.push(await this.addSample(jobId, mixId, sample));
+      await this.report(made, samples);
+      if (mix.story === 'low') await this.followUp(mixId);
+    }
+  }
+
+  private async addEquipment(): Promise<void> {
+    const today = DateTime.fromJSDate(this.now, { zone: JOB.zone });
+    for (const { monthsAgo, certificate, ...item } of EQUIPMENT) {
+      const { number, kind, name, place } = item;
+      const { equipmentId } = await this.act(
+        'manager',
+        addEquipment,
+        { number, kind, name, place },
+        this.now,
+      );
+      const verifiedOn = today.minus({ days: Math.round(monthsAgo * 30.44) }).toISODate() ?? '';
+      await this.act(
+        'laboratory',
+        recordVerification,
+        {
+          equipmentId,
+          verifiedOn,
+          certificate,
+          ...('from' in item ? { verifiedFrom: item.from, verifiedTo: item.to } : {}),
+        },
+        this.now,
+      );
+    }
+  }
+
+  private async addSample(jobId: string, mixId: string, plan: PlannedSample): Promise<string> {
+    const { sampledAt } = plan;
+    const { placementId } = await this.act(
+      'field',
+      createPlacement,
+      {
+        jobId,
+        mixId,
+        placedAt: new Date(sampledAt - 40 * MINUTE).toISOString(),
+        element: plan.element,
+        location: plan.location,
+        volume: `${plan.volume} yd3`,
+      },
+      sampledAt - 40 * MINUTE,
+    );
+    const { sampleId } = await this.act(
+      'field',
+      takeSample,
+      {
+        clientId: randomUUID(),
+        placementId,
+        sampledAt: new Date(sampledAt).toISOString(),
+        ticket: plan.ticket,
+        truck: plan.truck,
+      },
+      sampledAt,
+    );
+    const fresh = await runViews(this.db, { sampleIds: [sampleId] });
+    for (const run of fresh) {
+      const readings = run.method === 'slump' ? plan.slump : plan.temperature;
+      await this.read('field', run.id, readings, sampledAt + 4 * MINUTE, plan.freshDone);
+    }
+    if (!plan.moulded) return sampleId;
+    const castAt = sampledAt + 11 * MINUTE;
+    await this.act(
+      'field',
+      makeSpecimens,
+      {
+        sampleId,
+        castAt: new Date(castAt).toISOString(),
+        size: '4x8',
+        cure: 'standard',
+        groups: [{ ageDays: 7, count: 1 }, { ageDays: 28, count: 3 }, { count: 1 }],
+      },
+      castAt,
+    );
+    await this.cureAndBreak(sampleId, castAt, plan);
+    return sampleId;
+  }
+
+  private async cureAndBreak(sampleId: string, castAt: number, plan: PlannedSample): Promise<void> {
+    const views = await specimenViews(this.db, [sampleId]);
+    const collected = castAt + 25 * HOUR;
+    if (collected < this.now.getTime()) {
+      for (const view of views) {
+        await this.act(
+          'laboratory',
+          recordEvent,
+          {
+            specimenId: view.id,
+            kind: 'final cure',
+            at: new Date(collected).toISOString(),
+            note: 'Moist room, rack 3',
+          },
+          collected,
+        );
+      }
+    }
+    let next = 0;
+    for (const view of views) {
+      const cylinder =
+        view.ageHours === 168 ? plan.early : view.ageHours === 672 ? plan.mature[next++] : undefined;
+      if (!cylinder || cylinder.testedAt > this.now.getTime()) continue;
+      const { runId } = await this.act(
+        'laboratory',
+        startRun,
+        { method: 'cylinder-compression', specimenId: view.id },
+        cylinder.testedAt - 6 * MINUTE,
+      );
+      await this.read('laboratory', runId, cylinder.readings, cylinder.testedAt, true, cylinder.reasons);
+    }
+    for (const view of await specimenViews(this.db, [sampleId])) {
+      for (const reason of view.run?.reasons ?? []) {
+        if (plan.accepted) {
+          await this.act(
+            'reviewer',
+            acceptReason,
+            { reasonId: reason.id },
+            (view.testedAt?.getTime() ?? castAt) + 2 * HOUR,
+          );
+        }
+      }
+    }
+  }
+
+  private async read(
+    who: PersonKey,
+    runId: string,
+    values: Readonly<Record<string, string>>,
+    at: number,
+    complete: boolean,
+    reasonForAll = '',
+  ): Promise<void> {
+    const entries = Object.entries(values);
+    if (entries.length === 0) return;
+    await this.act(
+      who,
+      saveReadings,
+      {
+        runId,
+        readings: entries.map(([field, text]) => ({
+          id: randomUUID(),
+          field,
+          text,
+          takenAt: new Date(at).toISOString(),
+        })),
+      },
+      at,
+    );
+    if (complete) await this.act(who, completeRun, { runId, reasons: [], reasonForAll }, at + MINUTE);
+  }
+
+  /** Reports of the older samples are signed, the newest complete one waits for its signature. */
+  private async report(sampleIds: readonly string[], plans: readonly PlannedSample[]): Promise<void> {
+    const ready = sampleIds.filter((_, index) => plans[index]?.report !== 'none');
+    for (const sampleId of ready) {
+      const plan = plans[sampleIds.indexOf(sampleId)];
+      if (!plan) continue;
+      const at = Math.min(plan.sampledAt + 29 * 24 * HOUR, this.now.getTime() - 20 * MINUTE);
+      const { reportId } = await this.act('laboratory', prepareReport, { sampleId }, at);
+      if (plan.report === 'signed') await this.act('reviewer', signReport, { reportId }, at + 15 * MINUTE);
+    }
+  }
+
+  private async followUp(mixId: string): Promise<void> {
+    const series = await mixSeries(this.db, this.actors.manager, mixId);
+    const low = series.verdicts.individuals.find(({ state }) => state === 'does not meet');
+    const row = series.rows.find(({ id }) => id === low?.pointIds[0]);
+    const broken = row?.set.specimens[0]?.testedAt?.getTime();
+    if (!row || !broken) return;
+    const notes: [PersonKey, string, string, number][] = [
+      [
+        'laboratory',
+        'recheck',
+        'Recomputed from the load photographs: same figures. PR-01 in date, zero recorded.',
+        20,
+      ],
+      [
+        'laboratory',
+        'identity',
+        'Labels agree with the moulds’ marks; density within 1 lb/ft³ of the sample’s 7-day cylinder.',
+        35,
+      ],
+      [
+        'laboratory',
+        'pieces',
+        'Pieces of all three kept on the red shelf, photographed from both sides.',
+        50,
+      ],
+      [
+        'reviewer',
+        'tell',
+        'Told the trust’s engineer by telephone and sent the working the same afternoon.',
+        90,
+      ],
+      [
+        'laboratory',
+        'records',
+        'Ticket shows 6 gal added at the gate after the slump test; initial cure box within limits.',
+        26 * 60,
+      ],
+    ];
+    for (const [who, stepId, note, minutes] of notes) {
+      const at = Math.min(broken + minutes * MINUTE, this.now.getTime());
+      await this.act(who, recordFollowUp, { sampleId: row.sampleId, stepId, note }, at);
+    }
+  }
+}

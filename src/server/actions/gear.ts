@@ -1,0 +1,179 @@
+import {
+  IsBoolean,
+  IsIn,
+  IsNotEmpty,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Matches,
+  MaxLength,
+} from 'class-validator';
+import { eq } from 'drizzle-orm';
+import { isLimitId, type LimitChange, type LimitValue, shippedLimit } from '@/core/limits';
+import { exact, parseMeasure, type UnitId } from '@/core/quantity';
+import { equipment, equipmentVerifications, limitChanges } from '@/db/schema';
+import { NotFound } from '../errors';
+import { BENCH, defineUseCase, MANAGERS, refuseFields } from '../use-case';
+
+export const EQUIPMENT_KINDS = ['compression machine', 'calliper', 'slump mould', 'thermometer'] as const;
+
+export class AddEquipmentInput {
+  @IsNotEmpty({ message: 'Number is needed.' })
+  @IsString()
+  @MaxLength(30, { message: 'Number: at most 30 characters.' })
+  number: string;
+  @IsIn(EQUIPMENT_KINDS, { message: 'Kind: choose one.' }) kind: (typeof EQUIPMENT_KINDS)[number];
+  @IsNotEmpty({ message: 'Describe it in a few words.' })
+  @IsString()
+  @MaxLength(120, { message: 'Description: at most 120 characters.' })
+  name: string;
+  @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
+}
+
+/** A piece of equipment entered in the register. */
+export const addEquipment = defineUseCase({
+  name: 'add equipment',
+  roles: ['laboratory', 'reviewer', 'manager'],
+  Input: AddEquipmentInput,
+  async act({ tx }, input) {
+    const taken = await tx
+      .select({ id: equipment.id })
+      .from(equipment)
+      .where(eq(equipment.number, input.number));
+    if (taken.length > 0) refuseFields({ number: `${input.number} is in the register already.` });
+    const [made] = await tx.insert(equipment).values(input).returning({ id: equipment.id });
+    return { equipmentId: made?.id ?? '' };
+  },
+});
+
+export class RecordVerificationInput {
+  @IsUUID() equipmentId: string;
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Verified on: a date, as 2031-05-14.' }) verifiedOn: string;
+  @IsOptional() @IsString() verifiedFrom?: string;
+  @IsOptional() @IsString() verifiedTo?: string;
+  @IsOptional()
+  @IsString()
+  @MaxLength(80, { message: 'Certificate: at most 80 characters.' })
+  certificate?: string;
+}
+
+/** A verification of a piece of equipment; for a machine with the range it covers. */
+export const recordVerification = defineUseCase({
+  name: 'record verification',
+  roles: BENCH,
+  Input: RecordVerificationInput,
+  async act({ tx, actor, now }, input) {
+    const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
+    if (!item) throw new NotFound('This equipment');
+    if (Number.isNaN(Date.parse(input.verifiedOn))) refuseFields({ verifiedOn: 'There is no such day.' });
+    // A day ahead is allowed: the laboratory's calendar may be a day before the server's.
+    if (Date.parse(input.verifiedOn) > now.getTime() + 86_400_000) {
+      refuseFields({ verifiedOn: 'Verified on lies in the future.' });
+    }
+    const force = (field: 'verifiedFrom' | 'verifiedTo'): string | null => {
+      const text = input[field]?.trim();
+      if (!text) return null;
+      const parsed = parseMeasure(text, 'force', 'lbf');
+      if (!parsed.ok) return refuseFields({ [field]: parsed.message });
+      return `${parsed.measure.value.toFixed()} ${parsed.measure.unit}`;
+    };
+    const from = force('verifiedFrom');
+    const to = force('verifiedTo');
+    if (item.kind === 'compression machine' && (!from || !to)) {
+      refuseFields({
+        [from ? 'verifiedTo' : 'verifiedFrom']: 'A machine is verified over a range of load: give both ends.',
+      });
+    }
+    await tx.insert(equipmentVerifications).values({
+      equipmentId: item.id,
+      verifiedOn: input.verifiedOn,
+      verifiedFrom: from,
+      verifiedTo: to,
+      certificate: input.certificate ?? '',
+      by: actor.id,
+      at: now,
+    });
+    return { equipmentId: item.id };
+  },
+});
+
+export class SetServiceInput {
+  @IsUUID() equipmentId: string;
+  @IsBoolean() inService: boolean;
+}
+
+/** Takes equipment out of service, or back into it. */
+export const setService = defineUseCase({
+  name: 'set equipment service',
+  roles: BENCH,
+  Input: SetServiceInput,
+  async act({ tx }, input) {
+    const changed = await tx
+      .update(equipment)
+      .set({ inService: input.inService })
+      .where(eq(equipment.id, input.equipmentId))
+      .returning({ id: equipment.id });
+    if (changed.length === 0) throw new NotFound('This equipment');
+    return { equipmentId: input.equipmentId };
+  },
+});
+
+export class ChangeLimitInput {
+  @IsString() limitId: string;
+  @IsIn(['confirmed', 'set by the laboratory'], { message: 'Confirm it, or set a value.' })
+  status: 'confirmed' | 'set by the laboratory';
+  @IsNotEmpty({ message: 'Edition: which one did you check it against?' })
+  @IsString()
+  @MaxLength(80, { message: 'Edition: at most 80 characters.' })
+  edition: string;
+  @IsNotEmpty({ message: 'Say what you checked, or why you set it.' })
+  @IsString()
+  @MaxLength(500, { message: 'Note: at most 500 characters.' })
+  note: string;
+  /** New numbers by system (`US`, `SI` or `both`), each with the ends that the entry has. */
+  @IsOptional() @IsObject() values?: Record<string, { low?: string; high?: string }>;
+}
+
+/** Confirms an entry of the limits register against the laboratory's own copy, or sets its value. */
+export const changeLimit = defineUseCase({
+  name: 'change limit',
+  roles: MANAGERS,
+  Input: ChangeLimitInput,
+  async act({ tx, actor, now }, input) {
+    if (!isLimitId(input.limitId)) throw new NotFound('This limit');
+    const shipped = shippedLimit(input.limitId);
+    const change: { -readonly [K in keyof LimitChange]: LimitChange[K] } = {
+      status: input.status,
+      edition: input.edition,
+    };
+    if (input.status === 'set by the laboratory') {
+      for (const system of ['both', 'US', 'SI'] as const) {
+        const own = shipped[system];
+        if (own) change[system] = newValue(system, own, input.values?.[system] ?? {});
+      }
+    }
+    const [made] = await tx
+      .insert(limitChanges)
+      .values({ limitId: input.limitId, change, note: input.note, by: actor.id, at: now })
+      .returning({ revision: limitChanges.revision });
+    return { revision: made?.revision ?? 0 };
+  },
+});
+
+function newValue(system: string, shipped: LimitValue, given: { low?: string; high?: string }): LimitValue {
+  const end = (name: 'low' | 'high'): string | undefined => {
+    if (shipped[name] === undefined) return undefined;
+    const text = String(given[name] ?? '').trim();
+    if (!/^-?\d+(\.\d+)?$/.test(text))
+      return refuseFields({ [`${system}.${name}`]: 'A plain number is needed.' });
+    return text;
+  };
+  const low = end('low');
+  const high = end('high');
+  if (low !== undefined && high !== undefined && exact(low).greaterThan(high)) {
+    return refuseFields({ [`${system}.low`]: 'The lower end is above the upper.' });
+  }
+  const unit: UnitId = shipped.unit;
+  return { unit, ...(low === undefined ? {} : { low }), ...(high === undefined ? {} : { high }) };
+}

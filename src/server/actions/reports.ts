@@ -1,0 +1,126 @@
+import { IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { desc, eq } from 'drizzle-orm';
+import { DateTime } from 'luxon';
+import { LOW_STRENGTH_STEPS } from '@/core/acceptance';
+import { followUps, people, reportOutcomes, reports } from '@/db/schema';
+import { Conflict, NotFound } from '../errors';
+import { composeReport } from '../reports/content';
+import { LABORATORY } from '../reports/laboratory';
+import { reportPdf } from '../reports/pdf';
+import { BENCH, defineUseCase, refuseFields, SIGNERS } from '../use-case';
+import { lockJob } from './jobs';
+import { sampleAndJob } from './samples';
+
+export class PrepareReportInput {
+  @IsUUID() sampleId: string;
+  /** Asked when a signed report of this sample is to be replaced. */
+  @IsOptional() @IsString() @MaxLength(500, { message: 'Reason: at most 500 characters.' }) reason?: string;
+}
+
+/** A draft report of a sample: the first, or the next revision of one that is signed. */
+export const prepareReport = defineUseCase({
+  name: 'prepare report',
+  roles: BENCH,
+  Input: PrepareReportInput,
+  async act({ tx, actor, now }, input) {
+    const { sample, job } = await sampleAndJob(tx, input.sampleId);
+    await lockJob(tx, job.id);
+    const [newest] = await tx
+      .select()
+      .from(reports)
+      .where(eq(reports.sampleId, sample.id))
+      .orderBy(desc(reports.revision))
+      .limit(1);
+    if (newest?.state === 'draft') return { reportId: newest.id };
+    const reason = input.reason?.trim() ?? '';
+    if (newest && reason === '') {
+      refuseFields({ reason: 'Say what is new or changed since the signed report.' });
+    }
+    const [made] = await tx
+      .insert(reports)
+      .values({
+        jobId: job.id,
+        sampleId: sample.id,
+        number: newest?.number ?? `${job.number}-R${String(sample.number).padStart(3, '0')}`,
+        revision: newest ? newest.revision + 1 : 0,
+        preparedAt: now,
+        preparedBy: actor.id,
+        replacesId: newest?.id ?? null,
+        replaceReason: newest ? reason : null,
+      })
+      .returning({ id: reports.id });
+    return { reportId: made?.id ?? '' };
+  },
+});
+
+export class SignReportInput {
+  @IsUUID() reportId: string;
+}
+
+/**
+ * Signs a report: its content is composed a last time, frozen with its PDF, and what it rests on is locked.
+ * Refused while a recorded reason is not accepted.
+ */
+export const signReport = defineUseCase({
+  name: 'sign report',
+  roles: SIGNERS,
+  Input: SignReportInput,
+  async act({ tx, actor, now }, input) {
+    const [report] = await tx.select().from(reports).where(eq(reports.id, input.reportId)).for('update');
+    if (!report) throw new NotFound('This report');
+    if (report.state === 'signed') throw new Conflict('This report is signed already.');
+    const composed = await composeReport(tx, actor, report.sampleId);
+    if (composed.hindrances.length > 0) {
+      throw new Conflict('This report cannot be signed yet.', { hindrances: composed.hindrances });
+    }
+    const [person] = await tx.select().from(people).where(eq(people.id, actor.id));
+    const { job } = await sampleAndJob(tx, report.sampleId);
+    const replaces = report.replacesId
+      ? (await tx.select().from(reports).where(eq(reports.id, report.replacesId)))[0]
+      : undefined;
+    const pdf = await reportPdf(
+      {
+        number: report.number,
+        revision: report.revision,
+        laboratory: LABORATORY,
+        signature: {
+          name: actor.name,
+          title: person?.title ?? '',
+          at: DateTime.fromJSDate(now, { zone: job.zone }).toFormat("d LLL yyyy HH:mm 'UTC'ZZ"),
+        },
+        replaces: replaces
+          ? { number: replaces.number, revision: replaces.revision, reason: report.replaceReason ?? '' }
+          : null,
+      },
+      composed.content,
+    );
+    await tx.insert(reportOutcomes).values(composed.rests.map((rest) => ({ ...rest, reportId: report.id })));
+    await tx
+      .update(reports)
+      .set({ state: 'signed', signedAt: now, signedBy: actor.id, content: composed.content, pdf })
+      .where(eq(reports.id, report.id));
+    return { reportId: report.id };
+  },
+});
+
+export class RecordFollowUpInput {
+  @IsUUID() sampleId: string;
+  @IsString() stepId: string;
+  @IsNotEmpty({ message: 'Say what was done and found.' })
+  @IsString()
+  @MaxLength(2000, { message: 'At most 2,000 characters.' })
+  note: string;
+}
+
+/** One step of the follow-up of a low test, done. */
+export const recordFollowUp = defineUseCase({
+  name: 'record follow-up',
+  roles: BENCH,
+  Input: RecordFollowUpInput,
+  async act({ tx, actor, now }, input) {
+    await sampleAndJob(tx, input.sampleId);
+    if (!LOW_STRENGTH_STEPS.some(({ id }) => id === input.stepId)) throw new NotFound('This step');
+    await tx.insert(followUps).values({ ...input, by: actor.id, at: now });
+    return { sampleId: input.sampleId };
+  },
+});

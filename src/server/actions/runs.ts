@@ -1,0 +1,389 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsInt,
+  IsISO8601,
+  IsNotEmpty,
+  IsOptional,
+  IsString,
+  IsUUID,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+import { and, desc, eq, inArray } from 'drizzle-orm';
+import { fieldsOf, findMethod, type Method, type Outcome, usableInput, validateInput } from '@/core/methods';
+import type { Queryable } from '@/db/client';
+import {
+  amendments,
+  outcomes,
+  readings,
+  reasonAcceptances,
+  reports,
+  runReasons,
+  runs,
+  samples,
+  specimenEvents,
+  specimens,
+} from '@/db/schema';
+import { Conflict, Invalid, NotFound, Refused } from '../errors';
+import { limitChangesAt, type RunPlace, runPlace, runSetup } from '../run-setup';
+import { BENCH, type Context, defineUseCase, refuseFields, SIGNERS, STAFF } from '../use-case';
+
+/** The readings of a run in force, the newest of each field. */
+export async function currentReadings(db: Queryable, runId: string) {
+  return db
+    .selectDistinctOn([readings.field])
+    .from(readings)
+    .where(eq(readings.runId, runId))
+    .orderBy(readings.field, desc(readings.seq));
+}
+
+/** The readings in force as the input of the method, as typed. */
+export function inputOf(
+  method: Method,
+  system: string,
+  current: readonly { field: string; text: string | null }[],
+): Record<string, unknown> {
+  const kinds = new Map(fieldsOf(method.Input).map((field) => [field.name, field.kind]));
+  const pairs = current
+    .filter(({ text }) => text !== null)
+    .map(({ field, text }) => [field, kinds.get(field) === 'check' ? text === 'true' : text] as const);
+  return { system, ...Object.fromEntries(pairs) };
+}
+
+export class StartRunInput {
+  @IsString() method: string;
+  @IsOptional() @IsUUID() specimenId?: string;
+  @IsOptional() @IsUUID() sampleId?: string;
+  /** Another attempt although one is complete: a repeat for a named reason. */
+  @IsOptional() @IsString() @MaxLength(500) repeatReason?: string;
+}
+
+/** Opens a run, or gives back the one that is open. */
+export const startRun = defineUseCase({
+  name: 'start run',
+  roles: STAFF,
+  Input: StartRunInput,
+  async act({ tx, actor, now }, input) {
+    const method = findMethod(input.method);
+    const subject = input.specimenId ?? input.sampleId;
+    if (!method || !subject || (input.specimenId && input.sampleId)) throw new NotFound('This run');
+    if ((method.runOn === 'specimen') !== Boolean(input.specimenId)) throw new NotFound('This run');
+    if (method.runOn === 'specimen' && !BENCH.includes(actor.role)) throw new Refused();
+    const column = input.specimenId ? runs.specimenId : runs.sampleId;
+    const table = input.specimenId ? specimens : samples;
+    const [there] = await tx.select({ id: table.id }).from(table).where(eq(table.id, subject)).for('update');
+    if (!there) throw new NotFound(input.specimenId ? 'This specimen' : 'This sample');
+    const earlier = await tx
+      .select()
+      .from(runs)
+      .where(and(eq(column, subject), eq(runs.method, method.id)))
+      .orderBy(desc(runs.attempt));
+    const [newest] = earlier;
+    if (newest && (newest.state === 'open' || !input.repeatReason)) return { runId: newest.id };
+    if (newest && method.runOn === 'specimen') {
+      throw new Conflict('A broken specimen cannot be tested again: correct its readings instead.');
+    }
+    const { revision } = await limitChangesAt(tx);
+    const [run] = await tx
+      .insert(runs)
+      .values({
+        method: method.id,
+        ...(input.specimenId ? { specimenId: input.specimenId } : { sampleId: subject }),
+        attempt: (newest?.attempt ?? 0) + 1,
+        limitsRevision: revision,
+        startedAt: now,
+        startedBy: actor.id,
+      })
+      .returning({ id: runs.id });
+    return { runId: run?.id ?? '' };
+  },
+});
+
+export class ReadingInput {
+  @IsUUID() id: string;
+  @IsString() @MaxLength(60) field: string;
+  /** As typed; absent or empty takes the reading back. */
+  @IsOptional() @IsString() @MaxLength(2000, { message: 'At most 2,000 characters.' }) text?: string;
+  @IsISO8601({ strict: true }) takenAt: string;
+  /** The reading of this field that the person saw, by its sequence number; absent when there was none. */
+  @IsOptional() @IsInt() basedOn?: number;
+  @IsOptional() @IsString() @MaxLength(500) reason?: string;
+  @IsOptional() @IsUUID() amendmentId?: string;
+}
+
+export class SaveReadingsInput {
+  @IsUUID() runId: string;
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => ReadingInput)
+  readings: ReadingInput[];
+}
+
+export interface SavedReading {
+  readonly id: string;
+  readonly field: string;
+  readonly seq: number;
+}
+
+/**
+ * Saves readings as they are taken. A reading already saved is acknowledged again; when somebody else changed the
+ * field meanwhile nothing is overwritten: the answer carries what stands there now.
+ */
+export const saveReadings = defineUseCase({
+  name: 'save readings',
+  roles: STAFF,
+  Input: SaveReadingsInput,
+  async act(context, input): Promise<{ saved: SavedReading[] }> {
+    const { tx, actor } = context;
+    const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
+    if (!run) throw new NotFound('This run');
+    if (run.specimenId && !BENCH.includes(actor.role)) throw new Refused();
+    const method = findMethod(run.method);
+    if (!method) throw new NotFound('This run');
+    const place = await runPlace(tx, run.id);
+    const known = new Set(fieldsOf(method.Input).map((field) => field.name));
+    const there = await tx
+      .select({ id: readings.id, field: readings.field, seq: readings.seq })
+      .from(readings)
+      .where(
+        inArray(
+          readings.id,
+          input.readings.map(({ id }) => id),
+        ),
+      );
+    const current = await currentReadings(tx, run.id);
+    const saved: SavedReading[] = [...there];
+    for (const reading of input.readings) {
+      if (there.some(({ id }) => id === reading.id)) continue;
+      if (!known.has(reading.field)) refuseFields({ [reading.field]: 'This method has no such reading.' });
+      const text = reading.text?.trim() ? reading.text.trim() : null;
+      if (text !== null) {
+        const checked = validateInput(
+          method,
+          inputOf(method, place.job.system, [{ field: reading.field, text }]),
+        );
+        if (!checked.ok) throw new Invalid(checked.errors);
+      }
+      const latest = current.find(({ field }) => field === reading.field);
+      if (latest && latest.seq !== reading.basedOn && latest.text !== text) {
+        throw new Conflict('Somebody else entered this reading meanwhile.', {
+          field: reading.field,
+          theirs: { seq: latest.seq, text: latest.text },
+        });
+      }
+      if (run.state === 'complete' && !reading.reason?.trim()) {
+        refuseFields({ reason: 'This run is complete: give the reason for the correction.' });
+      }
+      const [row] = await tx
+        .insert(readings)
+        .values({
+          id: reading.id,
+          runId: run.id,
+          field: reading.field,
+          text,
+          takenAt: new Date(reading.takenAt),
+          by: actor.id,
+          savedAt: context.now,
+          reason: reading.reason ?? null,
+          amendmentId: reading.amendmentId ?? null,
+        })
+        .returning({ id: readings.id, field: readings.field, seq: readings.seq });
+      if (row) saved.push(row);
+    }
+    if (run.state === 'complete' && saved.length > there.length) await recordOutcome(context, place, method);
+    return { saved };
+  },
+});
+
+/** Computes a run from its readings in force and appends what came of it. */
+async function recordOutcome(context: Context, place: RunPlace, method: Method): Promise<Outcome> {
+  const { tx, actor, now } = context;
+  const current = await currentReadings(tx, place.run.id);
+  const typed = inputOf(method, place.job.system, current);
+  const { system: _, ...setup } = await runSetup(tx, place, typed, now);
+  const { input } = usableInput(method, typed);
+  const outcome = method.compute(input, setup);
+  await tx.insert(outcomes).values({
+    runId: place.run.id,
+    readingSeq: Math.max(0, ...current.map(({ seq }) => seq)),
+    input: typed,
+    setup,
+    outcome,
+    computedAt: now,
+    by: actor.id,
+  });
+  if (place.specimen) {
+    const testedAt = typeof typed.testedAt === 'string' ? new Date(typed.testedAt) : now;
+    if (place.specimen.testedAt?.getTime() !== testedAt.getTime()) {
+      await tx.update(specimens).set({ testedAt }).where(eq(specimens.id, place.specimen.id));
+    }
+  }
+  return outcome;
+}
+
+export class FindingReason {
+  @IsString() @MaxLength(80) findingId: string;
+  @IsString() @MaxLength(500, { message: 'Reason: at most 500 characters.' }) reason: string;
+}
+
+export class CompleteRunInput {
+  @IsUUID() runId: string;
+  @IsArray()
+  @ArrayMaxSize(30)
+  @ValidateNested({ each: true })
+  @Type(() => FindingReason)
+  reasons: FindingReason[];
+  /** One reason for every finding that asks for one, for results brought in from a file. */
+  @IsOptional() @IsString() @MaxLength(500) reasonForAll?: string;
+}
+
+/**
+ * Completes a run: every required reading must be there, and every finding that forbids or questions the result
+ * must carry a recorded reason. The reading itself is never refused.
+ */
+export const completeRun = defineUseCase({
+  name: 'complete run',
+  roles: STAFF,
+  Input: CompleteRunInput,
+  async act(context, input) {
+    const { tx, actor, now } = context;
+    const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
+    const method = run && findMethod(run.method);
+    if (!run || !method) throw new NotFound('This run');
+    if (run.specimenId && !BENCH.includes(actor.role)) throw new Refused();
+    if (run.state === 'complete') return { runId: run.id, outcome: null };
+    const place = await runPlace(tx, run.id);
+    const current = await currentReadings(tx, run.id);
+    const checked = validateInput(method, inputOf(method, place.job.system, current), { whole: true });
+    if (!checked.ok) throw new Invalid(checked.errors);
+    await tx
+      .update(runs)
+      .set({ state: 'complete', completedAt: now, completedBy: actor.id })
+      .where(eq(runs.id, run.id));
+    const outcome = await recordOutcome(context, place, method);
+    await recordReasons(context, run.id, outcome, input);
+    if (run.specimenId) {
+      await tx.insert(specimenEvents).values({
+        specimenId: run.specimenId,
+        kind: 'tested',
+        at: now,
+        personId: actor.id,
+      });
+    }
+    return { runId: run.id, outcome };
+  },
+});
+
+async function recordReasons(
+  { tx, actor, now }: Context,
+  runId: string,
+  outcome: Outcome,
+  { reasons, reasonForAll }: Pick<CompleteRunInput, 'reasons' | 'reasonForAll'>,
+): Promise<void> {
+  const asked = [...new Set(outcome.findings.filter((found) => found.needsReason).map(({ id }) => id))];
+  const given = new Map(reasons.map(({ findingId, reason }) => [findingId, reason.trim()]));
+  const reasonFor = (id: string): string => given.get(id) || (reasonForAll?.trim() ?? '');
+  const missing = asked.filter((id) => reasonFor(id) === '');
+  if (missing.length > 0) {
+    refuseFields(Object.fromEntries(missing.map((id) => [`reason.${id}`, 'Give the reason for going on.'])));
+  }
+  if (asked.length === 0) return;
+  await tx.insert(runReasons).values(
+    asked.map((findingId) => ({
+      runId,
+      findingId,
+      reason: given.get(findingId) ?? '',
+      by: actor.id,
+      at: now,
+    })),
+  );
+}
+
+export class GiveReasonInput {
+  @IsUUID() runId: string;
+  @IsString() @MaxLength(80) findingId: string;
+  @IsNotEmpty({ message: 'Give the reason.' }) @IsString() @MaxLength(500) reason: string;
+}
+
+/** A reason given later, for a finding that a correction or an import brought up. */
+export const giveReason = defineUseCase({
+  name: 'give reason',
+  roles: STAFF,
+  Input: GiveReasonInput,
+  async act({ tx, actor, now }, input) {
+    await tx.insert(runReasons).values({ ...input, by: actor.id, at: now });
+    return { runId: input.runId };
+  },
+});
+
+export class AcceptReasonInput {
+  @IsUUID() reasonId: string;
+}
+
+/** A reviewer accepts a recorded reason; only then can the result be reported. */
+export const acceptReason = defineUseCase({
+  name: 'accept reason',
+  roles: SIGNERS,
+  Input: AcceptReasonInput,
+  async act({ tx, actor, now }, input) {
+    const [reason] = await tx.select().from(runReasons).where(eq(runReasons.id, input.reasonId));
+    if (!reason) throw new NotFound('This reason');
+    if (reason.by === actor.id) throw new Conflict('Somebody else must accept a reason you gave yourself.');
+    await tx
+      .insert(reasonAcceptances)
+      .values({ reasonId: reason.id, by: actor.id, at: now })
+      .onConflictDoNothing();
+    return { reasonId: reason.id };
+  },
+});
+
+export class OpenAmendmentInput {
+  @IsUUID() reportId: string;
+  @IsString() code: string;
+  @IsNotEmpty({ message: 'Say why the signed report is to be changed.' })
+  @IsString()
+  @MaxLength(500, { message: 'Reason: at most 500 characters.' })
+  reason: string;
+}
+
+export const AMENDMENT_CODES = [
+  'copying error',
+  'unit',
+  'wrong specimen',
+  'recalculation',
+  'equipment look-back',
+  'client data',
+  'other',
+] as const;
+
+/** Opens an amendment: from now on what the signed report rests on may be added to, each time with its reason. */
+export const openAmendment = defineUseCase({
+  name: 'open amendment',
+  roles: SIGNERS,
+  Input: OpenAmendmentInput,
+  async act({ tx, actor, now }, input) {
+    const code = AMENDMENT_CODES.find((each) => each === input.code);
+    if (!code) refuseFields({ code: 'Kind of change: choose one.' });
+    const [report] = await tx
+      .select({ id: reports.id })
+      .from(reports)
+      .where(and(eq(reports.id, input.reportId), eq(reports.state, 'signed')));
+    if (!report) throw new NotFound('This signed report');
+    const [made] = await tx
+      .insert(amendments)
+      .values({
+        reportId: input.reportId,
+        code: code ?? 'other',
+        reason: input.reason,
+        by: actor.id,
+        at: now,
+      })
+      .returning({ id: amendments.id });
+    return { amendmentId: made?.id ?? '' };
+  },
+});

@@ -1,0 +1,240 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { eq, sql } from 'drizzle-orm';
+import { Limits } from '@/core/limits';
+import { METHODS, NOMINAL_SIZES, type NominalSize } from '@/core/methods';
+import { ageWindow } from '@/core/windows';
+import { jobs, placements, runs, samples, specimenEvents, specimens } from '@/db/schema';
+import { NotFound } from '../errors';
+import { limitChangesAt } from '../run-setup';
+import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
+import { lockJob } from './jobs';
+
+/** How far a clock on a phone may be ahead before a time is taken for a typing mistake. */
+const AHEAD_MS = 5 * 60_000;
+
+function instantField(field: string, label: string, text: string, now: Date): Date {
+  const at = new Date(text);
+  if (at.getTime() > now.getTime() + AHEAD_MS) refuseFields({ [field]: `${label} lies in the future.` });
+  return at;
+}
+
+export class TakeSampleInput {
+  /** Made by the device: the same press sent twice is one sample. */
+  @IsUUID() clientId: string;
+  @IsUUID() placementId: string;
+  @IsISO8601({ strict: true }, { message: 'Sampled at: date and time.' }) sampledAt: string;
+  @IsOptional() @IsString() @MaxLength(40, { message: 'Ticket: at most 40 characters.' }) ticket?: string;
+  @IsOptional() @IsString() @MaxLength(40, { message: 'Truck: at most 40 characters.' }) truck?: string;
+}
+
+/** A sample taken at the truck. Its fresh tests are opened with it, so that their clocks run at once. */
+export const takeSample = defineUseCase({
+  name: 'take sample',
+  roles: STAFF,
+  Input: TakeSampleInput,
+  async act({ tx, actor, now }, input) {
+    const [before] = await tx
+      .select({ id: samples.id })
+      .from(samples)
+      .where(eq(samples.clientId, input.clientId));
+    if (before) return { sampleId: before.id };
+    const [placement] = await tx.select().from(placements).where(eq(placements.id, input.placementId));
+    if (!placement) throw new NotFound('This placement');
+    const sampledAt = instantField('sampledAt', 'Sampled at', input.sampledAt, now);
+    const job = await lockJob(tx, placement.jobId);
+    const [last] = await tx
+      .select({ number: sql<number>`coalesce(max(${samples.number}), 0)` })
+      .from(samples)
+      .where(eq(samples.jobId, job.id));
+    const [sample] = await tx
+      .insert(samples)
+      .values({
+        placementId: placement.id,
+        jobId: job.id,
+        number: Number(last?.number ?? 0) + 1,
+        ticket: input.ticket ?? '',
+        truck: input.truck ?? '',
+        sampledAt,
+        sampledBy: actor.id,
+        clientId: input.clientId,
+      })
+      .returning({ id: samples.id });
+    const sampleId = sample?.id ?? '';
+    const { revision } = await limitChangesAt(tx);
+    await tx.insert(runs).values(
+      METHODS.filter((method) => method.runOn === 'sample').map((method) => ({
+        method: method.id,
+        sampleId,
+        limitsRevision: revision,
+        startedAt: sampledAt,
+        startedBy: actor.id,
+      })),
+    );
+    return { sampleId };
+  },
+});
+
+export class DescribeSampleInput {
+  @IsUUID() sampleId: string;
+  @IsOptional() @IsString() @MaxLength(40, { message: 'Ticket: at most 40 characters.' }) ticket?: string;
+  @IsOptional() @IsString() @MaxLength(40, { message: 'Truck: at most 40 characters.' }) truck?: string;
+  @IsOptional()
+  @IsString()
+  @MaxLength(2000, { message: 'Remarks: at most 2,000 characters.' })
+  remarks?: string;
+}
+
+/** Ticket, truck and remarks of a sample. */
+export const describeSample = defineUseCase({
+  name: 'describe sample',
+  roles: STAFF,
+  Input: DescribeSampleInput,
+  async act({ tx }, { sampleId, ...rest }) {
+    const changes = Object.fromEntries(Object.entries(rest).filter(([, value]) => value !== undefined));
+    if (Object.keys(changes).length === 0) return { sampleId };
+    const changed = await tx
+      .update(samples)
+      .set(changes)
+      .where(eq(samples.id, sampleId))
+      .returning({ id: samples.id });
+    if (changed.length === 0) throw new NotFound('This sample');
+    return { sampleId };
+  },
+});
+
+export class SpecimenGroup {
+  /** Designated age in days; absent for cylinders held in reserve. */
+  @IsOptional()
+  @IsInt({ message: 'Age: whole days.' })
+  @Min(1, { message: 'Age: at least 1 day.' })
+  @Max(365, { message: 'Age: at most 365 days.' })
+  ageDays?: number;
+  @IsInt({ message: 'Number of cylinders: a whole number.' })
+  @Min(1, { message: 'At least 1.' })
+  @Max(20, { message: 'At most 20 of one age.' })
+  count: number;
+}
+
+export class MakeSpecimensInput {
+  @IsUUID() sampleId: string;
+  @IsISO8601({ strict: true }, { message: 'Moulding finished at: date and time.' }) castAt: string;
+  @IsIn(NOMINAL_SIZES, { message: 'Size: choose one.' }) size: NominalSize;
+  @IsIn(['standard', 'field'], { message: 'Curing: standard or field.' }) cure: 'standard' | 'field';
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Add at least one age.' })
+  @ArrayMaxSize(8, { message: 'At most eight ages.' })
+  @ValidateNested({ each: true })
+  @Type(() => SpecimenGroup)
+  groups: SpecimenGroup[];
+}
+
+/** Cylinders made from a sample, each with its age and its window. Adding more later goes on with the letters. */
+export const makeSpecimens = defineUseCase({
+  name: 'make specimens',
+  roles: STAFF,
+  Input: MakeSpecimensInput,
+  async act({ tx, actor, now }, input) {
+    const { sample, job } = await sampleAndJob(tx, input.sampleId);
+    await lockJob(tx, job.id);
+    const castAt = instantField('castAt', 'Moulding finished at', input.castAt, now);
+    if (castAt < sample.sampledAt)
+      refuseFields({ castAt: 'Cylinders cannot be made before the sample was taken.' });
+    const made = await tx
+      .select({ id: specimens.id })
+      .from(specimens)
+      .where(eq(specimens.sampleId, sample.id));
+    const total = input.groups.reduce((sum, group) => sum + group.count, 0);
+    if (made.length + total > 26) refuseFields({ groups: 'At most 26 cylinders of one sample (A to Z).' });
+    const { changes, revision } = await limitChangesAt(tx);
+    const limits = new Limits(changes, revision);
+    const rows = input.groups
+      .flatMap(({ ageDays, count }) => Array.from({ length: count }, () => ageDays))
+      .map((ageDays, index) => {
+        const ageHours = ageDays === undefined ? null : ageDays * 24;
+        const window = ageHours === null ? null : ageWindow(castAt.getTime(), ageHours, limits);
+        return {
+          sampleId: sample.id,
+          label: specimenLabel(job.number, sample.number, made.length + index),
+          size: input.size,
+          cure: input.cure,
+          castAt,
+          ageHours,
+          opensAt: window ? new Date(window.opensAt) : null,
+          closesAt: window ? new Date(window.closesAt) : null,
+        };
+      });
+    const saved = await tx
+      .insert(specimens)
+      .values(rows)
+      .returning({ id: specimens.id, label: specimens.label });
+    await tx
+      .insert(specimenEvents)
+      .values(
+        saved.map(({ id }) => ({ specimenId: id, kind: 'moulded' as const, at: castAt, personId: actor.id })),
+      );
+    return { labels: saved.map(({ label }) => label) };
+  },
+});
+
+/** A specimen's label: job, sample and letter, read aloud and scanned. */
+export function specimenLabel(job: string, sample: number, index: number): string {
+  return `${job}-${String(sample).padStart(3, '0')}-${String.fromCharCode(65 + index)}`;
+}
+
+export async function sampleAndJob(tx: Transaction, sampleId: string) {
+  const [found] = await tx
+    .select({ sample: samples, job: jobs })
+    .from(samples)
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .where(eq(samples.id, sampleId));
+  if (!found) throw new NotFound('This sample');
+  return found;
+}
+
+const EVENT_KINDS = ['received', 'final cure', 'on hold', 'discarded', 'note'] as const;
+
+export class RecordEventInput {
+  @IsUUID() specimenId: string;
+  @IsIn(EVENT_KINDS, { message: 'What happened: choose one.' }) kind: (typeof EVENT_KINDS)[number];
+  @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
+  @IsOptional() @IsString() @MaxLength(500, { message: 'Note: at most 500 characters.' }) note?: string;
+}
+
+/** Something that happened to a specimen. A specimen is discarded only with a reason. */
+export const recordEvent = defineUseCase({
+  name: 'record specimen event',
+  roles: STAFF,
+  Input: RecordEventInput,
+  async act({ tx, actor, now }, input) {
+    const [specimen] = await tx.select().from(specimens).where(eq(specimens.id, input.specimenId));
+    if (!specimen) throw new NotFound('This specimen');
+    const note = input.note?.trim() ?? '';
+    if (input.kind === 'discarded' && note === '') {
+      refuseFields({ note: 'Say what is wrong with it; a low number is no reason.' });
+    }
+    if (input.kind === 'note' && note === '') refuseFields({ note: 'Write the note.' });
+    await tx.insert(specimenEvents).values({
+      specimenId: specimen.id,
+      kind: input.kind,
+      at: instantField('at', 'When', input.at, now),
+      personId: actor.id,
+      note,
+    });
+    return { specimenId: specimen.id };
+  },
+});

@@ -1,0 +1,272 @@
+import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
+import { Limits } from '@/core/limits';
+import type { Outcome, RunSetup } from '@/core/methods';
+import { isReportable } from '@/core/working';
+import type { Queryable } from '@/db/client';
+import {
+  jobs,
+  mixes,
+  outcomes,
+  people,
+  placements,
+  reasonAcceptances,
+  reportOutcomes,
+  reports,
+  runReasons,
+  runs,
+  samples,
+  specimenEvents,
+  specimens,
+} from '@/db/schema';
+import { limitChangesAt } from '../run-setup';
+import { present, readableJobs } from '../scope';
+import type { Actor } from '../use-case';
+
+export interface ReasonView {
+  readonly id: string;
+  readonly findingId: string;
+  readonly reason: string;
+  readonly by: string;
+  readonly byName: string;
+  readonly acceptedByName: string | null;
+}
+
+export interface RunView {
+  readonly id: string;
+  readonly method: string;
+  readonly attempt: number;
+  readonly state: 'open' | 'complete';
+  readonly specimenId: string | null;
+  readonly sampleId: string | null;
+  readonly completedAt: Date | null;
+  readonly completedBy: string | null;
+  readonly outcomeId: string | null;
+  readonly outcome: Outcome | null;
+  readonly input: Record<string, unknown> | null;
+  readonly setup: RunSetup | null;
+  readonly reasons: readonly ReasonView[];
+  /** Findings that ask for a reason and have none that a reviewer accepted. */
+  readonly openReasons: readonly string[];
+  /** True when a signed report rests on its newest outcome. */
+  readonly released: boolean;
+}
+
+/** Runs with their newest outcome, of specimens or samples. */
+export async function runViews(
+  db: Queryable,
+  subject: { specimenIds?: readonly string[]; sampleIds?: readonly string[] },
+): Promise<RunView[]> {
+  const { specimenIds = [], sampleIds = [] } = subject;
+  const filter =
+    specimenIds.length > 0
+      ? inArray(runs.specimenId, [...specimenIds])
+      : sampleIds.length > 0
+        ? inArray(runs.sampleId, [...sampleIds])
+        : undefined;
+  if (!filter) return [];
+  const found = await db
+    .select({ run: runs, by: people.name })
+    .from(runs)
+    .leftJoin(people, eq(people.id, runs.completedBy))
+    .where(filter)
+    .orderBy(asc(runs.method), asc(runs.attempt));
+  if (found.length === 0) return [];
+  const ids = found.map(({ run }) => run.id);
+  const newest = await db
+    .selectDistinctOn([outcomes.runId])
+    .from(outcomes)
+    .where(inArray(outcomes.runId, ids))
+    .orderBy(outcomes.runId, desc(outcomes.seq));
+  const byRun = new Map(newest.map((row) => [row.runId, row]));
+  const signed = await db
+    .select({ outcomeId: reportOutcomes.outcomeId })
+    .from(reportOutcomes)
+    .innerJoin(reports, and(eq(reports.id, reportOutcomes.reportId), eq(reports.state, 'signed')))
+    .where(inArray(reportOutcomes.runId, ids));
+  const released = new Set(signed.map(({ outcomeId }) => outcomeId));
+  const reasons = await reasonsOf(db, ids);
+  return found.map(({ run, by }) => {
+    const last = byRun.get(run.id);
+    const own = reasons.filter((reason) => reason.runId === run.id);
+    const accepted = new Set(own.filter((reason) => reason.acceptedByName).map((reason) => reason.findingId));
+    const asked = (last?.outcome.findings ?? []).filter((found) => found.needsReason).map(({ id }) => id);
+    return {
+      id: run.id,
+      method: run.method,
+      attempt: run.attempt,
+      state: run.state,
+      specimenId: run.specimenId,
+      sampleId: run.sampleId,
+      completedAt: run.completedAt,
+      completedBy: by,
+      outcomeId: last?.id ?? null,
+      outcome: last?.outcome ?? null,
+      input: last?.input ?? null,
+      setup: last?.setup ?? null,
+      reasons: own,
+      openReasons: [...new Set(asked)].filter((id) => !accepted.has(id)),
+      released: last ? released.has(last.id) : false,
+    };
+  });
+}
+
+async function reasonsOf(
+  db: Queryable,
+  runIds: readonly string[],
+): Promise<(ReasonView & { runId: string })[]> {
+  const acceptor = db
+    .select({
+      reasonId: reasonAcceptances.reasonId,
+      acceptedByName: sql<string>`${people.name}`.as('accepted_by_name'),
+    })
+    .from(reasonAcceptances)
+    .innerJoin(people, eq(people.id, reasonAcceptances.by))
+    .as('acceptor');
+  return db
+    .select({
+      id: runReasons.id,
+      runId: runReasons.runId,
+      findingId: runReasons.findingId,
+      reason: runReasons.reason,
+      by: sql<string>`${runReasons.by}`,
+      byName: sql<string>`coalesce(${people.name}, '')`,
+      acceptedByName: acceptor.acceptedByName,
+    })
+    .from(runReasons)
+    .leftJoin(people, eq(people.id, runReasons.by))
+    .leftJoin(acceptor, eq(acceptor.reasonId, runReasons.id))
+    .where(inArray(runReasons.runId, [...runIds]))
+    .orderBy(asc(runReasons.at));
+}
+
+export interface SpecimenView {
+  readonly id: string;
+  readonly label: string;
+  readonly sampleId: string;
+  readonly size: '4x8' | '6x12' | '100x200' | '150x300';
+  readonly cure: 'standard' | 'field';
+  readonly castAt: Date;
+  readonly ageHours: number | null;
+  readonly opensAt: Date | null;
+  readonly closesAt: Date | null;
+  readonly testedAt: Date | null;
+  readonly discarded: string | null;
+  readonly run: RunView | null;
+}
+
+/** Specimens of samples, with the run that broke them and whether they were discarded. */
+export async function specimenViews(db: Queryable, sampleIds: readonly string[]): Promise<SpecimenView[]> {
+  if (sampleIds.length === 0) return [];
+  const rows = await db
+    .select()
+    .from(specimens)
+    .where(inArray(specimens.sampleId, [...sampleIds]))
+    .orderBy(asc(specimens.label));
+  if (rows.length === 0) return [];
+  const ids = rows.map(({ id }) => id);
+  const discards = await db
+    .select({ specimenId: specimenEvents.specimenId, note: specimenEvents.note })
+    .from(specimenEvents)
+    .where(and(inArray(specimenEvents.specimenId, ids), eq(specimenEvents.kind, 'discarded')));
+  const views = await runViews(db, { specimenIds: ids });
+  return rows.map((row) => ({
+    ...row,
+    discarded: discards.find(({ specimenId }) => specimenId === row.id)?.note ?? null,
+    run: views.filter(({ specimenId }) => specimenId === row.id).at(-1) ?? null,
+  }));
+}
+
+/** What a client may see of a specimen: its run only once a signed report rests on it. */
+export function withoutUnreleased(views: readonly SpecimenView[]): SpecimenView[] {
+  return views.map((view) => (view.run?.released ? view : { ...view, run: null }));
+}
+
+/** A specimen as its set's strength test sees it. */
+export function setMember(view: SpecimenView): SetMember {
+  const { run } = view;
+  const outcome = run?.state === 'complete' ? run.outcome : null;
+  const strength = outcome?.results.find((result) => result.quantity === 'compressive strength');
+  const late = outcome?.findings.some((found) => found.id.startsWith('cylinder.age-')) ?? false;
+  return {
+    label: view.label,
+    size: view.size,
+    strength: strength?.value ?? null,
+    reported: strength?.reported ?? null,
+    valid:
+      view.discarded === null && (outcome === null || (isReportable(outcome.findings) && Boolean(strength))),
+    outOfWindow: late,
+  };
+}
+
+export interface AgeSet {
+  readonly ageHours: number;
+  readonly cure: 'standard' | 'field';
+  readonly specimens: readonly SpecimenView[];
+  readonly test: StrengthTest;
+}
+
+/** The sets of one sample: cylinders of one age and one curing, never mixed. Held ones belong to no set. */
+export function ageSets(
+  views: readonly SpecimenView[],
+  job: { system: 'US' | 'SI'; rounding: 'half-even' | 'half-up' },
+  limits: Limits,
+): AgeSet[] {
+  const keys = [...new Set(views.filter((v) => v.ageHours !== null).map((v) => `${v.ageHours}/${v.cure}`))];
+  return keys
+    .map((key) => {
+      const own = views.filter((view) => `${view.ageHours}/${view.cure}` === key);
+      const [first] = own;
+      return {
+        ageHours: first?.ageHours ?? 0,
+        cure: first?.cure ?? ('standard' as const),
+        specimens: own,
+        test: strengthTest(own.map(setMember), job.system, limits, job.rounding),
+      };
+    })
+    .toSorted((a, b) => a.ageHours - b.ageHours);
+}
+
+/** Everything about one sample. */
+export async function sampleDossier(db: Queryable, actor: Actor, sampleId: string) {
+  const [found] = await db
+    .select({ sample: samples, placement: placements, mix: mixes, job: jobs, sampledByName: people.name })
+    .from(samples)
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .innerJoin(people, eq(people.id, samples.sampledBy))
+    .where(and(eq(samples.id, sampleId), readableJobs(db, actor)));
+  const place = present(found, 'This sample');
+  const { changes, revision } = await limitChangesAt(db);
+  const limits = new Limits(changes, revision);
+  const releasedOnly = actor.role === 'client';
+  const all = await specimenViews(db, [sampleId]);
+  const views = releasedOnly ? withoutUnreleased(all) : all;
+  const fresh = await runViews(db, { sampleIds: [sampleId] });
+  return {
+    ...place,
+    limits,
+    specimens: views,
+    fresh: releasedOnly ? fresh.filter((run) => run.released) : fresh,
+    sets: ageSets(views, place.job, limits),
+    reports: await reportsOf(db, sampleId, releasedOnly),
+  };
+}
+
+export type Dossier = Awaited<ReturnType<typeof sampleDossier>>;
+
+async function reportsOf(db: Queryable, sampleId: string, signedOnly: boolean) {
+  return db
+    .select({
+      id: reports.id,
+      number: reports.number,
+      revision: reports.revision,
+      state: reports.state,
+      signedAt: reports.signedAt,
+      preparedAt: reports.preparedAt,
+    })
+    .from(reports)
+    .where(and(eq(reports.sampleId, sampleId), signedOnly ? isNotNull(reports.signedAt) : undefined))
+    .orderBy(asc(reports.revision));
+}

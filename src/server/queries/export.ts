@@ -1,0 +1,118 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { DateTime } from 'luxon';
+import { type ExportRow, RECORD_FORMAT, RECORD_VERSION, type RunRecord } from '@/core/interchange';
+import { findMethod } from '@/core/methods';
+import type { Queryable } from '@/db/client';
+import { jobs, mixes, people, placements, samples, specimens } from '@/db/schema';
+import { NotFound } from '../errors';
+import { readableJobs } from '../scope';
+import type { Actor } from '../use-case';
+import { type RunView, runViews } from './dossier';
+
+/** Completed runs of one method on a job, as records. For a client only those that a signed report rests on. */
+export async function exportRecords(
+  db: Queryable,
+  actor: Actor,
+  wanted: { jobId: string; method: string },
+): Promise<ExportRow[]> {
+  const method = findMethod(wanted.method);
+  if (!method) throw new NotFound('This method');
+  const places = await db
+    .select({ sample: samples, placement: placements, mix: mixes, job: jobs, by: people.name })
+    .from(samples)
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .innerJoin(people, eq(people.id, samples.sampledBy))
+    .where(and(eq(jobs.id, wanted.jobId), readableJobs(db, actor)))
+    .orderBy(asc(samples.sampledAt));
+  if (places.length === 0) return [];
+  const sampleIds = places.map(({ sample }) => sample.id);
+  const owned =
+    method.runOn === 'specimen'
+      ? await db
+          .select()
+          .from(specimens)
+          .where(inArray(specimens.sampleId, sampleIds))
+          .orderBy(asc(specimens.label))
+      : [];
+  const views = await runViews(
+    db,
+    method.runOn === 'specimen' ? { specimenIds: owned.map(({ id }) => id) } : { sampleIds },
+  );
+  const usable = views.filter(
+    (view) =>
+      view.method === method.id &&
+      view.state === 'complete' &&
+      view.outcome !== null &&
+      (actor.role !== 'client' || view.released),
+  );
+  return usable
+    .map((view) => {
+      const specimen = owned.find(({ id }) => id === view.specimenId);
+      const place = places.find(({ sample }) => sample.id === (specimen?.sampleId ?? view.sampleId));
+      if (!place) return undefined;
+      return { system: place.job.system, record: recordOf(view, place, specimen) };
+    })
+    .filter((row) => row !== undefined)
+    .toSorted((a, b) =>
+      String(a.record.about?.specimen ?? '').localeCompare(String(b.record.about?.specimen ?? '')),
+    );
+}
+
+function recordOf(
+  view: RunView,
+  {
+    sample,
+    placement,
+    mix,
+    job,
+    by,
+  }: {
+    sample: typeof samples.$inferSelect;
+    placement: typeof placements.$inferSelect;
+    mix: typeof mixes.$inferSelect;
+    job: typeof jobs.$inferSelect;
+    by: string;
+  },
+  specimen: typeof specimens.$inferSelect | undefined,
+): RunRecord {
+  const iso = (at: Date): string => DateTime.fromJSDate(at, { zone: job.zone }).toISO() ?? at.toISOString();
+  return {
+    format: RECORD_FORMAT,
+    version: RECORD_VERSION,
+    method: view.method,
+    input: view.input ?? {},
+    setup: view.setup ?? {},
+    results: view.outcome?.results ?? [],
+    lines: view.outcome?.lines ?? [],
+    findings: view.outcome?.findings ?? [],
+    conformity: view.outcome?.conformity ?? [],
+    about: {
+      ...(specimen
+        ? {
+            specimen: specimen.label,
+            size: specimen.size,
+            cure: specimen.cure,
+            cast_at: iso(specimen.castAt),
+            designated_age_h: specimen.ageHours,
+            age_h: specimen.testedAt
+              ? Math.round(((specimen.testedAt.getTime() - specimen.castAt.getTime()) / 3_600_000) * 100) /
+                100
+              : null,
+          }
+        : {}),
+      sample: `${job.number}-${String(sample.number).padStart(3, '0')}`,
+      attempt: view.attempt,
+      job: job.number,
+      mix: `${mix.code} v${mix.version}`,
+      specified_strength: mix.specifiedStrength,
+      placement: placement.number,
+      element: placement.element,
+      ticket: sample.ticket,
+      sampled_at: iso(sample.sampledAt),
+      sampled_by: by,
+      tested_by: view.completedBy,
+    },
+  };
+}

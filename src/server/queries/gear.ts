@@ -1,0 +1,96 @@
+import { asc, desc, eq } from 'drizzle-orm';
+import { Limits } from '@/core/limits';
+import { equipmentDue } from '@/core/methods';
+import type { Queryable } from '@/db/client';
+import { equipment, equipmentVerifications, jobClients, jobs, limitChanges, people } from '@/db/schema';
+import { limitChangesAt } from '../run-setup';
+import { staffOnly } from '../scope';
+import type { Actor } from '../use-case';
+
+export type DueState = 'in date' | 'due soon' | 'overdue' | 'never verified' | 'out of service';
+
+/** The equipment with its last verification and when the next is due. `today` is a calendar date. */
+export async function gearList(db: Queryable, actor: Actor, today: string) {
+  staffOnly(actor);
+  const { changes, revision } = await limitChangesAt(db);
+  const limits = new Limits(changes, revision);
+  const items = await db.select().from(equipment).orderBy(asc(equipment.kind), asc(equipment.number));
+  const checks = await db
+    .select()
+    .from(equipmentVerifications)
+    .orderBy(desc(equipmentVerifications.verifiedOn), desc(equipmentVerifications.at));
+  return items.map((item) => {
+    const own = checks.filter((check) => check.equipmentId === item.id);
+    const [last] = own;
+    const due = last
+      ? (equipmentDue({ kind: item.kind, verifiedOn: last.verifiedOn }, limits) ?? null)
+      : null;
+    return {
+      ...item,
+      last: last ?? null,
+      verifications: own.length,
+      due,
+      state: dueState(item.inService, due, today),
+    };
+  });
+}
+
+function dueState(inService: boolean, due: string | null, today: string): DueState {
+  if (!inService) return 'out of service';
+  if (due === null) return 'never verified';
+  if (today > due) return 'overdue';
+  const days = (Date.parse(due) - Date.parse(today)) / 86_400_000;
+  return days <= 30 ? 'due soon' : 'in date';
+}
+
+/** The limits register in force, each entry with the history of what the laboratory did to it. */
+export async function limitRegister(db: Queryable, actor: Actor) {
+  staffOnly(actor);
+  const { changes, revision } = await limitChangesAt(db);
+  const limits = new Limits(changes, revision);
+  const history = await db
+    .select({ row: limitChanges, byName: people.name })
+    .from(limitChanges)
+    .innerJoin(people, eq(people.id, limitChanges.by))
+    .orderBy(desc(limitChanges.revision));
+  return {
+    revision,
+    entries: limits.all().map(({ id, entry }) => ({
+      id,
+      ...entry,
+      history: history
+        .filter(({ row }) => row.limitId === id)
+        .map(({ row, byName }) => ({
+          revision: row.revision,
+          note: row.note,
+          at: row.at,
+          byName,
+          change: row.change,
+        })),
+    })),
+  };
+}
+
+/** The people who may sign in, with the jobs shared with each client. */
+export async function peopleList(db: Queryable, actor: Actor) {
+  staffOnly(actor);
+  const rows = await db
+    .select({
+      id: people.id,
+      name: people.name,
+      email: people.email,
+      role: people.role,
+      title: people.title,
+      active: people.active,
+    })
+    .from(people)
+    .orderBy(asc(people.name));
+  const shared = await db
+    .select({ personId: jobClients.personId, number: jobs.number })
+    .from(jobClients)
+    .innerJoin(jobs, eq(jobs.id, jobClients.jobId));
+  return rows.map((row) => ({
+    ...row,
+    jobs: shared.filter(({ personId }) => personId === row.id).map(({ number }) => number),
+  }));
+}

@@ -1,0 +1,96 @@
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { Queryable } from '@/db/client';
+import { jobs, mixes, people, placements, samples, specimens } from '@/db/schema';
+import { present, readableJobs } from '../scope';
+import type { Actor } from '../use-case';
+
+/** The jobs a person may read, with how much is going on in each. */
+export async function jobList(db: Queryable, actor: Actor) {
+  return db
+    .select({
+      id: jobs.id,
+      number: jobs.number,
+      name: jobs.name,
+      owner: jobs.owner,
+      location: jobs.location,
+      system: jobs.system,
+      zone: jobs.zone,
+      placements: sql<number>`(select count(*)::int from ${placements} where ${placements.jobId} = ${jobs.id})`,
+      samples: sql<number>`(select count(*)::int from ${samples} where ${samples.jobId} = ${jobs.id})`,
+    })
+    .from(jobs)
+    .where(readableJobs(db, actor))
+    .orderBy(asc(jobs.number));
+}
+
+/** One job with its mixes and its placements, newest first, each with its samples. */
+export async function jobDetail(db: Queryable, actor: Actor, jobId: string) {
+  const [found] = await db
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.id, jobId), readableJobs(db, actor)));
+  const job = present(found, 'This job');
+  const ownMixes = await db
+    .select()
+    .from(mixes)
+    .where(eq(mixes.jobId, job.id))
+    .orderBy(asc(mixes.code), desc(mixes.version));
+  const ownPlacements = await db
+    .select({ placement: placements, mixCode: mixes.code })
+    .from(placements)
+    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .where(eq(placements.jobId, job.id))
+    .orderBy(desc(placements.placedAt));
+  const ownSamples = await db
+    .select({
+      id: samples.id,
+      number: samples.number,
+      placementId: samples.placementId,
+      ticket: samples.ticket,
+      sampledAt: samples.sampledAt,
+      sampledBy: people.name,
+      specimens: sql<number>`(select count(*)::int from ${specimens} where ${specimens.sampleId} = ${samples.id})`,
+      broken: sql<number>`(select count(*)::int from ${specimens} where ${specimens.sampleId} = ${samples.id} and ${specimens.testedAt} is not null)`,
+    })
+    .from(samples)
+    .innerJoin(people, eq(people.id, samples.sampledBy))
+    .where(eq(samples.jobId, job.id))
+    .orderBy(desc(samples.sampledAt));
+  return { job, mixes: ownMixes, placements: ownPlacements, samples: ownSamples };
+}
+
+/** Placements of the last days on all jobs, for the field to choose from. */
+export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
+  const rows = await db
+    .select({ placement: placements, mix: mixes, job: jobs })
+    .from(placements)
+    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(jobs, eq(jobs.id, placements.jobId))
+    .where(
+      and(
+        readableJobs(db, actor),
+        sql`${placements.placedAt} between ${new Date(now.getTime() - 2 * 86_400_000).toISOString()}::timestamptz and ${new Date(now.getTime() + 2 * 86_400_000).toISOString()}::timestamptz`,
+      ),
+    )
+    .orderBy(desc(placements.placedAt));
+  const taken =
+    rows.length === 0
+      ? []
+      : await db
+          .select({
+            id: samples.id,
+            number: samples.number,
+            placementId: samples.placementId,
+            ticket: samples.ticket,
+            sampledAt: samples.sampledAt,
+          })
+          .from(samples)
+          .where(
+            inArray(
+              samples.placementId,
+              rows.map(({ placement }) => placement.id),
+            ),
+          )
+          .orderBy(asc(samples.number));
+  return rows.map((row) => ({ ...row, samples: taken.filter((s) => s.placementId === row.placement.id) }));
+}

@@ -1,0 +1,124 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { DateTime } from 'luxon';
+import type { Database, Queryable } from '@/db/client';
+import { amendments, jobs, people, reports, samples } from '@/db/schema';
+import { composeReport, type ReportContent } from '../reports/content';
+import { LABORATORY } from '../reports/laboratory';
+import { reportPdf } from '../reports/pdf';
+import { present, readableJobs } from '../scope';
+import type { Actor } from '../use-case';
+
+function visible(db: Queryable, actor: Actor) {
+  return and(readableJobs(db, actor), actor.role === 'client' ? eq(reports.state, 'signed') : undefined);
+}
+
+/** Reports a person may read, newest first. */
+export async function reportList(db: Queryable, actor: Actor) {
+  return db
+    .select({
+      id: reports.id,
+      number: reports.number,
+      revision: reports.revision,
+      state: reports.state,
+      job: jobs.name,
+      sampleId: reports.sampleId,
+      sampleNumber: samples.number,
+      preparedAt: reports.preparedAt,
+      signedAt: reports.signedAt,
+      signedBy: people.name,
+      replaceReason: reports.replaceReason,
+    })
+    .from(reports)
+    .innerJoin(jobs, eq(jobs.id, reports.jobId))
+    .innerJoin(samples, eq(samples.id, reports.sampleId))
+    .leftJoin(people, eq(people.id, reports.signedBy))
+    .where(visible(db, actor))
+    .orderBy(desc(reports.preparedAt), desc(reports.revision));
+}
+
+/** One report: signed as it was frozen, a draft as it stands now with what hinders signing it. */
+export async function reportDetail(db: Queryable, actor: Actor, reportId: string) {
+  const [found] = await db
+    .select({
+      id: reports.id,
+      number: reports.number,
+      revision: reports.revision,
+      state: reports.state,
+      sampleId: reports.sampleId,
+      content: reports.content,
+      preparedAt: reports.preparedAt,
+      signedAt: reports.signedAt,
+      signedBy: people.name,
+      signedTitle: people.title,
+      replacesId: reports.replacesId,
+      replaceReason: reports.replaceReason,
+      zone: jobs.zone,
+    })
+    .from(reports)
+    .innerJoin(jobs, eq(jobs.id, reports.jobId))
+    .leftJoin(people, eq(people.id, reports.signedBy))
+    .where(and(eq(reports.id, reportId), visible(db, actor)));
+  const report = present(found, 'This report');
+  const composed =
+    report.state === 'signed'
+      ? { content: report.content as ReportContent, hindrances: [] as readonly string[] }
+      : await composeReport(db, actor, report.sampleId);
+  const [replacedBy] = await db
+    .select({ id: reports.id, revision: reports.revision, state: reports.state })
+    .from(reports)
+    .where(
+      and(
+        eq(reports.replacesId, report.id),
+        actor.role === 'client' ? eq(reports.state, 'signed') : undefined,
+      ),
+    );
+  const opened = await db
+    .select({
+      id: amendments.id,
+      code: amendments.code,
+      reason: amendments.reason,
+      at: amendments.at,
+      byName: people.name,
+    })
+    .from(amendments)
+    .innerJoin(people, eq(people.id, amendments.by))
+    .where(eq(amendments.reportId, report.id))
+    .orderBy(desc(amendments.at));
+  return {
+    ...report,
+    content: composed.content,
+    hindrances: composed.hindrances,
+    replacedBy: replacedBy ?? null,
+    amendments: actor.role === 'client' ? [] : opened,
+    laboratory: LABORATORY,
+  };
+}
+
+/** The PDF of a report: the file as signed, or the draft made now. */
+export async function reportFile(
+  db: Database,
+  actor: Actor,
+  reportId: string,
+): Promise<{ name: string; bytes: Buffer }> {
+  const detail = await reportDetail(db, actor, reportId);
+  const name = `${detail.number}-rev${detail.revision}${detail.state === 'draft' ? '-draft' : ''}.pdf`;
+  if (detail.state === 'signed') {
+    const [row] = await db.select({ pdf: reports.pdf }).from(reports).where(eq(reports.id, reportId));
+    if (row?.pdf) return { name, bytes: row.pdf };
+  }
+  const signature =
+    detail.signedAt && detail.signedBy
+      ? {
+          name: detail.signedBy,
+          title: detail.signedTitle ?? '',
+          at: DateTime.fromJSDate(detail.signedAt, { zone: detail.zone }).toFormat(
+            "d LLL yyyy HH:mm 'UTC'ZZ",
+          ),
+        }
+      : null;
+  const bytes = await reportPdf(
+    { number: detail.number, revision: detail.revision, laboratory: LABORATORY, signature, replaces: null },
+    detail.content,
+  );
+  return { name, bytes };
+}

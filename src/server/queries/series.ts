@@ -1,0 +1,120 @@
+import { and, asc, eq } from 'drizzle-orm';
+import { evaluateSeries, type SeriesPoint, type SeriesVerdicts } from '@/core/acceptance';
+import { Limits } from '@/core/limits';
+import { parseMeasure } from '@/core/quantity';
+import type { Queryable } from '@/db/client';
+import { followUps, jobs, mixCriteria, mixes, people, placements, samples } from '@/db/schema';
+import { limitChangesAt } from '../run-setup';
+import { present, readableJobs } from '../scope';
+import type { Actor } from '../use-case';
+import { type AgeSet, ageSets, specimenViews, withoutUnreleased } from './dossier';
+
+export interface SeriesRow extends SeriesPoint {
+  readonly sampleId: string;
+  readonly element: string;
+  readonly set: AgeSet;
+  /** Result of the youngest set of the same sample, for early warning. */
+  readonly early: { readonly ageHours: number; readonly text: string } | null;
+}
+
+export interface MixSeries {
+  readonly job: typeof jobs.$inferSelect;
+  readonly mix: typeof mixes.$inferSelect;
+  readonly criteria: readonly (typeof mixCriteria.$inferSelect)[];
+  readonly rows: readonly SeriesRow[];
+  readonly verdicts: SeriesVerdicts;
+  readonly followUps: readonly { sampleId: string; stepId: string; note: string; byName: string; at: Date }[];
+}
+
+/** f'c as decimal text in the job's unit. */
+export function specifiedValue(mix: { specifiedStrength: string }, system: 'US' | 'SI'): string {
+  const parsed = parseMeasure(mix.specifiedStrength, 'stress', system === 'US' ? 'psi' : 'MPa');
+  return parsed.ok ? parsed.measure.value.toFixed() : '0';
+}
+
+/**
+ * The strength tests of one mix in sampling order, and how they stand against its criteria.
+ * For a client only results of signed reports count; the others are waiting.
+ */
+export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Promise<MixSeries> {
+  const [found] = await db
+    .select({ mix: mixes, job: jobs })
+    .from(mixes)
+    .innerJoin(jobs, eq(jobs.id, mixes.jobId))
+    .where(and(eq(mixes.id, mixId), readableJobs(db, actor)));
+  const { mix, job } = present(found, 'This mix');
+  const taken = await db
+    .select({ sample: samples, element: placements.element })
+    .from(samples)
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .where(eq(placements.mixId, mix.id))
+    .orderBy(asc(samples.sampledAt));
+  const { changes, revision } = await limitChangesAt(db);
+  const limits = new Limits(changes, revision);
+  const all = await specimenViews(
+    db,
+    taken.map(({ sample }) => sample.id),
+  );
+  const releasedOnly = actor.role === 'client';
+  const views = releasedOnly ? withoutUnreleased(all) : all;
+  const rows = taken.flatMap(({ sample, element }): SeriesRow[] => {
+    const sets = ageSets(
+      views.filter((view) => view.sampleId === sample.id),
+      job,
+      limits,
+    );
+    const set = sets.find((each) => each.ageHours === mix.ageHours && each.cure === 'standard');
+    if (!set) return [];
+    const young = sets.find((each) => each.ageHours < mix.ageHours && each.test.state === 'tested');
+    const unaccepted = set.specimens
+      .filter((view) => view.run?.state === 'complete' && view.run.openReasons.length > 0)
+      .map((view) => `${view.label}: its recorded reason is not accepted yet`);
+    return [
+      {
+        id: sample.id,
+        sampleId: sample.id,
+        label: `${job.number}-${String(sample.number).padStart(3, '0')}`,
+        sampledAt: sample.sampledAt.getTime(),
+        value: set.test.state === 'tested' ? set.test.value : null,
+        state: set.test.state,
+        engineer: [...set.test.engineer, ...unaccepted],
+        element,
+        set,
+        early: young?.test.text ? { ageHours: young.ageHours, text: young.test.text } : null,
+      },
+    ];
+  });
+  const done = await db
+    .select({
+      sampleId: followUps.sampleId,
+      stepId: followUps.stepId,
+      note: followUps.note,
+      byName: people.name,
+      at: followUps.at,
+    })
+    .from(followUps)
+    .innerJoin(people, eq(people.id, followUps.by))
+    .innerJoin(samples, eq(samples.id, followUps.sampleId))
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .where(eq(placements.mixId, mix.id))
+    .orderBy(asc(followUps.at));
+  return {
+    job,
+    mix,
+    criteria: await db.select().from(mixCriteria).where(eq(mixCriteria.mixId, mix.id)),
+    rows,
+    verdicts: evaluateSeries(rows, specifiedValue(mix, job.system), job.system, limits, job.rounding),
+    followUps: releasedOnly ? [] : done,
+  };
+}
+
+/** Every mix a person may read, with how it stands. */
+export async function allSeries(db: Queryable, actor: Actor): Promise<MixSeries[]> {
+  const found = await db
+    .select({ id: mixes.id })
+    .from(mixes)
+    .innerJoin(jobs, eq(jobs.id, mixes.jobId))
+    .where(readableJobs(db, actor))
+    .orderBy(asc(jobs.number), asc(mixes.code), asc(mixes.version));
+  return Promise.all(found.map(({ id }) => mixSeries(db, actor, id)));
+}

@@ -1,0 +1,47 @@
+import { attach } from './actions/attach';
+import { addEquipment, changeLimit, recordVerification, setService } from './actions/gear';
+import { importResults } from './actions/import';
+import { createJob, createMix, createPlacement } from './actions/jobs';
+import { addPerson, changePerson, letClientSee } from './actions/people';
+import { prepareReport, recordFollowUp, signReport } from './actions/reports';
+import { acceptReason, completeRun, giveReason, openAmendment, saveReadings, startRun } from './actions/runs';
+import { describeSample, makeSpecimens, recordEvent, takeSample } from './actions/samples';
+import type { UseCase } from './use-case';
+
+/** Everything a person can do, by the name it has in addresses. */
+export const USE_CASES = {
+  'create-job': createJob,
+  'create-mix': createMix,
+  'create-placement': createPlacement,
+  'take-sample': takeSample,
+  'describe-sample': describeSample,
+  'make-specimens': makeSpecimens,
+  'record-event': recordEvent,
+  'start-run': startRun,
+  'save-readings': saveReadings,
+  'complete-run': completeRun,
+  'give-reason': giveReason,
+  'accept-reason': acceptReason,
+  'open-amendment': openAmendment,
+  'prepare-report': prepareReport,
+  'sign-report': signReport,
+  'record-follow-up': recordFollowUp,
+  attach,
+  'add-equipment': addEquipment,
+  'record-verification': recordVerification,
+  'set-service': setService,
+  'change-limit': changeLimit,
+  'add-person': addPerson,
+  'change-person': changePerson,
+  'let-client-see': letClientSee,
+  'import-results': importResults,
+} as const;
+
+export type UseCaseName = keyof typeof USE_CASES;
+
+/** The use case of a name; undefined when there is none. */
+export function findUseCase(name: string): UseCase<never> | undefined {
+  return Object.hasOwn(USE_CASES, name)
+    ? (USE_CASES[name as UseCaseName] as unknown as UseCase<never>)
+    : undefined;
+}

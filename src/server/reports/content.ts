@@ -1,0 +1,291 @@
+import { DateTime } from 'luxon';
+import type { Verdict } from '@/core/acceptance';
+import { type Conformity, fieldsOf, findMethod, type Result } from '@/core/methods';
+import { sizeText } from '@/core/methods/cylinder-compression';
+import { UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
+import { ageText, durationText } from '@/core/windows';
+import { type Finding, sourceText, type WorkingLine } from '@/core/working';
+import type { Queryable } from '@/db/client';
+import { type RunView, type SpecimenView, sampleDossier } from '../queries/dossier';
+import { mixSeries } from '../queries/series';
+import type { Actor } from '../use-case';
+
+export interface ReportTest {
+  readonly title: string;
+  readonly method: string;
+  readonly attempt: number;
+  readonly at: string;
+  readonly by: string;
+  readonly readings: readonly { readonly label: string; readonly text: string }[];
+  readonly results: readonly Result[];
+  readonly lines: readonly WorkingLine[];
+  readonly remarks: readonly string[];
+  readonly conformity: readonly Conformity[];
+  readonly equipment: readonly string[];
+  readonly valid: boolean;
+}
+
+export interface ReportSpecimen {
+  readonly label: string;
+  readonly size: string;
+  readonly cure: string;
+  readonly designatedAge: string;
+  readonly age: string;
+  readonly castAt: string;
+  readonly test: ReportTest;
+}
+
+export interface ReportSet {
+  readonly age: string;
+  readonly cure: string;
+  readonly value: string | null;
+  readonly unit: string;
+  readonly state: string;
+  readonly used: readonly string[];
+  readonly leftOut: readonly { readonly label: string; readonly why: string }[];
+  readonly lines: readonly WorkingLine[];
+  readonly remarks: readonly string[];
+}
+
+/** A report as data: what the page shows, what the PDF prints, what is frozen when it is signed. */
+export interface ReportContent {
+  readonly schema: 1;
+  readonly job: {
+    readonly number: string;
+    readonly name: string;
+    readonly owner: string;
+    readonly location: string;
+  };
+  readonly mix: {
+    readonly code: string;
+    readonly title: string;
+    readonly specified: string;
+    readonly age: string;
+  };
+  readonly placement: {
+    readonly number: number;
+    readonly element: string;
+    readonly location: string;
+    readonly volume: string;
+  };
+  readonly sample: {
+    readonly label: string;
+    readonly ticket: string;
+    readonly truck: string;
+    readonly sampledAt: string;
+    readonly sampledBy: string;
+    readonly remarks: string;
+  };
+  readonly fresh: readonly ReportTest[];
+  readonly specimens: readonly ReportSpecimen[];
+  readonly waiting: readonly string[];
+  readonly discarded: readonly { readonly label: string; readonly why: string }[];
+  readonly sets: readonly ReportSet[];
+  readonly verdicts: readonly Pick<Verdict, 'criterion' | 'state' | 'sentence'>[];
+  readonly rounding: string;
+  readonly methods: readonly string[];
+  readonly limitsRevision: number;
+  readonly recalledLimits: boolean;
+  readonly statements: readonly string[];
+}
+
+/** What stands in the way of a signature, in words; empty when nothing does. */
+export interface ComposedReport {
+  readonly content: ReportContent;
+  readonly hindrances: readonly string[];
+  readonly rests: readonly { readonly outcomeId: string; readonly runId: string }[];
+}
+
+const STATEMENTS = [
+  'The results relate only to the items tested.',
+  'Statements of conformity are arithmetical, against the named criterion; measurement uncertainty is not taken into account. Acceptance of the concrete is the engineer’s.',
+  'This report may be copied only in full, unless the laboratory agrees otherwise.',
+];
+
+function when(at: Date | string, zone: string): string {
+  const instant = typeof at === 'string' ? DateTime.fromISO(at) : DateTime.fromJSDate(at);
+  return instant.setZone(zone).toFormat("d LLL yyyy HH:mm 'UTC'ZZ");
+}
+
+/**
+ * Puts a sample's report together from what is on record now.
+ * @returns the content, what hinders signing it, and the outcomes it rests on
+ */
+export async function composeReport(db: Queryable, actor: Actor, sampleId: string): Promise<ComposedReport> {
+  const dossier = await sampleDossier(db, actor, sampleId);
+  const { job, mix, sample, placement, limits } = dossier;
+  const label = `${job.number}-${String(sample.number).padStart(3, '0')}`;
+  const complete = (run: RunView): boolean => run.state === 'complete' && run.outcome !== null;
+  const fresh = dossier.fresh.filter(complete);
+  const broken = dossier.specimens.filter((view) => view.run && complete(view.run));
+  const runs = [...fresh, ...broken.flatMap((view) => (view.run ? [view.run] : []))];
+  const series = await mixSeries(db, actor, mix.id);
+  const verdicts = [...series.verdicts.windows, ...series.verdicts.individuals]
+    .filter((verdict) => verdict.pointIds.at(-1) === sample.id && verdict.state !== 'not yet determinable')
+    .map(({ criterion, state, sentence }) => ({ criterion, state, sentence }));
+  const hindrances = [
+    ...(runs.length === 0 ? ['Nothing has been tested yet.'] : []),
+    ...runs.flatMap((run) => hindrancesOf(run, dossier.specimens)),
+  ];
+  const methods = [...new Set(runs.map((run) => run.method))].flatMap(
+    (id) =>
+      findMethod(id)?.designations.map(
+        (source) => `${sourceText(source)} ${findMethod(id)?.title.toLowerCase()}`,
+      ) ?? [],
+  );
+  const content: ReportContent = {
+    schema: 1,
+    job: { number: job.number, name: job.name, owner: job.owner, location: job.location },
+    mix: {
+      code: `${mix.code} v${mix.version}`,
+      title: mix.title,
+      specified: measureWords(mix.specifiedStrength),
+      age: ageText(mix.ageHours),
+    },
+    placement: {
+      number: placement.number,
+      element: placement.element,
+      location: placement.location,
+      volume: measureWords(placement.volume ?? ''),
+    },
+    sample: {
+      label,
+      ticket: sample.ticket,
+      truck: sample.truck,
+      sampledAt: when(sample.sampledAt, job.zone),
+      sampledBy: dossier.sampledByName,
+      remarks: sample.remarks,
+    },
+    fresh: fresh.map((run) => reportTest(run, job.zone)),
+    specimens: broken.flatMap((view): ReportSpecimen[] => {
+      if (!view.run || !view.testedAt) return [];
+      return [
+        {
+          label: view.label,
+          size: sizeText(view.size),
+          cure: view.cure,
+          designatedAge: view.ageHours === null ? 'held' : ageText(view.ageHours),
+          age: durationText((view.testedAt.getTime() - view.castAt.getTime()) / 60_000),
+          castAt: when(view.castAt, job.zone),
+          test: reportTest(view.run, job.zone),
+        },
+      ];
+    }),
+    waiting: dossier.specimens
+      .filter((view) => !view.testedAt && !view.discarded)
+      .map((view) => `${view.label} (${view.ageHours === null ? 'held' : ageText(view.ageHours)})`),
+    discarded: dossier.specimens
+      .filter((view) => view.discarded !== null)
+      .map((view) => ({ label: view.label, why: view.discarded ?? '' })),
+    sets: dossier.sets
+      .filter((set) => set.test.value !== null || set.test.state === 'no valid result')
+      .map((set) => ({
+        age: ageText(set.ageHours),
+        cure: set.cure,
+        value: set.test.text,
+        unit: unitLabel(set.test.unit),
+        state: set.test.state,
+        used: set.test.used,
+        leftOut: set.test.leftOut,
+        lines: set.test.lines,
+        remarks: set.test.findings.map((found) => found.remark ?? found.message),
+      })),
+    verdicts,
+    rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
+    methods,
+    limitsRevision: limits.revision,
+    recalledLimits: limits.all().some(({ entry }) => entry.status === 'recalled'),
+    statements: STATEMENTS,
+  };
+  return {
+    content,
+    hindrances,
+    rests: runs.flatMap((run) => (run.outcomeId ? [{ outcomeId: run.outcomeId, runId: run.id }] : [])),
+  };
+}
+
+function hindrancesOf(run: RunView, views: readonly SpecimenView[]): string[] {
+  const specimen = views.find((view) => view.run?.id === run.id);
+  const what = specimen?.label ?? findMethod(run.method)?.title ?? run.method;
+  return run.openReasons.map((id) => {
+    const found = run.outcome?.findings.find((each) => each.id === id);
+    const given = run.reasons.some((reason) => reason.findingId === id);
+    return given
+      ? `${what}: a reviewer must accept the recorded reason: ${found?.message ?? id}`
+      : `${what}: a reason must be recorded: ${found?.message ?? id}`;
+  });
+}
+
+function reportTest(run: RunView, zone: string): ReportTest {
+  const method = findMethod(run.method);
+  const input = run.input ?? {};
+  const fields = method ? fieldsOf(method.Input) : [];
+  const outcome = run.outcome;
+  const performed = method ? input[method.performedAt] : undefined;
+  return {
+    title: method?.title ?? run.method,
+    method: method?.designations.map(sourceText).join(', ') ?? '',
+    attempt: run.attempt,
+    at:
+      typeof performed === 'string'
+        ? when(performed, zone)
+        : run.completedAt
+          ? when(run.completedAt, zone)
+          : '',
+    by: run.completedBy ?? '',
+    readings: fields
+      .filter((field) => input[field.name] !== undefined && field.kind !== 'equipment')
+      .map((field) => ({
+        label: field.label,
+        text: readingText(field, input[field.name], zone, String(input.system)),
+      })),
+    results: outcome?.results ?? [],
+    lines: outcome?.lines ?? [],
+    remarks: [
+      ...(outcome?.findings ?? []).filter(({ severity }) => severity !== 'advice').map(remarkOf(run)),
+      ...(typeof input.remarks === 'string' ? [input.remarks] : []),
+    ],
+    conformity: outcome?.conformity ?? [],
+    equipment: fields
+      .filter((field) => field.kind === 'equipment' && input[field.name] !== undefined)
+      .map((field) => {
+        const number = String(input[field.name]);
+        const facts = run.setup?.equipment?.find((each) => each.number === number);
+        return `${field.label} ${number}${facts?.verifiedOn ? `, verified ${facts.verifiedOn}` : ''}`;
+      }),
+    valid: (outcome?.findings ?? []).every(({ severity }) => severity !== 'invalid'),
+  };
+}
+
+function remarkOf(run: RunView): (found: Finding) => string {
+  return (found) => {
+    const reason = run.reasons.find((each) => each.findingId === found.id)?.reason;
+    return `${found.remark ?? found.message}${reason ? ` Reason recorded: ${reason}` : ''}`;
+  };
+}
+
+function readingText(
+  field: ReturnType<typeof fieldsOf>[number],
+  raw: unknown,
+  zone: string,
+  system: string,
+): string {
+  if (field.kind === 'instant') return when(String(raw), zone);
+  if (field.kind === 'check') return raw === true ? 'yes' : 'no';
+  if (field.kind === 'choice') return field.options.find(({ value }) => value === raw)?.label ?? String(raw);
+  if (field.kind === 'measure') {
+    const typed = String(raw);
+    return /[a-z"'°%:]/iu.test(typed)
+      ? typed
+      : `${typed} ${unitLabel(field.unit[system === 'SI' ? 'SI' : 'US'])}`;
+  }
+  return String(raw);
+}
+
+/** A stored measure (`4500 psi`, `82 yd3`) as people write it. */
+export function measureWords(stored: string): string {
+  const [number = '', unit = ''] = stored.split(' ');
+  if (number === '') return '';
+  const label = unit in UNIT_WORDS ? unitLabel(unit as keyof typeof UNIT_WORDS) : unit;
+  return `${withThousands(number)} ${label}`;
+}

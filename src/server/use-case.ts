@@ -1,0 +1,87 @@
+import { sql } from 'drizzle-orm';
+import { type FieldErrors, validated } from '@/core/methods';
+import type { Database } from '@/db/client';
+import type { Role } from '@/db/schema';
+import { Conflict, databaseError, Invalid, Refused } from './errors';
+
+/** Who acts. */
+export interface Actor {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+}
+
+export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+/** What a use case works with: its transaction, who acts, and the time (passed in, never taken). */
+export interface Context {
+  readonly tx: Transaction;
+  readonly actor: Actor;
+  readonly now: Date;
+}
+
+/** One thing a person can do. */
+export interface UseCase<I extends object = object, R = unknown> {
+  readonly name: string;
+  readonly roles: readonly Role[];
+  readonly Input: new () => I;
+  act(context: Context, input: I): Promise<R>;
+}
+
+/** Declares a use case; only for the types to be inferred. */
+export function defineUseCase<I extends object, R>(definition: UseCase<I, R>): UseCase<I, R> {
+  return definition;
+}
+
+export const STAFF: readonly Role[] = ['field', 'laboratory', 'reviewer', 'manager'];
+export const BENCH: readonly Role[] = ['laboratory', 'reviewer', 'manager'];
+export const SIGNERS: readonly Role[] = ['reviewer'];
+export const MANAGERS: readonly Role[] = ['manager'];
+
+/**
+ * Carries out a use case: checks the right, validates, acts in one transaction that names the actor for the audit.
+ * @throws Refused, Invalid, NotFound, Conflict: what a person's request can run into
+ */
+export async function perform<I extends object, R>(
+  db: Database,
+  actor: Actor,
+  definition: UseCase<I, R>,
+  data: unknown,
+  now: Date = new Date(),
+): Promise<R> {
+  if (!definition.roles.includes(actor.role)) throw new Refused();
+  const input = validated(definition.Input, data, { strict: true });
+  if (!input.ok) throw new Invalid(input.errors);
+  try {
+    return await db.transaction(async (tx) => {
+      await tx.execute(
+        sql`SELECT set_config('bricole.actor', ${actor.id}, true), set_config('bricole.use_case', ${definition.name}, true)`,
+      );
+      return definition.act({ tx, actor, now }, input.value);
+    });
+  } catch (error) {
+    throw refusal(error) ?? error;
+  }
+}
+
+/** The database's own refusals as words for the person who ran into them. */
+function refusal(error: unknown): Error | undefined {
+  const known = databaseError(error);
+  if (!known) return undefined;
+  if (known.code === 'BR001' || known.code === 'BR002') return new Conflict(sentence(known.message));
+  if (known.code === '23505')
+    return new Conflict('This is there already: somebody may have entered it just now.');
+  if (known.code === '40001' || known.code === '40P01') {
+    return new Conflict('Somebody changed the same thing at the same moment. Try again.');
+  }
+  return undefined;
+}
+
+function sentence(words: string): string {
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+}
+
+/** Throws an error for fields that only the database can judge. */
+export function refuseFields(errors: FieldErrors): never {
+  throw new Invalid(errors);
+}
