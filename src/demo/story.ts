@@ -130,8 +130,7 @@ function planSample(
     planCylinder(target, testedAt, late, chance);
   const spread = (): number => strength * (1 + chance.normal(0, 0.018));
   const late = moment.kind === 'late break' || moment.kind === 'unaccepted';
-  const matureAt =
-    castAt + 28 * DAY + (late ? 23 * HOUR : chance.between(-6, 5) * HOUR);
+  const matureAt = castAt + 28 * DAY + (late ? 23 * HOUR : chance.between(-6, 5) * HOUR);
   const due = moment.kind === 'due' || moment.kind === 'missed';
   const old = now - castAt > 29.5 * DAY;
   const earlyDue = castAt + 7 * DAY + chance.between(-4, 4) * HOUR;

@@ -47,6 +47,7 @@ export interface StrengthTest {
 /**
  * The strength test of one sample at one age: the mean of its valid cylinders.
  * @param members all cylinders made for this age, held ones not included
+ * @param options rounding mode, and whether this is the age the specified strength is for
  * @returns the mean of the unrounded strengths, rounded once to 10 psi [0.1 MPa]; `pending` while any is unbroken
  * Source: ACI 318 26.12 (from memory): at least two 6×12 in or three 4×8 in cylinders; ASTM C39/C39M for the range.
  */
@@ -54,8 +55,13 @@ export function strengthTest(
   members: readonly SetMember[],
   system: System,
   limits: Limits,
-  mode: RoundingMode = 'half-even',
+  options: {
+    mode?: RoundingMode;
+    /** False for a younger age: its mean informs, it is no strength test and needs no full set. */
+    designated?: boolean;
+  } = {},
 ): StrengthTest {
+  const { mode = 'half-even', designated = true } = options;
   const unit: UnitId = system === 'US' ? 'psi' : 'MPa';
   const waitingFor = members.filter((member) => member.strength === null && member.valid).map((m) => m.label);
   const leftOut = members
@@ -79,7 +85,9 @@ export function strengthTest(
   const uses = Object.fromEntries(values.map((value, index) => [`f${index + 1}`, value]));
   const mean = sheet.line({
     symbol: 'x',
-    name: 'Strength test, mean of the unrounded strengths',
+    name: designated
+      ? 'Strength test, mean of the unrounded strengths'
+      : 'Mean of the unrounded strengths, for information',
     formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
     uses,
     value: meanOf(values),
@@ -95,7 +103,7 @@ export function strengthTest(
   if (new Set(used.map((member) => member.size)).size > 1) {
     engineer.push('cylinders of different sizes in one set');
   }
-  if (waitingFor.length === 0 && used.length < asked) {
+  if (designated && waitingFor.length === 0 && used.length < asked) {
     engineer.push(`reduced set: ${used.length} of the ${asked} cylinders a strength test needs`);
     findings.push(
       finding({

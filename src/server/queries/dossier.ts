@@ -203,6 +203,8 @@ export interface AgeSet {
   readonly ageHours: number;
   readonly cure: 'standard' | 'field';
   readonly specimens: readonly SpecimenView[];
+  /** True at the age the specified strength is for; younger sets inform only. */
+  readonly designated: boolean;
   readonly test: StrengthTest;
 }
 
@@ -210,6 +212,7 @@ export interface AgeSet {
 export function ageSets(
   views: readonly SpecimenView[],
   job: { system: 'US' | 'SI'; rounding: 'half-even' | 'half-up' },
+  mix: { ageHours: number },
   limits: Limits,
 ): AgeSet[] {
   const keys = [...new Set(views.filter((v) => v.ageHours !== null).map((v) => `${v.ageHours}/${v.cure}`))];
@@ -221,7 +224,11 @@ export function ageSets(
         ageHours: first?.ageHours ?? 0,
         cure: first?.cure ?? ('standard' as const),
         specimens: own,
-        test: strengthTest(own.map(setMember), job.system, limits, job.rounding),
+        designated: first?.ageHours === mix.ageHours,
+        test: strengthTest(own.map(setMember), job.system, limits, {
+          mode: job.rounding,
+          designated: first?.ageHours === mix.ageHours,
+        }),
       };
     })
     .toSorted((a, b) => a.ageHours - b.ageHours);
@@ -249,7 +256,7 @@ export async function sampleDossier(db: Queryable, actor: Actor, sampleId: strin
     limits,
     specimens: views,
     fresh: releasedOnly ? fresh.filter((run) => run.released) : fresh,
-    sets: ageSets(views, place.job, limits),
+    sets: ageSets(views, place.job, place.mix, limits),
     reports: await reportsOf(db, sampleId, releasedOnly),
   };
 }

@@ -1,8 +1,9 @@
 import { and, desc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
+import type { ReportContent } from '@/core/report';
 import type { Database, Queryable } from '@/db/client';
 import { amendments, jobs, people, reports, samples } from '@/db/schema';
-import { composeReport, type ReportContent } from '../reports/content';
+import { composeReport } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { present, readableJobs } from '../scope';

@@ -61,6 +61,7 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
     const sets = ageSets(
       views.filter((view) => view.sampleId === sample.id),
       job,
+      mix,
       limits,
     );
     const set = sets.find((each) => each.ageHours === mix.ageHours && each.cure === 'standard');

@@ -1,93 +1,14 @@
 import { DateTime } from 'luxon';
-import type { Verdict } from '@/core/acceptance';
-import { type Conformity, fieldsOf, findMethod, type Result } from '@/core/methods';
+import { fieldsOf, findMethod } from '@/core/methods';
 import { sizeText } from '@/core/methods/cylinder-compression';
 import { UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
+import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
 import { ageText, durationText } from '@/core/windows';
-import { type Finding, sourceText, type WorkingLine } from '@/core/working';
+import { type Finding, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { type RunView, type SpecimenView, sampleDossier } from '../queries/dossier';
 import { mixSeries } from '../queries/series';
 import type { Actor } from '../use-case';
-
-export interface ReportTest {
-  readonly title: string;
-  readonly method: string;
-  readonly attempt: number;
-  readonly at: string;
-  readonly by: string;
-  readonly readings: readonly { readonly label: string; readonly text: string }[];
-  readonly results: readonly Result[];
-  readonly lines: readonly WorkingLine[];
-  readonly remarks: readonly string[];
-  readonly conformity: readonly Conformity[];
-  readonly equipment: readonly string[];
-  readonly valid: boolean;
-}
-
-export interface ReportSpecimen {
-  readonly label: string;
-  readonly size: string;
-  readonly cure: string;
-  readonly designatedAge: string;
-  readonly age: string;
-  readonly castAt: string;
-  readonly test: ReportTest;
-}
-
-export interface ReportSet {
-  readonly age: string;
-  readonly cure: string;
-  readonly value: string | null;
-  readonly unit: string;
-  readonly state: string;
-  readonly used: readonly string[];
-  readonly leftOut: readonly { readonly label: string; readonly why: string }[];
-  readonly lines: readonly WorkingLine[];
-  readonly remarks: readonly string[];
-}
-
-/** A report as data: what the page shows, what the PDF prints, what is frozen when it is signed. */
-export interface ReportContent {
-  readonly schema: 1;
-  readonly job: {
-    readonly number: string;
-    readonly name: string;
-    readonly owner: string;
-    readonly location: string;
-  };
-  readonly mix: {
-    readonly code: string;
-    readonly title: string;
-    readonly specified: string;
-    readonly age: string;
-  };
-  readonly placement: {
-    readonly number: number;
-    readonly element: string;
-    readonly location: string;
-    readonly volume: string;
-  };
-  readonly sample: {
-    readonly label: string;
-    readonly ticket: string;
-    readonly truck: string;
-    readonly sampledAt: string;
-    readonly sampledBy: string;
-    readonly remarks: string;
-  };
-  readonly fresh: readonly ReportTest[];
-  readonly specimens: readonly ReportSpecimen[];
-  readonly waiting: readonly string[];
-  readonly discarded: readonly { readonly label: string; readonly why: string }[];
-  readonly sets: readonly ReportSet[];
-  readonly verdicts: readonly Pick<Verdict, 'criterion' | 'state' | 'sentence'>[];
-  readonly rounding: string;
-  readonly methods: readonly string[];
-  readonly limitsRevision: number;
-  readonly recalledLimits: boolean;
-  readonly statements: readonly string[];
-}
 
 /** What stands in the way of a signature, in words; empty when nothing does. */
 export interface ComposedReport {
@@ -185,6 +106,7 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
         value: set.test.text,
         unit: unitLabel(set.test.unit),
         state: set.test.state,
+        designated: set.designated,
         used: set.test.used,
         leftOut: set.test.leftOut,
         lines: set.test.lines,
@@ -275,9 +197,9 @@ function readingText(
   if (field.kind === 'choice') return field.options.find(({ value }) => value === raw)?.label ?? String(raw);
   if (field.kind === 'measure') {
     const typed = String(raw);
-    return /[a-z"'°%:]/iu.test(typed)
-      ? typed
-      : `${typed} ${unitLabel(field.unit[system === 'SI' ? 'SI' : 'US'])}`;
+    if (/[a-z"'°%:]/iu.test(typed)) return typed;
+    const shown = /^\d{5,}(\.\d+)?$/.test(typed) ? withThousands(typed) : typed;
+    return `${shown} ${unitLabel(field.unit[system === 'SI' ? 'SI' : 'US'])}`;
   }
   return String(raw);
 }

@@ -2,8 +2,8 @@ import { createRequire } from 'node:module';
 import path from 'node:path';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { unitLabel } from '@/core/quantity';
+import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
 import type { WorkingLine } from '@/core/working';
-import type { ReportContent, ReportSpecimen, ReportTest } from './content';
 
 export interface PdfHead {
   readonly number: string;
@@ -209,6 +209,14 @@ function lineOf(specimen: ReportSpecimen, symbol: string): string {
   return line ? `${line.rounded} ${line.unit}` : '';
 }
 
+function setSentence(set: ReportContent['sets'][number]): string {
+  const what = set.designated ? 'Strength test' : 'For information';
+  if (!set.value) return `${what} at ${set.age}: no valid result.`;
+  const count = set.used.length === 1 ? 'one cylinder' : `mean of ${set.used.length}`;
+  const open = set.state === 'pending' ? ' so far, not complete' : '';
+  return `${what} at ${set.age}, ${set.cure} cured: ${set.value} ${set.unit}, ${count}${open}.`;
+}
+
 function strengthPart({ specimens, sets, waiting, discarded }: ReportContent): Content[] {
   if (specimens.length === 0) return [];
   return [
@@ -216,7 +224,7 @@ function strengthPart({ specimens, sets, waiting, discarded }: ReportContent): C
     {
       table: {
         headerRows: 1,
-        widths: ['auto', 'auto', 50, 45, 45, 55, 60, '*'],
+        widths: [64, 28, 48, 42, 56, 58, 62, '*'],
         body: [
           ['Specimen', 'Age', 'At test', 'Diameter', 'Area', 'Load', 'Strength', 'Fracture'].map((text) =>
             cell(text, { style: 'label' }),
@@ -237,11 +245,7 @@ function strengthPart({ specimens, sets, waiting, discarded }: ReportContent): C
     },
     ...sets.map(
       (set): Content => ({
-        text: latin(
-          set.value
-            ? `Strength test at ${set.age}, ${set.cure} cured: ${set.value} ${set.unit}, mean of ${set.used.length}${set.state === 'pending' ? ' so far, not complete' : ''}.`
-            : `Strength test at ${set.age}: no valid result.`,
-        ),
+        text: latin(setSentence(set)),
         bold: true,
         margin: [0, 6, 0, 0],
       }),
@@ -309,7 +313,9 @@ function workingRows(lines: readonly WorkingLine[]): TableCell[][] {
 function workingPart({ specimens, sets }: ReportContent): Content[] {
   const tables: Content[] = [
     ...specimens.map(({ label, test }) => workingTable(`${label}, by ${test.by}, ${test.at}`, test.lines)),
-    ...sets.map((set) => workingTable(`Strength test at ${set.age}`, set.lines)),
+    ...sets.map((set) =>
+      workingTable(`${set.designated ? 'Strength test' : 'For information'} at ${set.age}`, set.lines),
+    ),
   ];
   return tables.length === 0 ? [] : [{ text: 'Working', style: 'section' }, ...tables];
 }

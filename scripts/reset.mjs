@@ -1,0 +1,36 @@
+import { existsSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import readline from 'node:readline/promises';
+import { startCluster } from './lib/cluster.mjs';
+import { main, say, Trouble } from './lib/say.mjs';
+import { HOME } from './lib/system.mjs';
+
+await main(async () => {
+  const runFile = path.join(HOME, 'running.json');
+  if (existsSync(runFile)) {
+    const { pid } = JSON.parse(readFileSync(runFile, 'utf8'));
+    let alive = true;
+    try {
+      process.kill(pid, 0);
+    } catch {
+      alive = false;
+    }
+    if (alive) throw new Trouble('the application is running: stop it first (Ctrl-C where it was started).');
+  }
+  if (!existsSync(path.join(HOME, 'database.json'))) {
+    say('there is no data to empty.');
+    return;
+  }
+  if (!process.argv.includes('--yes')) {
+    const ask = readline.createInterface({ input: process.stdin, output: process.stdout });
+    const answer = await ask.question('This removes every record of this installation for good. Type "empty" to go on: ');
+    ask.close();
+    if (answer.trim() !== 'empty') {
+      say('nothing was changed.');
+      return;
+    }
+  }
+  const cluster = await startCluster('database');
+  cluster.remove();
+  say('the data is gone. npm start begins anew with the demo scenario.');
+});

@@ -1,0 +1,76 @@
+import { Box, Stack, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { Limits } from '@/core/limits';
+import { cylinderCompression, sizeText } from '@/core/methods/cylinder-compression';
+import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
+import { database } from '@/db/client';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { specimenDetail } from '@/server/queries/specimen';
+import { Card } from '@/ui/parts/Card';
+import { PlanList } from '@/ui/parts/PlanList';
+import { WindowBadge } from '@/ui/parts/WindowBadge';
+import { StartRun } from '@/ui/views/StartRun';
+
+export const metadata: Metadata = { title: 'Before you start' };
+
+/** Before the first load: what to know of this specimen. Enter starts the run. */
+export default async function BenchPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor(`/bench/${id}`);
+  const { specimen, dossier } = await pageData(() => specimenDetail(database(), actor, id));
+  if (specimen.run) redirect(`/runs/${specimen.run.id}`);
+  const { job, mix, placement, limits } = dossier;
+  const now = Date.now();
+  const window = specimen.ageHours ? ageWindow(specimen.castAt.getTime(), specimen.ageHours, limits) : null;
+  const state = window ? windowState(window, now, new Limits(limits.changes)) : null;
+  const plan = cylinderCompression.plan(job.system, {
+    limitChanges: limits.changes,
+    specimen: {
+      nominalSize: specimen.size,
+      specifiedStrength: mix.specifiedStrength,
+      designatedAgeHours: mix.ageHours,
+      ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
+    },
+  });
+  return (
+    <Stack spacing={2} sx={{ maxWidth: 720 }}>
+      <Typography variant="h1" className="mono">
+        {specimen.label}
+      </Typography>
+      <Card>
+        <Typography>{`${mix.code}, ${placement.element}. ${sizeText(specimen.size)}, ${specimen.cure} cured.`}</Typography>
+        {window && state && specimen.ageHours ? (
+          <Box sx={{ display: 'flex', gap: 2, mt: 1, alignItems: 'center' }}>
+            <WindowBadge state={state} />
+            <Typography className="mono">
+              {state === 'not open yet'
+                ? `${ageText(specimen.ageHours)} opens in ${durationText((window.opensAt - now) / 60_000)}`
+                : state === 'missed'
+                  ? `${ageText(specimen.ageHours)} closed ${durationText((now - window.closesAt) / 60_000)} ago`
+                  : `${ageText(specimen.ageHours)}: ${durationText((window.closesAt - now) / 60_000)} left`}
+            </Typography>
+          </Box>
+        ) : (
+          <Typography sx={{ mt: 1 }}>
+            Held in reserve: broken only when the engineer asks for it, never averaged in.
+          </Typography>
+        )}
+        {specimen.discarded === null ? null : (
+          <Typography
+            color="error"
+            sx={{ mt: 1, fontWeight: 700 }}
+          >{`Discarded: ${specimen.discarded}`}</Typography>
+        )}
+      </Card>
+      <Card title="Before you start">
+        <PlanList items={plan} />
+      </Card>
+      {actor.role === 'field' ? (
+        <Typography>Breaking specimens is the laboratory’s.</Typography>
+      ) : (
+        <StartRun specimenId={specimen.id} />
+      )}
+    </Stack>
+  );
+}

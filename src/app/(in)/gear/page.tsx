@@ -1,0 +1,62 @@
+import { Box, Stack, Typography } from '@mui/material';
+import { DateTime } from 'luxon';
+import type { Metadata } from 'next';
+import { database } from '@/db/client';
+import { EQUIPMENT_KINDS } from '@/server/actions/gear';
+import { pageActor, pageData } from '@/server/page';
+import { gearList } from '@/server/queries/gear';
+import { Card, Empty } from '@/ui/parts/Card';
+import { LinkButton } from '@/ui/parts/LinkButton';
+import { AddEquipment } from '@/ui/views/AddEquipment';
+import { GearTable } from '@/ui/views/GearTable';
+
+export const metadata: Metadata = { title: 'Gear' };
+
+export default async function GearPage() {
+  const actor = await pageActor('/gear');
+  const today = DateTime.now().toISODate();
+  const items = await pageData(() => gearList(database(), actor, today));
+  const bench = actor.role !== 'field';
+  const trouble = items.filter(({ state }) => state === 'overdue' || state === 'never verified').length;
+  return (
+    <Stack spacing={2}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography variant="h1" sx={{ flexGrow: 1 }}>
+          {trouble > 0 ? `Gear: ${trouble} not to be used` : 'Gear: all in date'}
+        </Typography>
+        <LinkButton href="/gear/limits" variant="outlined">
+          Limits register
+        </LinkButton>
+        {actor.role === 'manager' ? (
+          <LinkButton href="/gear/people" variant="outlined">
+            People
+          </LinkButton>
+        ) : null}
+        {bench ? <AddEquipment kinds={EQUIPMENT_KINDS} /> : null}
+      </Box>
+      <Card>
+        {items.length === 0 ? (
+          <Empty>No equipment yet. Enter the press and the callipers first: a run sheet asks for them.</Empty>
+        ) : (
+          <GearTable
+            today={today}
+            canVerify={bench}
+            items={items.map((item) => ({
+              id: item.id,
+              number: item.number,
+              kind: item.kind,
+              name: item.name,
+              place: item.place,
+              inService: item.inService,
+              verifiedOn: item.last?.verifiedOn ?? null,
+              range: item.last?.verifiedFrom ? `${item.last.verifiedFrom} to ${item.last.verifiedTo}` : '',
+              certificate: item.last?.certificate ?? '',
+              due: item.due,
+              state: item.state,
+            }))}
+          />
+        )}
+      </Card>
+    </Stack>
+  );
+}

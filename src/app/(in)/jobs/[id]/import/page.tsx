@@ -1,0 +1,22 @@
+import { Stack, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { database } from '@/db/client';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { jobDetail } from '@/server/queries/jobs';
+import { ImportResults } from '@/ui/views/ImportResults';
+
+export const metadata: Metadata = { title: 'Import results' };
+
+export default async function ImportPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor(`/jobs/${id}/import`);
+  if (actor.role === 'client' || actor.role === 'field') notFound();
+  const { job } = await pageData(() => jobDetail(database(), actor, id));
+  return (
+    <Stack spacing={2}>
+      <Typography variant="h1">{`Import results, ${job.name}`}</Typography>
+      <ImportResults jobId={job.id} />
+    </Stack>
+  );
+}

@@ -1,0 +1,74 @@
+import { Alert, Box, Stack, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { database } from '@/db/client';
+import { AMENDMENT_CODES } from '@/server/actions/runs';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { reportDetail } from '@/server/queries/reports';
+import { Card } from '@/ui/parts/Card';
+import { TextLink } from '@/ui/parts/LinkButton';
+import { dayTime } from '@/ui/time';
+import { ReportActions } from '@/ui/views/ReportActions';
+import { ReportBody } from '@/ui/views/ReportBody';
+
+export const metadata: Metadata = { title: 'Report' };
+
+export default async function ReportPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor(`/reports/${id}`);
+  const report = await pageData(() => reportDetail(database(), actor, id));
+  const staff = actor.role !== 'client';
+  return (
+    <Stack spacing={2}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Typography variant="h1" className="mono">{`${report.number} rev ${report.revision}`}</Typography>
+        <Typography
+          sx={{ fontWeight: 700, color: report.state === 'signed' ? 'success.main' : 'warning.main' }}
+        >
+          {report.state === 'signed' && report.signedAt
+            ? `Signed by ${report.signedBy}, ${dayTime(report.signedAt, report.zone)}`
+            : 'Draft, not signed'}
+        </Typography>
+        {staff ? <TextLink href={`/samples/${report.sampleId}`}>its sample</TextLink> : null}
+        <ReportActions
+          reportId={report.id}
+          state={report.state}
+          canSign={actor.role === 'reviewer'}
+          hindered={report.hindrances.length > 0}
+          codes={[...AMENDMENT_CODES]}
+          replaced={report.replacedBy !== null}
+        />
+      </Box>
+      {report.replacedBy ? (
+        <Alert severity="warning">
+          {report.replacedBy.state === 'signed' ? 'Replaced by ' : 'A draft that will replace it: '}
+          <TextLink href={`/reports/${report.replacedBy.id}`}>{`rev ${report.replacedBy.revision}`}</TextLink>
+        </Alert>
+      ) : null}
+      {report.replacesId ? (
+        <Alert severity="info">
+          {'Replaces '}
+          <TextLink href={`/reports/${report.replacesId}`}>the revision before</TextLink>
+          {`: ${report.replaceReason}`}
+        </Alert>
+      ) : null}
+      {report.amendments.map((amendment) => (
+        <Alert key={amendment.id} severity="info">
+          {`Amendment opened by ${amendment.byName}, ${dayTime(amendment.at, report.zone)} (${amendment.code}): ${amendment.reason}`}
+        </Alert>
+      ))}
+      {report.hindrances.length > 0 ? (
+        <Card title="Before it can be signed">
+          <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+            {report.hindrances.map((each) => (
+              <li key={each}>{each}</li>
+            ))}
+          </Box>
+          <Typography sx={{ mt: 1 }}>
+            Reasons are accepted on <TextLink href={`/samples/${report.sampleId}`}>the sample</TextLink>.
+          </Typography>
+        </Card>
+      ) : null}
+      <ReportBody content={report.content} />
+    </Stack>
+  );
+}

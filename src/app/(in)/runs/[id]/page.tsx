@@ -1,0 +1,74 @@
+import { Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { findMethod } from '@/core/methods';
+import { ageText } from '@/core/windows';
+import { database } from '@/db/client';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { runSheet } from '@/server/queries/run';
+import { TextLink } from '@/ui/parts/LinkButton';
+import { RunSheet } from '@/ui/runsheet/RunSheet';
+import { SetBeside } from '@/ui/runsheet/SetBeside';
+import { runSheetData } from '../sheet-data';
+
+export const metadata: Metadata = { title: 'Run sheet' };
+
+export default async function RunPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor(`/runs/${id}`);
+  const now = new Date();
+  const sheet = await pageData(() => runSheet(database(), actor, id, now));
+  const { specimen, sample, job, mix, placement } = sheet;
+  const canWrite = specimen ? actor.role !== 'field' : true;
+  const set = specimen
+    ? sheet.sets.find(({ specimens }) => specimens.some((each) => each.id === specimen.id))
+    : undefined;
+  const waiting = set?.specimens.find(
+    (each) => each.id !== specimen?.id && !each.testedAt && !each.discarded,
+  );
+  const sampleLabel = `${job.number}-${String(sample.number).padStart(3, '0')}`;
+  return (
+    <RunSheet
+      data={runSheetData(sheet, canWrite)}
+      now={now.getTime()}
+      next={
+        specimen
+          ? waiting
+            ? { href: `/bench/${waiting.id}`, label: `Next: break ${waiting.label}` }
+            : { href: '/today', label: 'Back to today' }
+          : { href: `/field/${sample.id}`, label: 'Back to the sample' }
+      }
+      title={
+        <>
+          <Typography variant="h1" className="mono">
+            {specimen?.label ?? sampleLabel}
+          </Typography>
+          <Typography color="text.secondary">
+            {`${findMethod(sheet.run.method)?.title ?? ''}${specimen ? `, ${specimen.ageHours ? ageText(specimen.ageHours) : 'held'}` : ''}. ${mix.code}, `}
+            <TextLink href={specimen ? `/specimens/${specimen.id}` : `/samples/${sample.id}`}>
+              {placement.element}
+            </TextLink>
+          </Typography>
+        </>
+      }
+      beside={
+        set && specimen ? (
+          <SetBeside
+            value={set.test.text}
+            state={set.test.state}
+            unit={set.test.unit}
+            designated={set.designated}
+            members={set.specimens.map((each) => ({
+              id: each.id,
+              label: each.label,
+              strength:
+                each.run?.outcome?.results.find(({ quantity }) => quantity === 'compressive strength')
+                  ?.text ?? null,
+              here: each.id === specimen.id,
+            }))}
+            findings={set.test.findings}
+          />
+        ) : undefined
+      }
+    />
+  );
+}

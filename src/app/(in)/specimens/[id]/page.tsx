@@ -1,0 +1,153 @@
+import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { sizeText } from '@/core/methods/cylinder-compression';
+import { unitLabel } from '@/core/quantity';
+import { ageText, durationText, windowState } from '@/core/windows';
+import { database } from '@/db/client';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { specimenDetail } from '@/server/queries/specimen';
+import { Card, Facts } from '@/ui/parts/Card';
+import { Findings } from '@/ui/parts/Findings';
+import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
+import { WindowBadge } from '@/ui/parts/WindowBadge';
+import { Working } from '@/ui/parts/Working';
+import { dayTime, localInput } from '@/ui/time';
+import { RecordEvent } from '@/ui/views/RecordEvent';
+
+export const metadata: Metadata = { title: 'Specimen' };
+
+export default async function SpecimenPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor(`/specimens/${id}`);
+  const { specimen, dossier, events } = await pageData(() => specimenDetail(database(), actor, id));
+  const { job, mix, placement, sample, limits } = dossier;
+  const { zone } = job;
+  const main = specimen.run?.outcome?.results.find(({ quantity }) => quantity === 'compressive strength');
+  const state =
+    specimen.opensAt && specimen.closesAt
+      ? windowState(
+          { opensAt: specimen.opensAt.getTime(), closesAt: specimen.closesAt.getTime() },
+          Date.now(),
+          limits,
+          specimen.testedAt?.getTime() ?? null,
+        )
+      : null;
+  return (
+    <Stack spacing={2}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography variant="h1" className="mono">
+          {specimen.label}
+        </Typography>
+        {state ? (
+          <WindowBadge state={state} />
+        ) : (
+          <Typography color="text.secondary">Held in reserve</Typography>
+        )}
+        {main ? (
+          <Typography className="mono" sx={{ fontSize: '1.6rem', ml: 'auto' }}>
+            {`${main.text} ${unitLabel(main.unit)}`}
+          </Typography>
+        ) : null}
+        <LinkButton href={`/bench/${specimen.id}`} variant="contained" sx={main ? {} : { ml: 'auto' }}>
+          {specimen.run ? 'Open the run sheet' : 'To the bench'}
+        </LinkButton>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
+        <Card title="What it is">
+          <Facts
+            pairs={[
+              ['Job', <TextLink key="job" href={`/jobs/${job.id}`}>{`${job.number} ${job.name}`}</TextLink>],
+              [
+                'Sample',
+                <TextLink
+                  key="sample"
+                  href={`/samples/${sample.id}`}
+                >{`${job.number}-${String(sample.number).padStart(3, '0')}`}</TextLink>,
+              ],
+              ['Mix', `${mix.code} v${mix.version}, ${mix.title}`],
+              ['Placed in', `${placement.element}${placement.location ? `, ${placement.location}` : ''}`],
+              ['Size', sizeText(specimen.size)],
+              ['Curing', specimen.cure],
+              ['Cast', dayTime(specimen.castAt, zone)],
+              ['Age asked', specimen.ageHours ? ageText(specimen.ageHours) : 'held'],
+              ...(specimen.opensAt && specimen.closesAt
+                ? [
+                    [
+                      'Window',
+                      `${dayTime(specimen.opensAt, zone)} to ${dayTime(specimen.closesAt, zone)}`,
+                    ] as const,
+                  ]
+                : []),
+              ...(specimen.testedAt
+                ? [
+                    [
+                      'Broken',
+                      `${dayTime(specimen.testedAt, zone)}, at ${durationText((specimen.testedAt.getTime() - specimen.castAt.getTime()) / 60_000)}`,
+                    ] as const,
+                  ]
+                : []),
+            ]}
+          />
+        </Card>
+        <Card
+          title="History"
+          actions={
+            <RecordEvent
+              specimenId={specimen.id}
+              zone={zone}
+              now={localInput(new Date(), zone)}
+              tested={specimen.testedAt !== null}
+            />
+          }
+        >
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>When</TableCell>
+                <TableCell>What</TableCell>
+                <TableCell>Who</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {events.map((event) => (
+                <TableRow key={event.id}>
+                  <TableCell sx={{ whiteSpace: 'nowrap' }}>{dayTime(event.at, zone)}</TableCell>
+                  <TableCell>
+                    {event.kind}
+                    {event.note ? (
+                      <Typography variant="body2" color="text.secondary">
+                        {event.note}
+                      </Typography>
+                    ) : null}
+                  </TableCell>
+                  <TableCell>{event.byName}</TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Card>
+        {specimen.run?.outcome ? (
+          <>
+            <Card title="Working">
+              <Working lines={specimen.run.outcome.lines} />
+            </Card>
+            <Card title="Findings">
+              {specimen.run.outcome.findings.length > 0 ? (
+                <Findings findings={specimen.run.outcome.findings} />
+              ) : (
+                <Typography color="text.secondary">Nothing was found against any limit.</Typography>
+              )}
+            </Card>
+          </>
+        ) : null}
+      </Box>
+    </Stack>
+  );
+}

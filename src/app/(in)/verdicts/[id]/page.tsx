@@ -1,0 +1,190 @@
+import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { LOW_STRENGTH_STEPS } from '@/core/acceptance';
+import { exact, withThousands } from '@/core/quantity';
+import { ageText } from '@/core/windows';
+import { database } from '@/db/client';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { mixSeries } from '@/server/queries/series';
+import { measureWords } from '@/server/reports/content';
+import { Card, Empty } from '@/ui/parts/Card';
+import { TextLink } from '@/ui/parts/LinkButton';
+import { VerdictMark } from '@/ui/parts/Verdict';
+import { dayTime } from '@/ui/time';
+import { FollowUp } from '@/ui/views/FollowUp';
+import { MixChart } from '@/ui/views/MixChart';
+
+export const metadata: Metadata = { title: 'Verdicts of a mix' };
+
+export default async function MixVerdictPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor(`/verdicts/${id}`);
+  const series = await pageData(() => mixSeries(database(), actor, id));
+  const { mix, job, rows, verdicts } = series;
+  const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.pointIds.at(-1), verdict]));
+  const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.pointIds[0], verdict]));
+  const low = verdicts.individuals.filter(({ state }) => state === 'does not meet');
+  const lowAverage = verdicts.windows.filter(({ state }) => state === 'does not meet');
+  return (
+    <Stack spacing={2}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Typography variant="h1">
+          <span className="mono">{mix.code}</span>
+          {` ${mix.title}`}
+        </Typography>
+        <Box sx={{ fontSize: '1.25rem' }}>
+          <VerdictMark state={verdicts.soFar.state} />
+        </Box>
+        <Typography color="text.secondary">
+          {`${verdicts.soFar.waiting} waiting. ${measureWords(mix.specifiedStrength)} at ${ageText(mix.ageHours)}, `}
+          <TextLink href={`/jobs/${job.id}`}>{job.name}</TextLink>
+        </Typography>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 320px' },
+          alignItems: 'start',
+        }}
+      >
+        <Card title={`Strength tests in sampling order, ${verdicts.unit}`}>
+          {rows.length === 0 ? (
+            <Empty>No cylinders of the specified age have been made of this mix yet.</Empty>
+          ) : (
+            <MixChart
+              unit={verdicts.unit}
+              specified={Number(verdicts.specified)}
+              floor={Number(verdicts.individualLimit)}
+              points={rows.map((row) => ({
+                label: row.label,
+                day: dayTime(row.sampledAt, job.zone).slice(4, -6),
+                value: row.value === null ? null : Number(row.value),
+                state: row.state,
+                average: windowValue(windowOf.get(row.id)?.statistic),
+                singles: row.set.specimens.flatMap((view) => {
+                  const strength = view.run?.outcome?.results.find(
+                    ({ quantity }) => quantity === 'compressive strength',
+                  );
+                  return strength ? [Number(strength.reported)] : [];
+                }),
+              }))}
+            />
+          )}
+        </Card>
+        <Stack spacing={2}>
+          <Card title="Next">
+            {verdicts.needed ? (
+              <>
+                <Typography className="mono" sx={{ fontSize: '2rem' }}>
+                  {verdicts.needed.text}
+                </Typography>
+                <Typography>
+                  {`is what the next result must reach, by the ${verdicts.needed.by === 'individual' ? 'rule for a single test' : 'mean of three'}.`}
+                </Typography>
+              </>
+            ) : (
+              <Typography color="text.secondary">
+                After two results in a row it stands here what the next must reach.
+              </Typography>
+            )}
+          </Card>
+          <Card title="Governing">
+            <Typography>{verdicts.governing?.sentence ?? 'Nothing is decided yet.'}</Typography>
+          </Card>
+          <Card title="Criteria">
+            {series.criteria.map((each) => (
+              <Typography key={each.criterion} variant="body2">
+                {`${each.criterion === 'individual' ? 'No single test below' : 'Every mean of three in a row at least'} ${withThousands(each.criterion === 'individual' ? verdicts.individualLimit : verdicts.specified)} ${verdicts.unit}. ${each.designation}, ${each.edition}.`}
+              </Typography>
+            ))}
+            <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+              Arithmetic against the named criteria. Acceptance is the engineer’s.
+            </Typography>
+          </Card>
+        </Stack>
+      </Box>
+      {low.map((verdict) => {
+        const row = rows.find(({ id: rowId }) => rowId === verdict.pointIds[0]);
+        return row && actor.role !== 'client' ? (
+          <FollowUp
+            key={row.id}
+            sampleId={row.sampleId}
+            title={`Low test ${row.label}: ${verdict.sentence}`}
+            canRecord={actor.role !== 'field'}
+            steps={LOW_STRENGTH_STEPS.map((step) => ({
+              ...step,
+              done: series.followUps
+                .filter((each) => each.sampleId === row.sampleId && each.stepId === step.id)
+                .map((each) => `${dayTime(each.at, job.zone)}, ${each.byName}: ${each.note}`),
+            }))}
+          />
+        ) : null;
+      })}
+      {lowAverage.length > 0 ? (
+        <Card title="Mean of three below f′c">
+          <Typography>
+            The rule asks for steps to raise the average of later tests; it does not of itself ask for cores.
+            Tell the engineer and the producer.
+          </Typography>
+        </Card>
+      ) : null}
+      <Card title="Tests">
+        <Box sx={{ overflowX: 'auto' }}>
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                {['Sample', 'Sampled', 'Element', 'Early', 'Test', 'Single', 'Mean of three', 'Verdict'].map(
+                  (word) => (
+                    <TableCell key={word}>{word}</TableCell>
+                  ),
+                )}
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {rows.toReversed().map((row) => {
+                const single = singleOf.get(row.id);
+                const average = windowOf.get(row.id);
+                return (
+                  <TableRow key={row.id}>
+                    <TableCell className="mono">
+                      <TextLink href={`/samples/${row.sampleId}`}>{row.label}</TextLink>
+                    </TableCell>
+                    <TableCell sx={{ whiteSpace: 'nowrap' }}>{dayTime(row.sampledAt, job.zone)}</TableCell>
+                    <TableCell>{row.element}</TableCell>
+                    <TableCell className="mono">
+                      {row.early ? `${row.early.text} at ${ageText(row.early.ageHours)}` : ''}
+                    </TableCell>
+                    <TableCell className="mono" sx={{ fontWeight: 500 }}>
+                      {row.value ? withThousands(row.value) : row.state}
+                    </TableCell>
+                    <TableCell>{single ? <VerdictMark state={single.state} /> : ''}</TableCell>
+                    <TableCell className="mono">
+                      {average?.statistic
+                        ? withThousands(
+                            exact(average.statistic)
+                              .toDecimalPlaces(verdicts.unit === 'psi' ? 0 : 1)
+                              .toFixed(),
+                          )
+                        : ''}
+                    </TableCell>
+                    <TableCell>{average ? <VerdictMark state={average.state} /> : ''}</TableCell>
+                  </TableRow>
+                );
+              })}
+            </TableBody>
+          </Table>
+        </Box>
+        {verdicts.excluded.length > 0 ? (
+          <Typography variant="body2" sx={{ mt: 1 }}>
+            {`Without a valid result, left out of the order: ${verdicts.excluded.map(({ label }) => label).join(', ')}.`}
+          </Typography>
+        ) : null}
+      </Card>
+    </Stack>
+  );
+}
+
+function windowValue(statistic: string | null | undefined): number | null {
+  return statistic ? Number(statistic) : null;
+}

@@ -1,0 +1,36 @@
+import 'reflect-metadata';
+import { resultsCsv } from '@/core/interchange';
+import { database } from '@/db/client';
+import { Invalid, NotFound } from '@/server/errors';
+import { answering, isId } from '@/server/http';
+import { exportRecords } from '@/server/queries/export';
+import { requireActor } from '@/server/session';
+
+/** Results of one method on a job: `?job=…&method=…&format=csv|json`. */
+export function GET(request: Request): Promise<Response> {
+  return answering(async () => {
+    const actor = await requireActor(request.headers);
+    const query = new URL(request.url).searchParams;
+    const jobId = query.get('job') ?? '';
+    const method = query.get('method') ?? '';
+    const format = query.get('format') ?? 'csv';
+    if (!isId(jobId)) throw new NotFound('This job');
+    if (format !== 'csv' && format !== 'json') throw new Invalid({ format: 'Format: csv or json.' });
+    const rows = await exportRecords(database(), actor, { jobId, method });
+    const body =
+      format === 'csv'
+        ? resultsCsv(method, rows)
+        : JSON.stringify(
+            rows.map(({ record }) => record),
+            null,
+            2,
+          );
+    return new Response(body, {
+      headers: {
+        'content-type': format === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
+        'content-disposition': `attachment; filename="${method}.${format}"`,
+        'cache-control': 'private, no-store',
+      },
+    });
+  });
+}

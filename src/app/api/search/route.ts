@@ -1,0 +1,12 @@
+import { database } from '@/db/client';
+import { answering } from '@/server/http';
+import { search } from '@/server/queries/specimen';
+import { requireActor } from '@/server/session';
+
+export function GET(request: Request): Promise<Response> {
+  return answering(async () => {
+    const actor = await requireActor(request.headers);
+    const words = new URL(request.url).searchParams.get('q') ?? '';
+    return Response.json(await search(database(), actor, words.slice(0, 80)));
+  });
+}

@@ -1,0 +1,85 @@
+import type { Verdict } from '../acceptance';
+import type { Conformity, Result } from '../methods';
+import type { WorkingLine } from '../working';
+
+/** One test as a report shows it. */
+export interface ReportTest {
+  readonly title: string;
+  readonly method: string;
+  readonly attempt: number;
+  readonly at: string;
+  readonly by: string;
+  readonly readings: readonly { readonly label: string; readonly text: string }[];
+  readonly results: readonly Result[];
+  readonly lines: readonly WorkingLine[];
+  readonly remarks: readonly string[];
+  readonly conformity: readonly Conformity[];
+  readonly equipment: readonly string[];
+  readonly valid: boolean;
+}
+
+export interface ReportSpecimen {
+  readonly label: string;
+  readonly size: string;
+  readonly cure: string;
+  readonly designatedAge: string;
+  readonly age: string;
+  readonly castAt: string;
+  readonly test: ReportTest;
+}
+
+export interface ReportSet {
+  readonly age: string;
+  readonly cure: string;
+  readonly value: string | null;
+  readonly unit: string;
+  readonly state: string;
+  /** False for younger ages, which inform and are no strength test. */
+  readonly designated: boolean;
+  readonly used: readonly string[];
+  readonly leftOut: readonly { readonly label: string; readonly why: string }[];
+  readonly lines: readonly WorkingLine[];
+  readonly remarks: readonly string[];
+}
+
+/** A report as data: what the page shows, what the PDF prints, what is frozen when it is signed. */
+export interface ReportContent {
+  readonly schema: 1;
+  readonly job: {
+    readonly number: string;
+    readonly name: string;
+    readonly owner: string;
+    readonly location: string;
+  };
+  readonly mix: {
+    readonly code: string;
+    readonly title: string;
+    readonly specified: string;
+    readonly age: string;
+  };
+  readonly placement: {
+    readonly number: number;
+    readonly element: string;
+    readonly location: string;
+    readonly volume: string;
+  };
+  readonly sample: {
+    readonly label: string;
+    readonly ticket: string;
+    readonly truck: string;
+    readonly sampledAt: string;
+    readonly sampledBy: string;
+    readonly remarks: string;
+  };
+  readonly fresh: readonly ReportTest[];
+  readonly specimens: readonly ReportSpecimen[];
+  readonly waiting: readonly string[];
+  readonly discarded: readonly { readonly label: string; readonly why: string }[];
+  readonly sets: readonly ReportSet[];
+  readonly verdicts: readonly Pick<Verdict, 'criterion' | 'state' | 'sentence'>[];
+  readonly rounding: string;
+  readonly methods: readonly string[];
+  readonly limitsRevision: number;
+  readonly recalledLimits: boolean;
+  readonly statements: readonly string[];
+}

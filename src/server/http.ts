@@ -1,0 +1,44 @@
+import { answerOf, Conflict, Invalid, Refused } from './errors';
+
+/** Largest body taken, bytes: a photograph in base64 with room to spare. */
+const LARGEST = 10 * 1024 * 1024;
+
+/** Runs a handler; what a person's request can run into becomes an answer in words, anything else a logged 500. */
+export async function answering(handler: () => Promise<Response>): Promise<Response> {
+  try {
+    return await handler();
+  } catch (error) {
+    const known = answerOf(error);
+    if (known)
+      return Response.json(known.body, { status: known.status, headers: { 'cache-control': 'no-store' } });
+    console.error(error);
+    return Response.json(
+      { message: 'Something went wrong on the server. What you entered is kept on this page: try again.' },
+      { status: 500 },
+    );
+  }
+}
+
+/** The JSON body of a request that came from our own pages. @throws Refused for other origins, Invalid for no JSON */
+export async function ownJson(request: Request): Promise<unknown> {
+  const origin = request.headers.get('origin');
+  const host = request.headers.get('host');
+  if (origin !== null && URL.canParse(origin) && new URL(origin).host !== host) throw new Refused();
+  if (!request.headers.get('content-type')?.startsWith('application/json')) {
+    throw new Invalid({ '': 'JSON is expected.' });
+  }
+  const text = await request.text();
+  if (text.length > LARGEST) throw new Conflict('This is too large to be taken at once.');
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new Invalid({ '': 'JSON is expected.' });
+  }
+}
+
+const UUID = /^[0-9a-f]{8}-(?:[0-9a-f]{4}-){3}[0-9a-f]{12}$/i;
+
+/** True for text that can be an identifier; anything else would only make the database complain. */
+export function isId(text: string): boolean {
+  return UUID.test(text);
+}

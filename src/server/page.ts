@@ -1,0 +1,30 @@
+import 'reflect-metadata';
+import { headers } from 'next/headers';
+import { notFound, redirect } from 'next/navigation';
+import { NotFound, Refused } from './errors';
+import { isId } from './http';
+import { actorOf } from './session';
+import type { Actor } from './use-case';
+
+/** The person a page is for; a stranger is sent to sign in and comes back afterwards. */
+export async function pageActor(path: string): Promise<Actor> {
+  const actor = await actorOf(await headers());
+  if (!actor) redirect(`/sign-in?then=${encodeURIComponent(path)}`);
+  return actor;
+}
+
+/** The data of a page; what is not there, or not this person's to see, is a plain 'not found' page. */
+export async function pageData<T>(load: () => Promise<T>): Promise<T> {
+  try {
+    return await load();
+  } catch (error) {
+    if (error instanceof NotFound || error instanceof Refused) notFound();
+    throw error;
+  }
+}
+
+/** An identifier out of an address; anything that cannot be one is a page that is not there. */
+export function pageId(id: string): string {
+  if (!isId(id)) notFound();
+  return id;
+}

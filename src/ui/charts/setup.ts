@@ -1,0 +1,76 @@
+'use client';
+import { useTheme } from '@mui/material';
+import {
+  CategoryScale,
+  Chart,
+  Filler,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
+import annotationPlugin from 'chartjs-plugin-annotation';
+import { useMemo } from 'react';
+import { MONO } from '../theme';
+
+Chart.register(
+  CategoryScale,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Filler,
+  Legend,
+  Tooltip,
+  annotationPlugin,
+);
+
+/** What all charts share: the type, quiet grid lines, a legend of the shapes used, no animation of values. */
+export function useChartSetup() {
+  const { palette, typography } = useTheme();
+  return useMemo(() => {
+    const font = { family: typography.fontFamily ?? 'sans-serif', size: 12 };
+    const scale = {
+      grid: { color: palette.divider, drawTicks: false },
+      border: { color: palette.divider },
+      ticks: { color: palette.text.secondary, font: { family: MONO, size: 11 }, maxRotation: 60, padding: 6 },
+    };
+    return {
+      responsive: true,
+      maintainAspectRatio: false,
+      animation: false as const,
+      spanGaps: true,
+      interaction: { mode: 'nearest' as const, intersect: false },
+      scales: { x: scale, y: scale },
+      plugins: {
+        legend: {
+          position: 'bottom' as const,
+          labels: { usePointStyle: true, color: palette.text.primary, font, boxHeight: 7 },
+        },
+      },
+    };
+  }, [palette, typography]);
+}
+
+/** A limit as a line across the chart, named on the line itself. */
+export function limitLine(value: number, name: string, color: string, ground: string) {
+  return {
+    type: 'line' as const,
+    yMin: value,
+    yMax: value,
+    borderColor: color,
+    borderWidth: 1.5,
+    borderDash: [6, 4],
+    label: {
+      display: true,
+      content: name,
+      position: 'start' as const,
+      backgroundColor: ground,
+      color,
+      font: { size: 12 },
+      padding: { x: 4, y: 1 },
+    },
+  };
+}

@@ -1,0 +1,163 @@
+'use client';
+import {
+  Alert,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  MenuItem,
+  Stack,
+  TextField,
+} from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { type ReactNode, useId, useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { type Failure, perform } from '../api';
+import { useNotice } from '../parts/Notice';
+import { fromLocalInput } from '../time';
+
+export interface FormField {
+  readonly name: string;
+  readonly label: string;
+  readonly type?: 'text' | 'number' | 'date' | 'datetime' | 'password' | 'email' | 'lines';
+  readonly help?: string;
+  readonly options?: readonly { readonly value: string; readonly label: string }[];
+  /** Sent only when it holds something. */
+  readonly optional?: boolean;
+}
+
+interface Props {
+  readonly title: string;
+  readonly useCase: string;
+  readonly fields: readonly FormField[];
+  /** Sent along unchanged. */
+  readonly fixed?: Readonly<Record<string, unknown>>;
+  readonly initial?: Readonly<Record<string, string>>;
+  readonly submit: string;
+  readonly done: string;
+  /** Zone of the wall clock times in this form. */
+  readonly zone?: string;
+  readonly intro?: ReactNode;
+  readonly button: (open: () => void) => ReactNode;
+  /** Turns what was typed into what the use case takes, when it is more than the fields themselves. */
+  readonly shape?: (values: Record<string, unknown>) => Record<string, unknown>;
+  /** Where to go afterwards; the page is renewed when there is nowhere to go. */
+  readonly then?: (data: Record<string, unknown>) => string | undefined;
+}
+
+/** A button that opens a form for one use case. Errors appear at their fields; nothing typed is lost. */
+export function FormDialog(props: Props) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      {props.button(() => setOpen(true))}
+      {open ? <OpenForm {...props} close={() => setOpen(false)} /> : null}
+    </>
+  );
+}
+
+function OpenForm({ close, ...props }: Props & { close: () => void }) {
+  const { fields, initial = {}, zone = 'UTC' } = props;
+  const router = useRouter();
+  const notice = useNotice();
+  const titleId = useId();
+  const [failure, setFailure] = useState<Failure | null>(null);
+  const form = useForm<Record<string, string>>({
+    defaultValues: Object.fromEntries(fields.map(({ name }) => [name, initial[name] ?? ''])),
+  });
+
+  const submit = form.handleSubmit(async (typed) => {
+    setFailure(null);
+    const values: Record<string, unknown> = { ...props.fixed };
+    for (const field of fields) {
+      const text = (typed[field.name] ?? '').trim();
+      if (text === '' && field.optional) continue;
+      if (field.type === 'datetime') {
+        const at = fromLocalInput(text, zone);
+        if (at === null) {
+          form.setError(field.name, { message: 'There is no such time here: check day and clock.' });
+          return;
+        }
+        values[field.name] = at;
+      } else values[field.name] = field.type === 'number' ? Number(text) : text;
+    }
+    const reply = await perform(props.useCase, props.shape ? props.shape(values) : values);
+    if (!reply.ok) {
+      const names = new Set(fields.map(({ name }) => name));
+      const elsewhere = Object.entries(reply.errors).filter(([name]) => !names.has(name));
+      for (const [name, message] of Object.entries(reply.errors)) {
+        if (names.has(name)) form.setError(name, { message });
+      }
+      const atFields = Object.keys(reply.errors).length > 0 && elsewhere.length === 0;
+      setFailure(atFields ? null : { ...reply, message: elsewhere[0]?.[1] ?? reply.message });
+      return;
+    }
+    notice(props.done);
+    close();
+    const next = props.then?.(reply.data);
+    if (next) router.push(next);
+    else router.refresh();
+  });
+
+  return (
+    <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby={titleId}>
+      <form onSubmit={submit} noValidate>
+        <DialogTitle id={titleId}>{props.title}</DialogTitle>
+        <DialogContent>
+          <Stack spacing={2} sx={{ pt: 1 }}>
+            {props.intro}
+            {failure ? <Alert severity="error">{failure.message}</Alert> : null}
+            {fields.map((field, index) => (
+              <Controller
+                key={field.name}
+                name={field.name}
+                control={form.control}
+                render={({ field: control, fieldState }) => (
+                  <TextField
+                    {...control}
+                    inputRef={control.ref}
+                    label={`${field.label}${field.optional ? ' (optional)' : ''}`}
+                    type={inputType(field)}
+                    select={field.options !== undefined}
+                    multiline={field.type === 'lines'}
+                    minRows={field.type === 'lines' ? 3 : undefined}
+                    autoFocus={index === 0}
+                    autoComplete={field.type === 'password' ? 'new-password' : 'off'}
+                    error={fieldState.error !== undefined}
+                    helperText={fieldState.error?.message ?? field.help}
+                    slotProps={{
+                      inputLabel: field.type === 'date' || field.type === 'datetime' ? { shrink: true } : {},
+                      htmlInput: field.type === 'number' ? { inputMode: 'numeric' } : {},
+                    }}
+                    fullWidth
+                  >
+                    {field.options?.map((option) => (
+                      <MenuItem key={option.value} value={option.value}>
+                        {option.label}
+                      </MenuItem>
+                    ))}
+                  </TextField>
+                )}
+              />
+            ))}
+          </Stack>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={close} color="secondary">
+            Cancel
+          </Button>
+          <Button type="submit" variant="contained" loading={form.formState.isSubmitting}>
+            {props.submit}
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}
+
+function inputType(field: FormField): string {
+  if (field.type === 'datetime') return 'datetime-local';
+  if (field.type === 'lines' || field.type === 'number') return 'text';
+  return field.type ?? 'text';
+}

@@ -1,0 +1,61 @@
+'use client';
+import { Box, Stack, Typography } from '@mui/material';
+import { useState } from 'react';
+import { BENCHES } from '../methods/registry';
+import { Completion } from './Completion';
+import { Results } from './Results';
+import { RunFields } from './RunFields';
+import type { RunSheetData } from './types';
+import { stepFields, useRun } from './use-run';
+
+/** A run on a phone: its readings one after the other, what they come to, and its findings. */
+export function CompactRun({ data, now }: { data: RunSheetData; now: number }) {
+  const run = useRun(data, now);
+  const [showMissing, setShowMissing] = useState(false);
+  const Bench = BENCHES[data.method];
+  const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
+  return (
+    <Stack spacing={2}>
+      {run.method.steps.map((step) => (
+        <Box key={step.id}>
+          <Typography variant="h3">{step.title}</Typography>
+          <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
+            {step.instruction}
+          </Typography>
+          {step.caution && data.state === 'open' ? (
+            <Typography
+              variant="body2"
+              sx={{ mb: 1.5, p: 1, bgcolor: 'warning.light', color: 'warning.main' }}
+            >
+              <strong>Caution. </strong>
+              {step.caution}
+            </Typography>
+          ) : null}
+          <RunFields
+            run={run}
+            data={data}
+            fields={stepFields(run, step.fields)}
+            readOnly={readOnly}
+            beyond={() => undefined}
+            focus="none"
+            showMissing={showMissing}
+          />
+        </Box>
+      ))}
+      <Bench picture={run.live.outcome.picture} />
+      <Results outcome={run.live.outcome} mainResult={run.method.mainResult} />
+      <Typography
+        variant="body2"
+        color={run.readings.state === 'waiting' ? 'error' : 'text.secondary'}
+        role="status"
+      >
+        {
+          { saved: 'Saved', saving: 'Saving…', waiting: 'Not sent yet: kept on this device' }[
+            run.readings.state
+          ]
+        }
+      </Typography>
+      <Completion run={run} data={data} next={null} onMissing={() => setShowMissing(true)} />
+    </Stack>
+  );
+}

@@ -1,0 +1,139 @@
+'use client';
+import { Alert, Box, Button, Stack, TextField, Typography } from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { perform } from '../api';
+import { Findings } from '../parts/Findings';
+import { LinkButton, TextLink } from '../parts/LinkButton';
+import { useNotice } from '../parts/Notice';
+import type { RunSheetData } from './types';
+import type { Run } from './use-run';
+
+interface Props {
+  readonly run: Run;
+  readonly data: RunSheetData;
+  readonly next: { readonly href: string; readonly label: string } | null;
+  readonly onMissing: () => void;
+}
+
+/** Findings with their reasons, and the end of the run: completing it, or correcting it afterwards. */
+export function Completion({ run, data, next, onMissing }: Props) {
+  const router = useRouter();
+  const notice = useNotice();
+  const [reasons, setReasons] = useState<Record<string, string>>({});
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const [busy, setBusy] = useState(false);
+  const { findings } = run.live.outcome;
+  const complete = async (): Promise<void> => {
+    if (data.state === 'complete' || busy) return;
+    if (run.readings.state !== 'saved')
+      return notice('Some readings are not saved yet: wait for the network.', 'error');
+    if (Object.keys(run.live.missing).length > 0) {
+      onMissing();
+      return notice('Some readings are still to be taken; they are marked.', 'error');
+    }
+    setBusy(true);
+    const reply = await perform('complete-run', {
+      runId: data.runId,
+      reasons: Object.entries(reasons).map(([findingId, reason]) => ({ findingId, reason })),
+    });
+    setBusy(false);
+    if (reply.ok) {
+      setErrors({});
+      notice('Run completed.');
+      router.refresh();
+    } else {
+      setErrors(reply.errors);
+      notice(reply.message, 'error');
+    }
+  };
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+        event.preventDefault();
+        void complete();
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  return (
+    <Stack spacing={1.5}>
+      {findings.length > 0 ? (
+        <Findings
+          findings={findings}
+          {...(data.state === 'open' && data.canWrite
+            ? {
+                reasons,
+                errors,
+                onReason: (id: string, reason: string) => setReasons((all) => ({ ...all, [id]: reason })),
+              }
+            : {})}
+        />
+      ) : (
+        <Typography color="text.secondary">Nothing found against any limit so far.</Typography>
+      )}
+      {data.reasons.map((reason) => (
+        <Typography key={`${reason.findingId}${reason.reason}`} variant="body2">
+          {`Reason recorded by ${reason.byName}: ${reason.reason} ${reason.acceptedByName ? `Accepted by ${reason.acceptedByName}.` : 'Not accepted yet.'}`}
+        </Typography>
+      ))}
+      {data.state === 'open' && data.canWrite ? (
+        <Button variant="contained" size="large" onClick={complete} loading={busy} fullWidth>
+          Complete the run
+        </Button>
+      ) : null}
+      {data.state === 'complete' ? <Completed run={run} data={data} next={next} /> : null}
+    </Stack>
+  );
+}
+
+function Completed({ run, data, next }: Pick<Props, 'run' | 'data' | 'next'>) {
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState('');
+  const locked = data.lock !== null && data.lock.amendment === null;
+  return (
+    <Stack spacing={1}>
+      <Alert severity="success">This run is complete.</Alert>
+      {next ? (
+        <LinkButton variant="contained" size="large" href={next.href} autoFocus>
+          {next.label}
+        </LinkButton>
+      ) : null}
+      {locked ? (
+        <Typography variant="body2">
+          {`Signed report ${data.lock?.report} rests on it. To correct a reading, a reviewer first opens an amendment on `}
+          <TextLink href={`/reports/${data.lock?.reportId}`}>the report</TextLink>.
+        </Typography>
+      ) : null}
+      {data.canWrite && !locked && run.correction === '' ? (
+        asking ? (
+          <Box
+            component="form"
+            onSubmit={(event) => {
+              event.preventDefault();
+              run.setCorrection(reason.trim());
+            }}
+          >
+            <TextField
+              label="Reason for the correction"
+              value={reason}
+              onChange={(event) => setReason(event.target.value)}
+              helperText="It is kept with every reading you change now; the old ones stay on record."
+              autoFocus
+              fullWidth
+            />
+            <Button type="submit" disabled={reason.trim() === ''}>
+              Correct readings
+            </Button>
+          </Box>
+        ) : (
+          <Button color="secondary" onClick={() => setAsking(true)}>
+            Correct a reading
+          </Button>
+        )
+      ) : null}
+      {run.correction ? <Alert severity="info">{`Correcting: ${run.correction}`}</Alert> : null}
+    </Stack>
+  );
+}

@@ -1,0 +1,300 @@
+'use client';
+import { Box, Button, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import type { KeyboardEvent } from 'react';
+import type { EquipmentFacts, FieldSpec } from '@/core/methods';
+import { type System, unitLabel } from '@/core/quantity';
+import { MONO } from '../theme';
+import { dayTime, fromLocalInput, localInput } from '../time';
+
+interface Props {
+  readonly field: FieldSpec;
+  readonly system: System;
+  readonly value: string;
+  readonly error: string | undefined;
+  readonly zone: string;
+  readonly equipment: readonly EquipmentFacts[];
+  readonly readOnly: boolean;
+  readonly onType: (text: string) => void;
+  readonly onSave: (text: string) => void;
+  /** Enter was pressed: the reading is taken, go to the next (or back). */
+  readonly onNext: (step: 1 | -1) => void;
+  readonly register: (element: HTMLElement | null) => void;
+}
+
+/** One reading: as large as it can be read from a step away, saved as soon as it is taken. */
+export function FieldControl(props: Props) {
+  switch (props.field.kind) {
+    case 'measure':
+    case 'text':
+      return <TypedField {...props} />;
+    case 'choice':
+      return <ChoiceButtons {...props} options={props.field.options} />;
+    case 'check':
+      return <CheckButton {...props} />;
+    case 'instant':
+      return <InstantField {...props} />;
+    case 'equipment':
+      return <EquipmentSelect {...props} equipmentKind={props.field.equipmentKind} />;
+  }
+}
+
+const LARGE = { fontSize: '1.5rem', fontFamily: MONO };
+
+function enter(props: Props, text: string): (event: KeyboardEvent) => void {
+  return (event) => {
+    if (event.key !== 'Enter' || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    if (!props.readOnly) props.onSave(text);
+    props.onNext(event.shiftKey ? -1 : 1);
+  };
+}
+
+function TypedField(props: Props) {
+  const { field, system, value, error } = props;
+  const measure = field.kind === 'measure' ? field : null;
+  const unit = measure ? unitLabel(measure.unit[system]) : '';
+  return (
+    <TextField
+      label={label(field)}
+      value={value}
+      onChange={(event) => props.onType(event.target.value)}
+      onBlur={() => !props.readOnly && props.onSave(value)}
+      onKeyDown={enter(props, value)}
+      inputRef={props.register}
+      error={error !== undefined}
+      helperText={error ?? helpOf(field, system)}
+      fullWidth
+      slotProps={{
+        htmlInput: {
+          autoComplete: 'off',
+          'data-field': field.name,
+          ...(measure ? { inputMode: 'decimal' } : {}),
+        },
+        input: {
+          readOnly: props.readOnly,
+          sx: measure ? LARGE : {},
+          endAdornment: unit ? (
+            <Typography component="span" color="text.secondary" sx={{ pl: 1, whiteSpace: 'nowrap' }}>
+              {unit}
+            </Typography>
+          ) : undefined,
+        },
+      }}
+    />
+  );
+}
+
+function label(field: FieldSpec): string {
+  return field.required ? field.label : `${field.label} (if taken)`;
+}
+
+function helpOf(field: FieldSpec, system: System): string | undefined {
+  if (field.kind !== 'measure') return field.help;
+  const place =
+    field.dimension === 'duration' ? '' : `Read to ${field.step[system]} ${unitLabel(field.unit[system])}.`;
+  return [field.help, place].filter(Boolean).join(' ') || undefined;
+}
+
+function Legend({ field, error, id }: { field: FieldSpec; error: string | undefined; id: string }) {
+  return (
+    <Typography id={id} variant="body2" color={error ? 'error' : 'text.secondary'} sx={{ mb: 0.5 }}>
+      {error ?? `${label(field)}${field.help ? `. ${field.help}` : ''}`}
+    </Typography>
+  );
+}
+
+function ChoiceButtons(props: Props & { options: readonly { value: string; label: string }[] }) {
+  const { field, value, options } = props;
+  const id = `legend-${field.name}`;
+  const choose = (chosen: string | null): void => {
+    if (props.readOnly) return;
+    props.onSave(chosen ?? '');
+  };
+  return (
+    <Box
+      onKeyDown={(event) => {
+        const number = Number(event.key);
+        const option = Number.isInteger(number) && number > 0 ? options[number - 1] : undefined;
+        if (option) {
+          event.preventDefault();
+          choose(option.value);
+          props.onNext(1);
+        } else enter(props, value)(event);
+      }}
+    >
+      <Legend field={field} error={props.error} id={id} />
+      <ToggleButtonGroup
+        ref={(element: HTMLDivElement | null) => {
+          props.register(
+            element?.querySelector<HTMLElement>('button[aria-pressed="true"]') ??
+              element?.querySelector('button') ??
+              null,
+          );
+        }}
+        exclusive
+        value={value === '' ? null : value}
+        onChange={(_, chosen: string | null) => choose(chosen)}
+        aria-labelledby={id}
+        disabled={props.readOnly}
+        color="primary"
+        sx={{
+          flexWrap: 'wrap',
+          gap: 0.75,
+          '& .MuiToggleButton-root': {
+            border: 1,
+            borderColor: 'divider',
+            borderRadius: '3px !important',
+            m: '0 !important',
+          },
+        }}
+      >
+        {options.map((option, index) => (
+          <ToggleButton
+            key={option.value}
+            value={option.value}
+            sx={{
+              minHeight: 48,
+              textTransform: 'none',
+              color: 'text.primary',
+              textAlign: 'left',
+              justifyContent: 'flex-start',
+              '&.Mui-selected': { bgcolor: 'primary.main', color: 'primary.contrastText' },
+              '&.Mui-selected:hover': { bgcolor: 'primary.main' },
+            }}
+          >
+            <Box component="span" className="mono" aria-hidden="true" sx={{ opacity: 0.75, mr: 1 }}>
+              {index + 1}
+            </Box>
+            {option.label}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </Box>
+  );
+}
+
+function CheckButton(props: Props) {
+  const done = props.value === 'true';
+  return (
+    <ToggleButton
+      ref={props.register}
+      value="done"
+      selected={done}
+      disabled={props.readOnly}
+      onChange={() => props.onSave(done ? '' : 'true')}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || event.ctrlKey) return;
+        event.preventDefault();
+        if (!event.shiftKey && !props.readOnly) props.onSave('true');
+        props.onNext(event.shiftKey ? -1 : 1);
+      }}
+      fullWidth
+      sx={{
+        justifyContent: 'flex-start',
+        minHeight: 56,
+        textTransform: 'none',
+        color: 'text.primary',
+        gap: 1.5,
+        '&.Mui-selected': { bgcolor: 'success.light', color: 'success.main' },
+      }}
+    >
+      <Box component="span" className="mono" aria-hidden="true" sx={{ fontSize: '1.2rem' }}>
+        {done ? '[✓]' : '[ ]'}
+      </Box>
+      <Box component="span" sx={{ textAlign: 'left' }}>
+        {props.field.label}
+        {props.field.help ? (
+          <Typography component="span" variant="body2" color="text.secondary" sx={{ display: 'block' }}>
+            {props.field.help}
+          </Typography>
+        ) : null}
+      </Box>
+    </ToggleButton>
+  );
+}
+
+function InstantField(props: Props) {
+  const { field, value, zone } = props;
+  const shown = value && !Number.isNaN(Date.parse(value)) ? localInput(value, zone) : '';
+  const now = (): void => {
+    if (!props.readOnly) props.onSave(new Date().toISOString());
+  };
+  return (
+    <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+      <TextField
+        type="datetime-local"
+        label={label(field)}
+        value={shown}
+        onChange={(event) => {
+          const at = fromLocalInput(event.target.value, zone);
+          if (at) props.onSave(at);
+          else if (event.target.value === '') props.onSave('');
+        }}
+        onKeyDown={(event) => {
+          if (event.key.toLowerCase() === 'n') {
+            event.preventDefault();
+            now();
+            props.onNext(1);
+          } else if (event.key === 'Enter' && !event.ctrlKey) {
+            event.preventDefault();
+            props.onNext(event.shiftKey ? -1 : 1);
+          }
+        }}
+        inputRef={props.register}
+        error={props.error !== undefined}
+        helperText={props.error ?? (value ? dayTime(value, zone) : field.help)}
+        slotProps={{
+          inputLabel: { shrink: true },
+          input: { readOnly: props.readOnly, sx: { fontFamily: MONO } },
+          htmlInput: { 'data-field': field.name },
+        }}
+        fullWidth
+      />
+      <Button variant="outlined" onClick={now} disabled={props.readOnly} sx={{ minHeight: 40 }} tabIndex={-1}>
+        Now
+      </Button>
+    </Box>
+  );
+}
+
+function EquipmentSelect(props: Props & { equipmentKind: string }) {
+  const { field, value, equipment, equipmentKind } = props;
+  const own = equipment.filter((item) => item.kind === equipmentKind);
+  const missing = value !== '' && !own.some(({ number }) => number === value);
+  return (
+    <TextField
+      select
+      label={label(field)}
+      value={value}
+      onChange={(event) => props.onSave(event.target.value)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || event.ctrlKey || value === '') return;
+        event.preventDefault();
+        event.stopPropagation();
+        props.onNext(event.shiftKey ? -1 : 1);
+      }}
+      inputRef={(input: { node?: HTMLInputElement; focus?: () => void } | null) =>
+        props.register(input?.focus ? (input as unknown as HTMLElement) : null)
+      }
+      error={props.error !== undefined}
+      helperText={
+        props.error ?? (own.length === 0 ? `There is no ${equipmentKind} in the register yet.` : field.help)
+      }
+      slotProps={{
+        input: { readOnly: props.readOnly },
+        select: { MenuProps: { disableRestoreFocus: false } },
+      }}
+      fullWidth
+    >
+      <MenuItem value="">
+        <em>None</em>
+      </MenuItem>
+      {missing ? <MenuItem value={value}>{`${value}, not in the register`}</MenuItem> : null}
+      {own.map((item) => (
+        <MenuItem key={item.number} value={item.number} disabled={item.inService === false}>
+          {`${item.number}  ${item.name ?? ''}${item.inService === false ? ', out of service' : ''}`}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

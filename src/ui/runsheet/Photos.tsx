@@ -1,0 +1,67 @@
+'use client';
+import { Box, Button, Typography } from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { type ChangeEvent, useState } from 'react';
+import { perform } from '../api';
+import { newId } from '../ids';
+import { useNotice } from '../parts/Notice';
+import type { RunSheetData } from './types';
+
+const LONGEST_SIDE = 1600;
+
+/** Photographs of the break, sized down on this device; drawing them anew drops where they were taken. */
+export function Photos({ data }: { data: RunSheetData }) {
+  const router = useRouter();
+  const notice = useNotice();
+  const [busy, setBusy] = useState(false);
+  const add = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    setBusy(true);
+    try {
+      const picture = await sizedDown(file);
+      const reply = await perform('attach', {
+        id: newId(),
+        runId: data.runId,
+        name: file.name,
+        data: picture,
+      });
+      notice(reply.ok ? 'Photograph kept with the run.' : reply.message, reply.ok ? 'success' : 'error');
+      if (reply.ok) router.refresh();
+    } catch {
+      notice('This file is not a picture the browser can read. Take a JPEG, PNG or WebP.', 'error');
+    }
+    setBusy(false);
+  };
+  return (
+    <Box sx={{ mt: 2 }}>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
+        {data.photos.map((photo) => (
+          <a key={photo.id} href={`/api/attachments/${photo.id}`} target="_blank" rel="noreferrer">
+            {/* biome-ignore lint/performance/noImgElement: served by ourselves, behind the sign-in, in one size */}
+            <img src={`/api/attachments/${photo.id}`} alt={photo.name} height={72} />
+          </a>
+        ))}
+      </Box>
+      {data.canWrite && (data.lock === null || data.lock.amendment) ? (
+        <Button component="label" variant="outlined" loading={busy}>
+          Add a photograph
+          <input type="file" accept="image/*" capture="environment" hidden onChange={add} />
+        </Button>
+      ) : data.photos.length === 0 ? (
+        <Typography color="text.secondary">No photographs.</Typography>
+      ) : null}
+    </Box>
+  );
+}
+
+async function sizedDown(file: File): Promise<string> {
+  const bitmap = await createImageBitmap(file);
+  const scale = Math.min(1, LONGEST_SIDE / Math.max(bitmap.width, bitmap.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(bitmap.width * scale));
+  canvas.height = Math.max(1, Math.round(bitmap.height * scale));
+  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  return canvas.toDataURL('image/jpeg', 0.85).split(',')[1] ?? '';
+}

@@ -1,0 +1,95 @@
+'use client';
+import { Box, IconButton, Tooltip, Typography } from '@mui/material';
+import type { Outcome, Result } from '@/core/methods';
+import { unitLabel } from '@/core/quantity';
+import { isReportable } from '@/core/working';
+import { useNotice } from '../parts/Notice';
+import { MONO } from '../theme';
+
+/** The main result as the largest thing on the sheet, the others under it. */
+export function Results({ outcome, mainResult }: { outcome: Outcome; mainResult: string }) {
+  const main = outcome.results.find((result) => result.quantity === mainResult);
+  const others = outcome.results.filter((result) => result !== main);
+  const valid = isReportable(outcome.findings);
+  return (
+    <Box>
+      {main ? (
+        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
+          <Typography
+            data-testid="main-result"
+            sx={{
+              fontFamily: MONO,
+              fontSize: '3.2rem',
+              lineHeight: 1.1,
+              fontWeight: 500,
+              textDecoration: valid ? 'none' : 'line-through',
+              color: valid ? 'text.primary' : 'error.main',
+            }}
+          >
+            {main.text}
+          </Typography>
+          <Typography sx={{ fontSize: '1.4rem' }}>{unitLabel(main.unit)}</Typography>
+          <Copy result={main} />
+        </Box>
+      ) : (
+        <Typography color="text.secondary" sx={{ py: 2 }}>
+          {`No ${mainResult} yet.`}
+        </Typography>
+      )}
+      {main?.converted ? (
+        <Typography color="text.secondary">
+          {`${main.converted.text} ${unitLabel(main.converted.unit)}, converted`}
+        </Typography>
+      ) : null}
+      {others.map((result) => (
+        <Typography key={result.quantity} color="text.secondary">
+          {`${result.quantity}: `}
+          <Box component="span" className="mono" sx={{ color: 'text.primary' }}>
+            {`${result.text} ${unitLabel(result.unit)}`}
+          </Box>
+        </Typography>
+      ))}
+      {outcome.conformity.map((each) => (
+        <Typography
+          key={each.criterion}
+          sx={{
+            mt: 1,
+            fontWeight: 700,
+            color:
+              each.verdict === 'meets'
+                ? 'success.main'
+                : each.verdict === 'does not meet'
+                  ? 'error.main'
+                  : 'text.secondary',
+          }}
+        >
+          {each.sentence}
+        </Typography>
+      ))}
+    </Box>
+  );
+}
+
+function Copy({ result }: { result: Result }) {
+  const notice = useNotice();
+  const text = `${result.text} ${unitLabel(result.unit)}`;
+  return (
+    <Tooltip title="Copy with its unit">
+      <IconButton
+        size="small"
+        aria-label={`Copy ${text}`}
+        className="no-print"
+        onClick={() =>
+          navigator.clipboard
+            ?.writeText(text)
+            .then(() => notice(`${text} copied.`))
+            .catch(() => notice('The browser does not let this page copy.', 'error'))
+        }
+      >
+        <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
+          <path d="M5 1h10v10h-4v4H1V5h4zM5 5v6h6" fill="none" stroke="currentColor" strokeWidth="1.5" />
+        </svg>
+      </IconButton>
+    </Tooltip>
+  );
+}

@@ -1,0 +1,89 @@
+'use client';
+import { Alert, Box, Button, Stack } from '@mui/material';
+import { useEffect, useRef } from 'react';
+import type { FieldSpec } from '@/core/methods';
+import { FieldControl } from './FieldControl';
+import type { RunSheetData } from './types';
+import type { Run } from './use-run';
+
+interface Props {
+  readonly run: Run;
+  readonly data: RunSheetData;
+  readonly fields: readonly FieldSpec[];
+  readonly readOnly: boolean;
+  /** Moves past the last or before the first of these fields. */
+  readonly beyond: (step: 1 | -1) => void;
+  /** Which field takes the focus when these fields come up; none on a page where the person has not begun. */
+  readonly focus: 'first' | 'last' | 'none';
+  readonly showMissing: boolean;
+}
+
+/** The readings of one step, one after the other; Enter takes the reading and moves on. */
+export function RunFields({ run, data, fields, readOnly, beyond, focus, showMissing }: Props) {
+  const elements = useRef(new Map<string, HTMLElement>());
+  const { readings, live } = run;
+  const names = fields.map(({ name }) => name).join();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the focus moves when another step comes up, not on every change
+  useEffect(() => {
+    if (focus === 'none') return;
+    const at = focus === 'first' ? fields[0] : fields.at(-1);
+    if (at) elements.current.get(at.name)?.focus();
+  }, [names, focus]);
+  const go = (from: string, step: 1 | -1): void => {
+    const next = fields[fields.findIndex(({ name }) => name === from) + step];
+    const element = next && elements.current.get(next.name);
+    if (element) element.focus();
+    else beyond(step);
+  };
+  return (
+    <Stack spacing={2}>
+      {fields.map((field) => {
+        const theirs = readings.conflicts[field.name];
+        const value = readings.values[field.name] ?? '';
+        const error =
+          readings.refused[field.name] ??
+          live.errors[field.name] ??
+          (showMissing ? live.missing[field.name] : undefined);
+        return (
+          <Box key={field.name}>
+            <FieldControl
+              field={field}
+              system={data.system}
+              value={value}
+              error={error}
+              zone={data.zone}
+              equipment={data.setup.equipment ?? []}
+              readOnly={readOnly}
+              onType={(text) => readings.type(field.name, text)}
+              onSave={(text) => {
+                readings.type(field.name, text);
+                // What the field itself refuses stays in the field; everything else is saved, however odd.
+                if (field.kind !== 'measure' || text.trim() === '' || live.errors[field.name] === undefined) {
+                  readings.save(field.name, text);
+                }
+              }}
+              onNext={(step) => go(field.name, step)}
+              register={(element) => {
+                if (element) elements.current.set(field.name, element);
+                else elements.current.delete(field.name);
+              }}
+            />
+            {theirs ? (
+              <Alert severity="warning" sx={{ mt: 1 }}>
+                {`Somebody else entered ${theirs.text ?? 'nothing'} here meanwhile. You typed ${value || 'nothing'}.`}
+                <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
+                  <Button size="small" variant="outlined" onClick={() => readings.settle(field.name, false)}>
+                    {`Keep ${theirs.text ?? 'theirs'}`}
+                  </Button>
+                  <Button size="small" variant="outlined" onClick={() => readings.settle(field.name, true)}>
+                    {`Use ${value || 'mine'}`}
+                  </Button>
+                </Box>
+              </Alert>
+            ) : null}
+          </Box>
+        );
+      })}
+    </Stack>
+  );
+}

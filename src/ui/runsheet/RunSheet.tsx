@@ -1,0 +1,157 @@
+'use client';
+import { Box, Paper, Stack, Tab, Tabs, Typography } from '@mui/material';
+import { type ReactNode, useState } from 'react';
+import { BENCHES } from '../methods/registry';
+import { PlanList } from '../parts/PlanList';
+import { Working } from '../parts/Working';
+import { Completion } from './Completion';
+import { Photos } from './Photos';
+import { Results } from './Results';
+import { RunFields } from './RunFields';
+import { StepList } from './StepList';
+import type { RunSheetData } from './types';
+import { type Run, stepFields, useRun } from './use-run';
+
+interface Props {
+  readonly data: RunSheetData;
+  readonly now: number;
+  readonly title: ReactNode;
+  readonly next: { readonly href: string; readonly label: string } | null;
+  /** What stands beside the run's own result: the set it belongs to. */
+  readonly beside?: ReactNode;
+}
+
+/** The run sheet, the same for every method: steps and clocks, the bench, the working and the verdict, live. */
+export function RunSheet({ data, now, title, next, beside }: Props) {
+  const run = useRun(data, now);
+  const { steps } = run.method;
+  const [stepId, setStepId] = useState(() => firstOpen(run));
+  const [focus, setFocus] = useState<'first' | 'last' | 'none'>(data.state === 'open' ? 'first' : 'none');
+  const [showMissing, setShowMissing] = useState(false);
+  const [tab, setTab] = useState<'findings' | 'working' | 'plan'>('findings');
+  const index = steps.findIndex(({ id }) => id === stepId);
+  const step = steps[index];
+  const Bench = BENCHES[data.method];
+  const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
+  const move = (by: 1 | -1): void => {
+    const target = steps[index + by];
+    if (!target) return;
+    setFocus(by === 1 ? 'first' : 'last');
+    setStepId(target.id);
+  };
+  const { outcome } = run.live;
+  const hold = outcome.findings.filter((found) => found.beforeLoad && found.needsReason);
+  return (
+    <Stack spacing={1.5}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}>
+        {title}
+        <Typography
+          sx={{ ml: 'auto' }}
+          color={run.readings.state === 'waiting' ? 'error' : 'text.secondary'}
+          role="status"
+        >
+          {
+            { saved: 'Saved', saving: 'Saving…', waiting: 'Not sent yet: kept on this device' }[
+              run.readings.state
+            ]
+          }
+        </Typography>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          alignItems: 'start',
+          gridTemplateColumns: { xs: '1fr', md: '270px minmax(0, 1fr) 350px' },
+        }}
+      >
+        <Paper sx={{ order: { xs: 2, md: 0 } }}>
+          <StepList
+            run={run}
+            data={data}
+            current={stepId}
+            now={now}
+            choose={(id) => {
+              setFocus('first');
+              setStepId(id);
+            }}
+          />
+        </Paper>
+        <Paper sx={{ p: 2, order: { xs: 0, md: 0 } }}>
+          <Bench picture={outcome.picture} />
+          {step ? (
+            <>
+              <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 1, mb: 1.5 }}>
+                <Typography variant="h2" sx={{ flexGrow: 1 }}>
+                  {`${index + 1}. ${step.title}`}
+                </Typography>
+                {data.state === 'open' ? <GoSign hold={hold.length} phase={step.phase} /> : null}
+              </Box>
+              <RunFields
+                run={run}
+                data={data}
+                fields={stepFields(run, step.fields)}
+                readOnly={readOnly}
+                beyond={move}
+                focus={focus}
+                showMissing={showMissing}
+              />
+            </>
+          ) : null}
+          {stepId === steps.at(-1)?.id ? <Photos data={data} /> : null}
+        </Paper>
+        <Stack spacing={2} sx={{ order: { xs: 1, md: 0 }, minWidth: 0 }}>
+          <Paper sx={{ p: 2 }}>
+            <Results outcome={outcome} mainResult={run.method.mainResult} />
+            {beside}
+          </Paper>
+          <Paper sx={{ p: 2, pt: 0.5 }}>
+            <Tabs value={tab} onChange={(_, value) => setTab(value)} sx={{ mb: 1, minHeight: 40 }}>
+              <Tab
+                value="findings"
+                label={`Findings (${outcome.findings.length})`}
+                sx={{ minHeight: 40, minWidth: 0 }}
+              />
+              <Tab value="working" label="Working" sx={{ minHeight: 40, minWidth: 0 }} />
+              <Tab value="plan" label="Plan" sx={{ minHeight: 40, minWidth: 0 }} />
+            </Tabs>
+            <Box sx={{ display: tab === 'findings' ? 'block' : 'none' }}>
+              <Completion
+                run={run}
+                data={data}
+                next={next}
+                onMissing={() => {
+                  setShowMissing(true);
+                  const first = steps.find(({ fields }) => fields.some((name) => run.live.missing[name]));
+                  if (first) setStepId(first.id);
+                }}
+              />
+            </Box>
+            {tab === 'working' ? <Working lines={outcome.lines} /> : null}
+            {tab === 'plan' ? <PlanList items={run.method.plan(data.system, data.setup)} /> : null}
+          </Paper>
+        </Stack>
+      </Box>
+    </Stack>
+  );
+}
+
+function firstOpen(run: Run): string {
+  const { steps } = run.method;
+  const open = steps.find(({ fields }) => fields.some((name) => run.live.missing[name]));
+  return (open ?? steps[0])?.id ?? '';
+}
+
+/** Go or hold before the specimen is destroyed; nothing is blocked, but going on against a hold takes a reason. */
+function GoSign({ hold, phase }: { hold: number; phase: 'before' | 'test' | 'after' }) {
+  if (phase === 'after') return null;
+  return hold > 0 ? (
+    <Typography sx={{ fontWeight: 700, color: 'error.main' }} role="status">
+      {`Hold: ${hold} to settle or give a reason for`}
+    </Typography>
+  ) : (
+    <Typography sx={{ fontWeight: 700, color: 'success.main' }} role="status">
+      Go, as far as checked
+    </Typography>
+  );
+}

@@ -1,0 +1,54 @@
+import { Box, Typography } from '@mui/material';
+import { type UnitId, unitLabel } from '@/core/quantity';
+import type { Finding } from '@/core/working';
+import { Findings } from '../parts/Findings';
+
+interface Member {
+  readonly id: string;
+  readonly label: string;
+  readonly strength: string | null;
+  readonly here: boolean;
+}
+
+/** The companions of a specimen and what their set has come to, to be looked at before the pieces are thrown away. */
+export function SetBeside({
+  members,
+  value,
+  state,
+  unit,
+  designated,
+  findings,
+}: {
+  members: readonly Member[];
+  value: string | null;
+  state: string;
+  unit: UnitId;
+  designated: boolean;
+  findings: readonly Finding[];
+}) {
+  return (
+    <Box sx={{ mt: 2, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
+      <Typography variant="h3" sx={{ mb: 0.5 }}>
+        {designated ? 'Its set' : 'Its set, for information'}
+      </Typography>
+      {members.map((member) => (
+        <Box key={member.id} sx={{ display: 'flex', justifyContent: 'space-between' }}>
+          <Typography className="mono" sx={{ fontWeight: member.here ? 700 : 400 }}>
+            {member.label}
+          </Typography>
+          <Typography className="mono">{member.strength ?? 'not broken'}</Typography>
+        </Box>
+      ))}
+      {value ? (
+        <Typography sx={{ fontWeight: 700, mt: 0.5 }}>
+          {`Mean ${value} ${unitLabel(unit)}${state === 'pending' ? ' so far' : ''}`}
+        </Typography>
+      ) : null}
+      {findings.length > 0 ? (
+        <Box sx={{ mt: 1 }}>
+          <Findings findings={findings} />
+        </Box>
+      ) : null}
+    </Box>
+  );
+}

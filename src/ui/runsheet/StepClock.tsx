@@ -1,0 +1,62 @@
+'use client';
+import { Box, Typography } from '@mui/material';
+import { isLimitId } from '@/core/limits';
+import { limitsOf, type StepClock } from '@/core/methods';
+import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
+import { WindowBadge } from '../parts/WindowBadge';
+import type { RunSheetData } from './types';
+import type { Run } from './use-run';
+
+/** A clock of the run: the age window, or the time since a reading against its limit. */
+export function StepClockView({
+  clock,
+  run,
+  data,
+  now,
+}: {
+  clock: StepClock;
+  run: Run;
+  data: RunSheetData;
+  now: number;
+}) {
+  const limits = limitsOf(data.setup);
+  const performed = run.readings.values[run.method.performedAt];
+  const end = performed ? Date.parse(performed) : now;
+  if (clock.startsAt === 'age') {
+    const { castAt, ageHours } = data.setup.specimen ?? {};
+    if (!castAt || !ageHours) return null;
+    const window = ageWindow(Date.parse(castAt), ageHours, limits);
+    const inside = end >= window.opensAt && end <= window.closesAt;
+    const state = performed ? (inside ? 'done' : 'missed') : windowState(window, now, limits);
+    const words = {
+      'not open yet': `opens in ${durationText((window.opensAt - now) / 60_000)}`,
+      open: `${durationText((window.closesAt - now) / 60_000)} left`,
+      closing: `${durationText((window.closesAt - now) / 60_000)} left`,
+      missed: performed
+        ? 'broken outside it'
+        : `closed ${durationText((now - window.closesAt) / 60_000)} ago`,
+      done: 'broken inside it',
+    }[state];
+    return (
+      <Box sx={{ px: 1, pb: 1, display: 'flex', justifyContent: 'space-between', gap: 1, flexWrap: 'wrap' }}>
+        <WindowBadge state={state} />
+        <Typography className="mono">{`${ageText(ageHours)}: ${words}`}</Typography>
+      </Box>
+    );
+  }
+  const started = run.readings.values[clock.startsAt];
+  if (!started || !clock.limit || !isLimitId(clock.limit)) return null;
+  const limit = limits.of(clock.limit, data.system);
+  const minutes = (end - Date.parse(started)) / 60_000;
+  const over = limit.high !== undefined && minutes / 60 > limit.high.toNumber();
+  return (
+    <Box sx={{ px: 1, pb: 1, display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+      <Typography variant="body2" color="text.secondary">
+        {`${clock.label}, ${limit.text}`}
+      </Typography>
+      <Typography className="mono" color={over ? 'error' : 'text.primary'}>
+        {durationText(minutes)}
+      </Typography>
+    </Box>
+  );
+}

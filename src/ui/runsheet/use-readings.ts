@@ -1,0 +1,164 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { perform } from '../api';
+import { newId } from '../ids';
+
+export interface CurrentReading {
+  readonly field: string;
+  readonly text: string | null;
+  readonly seq: number;
+}
+
+interface Pending {
+  readonly id: string;
+  readonly field: string;
+  readonly text: string;
+  readonly takenAt: string;
+  readonly basedOn?: number;
+  readonly reason?: string;
+  readonly amendmentId?: string;
+}
+
+export interface OtherReading {
+  readonly seq: number;
+  readonly text: string | null;
+}
+
+export type SaveState = 'saved' | 'saving' | 'waiting';
+
+const RETRY_MS = 3000;
+
+/**
+ * The readings of one run: kept on this device until the server has acknowledged each, sent in order, sent again when
+ * the network comes back. A reading that somebody else changed meanwhile is put before the person; nothing is lost.
+ */
+export function useReadings(
+  runId: string,
+  initial: readonly CurrentReading[],
+  correction: { reason?: string; amendmentId?: string } = {},
+) {
+  const store = `readings/${runId}`;
+  const [values, setValues] = useState<Record<string, string>>(() =>
+    Object.fromEntries(initial.map(({ field, text }) => [field, text ?? ''])),
+  );
+  const [state, setState] = useState<SaveState>('saved');
+  const [refused, setRefused] = useState<Record<string, string>>({});
+  const [conflicts, setConflicts] = useState<Record<string, OtherReading>>({});
+  const seqs = useRef<Record<string, number>>(
+    Object.fromEntries(initial.map(({ field, seq }) => [field, seq])),
+  );
+  const saved = useRef<Record<string, string>>(values);
+  const queue = useRef<Pending[]>([]);
+  const busy = useRef(false);
+
+  const keep = useCallback(() => {
+    try {
+      if (queue.current.length === 0) localStorage.removeItem(store);
+      else localStorage.setItem(store, JSON.stringify(queue.current));
+    } catch {
+      // Storage may be full or forbidden: the readings are still in memory and on their way.
+    }
+  }, [store]);
+
+  const flush = useCallback(async () => {
+    if (busy.current) return;
+    busy.current = true;
+    while (queue.current.length > 0) {
+      const [first] = queue.current;
+      if (!first) break;
+      setState('saving');
+      const known = seqs.current[first.field];
+      const reading = { ...first, ...(known === undefined ? {} : { basedOn: known }) };
+      const reply = await perform<{ saved: { field: string; seq: number }[] }>('save-readings', {
+        runId,
+        readings: [reading],
+      });
+      if (!reply.ok && (reply.status === 0 || reply.status >= 500)) {
+        setState('waiting');
+        busy.current = false;
+        return;
+      }
+      queue.current = queue.current.slice(1);
+      keep();
+      if (reply.ok) {
+        for (const { field, seq } of reply.data.saved) seqs.current[field] = seq;
+        saved.current = { ...saved.current, [first.field]: first.text };
+      } else if (reply.status === 409 && reply.details.theirs) {
+        setConflicts((all) => ({ ...all, [first.field]: reply.details.theirs as OtherReading }));
+      } else {
+        const message = reply.errors[first.field] ?? Object.values(reply.errors)[0] ?? reply.message;
+        setRefused((all) => ({ ...all, [first.field]: message }));
+      }
+    }
+    busy.current = false;
+    setState('saved');
+  }, [runId, keep]);
+
+  useEffect(() => {
+    try {
+      const left = localStorage.getItem(store);
+      if (left) {
+        queue.current = [...(JSON.parse(left) as Pending[]), ...queue.current];
+        setValues((all) => ({
+          ...all,
+          ...Object.fromEntries(queue.current.map(({ field, text }) => [field, text])),
+        }));
+        void flush();
+      }
+    } catch {
+      localStorage.removeItem(store);
+    }
+    const again = (): void => void flush();
+    window.addEventListener('online', again);
+    const timer = setInterval(() => queue.current.length > 0 && again(), RETRY_MS);
+    return () => {
+      window.removeEventListener('online', again);
+      clearInterval(timer);
+    };
+  }, [flush, store]);
+
+  const type = useCallback((field: string, text: string) => {
+    setValues((all) => ({ ...all, [field]: text }));
+    setRefused(({ [field]: _, ...rest }) => rest);
+  }, []);
+
+  const { reason, amendmentId } = correction;
+  const save = useCallback(
+    (field: string, text: string) => {
+      setValues((all) => ({ ...all, [field]: text }));
+      const last =
+        queue.current.findLast((reading) => reading.field === field)?.text ?? saved.current[field] ?? '';
+      if (last.trim() === text.trim()) return;
+      queue.current = [
+        ...queue.current,
+        {
+          id: newId(),
+          field,
+          text: text.trim(),
+          takenAt: new Date().toISOString(),
+          ...(reason ? { reason } : {}),
+          ...(amendmentId ? { amendmentId } : {}),
+        },
+      ];
+      keep();
+      void flush();
+    },
+    [flush, keep, reason, amendmentId],
+  );
+
+  /** Settles a conflict: their reading stays, or mine is saved on top of it. */
+  const settle = useCallback(
+    (field: string, mine: boolean) => {
+      const theirs = conflicts[field];
+      setConflicts(({ [field]: _, ...rest }) => rest);
+      if (!theirs) return;
+      seqs.current[field] = theirs.seq;
+      saved.current = { ...saved.current, [field]: theirs.text ?? '' };
+      if (mine) save(field, values[field] ?? '');
+      else setValues((all) => ({ ...all, [field]: theirs.text ?? '' }));
+    },
+    [conflicts, save, values],
+  );
+
+  return { values, state, refused, conflicts, type, save, settle };
+}

@@ -1,0 +1,61 @@
+'use client';
+import 'reflect-metadata';
+import { useMemo, useState } from 'react';
+import {
+  type FieldSpec,
+  fieldsOf,
+  findMethod,
+  type Method,
+  type Outcome,
+  usableInput,
+  validateInput,
+} from '@/core/methods';
+import { bySeverity } from '@/core/working';
+import { useNow } from '../use-now';
+import type { RunSheetData } from './types';
+import { useReadings } from './use-readings';
+
+/** A run being worked on: its readings, and what they come to at this moment, computed here while typing. */
+export function useRun(data: RunSheetData, now: number) {
+  const method = findMethod(data.method) as Method;
+  const [correction, setCorrection] = useState('');
+  const readings = useReadings(data.runId, data.readings, {
+    ...(data.state === 'complete' ? { reason: correction } : {}),
+    ...(data.lock?.amendment ? { amendmentId: data.lock.amendment.id } : {}),
+  });
+  // Once a minute is often enough for the checks that look at the clock.
+  const minute = Math.floor(useNow(now, 20_000) / 60_000) * 60_000;
+  const { values } = readings;
+  const live = useMemo(() => {
+    const typed = typedInput(method, data.system, values);
+    const { input, errors } = usableInput(method, typed);
+    const outcome: Outcome = method.compute(input, { ...data.setup, asOf: new Date(minute).toISOString() });
+    const complete = validateInput(method, typed, { whole: true });
+    return {
+      outcome: { ...outcome, findings: bySeverity(outcome.findings) },
+      errors,
+      missing: complete.ok ? {} : complete.errors,
+    };
+  }, [method, data.system, data.setup, values, minute]);
+  const fields = useMemo(() => new Map(fieldsOf(method.Input).map((field) => [field.name, field])), [method]);
+  return { method, fields, readings, live, correction, setCorrection };
+}
+
+function typedInput(
+  method: Method,
+  system: string,
+  values: Readonly<Record<string, string>>,
+): Record<string, unknown> {
+  const kinds = new Map(fieldsOf(method.Input).map((field) => [field.name, field.kind]));
+  const pairs = Object.entries(values)
+    .filter(([, text]) => text.trim() !== '')
+    .map(([name, text]) => [name, kinds.get(name) === 'check' ? text === 'true' : text] as const);
+  return { system, ...Object.fromEntries(pairs) };
+}
+
+export type Run = ReturnType<typeof useRun>;
+
+/** The fields of a step, in its order. */
+export function stepFields(run: Run, names: readonly string[]): FieldSpec[] {
+  return names.map((name) => run.fields.get(name)).filter((field) => field !== undefined);
+}

@@ -1,0 +1,163 @@
+'use client';
+import {
+  Alert,
+  Box,
+  Button,
+  Checkbox,
+  Stack,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  TextField,
+  Typography,
+} from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { type ChangeEvent, useState } from 'react';
+import type { ImportPreview } from '@/core/interchange';
+import { perform, post } from '../api';
+import { Card } from '../parts/Card';
+import { useNotice } from '../parts/Notice';
+
+const METHOD = 'cylinder-compression';
+const LARGEST = 2_000_000;
+
+/** Results from a file: looked at row by row first, imported only when told, all chosen rows or none. */
+export function ImportResults({ jobId }: { jobId: string }) {
+  const router = useRouter();
+  const notice = useNotice();
+  const [csv, setCsv] = useState('');
+  const [name, setName] = useState('');
+  const [preview, setPreview] = useState<ImportPreview | null>(null);
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const [reason, setReason] = useState('');
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState('');
+  const read = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    if (file.size > LARGEST) return setTrouble('The file is larger than 2 MB: split it.');
+    const text = await file.text();
+    setName(file.name);
+    setCsv(text);
+    setTrouble('');
+    setBusy(true);
+    const reply = await post<ImportPreview>('/api/import', { method: METHOD, csv: text });
+    setBusy(false);
+    if (!reply.ok) return setTrouble(reply.message);
+    setPreview(reply.data);
+    setChosen(new Set(reply.data.rows.filter(({ errors }) => errors.length === 0).map(({ line }) => line)));
+  };
+  const bring = async (): Promise<void> => {
+    setBusy(true);
+    const reply = await perform<{ imported: number }>('import-results', {
+      method: METHOD,
+      csv,
+      lines: [...chosen],
+      reason,
+      confirmed: true,
+    });
+    setBusy(false);
+    if (!reply.ok) return setTrouble(Object.values(reply.errors)[0] ?? reply.message);
+    notice(`${reply.data.imported} results imported.`);
+    router.push(`/jobs/${jobId}`);
+  };
+  const good = preview?.rows.filter(({ errors }) => errors.length === 0) ?? [];
+  return (
+    <Stack spacing={2}>
+      <Card title="File">
+        <Typography sx={{ mb: 1, maxWidth: 760 }}>
+          A CSV with a header row: a column “specimen” and the readings of the compression run, with the unit
+          in the column name: diameter1_in, maximum_load_lbf, tested_at, fracture. The export of a job has the
+          same columns.
+        </Typography>
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+          <Button component="label" variant="contained" loading={busy}>
+            Choose a file
+            <input type="file" accept=".csv,text/csv,text/plain" hidden onChange={read} />
+          </Button>
+          <Typography>{name}</Typography>
+        </Box>
+        {trouble ? (
+          <Alert severity="error" sx={{ mt: 2 }}>
+            {trouble}
+          </Alert>
+        ) : null}
+      </Card>
+      {preview ? (
+        <Card
+          title={`Preview: ${good.length} of ${preview.rows.length} rows can be imported. Nothing is imported yet.`}
+        >
+          {preview.problems.map((problem) => (
+            <Alert key={problem} severity="error" sx={{ mb: 1 }}>
+              {problem}
+            </Alert>
+          ))}
+          {preview.ignoredColumns.length > 0 ? (
+            <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+              {`Columns not used: ${preview.ignoredColumns.join(', ')}.`}
+            </Typography>
+          ) : null}
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell padding="checkbox" />
+                <TableCell>Line</TableCell>
+                <TableCell>Specimen</TableCell>
+                <TableCell>Load</TableCell>
+                <TableCell>What is wrong</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {preview.rows.map((row) => (
+                <TableRow key={row.line}>
+                  <TableCell padding="checkbox">
+                    <Checkbox
+                      checked={chosen.has(row.line)}
+                      disabled={row.errors.length > 0}
+                      slotProps={{ input: { 'aria-label': `Import line ${row.line}` } }}
+                      onChange={(_, on) =>
+                        setChosen((all) => {
+                          const next = new Set(all);
+                          if (on) next.add(row.line);
+                          else next.delete(row.line);
+                          return next;
+                        })
+                      }
+                    />
+                  </TableCell>
+                  <TableCell className="mono">{row.line}</TableCell>
+                  <TableCell className="mono">{row.label}</TableCell>
+                  <TableCell className="mono">{String(row.input.maximumLoad ?? '')}</TableCell>
+                  <TableCell>
+                    {row.errors.map((error) => (
+                      <Typography key={`${error.column}${error.message}`} variant="body2" color="error">
+                        {`${error.column ? `${error.column}: ` : ''}${error.message}`}
+                      </Typography>
+                    ))}
+                  </TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+          {good.length > 0 ? (
+            <Box sx={{ mt: 2, display: 'flex', gap: 2, alignItems: 'flex-start', flexWrap: 'wrap' }}>
+              <TextField
+                label="Reason for findings that ask for one"
+                value={reason}
+                onChange={(event) => setReason(event.target.value)}
+                helperText="Recorded with a result outside its window and the like; a reviewer accepts it."
+                sx={{ minWidth: 360 }}
+              />
+              <Button variant="contained" onClick={bring} loading={busy} disabled={chosen.size === 0}>
+                {`Import ${chosen.size} ${chosen.size === 1 ? 'result' : 'results'}`}
+              </Button>
+            </Box>
+          ) : null}
+        </Card>
+      ) : null}
+    </Stack>
+  );
+}

@@ -1,0 +1,126 @@
+'use client';
+import { Box, useTheme } from '@mui/material';
+import { useMemo } from 'react';
+import { Line } from 'react-chartjs-2';
+import { limitLine, useChartSetup } from '../charts/setup';
+
+export interface ChartPoint {
+  readonly label: string;
+  readonly day: string;
+  readonly value: number | null;
+  readonly state: string;
+  readonly average: number | null;
+  readonly singles: readonly number[];
+}
+
+/** Tests with their cylinders, the running average of three, and the two limits as lines named where they stand. */
+export function MixChart({
+  points,
+  specified,
+  floor,
+  unit,
+}: {
+  points: readonly ChartPoint[];
+  specified: number;
+  floor: number;
+  unit: string;
+}) {
+  const { palette } = useTheme();
+  const base = useChartSetup();
+  const data = useMemo(
+    () => ({
+      labels: points.map(({ label }) => label),
+      datasets: [
+        {
+          label: 'Mean of three',
+          data: points.map(({ average }) => average),
+          borderColor: palette.primary.main,
+          backgroundColor: palette.primary.main,
+          borderWidth: 2.5,
+          pointRadius: 0,
+          tension: 0,
+        },
+        {
+          label: 'Strength test',
+          data: points.map(({ value }) => value),
+          showLine: false,
+          pointRadius: 6,
+          pointStyle: points.map(({ value }) => (value !== null && value < floor ? 'crossRot' : 'rect')),
+          borderColor: points.map(({ value }) =>
+            value !== null && value < floor ? palette.error.main : palette.text.primary,
+          ),
+          backgroundColor: points.map(({ value }) =>
+            value !== null && value < specified ? palette.warning.main : palette.text.primary,
+          ),
+          borderWidth: 2,
+        },
+        ...[0, 1, 2].map((order) => ({
+          label: order === 0 ? 'Single cylinder' : `Single cylinder ${order + 1}`,
+          data: points.map(({ singles }) => singles[order] ?? null),
+          showLine: false,
+          pointRadius: 2,
+          pointStyle: 'circle' as const,
+          borderColor: palette.text.secondary,
+          backgroundColor: palette.text.secondary,
+        })),
+      ],
+    }),
+    [points, palette, specified, floor],
+  );
+  const values = points.flatMap(({ value, singles }) => [...(value === null ? [] : [value]), ...singles]);
+  const low = Math.min(floor, ...values);
+  const high = Math.max(specified, ...values);
+  const margin = (high - low) * 0.12 || specified * 0.1;
+  return (
+    <Box sx={{ height: 340 }}>
+      <Line
+        data={data}
+        aria-label="Strength tests in sampling order with the running average of three and the limits; the table below holds the same figures"
+        role="img"
+        options={{
+          ...base,
+          scales: {
+            x: { ...base.scales.x, title: { display: false } },
+            y: {
+              ...base.scales.y,
+              min: low - margin,
+              max: high + margin,
+              title: { display: true, text: unit, color: palette.text.secondary },
+            },
+          },
+          plugins: {
+            ...base.plugins,
+            legend: {
+              ...base.plugins.legend,
+              labels: { ...base.plugins.legend.labels, filter: ({ text }) => !/cylinder \d/.test(text) },
+            },
+            tooltip: {
+              callbacks: {
+                title: ([item]) =>
+                  item ? `${points[item.dataIndex]?.label}, ${points[item.dataIndex]?.day}` : '',
+                label: (item) =>
+                  `${item.dataset.label?.replace(/ \d$/, '')}: ${Math.round(Number(item.parsed.y) * 10) / 10} ${unit}`,
+              },
+            },
+            annotation: {
+              annotations: {
+                specified: limitLine(
+                  specified,
+                  `f′c ${specified.toLocaleString('en-US')}`,
+                  palette.text.primary,
+                  palette.background.paper,
+                ),
+                floor: limitLine(
+                  floor,
+                  `single test ${floor.toLocaleString('en-US')}`,
+                  palette.error.main,
+                  palette.background.paper,
+                ),
+              },
+            },
+          },
+        }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,38 @@
+'use client';
+import { Button } from '@mui/material';
+import { FormDialog } from '../form/FormDialog';
+
+/** A job entered by a manager. */
+export function NewJob() {
+  return (
+    <FormDialog
+      title="New job"
+      useCase="create-job"
+      initial={{ zone: Intl.DateTimeFormat().resolvedOptions().timeZone, system: 'US' }}
+      fields={[
+        { name: 'number', label: 'Number', help: 'Short: it begins every label of this job.' },
+        { name: 'name', label: 'Name' },
+        { name: 'owner', label: 'Owner' },
+        { name: 'location', label: 'Place' },
+        { name: 'zone', label: 'Time zone', help: 'Area/City: times of this job are shown in it.' },
+        {
+          name: 'system',
+          label: 'System of units',
+          options: [
+            { value: 'US', label: 'Inch-pound' },
+            { value: 'SI', label: 'SI' },
+          ],
+          help: 'Limits are taken from this system alone.',
+        },
+      ]}
+      submit="Enter the job"
+      done="Job entered."
+      then={(data) => `/jobs/${String(data.jobId)}`}
+      button={(open) => (
+        <Button variant="contained" onClick={open}>
+          New job
+        </Button>
+      )}
+    />
+  );
+}

@@ -1,0 +1,254 @@
+'use client';
+import {
+  Box,
+  Chip,
+  Stack,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  Typography,
+} from '@mui/material';
+import { useMemo } from 'react';
+import { type LimitChanges, Limits } from '@/core/limits';
+import { ageText, durationText, type WindowState } from '@/core/windows';
+import { Card, Empty } from '../parts/Card';
+import { LinkButton, TextLink } from '../parts/LinkButton';
+import { WindowBadge } from '../parts/WindowBadge';
+import { clock, dayTime } from '../time';
+import { useNow } from '../use-now';
+import type { BracketView } from './due-sets';
+import { type DueSet, dueSets } from './due-sets';
+import { Ribbon } from './Ribbon';
+
+interface Fresh {
+  readonly sampleId: string;
+  readonly number: number;
+  readonly job: string;
+  readonly method: string;
+  readonly sampledAt: number;
+}
+
+/** What must be done now, and how long there is: the ribbon, and the same as a list by the time left. */
+export function Today({
+  brackets,
+  fresh,
+  now: initial,
+  canTest,
+  limitChanges,
+}: {
+  brackets: readonly BracketView[];
+  fresh: readonly Fresh[];
+  now: number;
+  canTest: boolean;
+  limitChanges: LimitChanges;
+}) {
+  const now = useNow(initial);
+  const limits = useMemo(() => new Limits(limitChanges), [limitChanges]);
+  const sets = dueSets(brackets, now, limits);
+  const urgent = sets.filter((set) => set.state === 'open' || set.state === 'closing');
+  const missed = sets.filter((set) => set.state === 'missed');
+  const coming = sets.filter((set) => set.state === 'not open yet');
+  const done = sets.filter((set) => set.state === 'done');
+  const zone = brackets[0]?.zone ?? 'UTC';
+  return (
+    <Stack spacing={2}>
+      <Headline now={now} zone={zone} urgent={urgent} missed={missed} coming={coming} />
+      {fresh.length > 0 ? <FreshCard fresh={fresh} now={now} /> : null}
+      {brackets.length > 0 ? (
+        <Card title="Ribbon">
+          <Ribbon sets={sets} now={now} zone={zone} />
+        </Card>
+      ) : null}
+      <DueTable
+        title="Open now"
+        sets={urgent}
+        now={now}
+        canTest={canTest}
+        empty="Nothing waits at the press now."
+      />
+      {missed.length > 0 ? (
+        <DueTable title="Missed, not broken" sets={missed} now={now} canTest={canTest} empty="" />
+      ) : null}
+      <DueTable
+        title="Coming in a week"
+        sets={coming}
+        now={now}
+        canTest={false}
+        empty="No window opens within a week."
+      />
+      {done.length > 0 ? (
+        <DueTable title="Done in the last day" sets={done} now={now} canTest={false} empty="" />
+      ) : null}
+    </Stack>
+  );
+}
+
+function Headline({
+  now,
+  zone,
+  urgent,
+  missed,
+  coming,
+}: {
+  now: number;
+  zone: string;
+  urgent: readonly DueSet[];
+  missed: readonly DueSet[];
+  coming: readonly DueSet[];
+}) {
+  const [first] = urgent;
+  const [next] = coming;
+  const count = urgent.reduce((sum, set) => sum + set.waiting.length, 0);
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 3, flexWrap: 'wrap' }}>
+      <Typography variant="h1" component="h1">
+        {first
+          ? `${count} ${count === 1 ? 'cylinder' : 'cylinders'} to break, first within ${durationText((first.closesAt - now) / 60_000)}`
+          : next
+            ? `Nothing to break now; next window opens in ${durationText((next.opensAt - now) / 60_000)}`
+            : 'Nothing is waiting'}
+      </Typography>
+      {missed.length > 0 ? (
+        <Typography color="error" sx={{ fontWeight: 700 }}>
+          {`${missed.length} missed`}
+        </Typography>
+      ) : null}
+      <Typography className="mono" color="text.secondary" sx={{ ml: 'auto' }}>
+        {dayTime(now, zone)}
+      </Typography>
+    </Box>
+  );
+}
+
+const FRESH_WORDS: Readonly<Record<string, string>> = {
+  slump: 'slump',
+  'concrete-temperature': 'temperature',
+};
+
+function FreshCard({ fresh, now }: { fresh: readonly Fresh[]; now: number }) {
+  const samples = [...new Map(fresh.map((row) => [row.sampleId, row])).values()];
+  return (
+    <Card title="In the field">
+      <Stack spacing={1}>
+        {samples.map((sample) => (
+          <Box key={sample.sampleId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+            <Typography className="mono">{`${sample.job}-${String(sample.number).padStart(3, '0')}`}</Typography>
+            <Typography>
+              {`taken ${durationText((now - sample.sampledAt) / 60_000)} ago, waits for ${fresh
+                .filter((row) => row.sampleId === sample.sampleId)
+                .map((row) => FRESH_WORDS[row.method] ?? row.method)
+                .join(' and ')}`}
+            </Typography>
+            <LinkButton size="small" variant="outlined" href={`/field/${sample.sampleId}`}>
+              Go on
+            </LinkButton>
+          </Box>
+        ))}
+      </Stack>
+    </Card>
+  );
+}
+
+function timeWords(set: DueSet, now: number): string {
+  const words: Record<WindowState, string> = {
+    'not open yet': `opens in ${durationText((set.opensAt - now) / 60_000)}`,
+    open: durationText((set.closesAt - now) / 60_000),
+    closing: durationText((set.closesAt - now) / 60_000),
+    missed: `${durationText((now - set.closesAt) / 60_000)} late`,
+    done: '',
+  };
+  return words[set.state];
+}
+
+function DueTable({
+  title,
+  sets,
+  now,
+  canTest,
+  empty,
+}: {
+  title: string;
+  sets: readonly DueSet[];
+  now: number;
+  canTest: boolean;
+  empty: string;
+}) {
+  return (
+    <Card title={title}>
+      {sets.length === 0 ? (
+        <Empty>{empty}</Empty>
+      ) : (
+        <Box sx={{ overflowX: 'auto' }}>
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>Time left</TableCell>
+                <TableCell>Window</TableCell>
+                <TableCell>Specimens</TableCell>
+                <TableCell>Age</TableCell>
+                <TableCell>Where it was placed</TableCell>
+                <TableCell>From to</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {sets.map((set) => (
+                <TableRow key={set.key}>
+                  <TableCell
+                    className="mono"
+                    sx={{ fontSize: '1.15rem', whiteSpace: 'nowrap', fontWeight: 500 }}
+                  >
+                    {timeWords(set, now)}
+                  </TableCell>
+                  <TableCell>
+                    <WindowBadge state={set.state} />
+                  </TableCell>
+                  <TableCell>
+                    <Stack direction="row" spacing={0.5} useFlexGap sx={{ flexWrap: 'wrap' }}>
+                      {set.specimens.map((specimen) =>
+                        canTest && specimen.testedAt === null ? (
+                          <LinkButton
+                            key={specimen.specimenId}
+                            size="small"
+                            variant="contained"
+                            href={`/bench/${specimen.specimenId}`}
+                            sx={{ minHeight: 36 }}
+                          >
+                            {`Break ${specimen.label}`}
+                          </LinkButton>
+                        ) : (
+                          <Chip
+                            key={specimen.specimenId}
+                            size="small"
+                            variant="outlined"
+                            label={specimen.label}
+                            className="mono"
+                          />
+                        ),
+                      )}
+                    </Stack>
+                  </TableCell>
+                  <TableCell sx={{ whiteSpace: 'nowrap' }}>{ageText(set.ageHours)}</TableCell>
+                  <TableCell>
+                    <TextLink href={`/samples/${set.sampleId}`}>{set.element}</TextLink>
+                    <Typography variant="body2" color="text.secondary">
+                      {set.mixCode}
+                    </Typography>
+                  </TableCell>
+                  <TableCell sx={{ whiteSpace: 'nowrap' }}>
+                    {`${dayTime(set.opensAt, set.zone)} to ${sameDay(set) ? clock(set.closesAt, set.zone) : dayTime(set.closesAt, set.zone)}`}
+                  </TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Box>
+      )}
+    </Card>
+  );
+}
+
+function sameDay(set: DueSet): boolean {
+  return dayTime(set.opensAt, set.zone).slice(0, -6) === dayTime(set.closesAt, set.zone).slice(0, -6);
+}
