@@ -2,6 +2,11 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: ['./src/db/schema/people.ts', './src/db/schema/jobs.ts', './src/db/schema/runs.ts', './src/db/schema/reports.ts'],
+  schema: [
+    './src/db/schema/people.ts',
+    './src/db/schema/jobs.ts',
+    './src/db/schema/runs.ts',
+    './src/db/schema/reports.ts',
+  ],
   out: './src/db/migrations',
 });

@@ -23,7 +23,9 @@ await main(async () => {
   }
   if (!process.argv.includes('--yes')) {
     const ask = readline.createInterface({ input: process.stdin, output: process.stdout });
-    const answer = await ask.question('This removes every record of this installation for good. Type "empty" to go on: ');
+    const answer = await ask.question(
+      'This removes every record of this installation for good. Type "empty" to go on: ',
+    );
     ask.close();
     if (answer.trim() !== 'empty') {
       say('nothing was changed.');

@@ -3,7 +3,16 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import path from 'node:path';
 import { startCluster } from './lib/cluster.mjs';
 import { main, say } from './lib/say.mjs';
-import { buildApplication, freePort, HOME, installPackages, run, start, stop, waitForServer } from './lib/system.mjs';
+import {
+  buildApplication,
+  freePort,
+  HOME,
+  installPackages,
+  run,
+  start,
+  stop,
+  waitForServer,
+} from './lib/system.mjs';
 
 const dev = process.argv.includes('--dev');
 const runFile = path.join(HOME, 'running.json');
@@ -50,28 +59,34 @@ await main(async () => {
   try {
     const databaseUrl = cluster.appUrl('bricole');
     say('preparing the database');
-    run('npx', ['--no-install', 'tsx', 'scripts/prepare-database.ts'], {
+    run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/prepare-database.ts'], {
       sentence: 'the database could not be migrated',
       env: { BRICOLE_OWNER_URL: cluster.ownerUrl('bricole'), BRICOLE_APP_PASSWORD: cluster.appPassword },
     });
-    run('npx', ['--no-install', 'tsx', 'scripts/load-demo.ts'], {
+    run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demo.ts'], {
       sentence: 'the demo scenario could not be loaded',
       env: { BRICOLE_DATABASE_URL: databaseUrl },
     });
     if (!dev) buildApplication();
     const port = await freePort(Number(process.env.PORT ?? 3000));
     const url = `http://127.0.0.1:${port}`;
-    server = start('node', ['node_modules/next/dist/bin/next', dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)], {
-      BRICOLE_DATABASE_URL: databaseUrl,
-      BRICOLE_URL: url,
-      BRICOLE_SECRET: secret(),
-      BRICOLE_DEMO: '1',
-      NEXT_TELEMETRY_DISABLED: '1',
-    });
+    server = start(
+      'node',
+      ['node_modules/next/dist/bin/next', dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],
+      {
+        BRICOLE_DATABASE_URL: databaseUrl,
+        BRICOLE_URL: url,
+        BRICOLE_SECRET: secret(),
+        BRICOLE_DEMO: '1',
+        NEXT_TELEMETRY_DISABLED: '1',
+      },
+    );
     server.on('exit', (code) => void end(code ?? 1));
     writeFileSync(runFile, JSON.stringify({ pid: process.pid, url }));
     await waitForServer(`${url}/api/health`, server);
-    run('npx', ['--no-install', 'tsx', 'scripts/print-sign-ins.ts'], { env: { BRICOLE_URL: url } });
+    run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/print-sign-ins.ts'], {
+      env: { BRICOLE_URL: url },
+    });
   } catch (error) {
     if (!ending) {
       await stop(server);

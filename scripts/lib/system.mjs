@@ -122,7 +122,11 @@ export function installPackages() {
     () => existsSync(path.join(PROJECT, 'node_modules/next')),
     () => {
       say('installing npm packages from the lock file');
-      run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { sentence: 'npm ci failed' });
+      // Not `npm ci`: a registry without the packages of other platforms makes a lock file that it refuses; this
+      // installs the same pinned versions and leaves the lock file as it is.
+      run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], {
+        sentence: 'npm install failed',
+      });
     },
   );
 }
@@ -136,7 +140,7 @@ export function buildApplication() {
     () => existsSync(path.join(PROJECT, '.next/BUILD_ID')),
     () => {
       say('building the application (about a minute)');
-      run('npx', ['--no-install', 'next', 'build'], {
+      run('node', ['node_modules/next/dist/bin/next', 'build'], {
         sentence: 'next build failed',
         env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
       });

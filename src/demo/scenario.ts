@@ -51,9 +51,7 @@ export const JOB = {
   system: 'US',
 } as const;
 
-/** What each mix's story is: comfortable, marginal, or with one low test. */
-export type Story = 'comfortable' | 'marginal' | 'low';
-
+/** Each mix has its story: comfortable, marginal, or with one low test. */
 export const MIXES = [
   {
     key: 'piers',

@@ -45,7 +45,7 @@ const FIXED: Readonly<Record<Mix['key'], readonly Moment[]>> = {
   piers: [
     { age: 28 * DAY - 8 * HOUR, kind: 'due' },
     { age: 7 * DAY - 11 * HOUR, kind: 'plain' },
-    { age: 25 * MINUTE, kind: 'today' },
+    { age: -10 * MINUTE, kind: 'today' },
   ],
   apron: [
     { age: 28 * DAY + 31 * HOUR, kind: 'missed' },
@@ -130,10 +130,10 @@ function planSample(
     planCylinder(target, testedAt, late, chance);
   const spread = (): number => strength * (1 + chance.normal(0, 0.018));
   const late = moment.kind === 'late break' || moment.kind === 'unaccepted';
-  const matureAt = castAt + 28 * DAY + (late ? 23 * HOUR : chance.between(-6, 5) * HOUR);
+  const matureAt = castAt + 28 * DAY + (late ? 23 * HOUR : chance.between(-1.2, 1.8) * HOUR);
   const due = moment.kind === 'due' || moment.kind === 'missed';
   const old = now - castAt > 29.5 * DAY;
-  const earlyDue = castAt + 7 * DAY + chance.between(-4, 4) * HOUR;
+  const earlyDue = castAt + 7 * DAY + chance.between(-0.8, 1.5) * HOUR;
   return {
     sampledAt,
     element: mix.elements[index % mix.elements.length] ?? mix.elements[0],

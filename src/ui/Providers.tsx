@@ -1,9 +1,16 @@
 'use client';
 import { CssBaseline, ThemeProvider } from '@mui/material';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
-import { type ReactNode, useMemo } from 'react';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { NoticeProvider } from './parts/Notice';
 import { type Scheme, themeOf } from './theme';
+
+const NonceContext = createContext('');
+
+/** The page's nonce, for the few parts that write a style element of their own. */
+export function useNonce(): string {
+  return useContext(NonceContext);
+}
 
 /** Theme, style cache with the page's nonce, and the place where short notices appear. */
 export function Providers({
@@ -20,7 +27,9 @@ export function Providers({
     <AppRouterCacheProvider options={{ key: 'b', nonce }}>
       <ThemeProvider theme={theme}>
         <CssBaseline />
-        <NoticeProvider>{children}</NoticeProvider>
+        <NonceContext value={nonce}>
+          <NoticeProvider>{children}</NoticeProvider>
+        </NonceContext>
       </ThemeProvider>
     </AppRouterCacheProvider>
   );

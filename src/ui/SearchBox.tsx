@@ -2,7 +2,7 @@
 import { Autocomplete, Box, TextField, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { isTyping } from './Shell';
+import { isTyping } from './keys';
 
 interface Hit {
   readonly kind: 'specimen' | 'sample' | 'job';

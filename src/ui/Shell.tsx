@@ -14,6 +14,7 @@ import {
 import NextLink from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useState } from 'react';
+import { isTyping } from './keys';
 import { SearchBox } from './SearchBox';
 import { SCHEMES, type Scheme } from './theme';
 
@@ -122,19 +123,12 @@ export function Shell({
           zIndex: 10,
         }}
       >
-        {places.slice(0, 5).map((place) => (
+        {places.map((place) => (
           <PlaceLink key={place.href} place={place} tall />
         ))}
       </Box>
       <KeysDialog open={keys} close={() => setKeys(false)} />
     </Box>
-  );
-}
-
-/** True when a key press belongs to something being typed. */
-export function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable]') !== null
   );
 }
 
@@ -150,13 +144,14 @@ function PlaceLink({ place, tall = false }: { place: Place; tall?: boolean }) {
         color: here ? 'primary.main' : 'text.primary',
         textDecoration: 'none',
         fontWeight: here ? 700 : 400,
-        px: 1,
+        px: tall ? 0.25 : 1,
+        fontSize: tall ? '0.95rem' : '1rem',
         minHeight: tall ? 56 : 40,
         display: 'inline-flex',
         alignItems: 'center',
         // The place one is in stands in the brackets that mark an open window.
-        '&::before': { content: here ? '"["' : '" "', whiteSpace: 'pre', mr: 0.5 },
-        '&::after': { content: here ? '"]"' : '" "', whiteSpace: 'pre', ml: 0.5 },
+        '&::before': { content: here ? '"["' : '" "', whiteSpace: 'pre', mr: tall ? 0 : 0.5 },
+        '&::after': { content: here ? '"]"' : '" "', whiteSpace: 'pre', ml: tall ? 0 : 0.5 },
       }}
     >
       {place.word}

@@ -8,7 +8,11 @@ export interface LimitValue {
   readonly unit: UnitId;
 }
 
-export type LimitStatus = 'recalled' | 'confirmed' | 'set by the laboratory';
+/**
+ * `recalled`: from memory, to be checked by the laboratory against its own copy; `our choice`: proposed here, no
+ * document says it; `confirmed` and `set by the laboratory`: done by a named person, with history.
+ */
+export type LimitStatus = 'recalled' | 'our choice' | 'confirmed' | 'set by the laboratory';
 
 /** An entry of the register: every tolerance, window, factor and requirement that code refers to. */
 export interface LimitEntry {
@@ -39,7 +43,15 @@ function entry(
   source: Source,
   values: { US?: LimitValue; SI?: LimitValue; both?: LimitValue },
 ): LimitEntry {
-  return { group, title, source, edition: unknownEdition, status: 'recalled', ...values };
+  const published = source.kind === 'standard';
+  return {
+    group,
+    title,
+    source,
+    edition: published ? unknownEdition : '',
+    status: source.kind === 'our choice' ? 'our choice' : 'recalled',
+    ...values,
+  };
 }
 function both(ends: Ends, unit: UnitId): { both: LimitValue } {
   return { both: { ...ends, unit } };

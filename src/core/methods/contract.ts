@@ -1,4 +1,4 @@
-import type { Exact, System, UnitId } from '../quantity';
+import type { System, UnitId } from '../quantity';
 import type { Finding, Source, WorkingLine } from '../working';
 import type { RunInput } from './fields';
 import type { RunSetup } from './setup';
@@ -84,5 +84,3 @@ export interface Method<I extends RunInput = RunInput> {
   /** A complete example input and setup, for the description and the tests. */
   example(system: System): { readonly input: Record<string, unknown>; readonly setup: RunSetup };
 }
-
-export type { Exact };

@@ -29,8 +29,9 @@ const VULGAR: Record<string, string> = {
 
 const NUMBER = String.raw`(?:\d[\d,]*\.?\d*|\.\d+)`;
 const FRACTION = String.raw`\d+\s*\/\s*\d+`;
+// A fraction alone is tried first: otherwise its upper number would be taken for the whole reading.
 const SIMPLE = new RegExp(
-  `^([-+−]?)\\s*(?:(${NUMBER})(?:[\\s-]+(${FRACTION}))?|(${FRACTION}))\\s*(.*)$`,
+  `^([-+−]?)\\s*(?:(${FRACTION})|(${NUMBER})(?:[\\s-]+(${FRACTION}))?)\\s*(.*)$`,
   'u',
 );
 const FEET_INCHES = new RegExp(
@@ -89,7 +90,7 @@ export function parseMeasure(text: string, dimension: Dimension, fallback: UnitI
   }
   const match = SIMPLE.exec(words);
   if (!match) return { ok: false, message: `"${text.trim()}" is not a number.` };
-  const [, sign, whole, part, alone, unitWords = ''] = match;
+  const [, sign, alone, whole, part, unitWords = ''] = match;
   const first = whole === undefined ? undefined : plainNumber(whole);
   if (whole !== undefined && !first) {
     return { ok: false, message: `"${whole}" can be read two ways: type it without commas.` };

@@ -1,2 +1,1 @@
 export * from './age-window';
-export * from './opening-hours';

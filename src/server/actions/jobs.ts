@@ -28,13 +28,22 @@ export class CreateJobInput {
   @IsIn(['US', 'SI'], { message: 'System of units: US or SI.' }) system: 'US' | 'SI';
 }
 
+/** True for a time zone that the calendar knows. */
+function isZone(zone: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
+  } catch {
+    return false;
+  }
+}
+
 /** A new job. */
 export const createJob = defineUseCase({
   name: 'create job',
   roles: MANAGERS,
   Input: CreateJobInput,
   async act({ tx }, input) {
-    if (!Intl.supportedValuesOf('timeZone').includes(input.zone)) {
+    if (!isZone(input.zone)) {
       refuseFields({ zone: 'Time zone: choose one as Area/City, such as America/New_York.' });
     }
     const taken = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.number, input.number));

@@ -297,7 +297,7 @@ async function recordReasons(
     asked.map((findingId) => ({
       runId,
       findingId,
-      reason: given.get(findingId) ?? '',
+      reason: reasonFor(findingId),
       by: actor.id,
       at: now,
     })),

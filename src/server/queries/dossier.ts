@@ -261,8 +261,6 @@ export async function sampleDossier(db: Queryable, actor: Actor, sampleId: strin
   };
 }
 
-export type Dossier = Awaited<ReturnType<typeof sampleDossier>>;
-
 async function reportsOf(db: Queryable, sampleId: string, signedOnly: boolean) {
   return db
     .select({

@@ -67,9 +67,9 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
     const set = sets.find((each) => each.ageHours === mix.ageHours && each.cure === 'standard');
     if (!set) return [];
     const young = sets.find((each) => each.ageHours < mix.ageHours && each.test.state === 'tested');
-    const unaccepted = set.specimens
-      .filter((view) => view.run?.state === 'complete' && view.run.openReasons.length > 0)
-      .map((view) => `${view.label}: its recorded reason is not accepted yet`);
+    const unaccepted = set.specimens.some(
+      ({ run }) => run?.state === 'complete' && run.openReasons.length > 0,
+    );
     return [
       {
         id: sample.id,
@@ -78,7 +78,7 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
         sampledAt: sample.sampledAt.getTime(),
         value: set.test.state === 'tested' ? set.test.value : null,
         state: set.test.state,
-        engineer: [...set.test.engineer, ...unaccepted],
+        engineer: [...set.test.engineer, ...(unaccepted ? ['a recorded reason is not accepted yet'] : [])],
         element,
         set,
         early: young?.test.text ? { ageHours: young.ageHours, text: young.test.text } : null,

@@ -41,7 +41,7 @@ export function useChartSetup() {
       responsive: true,
       maintainAspectRatio: false,
       animation: false as const,
-      spanGaps: true,
+      spanGaps: false,
       interaction: { mode: 'nearest' as const, intersect: false },
       scales: { x: scale, y: scale },
       plugins: {

@@ -9,5 +9,10 @@ export function LinkButton(props: ButtonProps & { href: string }) {
 
 /** A link inside the application. */
 export function TextLink(props: LinkProps & { href: string }) {
-  return <MuiLink component={NextLink} {...props} />;
+  // A file is fetched by the browser itself, not by the router.
+  return props.href.startsWith('/api/') ? (
+    <MuiLink {...props} />
+  ) : (
+    <MuiLink component={NextLink} {...props} />
+  );
 }

@@ -2,6 +2,7 @@
 import { Skeleton } from '@mui/material';
 import type { DataGridProps, GridColDef, GridValidRowModel } from '@mui/x-data-grid';
 import dynamic from 'next/dynamic';
+import { useNonce } from '../Providers';
 
 // The grid is the heaviest part of the interface: it comes only with the pages that have a long list.
 const DataGrid = dynamic(() => import('@mui/x-data-grid').then((grid) => grid.DataGrid), {
@@ -21,9 +22,11 @@ export function LongList<R extends GridValidRowModel>({
   columns: readonly GridColDef<R>[];
   open?: (row: R) => void;
 }) {
+  const nonce = useNonce();
   return (
     <DataGrid<R>
       aria-label={label}
+      nonce={nonce}
       rows={rows}
       columns={columns}
       density="compact"

@@ -79,7 +79,13 @@ export function Completion({ run, data, next, onMissing }: Props) {
         </Typography>
       ))}
       {data.state === 'open' && data.canWrite ? (
-        <Button variant="contained" size="large" onClick={complete} loading={busy} fullWidth>
+        <Button
+          variant={Object.keys(run.live.missing).length > 0 ? 'outlined' : 'contained'}
+          size="large"
+          onClick={complete}
+          loading={busy}
+          fullWidth
+        >
           Complete the run
         </Button>
       ) : null}

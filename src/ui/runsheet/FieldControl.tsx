@@ -72,7 +72,7 @@ function TypedField(props: Props) {
         },
         input: {
           readOnly: props.readOnly,
-          sx: measure ? LARGE : {},
+          sx: measure ? { '& input': LARGE } : {},
           endAdornment: unit ? (
             <Typography component="span" color="text.secondary" sx={{ pl: 1, whiteSpace: 'nowrap' }}>
               {unit}
@@ -245,7 +245,7 @@ function InstantField(props: Props) {
         helperText={props.error ?? (value ? dayTime(value, zone) : field.help)}
         slotProps={{
           inputLabel: { shrink: true },
-          input: { readOnly: props.readOnly, sx: { fontFamily: MONO } },
+          input: { readOnly: props.readOnly, sx: { '& input': { fontFamily: MONO } } },
           htmlInput: { 'data-field': field.name },
         }}
         fullWidth

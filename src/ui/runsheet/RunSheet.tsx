@@ -40,7 +40,10 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
     setStepId(target.id);
   };
   const { outcome } = run.live;
-  const hold = outcome.findings.filter((found) => found.beforeLoad && found.needsReason);
+  const hold = outcome.findings.filter((found) => found.beforeLoad && found.needsReason).length;
+  const toRead = steps
+    .filter(({ phase }) => phase === 'before')
+    .flatMap(({ fields }) => fields.filter((name) => run.live.missing[name])).length;
   return (
     <Stack spacing={1.5}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}>
@@ -85,7 +88,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
                 <Typography variant="h2" sx={{ flexGrow: 1 }}>
                   {`${index + 1}. ${step.title}`}
                 </Typography>
-                {data.state === 'open' ? <GoSign hold={hold.length} phase={step.phase} /> : null}
+                {data.state === 'open' ? <GoSign hold={hold} toRead={toRead} phase={step.phase} /> : null}
               </Box>
               <RunFields
                 run={run}
@@ -143,15 +146,28 @@ function firstOpen(run: Run): string {
 }
 
 /** Go or hold before the specimen is destroyed; nothing is blocked, but going on against a hold takes a reason. */
-function GoSign({ hold, phase }: { hold: number; phase: 'before' | 'test' | 'after' }) {
+function GoSign({
+  hold,
+  toRead,
+  phase,
+}: {
+  hold: number;
+  toRead: number;
+  phase: 'before' | 'test' | 'after';
+}) {
   if (phase === 'after') return null;
-  return hold > 0 ? (
-    <Typography sx={{ fontWeight: 700, color: 'error.main' }} role="status">
-      {`Hold: ${hold} to settle or give a reason for`}
-    </Typography>
-  ) : (
-    <Typography sx={{ fontWeight: 700, color: 'success.main' }} role="status">
-      Go, as far as checked
+  const [words, colour] =
+    hold > 0
+      ? [`Hold: ${hold} to settle or give a reason for`, 'error.main']
+      : toRead > 0
+        ? [`Before load: ${toRead} still to read`, 'text.secondary']
+        : ['Go', 'success.main'];
+  return (
+    <Typography
+      sx={{ fontWeight: 700, color: colour, fontSize: words === 'Go' ? '1.4rem' : '1rem' }}
+      role="status"
+    >
+      {words}
     </Typography>
   );
 }

@@ -32,6 +32,7 @@ interface Entry {
 
 const COLOUR: Readonly<Record<LimitStatus, string>> = {
   recalled: 'warning.main',
+  'our choice': 'text.secondary',
   confirmed: 'success.main',
   'set by the laboratory': 'primary.main',
 };

@@ -80,11 +80,11 @@ export function MixChart({
         options={{
           ...base,
           scales: {
-            x: { ...base.scales.x, title: { display: false } },
+            x: { ...base.scales.x, offset: true, title: { display: false } },
             y: {
               ...base.scales.y,
-              min: low - margin,
-              max: high + margin,
+              suggestedMin: low - margin,
+              suggestedMax: high + margin,
               title: { display: true, text: unit, color: palette.text.secondary },
             },
           },

@@ -64,7 +64,7 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
         aria-label="Windows around now; the same is listed below"
         style={{ display: 'block' }}
       >
-        {ticks(from, to).map((tick) => (
+        {ticks(from, to, zone).map((tick) => (
           <g key={tick}>
             <line x1={x(tick)} x2={x(tick)} y1={20} y2={height} stroke={palette.divider} strokeWidth={1} />
             <text x={x(tick) + 4} y={14} fontSize={12} fill={palette.text.secondary}>
@@ -110,6 +110,10 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
                       fill="none"
                       stroke={colour[set.state]}
                       strokeWidth={2}
+                    />
+                    <path
+                      d={`M${x((set.opensAt + set.closesAt) / 2) - 4} ${y + 23}l4 -5l4 5z`}
+                      fill={colour[set.state]}
                     />
                     {set.state === 'missed' ? (
                       <line
@@ -169,8 +173,9 @@ function rowsOf(sets: readonly DueSet[], x: (at: number) => number): DueSet[][] 
   return rows;
 }
 
-function ticks(from: number, to: number): number[] {
-  const step = 12 * HOUR;
-  const first = Math.ceil(from / step) * step;
-  return Array.from({ length: Math.ceil((to - first) / step) }, (_, index) => first + index * step);
+/** Midnights and noons of the zone's own clock. */
+function ticks(from: number, to: number, zone: string): number[] {
+  const first = Math.ceil(from / HOUR) * HOUR;
+  const hours = Array.from({ length: Math.ceil((to - first) / HOUR) }, (_, index) => first + index * HOUR);
+  return hours.filter((at) => ['00:00', '12:00'].includes(clock(at, zone)));
 }

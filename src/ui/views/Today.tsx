@@ -112,7 +112,7 @@ function Headline({
       </Typography>
       {missed.length > 0 ? (
         <Typography color="error" sx={{ fontWeight: 700 }}>
-          {`${missed.length} missed`}
+          {`${missed.length} ${missed.length === 1 ? 'set' : 'sets'} missed`}
         </Typography>
       ) : null}
       <Typography className="mono" color="text.secondary" sx={{ ml: 'auto' }}>

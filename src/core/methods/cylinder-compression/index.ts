@@ -9,8 +9,7 @@ import { CylinderCompressionInput } from './input';
 import { plan } from './plan';
 import { STEPS } from './steps';
 
-export { fractureSuggests } from './after-load';
-export { isLargeCylinder, nominalDiameter, sizeText } from './facts';
+export { isLargeCylinder, sizeText } from './facts';
 export { CylinderCompressionInput } from './input';
 
 /** Compressive strength of concrete cylinders. */

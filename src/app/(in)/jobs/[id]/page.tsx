@@ -99,8 +99,8 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
             {METHODS.map((method) => (
               <Box key={method.id} component="span" sx={{ whiteSpace: 'nowrap' }}>
                 {`${method.title}: `}
-                <a href={`/api/export?job=${job.id}&method=${method.id}&format=csv`}>CSV</a>{' '}
-                <a href={`/api/export?job=${job.id}&method=${method.id}&format=json`}>JSON</a>
+                <TextLink href={`/api/export?job=${job.id}&method=${method.id}&format=csv`}>CSV</TextLink>{' '}
+                <TextLink href={`/api/export?job=${job.id}&method=${method.id}&format=json`}>JSON</TextLink>
               </Box>
             ))}
           </>

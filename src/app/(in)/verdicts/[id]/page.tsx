@@ -2,9 +2,11 @@ import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typograph
 import type { Metadata } from 'next';
 import { LOW_STRENGTH_STEPS } from '@/core/acceptance';
 import { exact, withThousands } from '@/core/quantity';
+import { withinTest } from '@/core/statistics';
 import { ageText } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
+import type { SpecimenView } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
 import { measureWords } from '@/server/reports/content';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -23,6 +25,10 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
   const { mix, job, rows, verdicts } = series;
   const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.pointIds.at(-1), verdict]));
   const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.pointIds[0], verdict]));
+  const sets = rows
+    .filter(({ state, set }) => state === 'tested' && set.specimens.length === set.test.used.length)
+    .map(({ set }) => set.specimens.map(strengthOf));
+  const within = withinTest(sets.filter((set) => set.length === sets[0]?.length));
   const low = verdicts.individuals.filter(({ state }) => state === 'does not meet');
   const lowAverage = verdicts.windows.filter(({ state }) => state === 'does not meet');
   return (
@@ -91,6 +97,13 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
           </Card>
           <Card title="Governing">
             <Typography>{verdicts.governing?.sentence ?? 'Nothing is decided yet.'}</Typography>
+          </Card>
+          <Card title="Within the sets">
+            <Typography>
+              {within
+                ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${sets.length} full sets${sets.length < 10 ? '; fewer than 10, so look at it with care' : ''}. ACI 214R.`
+                : 'It stands here once full sets are broken: how well the laboratory repeats itself.'}
+            </Typography>
           </Card>
           <Card title="Criteria">
             {series.criteria.map((each) => (
@@ -182,6 +195,12 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
         ) : null}
       </Card>
     </Stack>
+  );
+}
+
+function strengthOf(view: SpecimenView) {
+  return exact(
+    view.run?.outcome?.results.find(({ quantity }) => quantity === 'compressive strength')?.value ?? 0,
   );
 }
 

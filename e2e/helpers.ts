@@ -1,0 +1,53 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { type Browser, expect, type Page } from '@playwright/test';
+import { DEMO_PASSWORD, PEOPLE, type PersonKey } from '../src/demo/scenario';
+
+const axe = readFileSync(
+  createRequire(`${process.cwd()}/package.json`).resolve('axe-core/axe.min.js'),
+  'utf8',
+);
+
+/** A page signed in as one of the demo's people, in a context of its own. */
+export async function signedIn(
+  browser: Browser,
+  who: PersonKey,
+  size = { width: 1280, height: 800 },
+): Promise<Page> {
+  const context = await browser.newContext({ viewport: size, timezoneId: 'America/New_York' });
+  const page = await context.newPage();
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => {
+    // A blocked style or script is a fault of ours; a 4xx the test provoked is not.
+    if (message.type() === 'error' && !/status of 4\d\d/.test(message.text())) errors.push(message.text());
+  });
+  page.on('close', () => expect(errors).toEqual([]));
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail').fill(PEOPLE.find(({ key }) => key === who)?.email ?? '');
+  await page.getByLabel('Password').fill(DEMO_PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/today');
+  return page;
+}
+
+/** No serious accessibility fault by axe, the rules of WCAG 2 A and AA. */
+export async function expectAccessible(page: Page): Promise<void> {
+  // The content-security policy keeps strange scripts out of the page, so axe goes in by the debugger.
+  await page.evaluate(axe);
+  const found = await page.evaluate(async () => {
+    const { axe: runner } = window as unknown as {
+      axe: {
+        run: (
+          context: Document,
+          options: object,
+        ) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }>;
+      };
+    };
+    const { violations } = await runner.run(document, { runOnly: ['wcag2a', 'wcag2aa'] });
+    return violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+  });
+  expect(found).toEqual([]);
+}

@@ -1,0 +1,142 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { startCluster } from './lib/cluster.mjs';
+import { main, say, Trouble } from './lib/say.mjs';
+import {
+  buildApplication,
+  freePort,
+  HOME,
+  installDebian,
+  installPackages,
+  PROJECT,
+  run,
+  start,
+  stop,
+  waitForServer,
+} from './lib/system.mjs';
+
+// Two checks that are no test runners count as one test each; the runners report their own numbers.
+const tally = { passed: 0, failed: 0 };
+const broken = [];
+const began = Date.now();
+const tool = (file) => path.join(PROJECT, 'node_modules', file);
+
+function check(name, args) {
+  say(name);
+  const result = spawnSync('node', args, { cwd: PROJECT, stdio: ['ignore', 'inherit', 'inherit'] });
+  if (result.status === 0) tally.passed += 1;
+  else {
+    tally.failed += 1;
+    broken.push(name);
+  }
+}
+
+function count(name, status, passed, failed) {
+  tally.passed += passed;
+  tally.failed += failed;
+  // A runner that ends badly without a failed test has failed all the same.
+  if (status !== 0 && failed === 0) tally.failed += 1;
+  if (status !== 0 || failed > 0 || passed === 0) broken.push(name);
+}
+
+async function vitest(env) {
+  say('Vitest: core, interface helpers, server against PostgreSQL');
+  const report = path.join(HOME, 'vitest.json');
+  rmSync(report, { force: true });
+  const result = spawnSync(
+    'node',
+    [tool('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile=${report}`],
+    {
+      cwd: PROJECT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    },
+  );
+  const numbers = existsSync(report)
+    ? JSON.parse(readFileSync(report, 'utf8'))
+    : { numPassedTests: 0, numFailedTests: 0 };
+  count('Vitest', result.status, numbers.numPassedTests, numbers.numFailedTests);
+}
+
+async function playwright(cluster) {
+  const database = `e2e_${Date.now()}`;
+  const app = cluster.appUrl(database);
+  run('node', [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts'], {
+    env: { BRICOLE_OWNER_URL: cluster.ownerUrl(database), BRICOLE_APP_PASSWORD: cluster.appPassword },
+  });
+  run('node', [tool('tsx/dist/cli.mjs'), 'scripts/load-demo.ts'], { env: { BRICOLE_DATABASE_URL: app } });
+  buildApplication();
+  const port = await freePort(3900);
+  const url = `http://127.0.0.1:${port}`;
+  const server = start('node', [tool('next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    BRICOLE_DATABASE_URL: app,
+    BRICOLE_URL: url,
+    BRICOLE_SECRET: 'only-for-this-test-run-0123456789abcdef',
+    BRICOLE_DEMO: '1',
+    BRICOLE_SIGN_INS_PER_MINUTE: '40',
+    NEXT_TELEMETRY_DISABLED: '1',
+  });
+  try {
+    await waitForServer(`${url}/api/health`, server);
+    say('Playwright on the built application');
+    mkdirSync(path.join(PROJECT, 'test-results'), { recursive: true });
+    const result = spawnSync('node', [tool('@playwright/test/cli.js'), 'test', ...process.argv.slice(3)], {
+      cwd: PROJECT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, BRICOLE_URL: url },
+    });
+    const file = path.join(PROJECT, 'test-results/e2e.json');
+    const stats = existsSync(file)
+      ? JSON.parse(readFileSync(file, 'utf8')).stats
+      : { expected: 0, unexpected: 0 };
+    count('Playwright', result.status, stats.expected, stats.unexpected);
+  } finally {
+    await stop(server);
+  }
+}
+
+await main(async () => {
+  const only = process.argv[2];
+  if (only && !['checks', 'vitest', 'e2e'].includes(only))
+    throw new Trouble('npm test takes nothing, or one of: checks, vitest, e2e');
+  mkdirSync(HOME, { recursive: true });
+  installPackages();
+  if (!existsSync('/usr/bin/chromium')) installDebian(['chromium'], 'Chromium');
+  if (!only || only === 'checks') {
+    check('format and lint', [tool('@biomejs/biome/bin/biome'), 'check', '--error-on-warnings', '.']);
+    check('types', [tool('typescript/bin/tsc'), '-p', '.']);
+    check('architecture arrows', [
+      tool('dependency-cruiser/bin/dependency-cruise.mjs'),
+      'src',
+      '--config',
+      '.dependency-cruiser.cjs',
+      '--output-type',
+      'err',
+    ]);
+    check('unused files, exports and packages', [tool('knip/bin/knip.js')]);
+  }
+  if (only !== 'checks') {
+    const cluster = await startCluster('test-database', { durable: false });
+    try {
+      run('node', [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts'], {
+        env: {
+          BRICOLE_OWNER_URL: cluster.ownerUrl('bricole_test'),
+          BRICOLE_APP_PASSWORD: cluster.appPassword,
+        },
+      });
+      const env = {
+        BRICOLE_TEST_OWNER_URL: cluster.ownerUrl('postgres'),
+        BRICOLE_TEST_APP_URL: cluster.appUrl('postgres'),
+      };
+      if (only !== 'e2e') await vitest(env);
+      if (only !== 'vitest') await playwright(cluster);
+    } finally {
+      cluster.remove();
+    }
+  }
+  say(`took ${Math.round((Date.now() - began) / 1000)} s`);
+  if (broken.length > 0) say(`not in order: ${broken.join(', ')}`);
+  process.stdout.write(`${tally.passed} passed, ${tally.failed} failed\n`);
+  process.exitCode = broken.length > 0 || tally.failed > 0 ? 1 : 0;
+});

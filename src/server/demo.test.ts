@@ -1,0 +1,55 @@
+import { eq } from 'drizzle-orm';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { people, reports, samples } from '@/db/schema';
+import { loadDemo } from '@/demo/load';
+import { freshDatabase } from '@/testing/database';
+import { allSeries } from './queries/series';
+import { brackets, openFreshTests } from './queries/today';
+import type { Actor } from './use-case';
+
+// A Sunday night in winter: whatever the day, the scenario has work to show.
+const NOW = new Date('2031-02-09T23:40:00-05:00');
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let actor: Actor;
+beforeAll(async () => {
+  fresh = await freshDatabase();
+  expect(await loadDemo(fresh.db, NOW)).toBe(true);
+  const [person] = await fresh.db.select().from(people).where(eq(people.role, 'manager'));
+  actor = { id: person?.id ?? '', name: '', role: 'manager' };
+});
+afterAll(() => fresh?.close());
+
+it('has something due, something closing, something missed and something to come', async () => {
+  const found = await brackets(fresh.db, actor, NOW);
+  expect([...new Set(found.map(({ state }) => state))].toSorted()).toEqual(
+    expect.arrayContaining(['closing', 'missed', 'not open yet', 'open']),
+  );
+  expect((await openFreshTests(fresh.db, actor, NOW)).length).toBeGreaterThan(0);
+});
+
+it('has one mix that passes comfortably, one that just does, and one with a low test and its follow-up', async () => {
+  const all = await allSeries(fresh.db, actor);
+  const by = (code: string) => all.find(({ mix }) => mix.code === code);
+  const margin = (code: string) =>
+    Math.min(
+      ...(by(code)?.verdicts.windows ?? []).flatMap((each) =>
+        each.margin === null ? [] : [Number(each.margin)],
+      ),
+    );
+  expect(by('PM-57')?.verdicts.soFar.state).toBe('meets');
+  expect(margin('PM-57')).toBeGreaterThan(400);
+  expect(by('PM-45')?.verdicts.soFar.state).toBe('meets');
+  expect(margin('PM-45')).toBeLessThan(80);
+  expect(by('PM-38')?.verdicts.soFar.state).toBe('does not meet');
+  expect(by('PM-38')?.verdicts.individuals.filter(({ state }) => state === 'does not meet').length).toBe(1);
+  expect(by('PM-38')?.followUps.length).toBe(5);
+});
+
+it('has signed reports and drafts, and is loaded once', async () => {
+  const states = (await fresh.db.select({ state: reports.state }).from(reports)).map(({ state }) => state);
+  expect(states.filter((state) => state === 'signed').length).toBeGreaterThan(10);
+  expect(states).toContain('draft');
+  const count = (await fresh.db.select().from(samples)).length;
+  expect(await loadDemo(fresh.db, NOW)).toBe(false);
+  expect((await fresh.db.select().from(samples)).length).toBe(count);
+});

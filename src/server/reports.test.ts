@@ -1,0 +1,301 @@
+import { randomUUID } from 'node:crypto';
+import { and, eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { computeRecord } from '@/core/interchange';
+import { outcomes, readings, reports, samples } from '@/db/schema';
+import { freshDatabase } from '@/testing/database';
+import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site } from '@/testing/site';
+import { importResults, previewResults } from './actions/import';
+import { letClientSee } from './actions/people';
+import { prepareReport, recordFollowUp, signReport } from './actions/reports';
+import { acceptReason, openAmendment, saveReadings } from './actions/runs';
+import { describeSample } from './actions/samples';
+import { Conflict, NotFound } from './errors';
+import { sampleDossier } from './queries/dossier';
+import { exportRecords } from './queries/export';
+import { reportDetail, reportFile, reportList } from './queries/reports';
+import { mixSeries } from './queries/series';
+import { perform } from './use-case';
+
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let site: Site;
+beforeAll(async () => {
+  fresh = await freshDatabase();
+  site = await makeSite(fresh.db);
+});
+afterAll(() => fresh?.close());
+
+const later = (minutes: number) => new Date(AT_28_DAYS + minutes * 60_000);
+
+async function brokenSample(load = '58,300', at = AT_28_DAYS, reason = '') {
+  const made = await makeSample(site);
+  const runIds: string[] = [];
+  for (const specimenId of made.specimenIds)
+    runIds.push(await breakSpecimen(site, specimenId, load, at, reason));
+  return { ...made, runIds };
+}
+
+async function signed(sampleId: string, reason?: string) {
+  const { reportId } = await perform(
+    site.db,
+    site.actors.laboratory,
+    prepareReport,
+    { sampleId, ...(reason ? { reason } : {}) },
+    later(30),
+  );
+  await perform(site.db, site.actors.reviewer, signReport, { reportId }, later(40));
+  return reportId;
+}
+
+describe('a signed report', () => {
+  it('carries a PDF whose data is what was signed, and cannot be changed by anyone', async () => {
+    const { sampleId } = await brokenSample();
+    const reportId = await signed(sampleId);
+    const { bytes, name } = await reportFile(site.db, site.actors.reviewer, reportId);
+    expect(name).toMatch(/^TST-R\d{3}-rev0\.pdf$/);
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    const detail = await reportDetail(site.db, site.actors.reviewer, reportId);
+    expect(detail.content.sets[0]).toMatchObject({ value: '4,640', state: 'tested', designated: true });
+    expect(detail.content.specimens.map(({ test }) => test.results[0]?.text)).toEqual([
+      '4,640',
+      '4,640',
+      '4,640',
+    ]);
+
+    const change = site.db.update(reports).set({ number: 'X' }).where(eq(reports.id, reportId));
+    await expect(change).rejects.toMatchObject({ cause: { code: 'BR002' } });
+    // Not even by the owner of the tables.
+    await expect(fresh.owner.query('DELETE FROM reports WHERE id = $1', [reportId])).rejects.toMatchObject({
+      code: 'BR001',
+    });
+    await expect(perform(site.db, site.actors.reviewer, signReport, { reportId })).rejects.toThrow(Conflict);
+  });
+
+  it('locks what it rests on', async () => {
+    const { sampleId, runIds } = await brokenSample();
+    await signed(sampleId);
+    const reading = {
+      id: randomUUID(),
+      field: 'maximumLoad',
+      text: '59,000',
+      takenAt: later(50).toISOString(),
+      reason: 'because',
+    };
+    const [load] = await site.db
+      .select()
+      .from(readings)
+      .where(and(eq(readings.runId, runIds[0] ?? ''), eq(readings.field, 'maximumLoad')));
+    const change = perform(site.db, site.actors.laboratory, saveReadings, {
+      runId: runIds[0],
+      readings: [{ ...reading, basedOn: load?.seq }],
+    });
+    await expect(change).rejects.toThrow(/amendment/);
+    await expect(
+      perform(site.db, site.actors.field, describeSample, { sampleId, ticket: 'T-2' }),
+    ).rejects.toThrow(/signed report/i);
+    await expect(
+      fresh.owner.query(
+        'UPDATE specimens SET cast_at = now() WHERE sample_id = $1 AND age_hours IS NOT NULL',
+        [sampleId],
+      ),
+    ).rejects.toMatchObject({ code: 'BR002' });
+  });
+
+  it('is amended by a reason, a corrected reading and a new revision; the old one stays readable', async () => {
+    const { sampleId, runIds } = await brokenSample();
+    const first = await signed(sampleId);
+    const { amendmentId } = await perform(site.db, site.actors.reviewer, openAmendment, {
+      reportId: first,
+      code: 'copying error',
+      reason: 'Load copied wrongly.',
+    });
+    const [load] = await site.db
+      .select()
+      .from(readings)
+      .where(and(eq(readings.runId, runIds[0] ?? ''), eq(readings.field, 'maximumLoad')));
+    await perform(site.db, site.actors.laboratory, saveReadings, {
+      runId: runIds[0],
+      readings: [
+        {
+          id: randomUUID(),
+          field: 'maximumLoad',
+          text: '53,800',
+          takenAt: later(60).toISOString(),
+          basedOn: load?.seq,
+          reason: 'as on the photograph',
+          amendmentId,
+        },
+      ],
+    });
+    await expect(perform(site.db, site.actors.laboratory, prepareReport, { sampleId })).rejects.toThrow(
+      'new or changed',
+    );
+    const second = await signed(sampleId, 'Load of cylinder A corrected.');
+    const [before, after] = await Promise.all(
+      [first, second].map((id) => reportDetail(site.db, site.actors.reviewer, id)),
+    );
+    expect(before?.content.specimens[0]?.test.results[0]?.text).toBe('4,640');
+    expect(after?.content.specimens[0]?.test.results[0]?.text).toBe('4,280');
+    expect(after?.revision).toBe(1);
+    expect(before?.replacedBy?.id).toBe(second);
+    // The new revision locks again.
+    await expect(
+      perform(site.db, site.actors.field, describeSample, { sampleId, ticket: 'T-3' }),
+    ).rejects.toThrow(/signed report/i);
+  });
+
+  it('waits until a reviewer, not the one who gave it, has accepted every recorded reason', async () => {
+    const { sampleId } = await brokenSample('58,300', AT_28_DAYS + 22 * 3_600_000, 'Press was down.');
+    const { reportId } = await perform(
+      site.db,
+      site.actors.laboratory,
+      prepareReport,
+      { sampleId },
+      later(30),
+    );
+    const error = await perform(site.db, site.actors.reviewer, signReport, { reportId }).catch(
+      (caught: unknown) => caught,
+    );
+    expect((error as Conflict).details.hindrances).toHaveLength(3);
+    const dossier = await sampleDossier(site.db, site.actors.reviewer, sampleId);
+    for (const view of dossier.specimens) {
+      for (const reason of view.run?.reasons ?? []) {
+        expect(reason.reason).toBe('Press was down.');
+        await perform(site.db, site.actors.reviewer, acceptReason, { reasonId: reason.id });
+      }
+    }
+    await perform(site.db, site.actors.reviewer, signReport, { reportId });
+    const { content } = await reportDetail(site.db, site.actors.reviewer, reportId);
+    expect(content.specimens[0]?.test.remarks[0]).toContain('Reason recorded: Press was down.');
+    expect(content.verdicts.map(({ state }) => state)).toContain('needs decision');
+  });
+});
+
+describe('a client', () => {
+  it('reads signed reports of shared jobs, and nothing before', async () => {
+    const { client, manager } = site.actors;
+    const { sampleId } = await brokenSample();
+    await perform(site.db, manager, letClientSee, { personId: client.id, jobId: site.jobId });
+    const hidden = await sampleDossier(site.db, client, sampleId);
+    expect(hidden.specimens.every(({ run }) => run === null)).toBe(true);
+    const { reportId } = await perform(site.db, site.actors.laboratory, prepareReport, { sampleId });
+    await expect(reportDetail(site.db, client, reportId)).rejects.toThrow(NotFound);
+    const before = (await mixSeries(site.db, client, site.mixId)).rows.find(
+      (row) => row.sampleId === sampleId,
+    );
+    expect(before?.state).toBe('pending');
+    await perform(site.db, site.actors.reviewer, signReport, { reportId });
+    expect((await reportList(site.db, client)).some(({ id }) => id === reportId)).toBe(true);
+    const after = (await mixSeries(site.db, client, site.mixId)).rows.find(
+      (row) => row.sampleId === sampleId,
+    );
+    expect(after?.value).toBe('4640');
+  });
+});
+
+describe('records', () => {
+  it('append only: readings and outcomes refuse every change', async () => {
+    for (const table of ['readings', 'outcomes', 'audit', 'amendments', 'report_outcomes']) {
+      await expect(
+        fresh.owner.query(
+          `UPDATE ${table} SET ${table === 'audit' ? 'actor' : table === 'report_outcomes' ? 'run_id' : 'by'} = NULL`,
+        ),
+      ).rejects.toMatchObject({ code: 'BR001' });
+      await expect(fresh.owner.query(`TRUNCATE ${table} CASCADE`)).rejects.toMatchObject({ code: 'BR001' });
+    }
+  });
+
+  it('the application’s own role cannot delete samples, write the trail or switch a trigger off', async () => {
+    await expect(site.db.delete(samples)).rejects.toMatchObject({ cause: { code: '42501' } });
+    await expect(site.db.execute('ALTER TABLE readings DISABLE TRIGGER ALL')).rejects.toMatchObject({
+      cause: { code: '42501' },
+    });
+    await expect(
+      site.db.execute("INSERT INTO audit (table_name, row_key, action) VALUES ('x', 'y', 'z')"),
+    ).rejects.toMatchObject({ cause: { code: '42501' } });
+  });
+
+  it('exported, go through the command line’s computing and give the same figures', async () => {
+    const rows = await exportRecords(site.db, site.actors.reviewer, {
+      jobId: site.jobId,
+      method: 'cylinder-compression',
+    });
+    expect(rows.length).toBeGreaterThan(5);
+    for (const { record } of rows) {
+      const again = computeRecord(undefined, JSON.parse(JSON.stringify(record)));
+      expect(again.ok && again.record.results).toEqual(record.results);
+      expect(again.ok && again.record.lines).toEqual(record.lines);
+      expect(again.ok && again.record.findings).toEqual(record.findings);
+    }
+  });
+
+  it('recompute to what was stored, to the last digit', async () => {
+    const stored = await site.db.select().from(outcomes);
+    for (const row of stored) {
+      const again = computeRecord('cylinder-compression', { input: row.input, setup: row.setup });
+      expect(again.ok && again.record.results).toEqual(row.outcome.results);
+    }
+  });
+});
+
+describe('importing', () => {
+  const header =
+    'specimen,machine,surface,diameter1_in,diameter2_in,ends,zeroed,maximum_load_lbf,tested_at,fracture';
+  const line = (label: string, load: string) =>
+    `${label},TST-PRESS,moist,4.00,4.00,pads,yes,${load},${new Date(AT_28_DAYS).toISOString()},2`;
+
+  it('shows each bad row and why, imports nothing until told, then all or none', async () => {
+    const { sampleId } = await makeSample(site);
+    const dossier = await sampleDossier(site.db, site.actors.laboratory, sampleId);
+    const labels = dossier.specimens.filter(({ ageHours }) => ageHours).map(({ label }) => label);
+    const csv = [
+      header,
+      line(labels[0] ?? '', '58300'),
+      line(labels[1] ?? '', 'heavy'),
+      line('NONE-1', '58300'),
+      line(labels[2] ?? '', '57,100'),
+    ]
+      .join('\n')
+      .replace('57,100', '"57,100"');
+    const preview = await previewResults(site.db, site.actors.laboratory, 'cylinder-compression', csv);
+    expect(preview.rows.map(({ line: at, errors }) => [at, errors.map(({ column }) => column)])).toEqual([
+      [2, []],
+      [3, ['maximum_load_lbf']],
+      [4, ['specimen']],
+      [5, []],
+    ]);
+    const job = { method: 'cylinder-compression', csv, reason: '' };
+    const ask = (lines: number[], confirmed: boolean) =>
+      perform(site.db, site.actors.laboratory, importResults, { ...job, lines, confirmed }, later(0));
+    await expect(ask([2], false)).rejects.toThrow(Conflict);
+    await expect(ask([2, 3], true)).rejects.toThrow('Nothing was');
+    expect(
+      (await sampleDossier(site.db, site.actors.laboratory, sampleId)).specimens.every(
+        ({ run }) => run === null,
+      ),
+    ).toBe(true);
+    expect(await ask([2, 5], true)).toEqual({ imported: 2 });
+    const after = await sampleDossier(site.db, site.actors.laboratory, sampleId);
+    expect(
+      after.specimens.flatMap(({ run }) => run?.outcome?.results.slice(0, 1).map(({ text }) => text) ?? []),
+    ).toEqual(['4,640', '4,540']);
+    const again = await previewResults(site.db, site.actors.laboratory, 'cylinder-compression', csv);
+    expect(again.rows[0]?.errors[0]?.message).toContain('tested already');
+  });
+});
+
+it('a low test has its follow-up, step by step', async () => {
+  const { sampleId } = await brokenSample('41,000');
+  const series = await mixSeries(site.db, site.actors.reviewer, site.mixId);
+  expect(series.verdicts.summary).toBe('does not meet');
+  await perform(site.db, site.actors.laboratory, recordFollowUp, {
+    sampleId,
+    stepId: 'recheck',
+    note: 'Same figures.',
+  });
+  const after = await mixSeries(site.db, site.actors.reviewer, site.mixId);
+  expect(after.followUps.map(({ stepId, note }) => [stepId, note])).toEqual([['recheck', 'Same figures.']]);
+  await expect(
+    perform(site.db, site.actors.laboratory, recordFollowUp, { sampleId, stepId: 'cores', note: 'x' }),
+  ).rejects.toThrow(NotFound);
+});

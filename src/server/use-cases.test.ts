@@ -1,0 +1,315 @@
+import { randomUUID } from 'node:crypto';
+import { eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { audit, people, ROLES, readings, runs, specimens } from '@/db/schema';
+import { freshDatabase } from '@/testing/database';
+import {
+  AT_28_DAYS,
+  breakSpecimen,
+  breakValues,
+  CAST,
+  makeSample,
+  makeSite,
+  readingsOf,
+  type Site,
+} from '@/testing/site';
+import { createJob, createMix } from './actions/jobs';
+import { addPerson, changePerson } from './actions/people';
+import { completeRun, saveReadings, startRun } from './actions/runs';
+import { makeSpecimens, recordEvent, takeSample } from './actions/samples';
+import { Conflict, Invalid, Refused } from './errors';
+import { sampleDossier } from './queries/dossier';
+import { jobList } from './queries/jobs';
+import { mixSeries } from './queries/series';
+import { search } from './queries/specimen';
+import { brackets } from './queries/today';
+import { USE_CASES } from './registry';
+import { perform } from './use-case';
+
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let site: Site;
+beforeAll(async () => {
+  fresh = await freshDatabase();
+  site = await makeSite(fresh.db);
+});
+afterAll(() => fresh?.close());
+
+describe('rights', () => {
+  it.each(Object.entries(USE_CASES))(
+    '%s is refused to every role it does not name, before anything else',
+    async (_, useCase) => {
+      for (const role of ROLES) {
+        if (useCase.roles.includes(role)) continue;
+        await expect(perform(site.db, site.actors[role], useCase as never, {})).rejects.toThrow(Refused);
+      }
+      expect(useCase.roles).not.toContain('client');
+    },
+  );
+
+  it('shows a client nothing that was not shared', async () => {
+    expect(await jobList(site.db, site.actors.client)).toEqual([]);
+    await expect(mixSeries(site.db, site.actors.client, site.mixId)).rejects.toThrow();
+    expect(await search(site.db, site.actors.client, 'Wall')).toEqual([]);
+  });
+});
+
+describe('validation', () => {
+  it.each([
+    [
+      createJob,
+      'manager',
+      { number: '', name: 'x', owner: 'x', location: 'x', zone: 'UTC', system: 'US' },
+      'number',
+    ],
+    [
+      createJob,
+      'manager',
+      { number: 'N', name: 'x', owner: 'x', location: 'x', zone: 'Moon/Base', system: 'US' },
+      'zone',
+    ],
+    [
+      createJob,
+      'manager',
+      { number: 'TST', name: 'x', owner: 'x', location: 'x', zone: 'UTC', system: 'US' },
+      'number',
+    ],
+    [addPerson, 'manager', { name: 'A', email: 'no', role: 'client', password: 'long enough 1' }, 'email'],
+    [
+      addPerson,
+      'manager',
+      { name: 'A', email: 'a@b.example', role: 'king', password: 'long enough 1' },
+      'role',
+    ],
+    [
+      addPerson,
+      'manager',
+      { name: 'A', email: 'a@b.example', role: 'client', password: 'short' },
+      'password',
+    ],
+    [createJob, 'manager', { number: 'N', stranger: 1 }, 'stranger'],
+  ] as const)('%# names the field', async (useCase, role, data, field) => {
+    const error = await perform(site.db, site.actors[role], useCase as never, data).catch(
+      (caught: unknown) => caught,
+    );
+    expect(error).toBeInstanceOf(Invalid);
+    expect(Object.keys((error as Invalid).errors)).toContain(field);
+  });
+
+  it.each([
+    ['many psi', 'specifiedStrength'],
+    ['30 psi', 'specifiedStrength'],
+    ['4 in', 'specifiedStrength'],
+  ])('strength %s is refused', async (specifiedStrength, field) => {
+    const data = { jobId: site.jobId, code: 'X', title: 'x', specifiedStrength, ageDays: 28 };
+    const error = await perform(site.db, site.actors.reviewer, createMix, data).catch(
+      (caught: unknown) => caught,
+    );
+    expect(Object.keys((error as Invalid).errors)).toEqual([field]);
+  });
+
+  it('a specimen is discarded only with what is wrong with it', async () => {
+    const { specimenIds } = await makeSample(site);
+    const data = { specimenId: specimenIds[0], kind: 'discarded', at: new Date(CAST).toISOString() };
+    await expect(perform(site.db, site.actors.laboratory, recordEvent, data)).rejects.toThrow(
+      'what is wrong',
+    );
+  });
+
+  it('a sample is not taken in the future, nor cylinders made before their sample', async () => {
+    const ahead = {
+      clientId: randomUUID(),
+      placementId: site.placementId,
+      sampledAt: new Date(CAST + 3_600_000).toISOString(),
+    };
+    await expect(perform(site.db, site.actors.field, takeSample, ahead, new Date(CAST))).rejects.toThrow(
+      'future',
+    );
+    const { sampleId } = await makeSample(site);
+    const early = {
+      sampleId,
+      castAt: new Date(CAST - 3_600_000).toISOString(),
+      size: '4x8',
+      cure: 'standard',
+      groups: [{ count: 1 }],
+    };
+    await expect(perform(site.db, site.actors.field, makeSpecimens, early, new Date(CAST))).rejects.toThrow(
+      'before the sample',
+    );
+  });
+});
+
+describe('samples and specimens', () => {
+  it('takes one sample however often the press is sent', async () => {
+    const press = {
+      clientId: randomUUID(),
+      placementId: site.placementId,
+      sampledAt: new Date(CAST).toISOString(),
+    };
+    const now = new Date(CAST + 1000);
+    const first = await perform(site.db, site.actors.field, takeSample, press, now);
+    expect(await perform(site.db, site.actors.field, takeSample, press, now)).toEqual(first);
+  });
+
+  it('numbers samples without gaps or doubles when many are taken at once', async () => {
+    const press = () =>
+      perform(
+        site.db,
+        site.actors.field,
+        takeSample,
+        {
+          clientId: randomUUID(),
+          placementId: site.placementId,
+          sampledAt: new Date(CAST).toISOString(),
+        },
+        new Date(CAST + 1000),
+      );
+    const taken = await Promise.all(Array.from({ length: 6 }, press));
+    expect(new Set(taken.map(({ sampleId }) => sampleId)).size).toBe(6);
+  });
+
+  it('gives each cylinder its window, and the held one none', async () => {
+    const { sampleId } = await makeSample(site);
+    const rows = await site.db.select().from(specimens).where(eq(specimens.sampleId, sampleId));
+    const timed = rows.filter(({ ageHours }) => ageHours === 672);
+    expect(timed.length).toBe(3);
+    expect(
+      timed.every(
+        ({ opensAt, closesAt }) =>
+          opensAt?.getTime() === AT_28_DAYS - 20 * 3_600_000 &&
+          closesAt?.getTime() === AT_28_DAYS + 20 * 3_600_000,
+      ),
+    ).toBe(true);
+    expect(rows.find(({ ageHours }) => ageHours === null)?.opensAt).toBeNull();
+    const open = await brackets(site.db, site.actors.laboratory, new Date(AT_28_DAYS));
+    expect(open.filter((bracket) => bracket.sampleId === sampleId).map(({ state }) => state)).toEqual([
+      'open',
+      'open',
+      'open',
+    ]);
+  });
+});
+
+describe('readings', () => {
+  async function openRun() {
+    const { specimenIds } = await makeSample(site);
+    const { runId } = await perform(site.db, site.actors.laboratory, startRun, {
+      method: 'cylinder-compression',
+      specimenId: specimenIds[0],
+    });
+    return { runId, specimenId: specimenIds[0] ?? '' };
+  }
+
+  it('are saved once, however often they are sent', async () => {
+    const { runId } = await openRun();
+    const batch = { runId, readings: readingsOf({ diameter1: '4.01 in', diameter2: '4.00' }) };
+    const first = await perform(site.db, site.actors.laboratory, saveReadings, batch);
+    const again = await perform(site.db, site.actors.laboratory, saveReadings, batch);
+    expect(again.saved.map(({ seq }) => seq).toSorted()).toEqual(
+      first.saved.map(({ seq }) => seq).toSorted(),
+    );
+    const rows = await site.db.select().from(readings).where(eq(readings.runId, runId));
+    expect(rows.map(({ text }) => text).toSorted()).toEqual(['4.00', '4.01 in']);
+  });
+
+  it('of two people at once: the later sees the earlier, and nothing is overwritten', async () => {
+    const { runId } = await openRun();
+    const one = { runId, readings: readingsOf({ maximumLoad: '61,870' }) };
+    const { saved } = await perform(site.db, site.actors.laboratory, saveReadings, one);
+    const other = { runId, readings: readingsOf({ maximumLoad: '61,780' }) };
+    const error = await perform(site.db, site.actors.reviewer, saveReadings, other).catch(
+      (caught: unknown) => caught,
+    );
+    expect(error).toBeInstanceOf(Conflict);
+    expect((error as Conflict).details).toMatchObject({ theirs: { text: '61,870', seq: saved[0]?.seq } });
+    const seen = {
+      runId,
+      readings: other.readings.map((reading) => ({ ...reading, basedOn: saved[0]?.seq })),
+    };
+    await perform(site.db, site.actors.reviewer, saveReadings, seen);
+    const rows = await site.db.select().from(readings).where(eq(readings.runId, runId));
+    expect(rows.map(({ text }) => text)).toEqual(['61,870', '61,780']);
+  });
+
+  it('what cannot be is refused at its field; what is odd is saved', async () => {
+    const { runId } = await openRun();
+    const error = await perform(site.db, site.actors.laboratory, saveReadings, {
+      runId,
+      readings: readingsOf({ diameter1: '400' }),
+    }).catch((caught: unknown) => caught);
+    expect(Object.keys((error as Invalid).errors)).toEqual(['diameter1']);
+    await perform(site.db, site.actors.laboratory, saveReadings, {
+      runId,
+      readings: readingsOf({ diameter1: '4.40' }),
+    });
+  });
+
+  it('a field technician may not break specimens', async () => {
+    const { specimenId } = await openRun();
+    await expect(
+      perform(site.db, site.actors.field, startRun, { method: 'cylinder-compression', specimenId }),
+    ).rejects.toThrow(Refused);
+  });
+
+  it('completing asks for what is missing, and for the reason of what is out of order', async () => {
+    const { runId } = await openRun();
+    const complete = (reasons: object[]) =>
+      perform(site.db, site.actors.laboratory, completeRun, { runId, reasons }, new Date(AT_28_DAYS));
+    const missing = await complete([]).catch((caught: unknown) => caught);
+    expect(Object.keys((missing as Invalid).errors)).toContain('maximumLoad');
+    const late = breakValues('61,870', AT_28_DAYS + 24 * 3_600_000);
+    await perform(site.db, site.actors.laboratory, saveReadings, { runId, readings: readingsOf(late) });
+    const unexplained = await complete([]).catch((caught: unknown) => caught);
+    expect(Object.keys((unexplained as Invalid).errors)).toEqual(['reason.cylinder.age-late']);
+    await complete([{ findingId: 'cylinder.age-late', reason: 'Storm closed the road.' }]);
+    const [run] = await site.db.select().from(runs).where(eq(runs.id, runId));
+    expect(run?.state).toBe('complete');
+  });
+
+  it('a correction after completion needs its reason, recomputes, and keeps what was', async () => {
+    const { specimenIds, sampleId } = await makeSample(site);
+    const runId = await breakSpecimen(site, specimenIds[0] ?? '', '54,350');
+    const wrong = await site.db.select().from(readings).where(eq(readings.runId, runId));
+    const load = wrong.find(({ field }) => field === 'maximumLoad');
+    const correction = {
+      id: randomUUID(),
+      field: 'maximumLoad',
+      text: '45,350',
+      takenAt: new Date().toISOString(),
+      basedOn: load?.seq,
+    };
+    await expect(
+      perform(site.db, site.actors.laboratory, saveReadings, { runId, readings: [correction] }),
+    ).rejects.toThrow('reason');
+    await perform(site.db, site.actors.laboratory, saveReadings, {
+      runId,
+      readings: [{ ...correction, reason: 'digits swapped' }],
+    });
+    const dossier = await sampleDossier(site.db, site.actors.laboratory, sampleId);
+    const view = dossier.specimens.find(({ id }) => id === specimenIds[0]);
+    expect(view?.run?.outcome?.results[0]?.text).toBe('3,610');
+    expect((await site.db.select().from(readings).where(eq(readings.runId, runId))).length).toBe(
+      wrong.length + 1,
+    );
+  });
+});
+
+it('writes who did what to which row, by trigger, without passwords', async () => {
+  const { personId } = await perform(site.db, site.actors.manager, addPerson, {
+    name: 'New',
+    email: 'New@Test.example',
+    role: 'client',
+    password: 'long enough 1',
+  });
+  await perform(site.db, site.actors.manager, changePerson, { personId, active: false });
+  const trail = await site.db.select().from(audit).where(eq(audit.rowKey, personId));
+  expect(trail.map(({ action, actor, useCase }) => [action, actor, useCase])).toEqual([
+    ['insert', site.actors.manager.id, 'add person'],
+    ['update', site.actors.manager.id, 'change person'],
+  ]);
+  const all = await fresh.owner.query(
+    "SELECT count(*)::int AS n FROM audit WHERE coalesce(after, before) ? 'password'",
+  );
+  expect(all.rows[0].n).toBe(0);
+  const [person] = await site.db.select().from(people).where(eq(people.id, personId));
+  expect(person).toMatchObject({ email: 'new@test.example', active: false });
+});

@@ -1,0 +1,49 @@
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
+import { type Database, openDatabase } from '@/db/client';
+import { migrateDatabase } from '@/db/migrate';
+import { accounts, people, type Role } from '@/db/schema';
+import type { Actor } from '@/server/use-case';
+
+/** A fresh, migrated database for one test file, on the cluster that npm test started. */
+export async function freshDatabase(): Promise<{
+  db: Database;
+  owner: pg.Pool;
+  url: string;
+  close: () => Promise<void>;
+}> {
+  const { BRICOLE_TEST_OWNER_URL, BRICOLE_TEST_APP_URL } = process.env;
+  if (!BRICOLE_TEST_OWNER_URL || !BRICOLE_TEST_APP_URL) {
+    throw new Error('these tests need the cluster that npm test starts (npm test -- server)');
+  }
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  const at = (url: string): string => Object.assign(new URL(url), { pathname: `/${name}` }).href;
+  const admin = new pg.Client({ connectionString: BRICOLE_TEST_OWNER_URL });
+  await admin.connect();
+  await admin.query(`CREATE DATABASE ${name}`);
+  await admin.end();
+  await migrateDatabase(at(BRICOLE_TEST_OWNER_URL));
+  const { db, pool } = openDatabase(at(BRICOLE_TEST_APP_URL), 8);
+  const owner = new pg.Pool({ connectionString: at(BRICOLE_TEST_OWNER_URL), max: 2 });
+  return {
+    db,
+    owner,
+    url: at(BRICOLE_TEST_APP_URL),
+    close: async () => {
+      await pool.end();
+      await owner.end();
+      const last = new pg.Client({ connectionString: BRICOLE_TEST_OWNER_URL });
+      await last.connect();
+      await last.query(`DROP DATABASE ${name} WITH (FORCE)`);
+      await last.end();
+    },
+  };
+}
+
+/** A person of a role. */
+export async function personOf(db: Database, role: Role, name: string = role): Promise<Actor> {
+  const id = randomUUID();
+  await db.insert(people).values({ id, name, email: `${id}@test.example`, role });
+  await db.insert(accounts).values({ id: randomUUID(), accountId: id, providerId: 'credential', userId: id });
+  return { id, name, role };
+}

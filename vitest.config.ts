@@ -1,0 +1,32 @@
+import path from 'node:path';
+import { defineConfig } from 'vitest/config';
+
+const alias = { '@': path.resolve(import.meta.dirname, 'src') };
+
+export default defineConfig({
+  resolve: { alias },
+  test: {
+    projects: [
+      {
+        resolve: { alias },
+        test: {
+          name: 'core',
+          include: ['src/core/**/*.test.ts', 'src/ui/**/*.test.ts', 'src/demo/**/*.test.ts'],
+          setupFiles: ['src/testing/setup.ts'],
+          testTimeout: 60_000,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'server',
+          include: ['src/server/**/*.test.ts', 'src/db/**/*.test.ts', 'scripts/**/*.test.ts'],
+          setupFiles: ['src/testing/setup.ts'],
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
+          pool: 'forks',
+        },
+      },
+    ],
+  },
+});
