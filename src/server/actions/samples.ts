@@ -152,7 +152,8 @@ export const makeSpecimens = defineUseCase({
     const { sample, job } = await sampleAndJob(tx, input.sampleId);
     await lockJob(tx, job.id);
     const castAt = instantField('castAt', 'Moulding finished at', input.castAt, now);
-    if (castAt < sample.sampledAt)
+    // Both are judged to the minute, as they are shown.
+    if (minuteOf(castAt) < minuteOf(sample.sampledAt))
       refuseFields({ castAt: 'Cylinders cannot be made before the sample was taken.' });
     const made = await tx
       .select({ id: specimens.id })
@@ -190,6 +191,10 @@ export const makeSpecimens = defineUseCase({
     return { labels: saved.map(({ label }) => label) };
   },
 });
+
+function minuteOf(at: Date): number {
+  return Math.floor(at.getTime() / 60_000);
+}
 
 /** A specimen's label: job, sample and letter, read aloud and scanned. */
 export function specimenLabel(job: string, sample: number, index: number): string {

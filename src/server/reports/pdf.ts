@@ -1,9 +1,11 @@
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { unitLabel } from '@/core/quantity';
 import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
 import type { WorkingLine } from '@/core/working';
+import { unpackWoff } from './font';
 
 export interface PdfHead {
   readonly number: string;
@@ -19,11 +21,19 @@ const RULE = '#B9B4A6';
 const STOP = '#A33B20';
 
 interface PdfMake {
+  readonly virtualfs: { writeFileSync(name: string, bytes: Buffer): void };
   setFonts(fonts: Record<string, Record<string, string>>): void;
   setUrlAccessPolicy(policy: (url: string) => boolean): void;
   setLocalAccessPolicy(policy: (file: string) => boolean): void;
   createPdf(definition: TDocumentDefinitions): { getBuffer(): Promise<Buffer> };
 }
+
+const FONTS = [
+  ['text-400', 'atkinson-hyperlegible-next', 400],
+  ['text-700', 'atkinson-hyperlegible-next', 700],
+  ['mono-400', 'spline-sans-mono', 400],
+  ['mono-600', 'spline-sans-mono', 600],
+] as const;
 
 let ready: PdfMake | undefined;
 
@@ -31,20 +41,17 @@ function pdfmake(): PdfMake {
   if (ready) return ready;
   const require = createRequire(path.join(process.cwd(), 'package.json'));
   const made = require('pdfmake') as PdfMake;
-  const file = (family: string, name: string): string =>
-    path.join(process.cwd(), `node_modules/@fontsource/${family}/files/${name}.woff`);
-  const text = (weight: number): string =>
-    file('atkinson-hyperlegible-next', `atkinson-hyperlegible-next-latin-${weight}-normal`);
+  for (const [name, family, weight] of FONTS) {
+    const file = `node_modules/@fontsource/${family}/files/${family}-latin-${weight}-normal.woff`;
+    made.virtualfs.writeFileSync(name, unpackWoff(readFileSync(path.join(process.cwd(), file))));
+  }
   made.setFonts({
-    Text: { normal: text(400), bold: text(700), italics: text(400), bolditalics: text(700) },
-    Mono: {
-      normal: file('spline-sans-mono', 'spline-sans-mono-latin-400-normal'),
-      bold: file('spline-sans-mono', 'spline-sans-mono-latin-600-normal'),
-    },
+    Text: { normal: 'text-400', bold: 'text-700', italics: 'text-400', bolditalics: 'text-700' },
+    Mono: { normal: 'mono-400', bold: 'mono-600' },
   });
-  const fonts = path.join(process.cwd(), 'node_modules/@fontsource');
+  // A report fetches nothing: its fonts are in memory, its data is in the document.
   made.setUrlAccessPolicy(() => false);
-  made.setLocalAccessPolicy((name) => path.resolve(name).startsWith(fonts));
+  made.setLocalAccessPolicy(() => false);
   ready = made;
   return made;
 }

@@ -3,6 +3,7 @@ import { Box, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { BENCHES } from '../methods/registry';
 import { Completion } from './Completion';
+import { Conflicts } from './Conflicts';
 import { Results } from './Results';
 import { RunFields } from './RunFields';
 import type { RunSheetData } from './types';
@@ -16,6 +17,7 @@ export function CompactRun({ data, now }: { data: RunSheetData; now: number }) {
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
   return (
     <Stack spacing={2}>
+      <Conflicts run={run} />
       {run.method.steps.map((step) => (
         <Box key={step.id}>
           <Typography variant="h3">{step.title}</Typography>

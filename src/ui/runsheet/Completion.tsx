@@ -1,7 +1,7 @@
 'use client';
 import { Alert, Box, Button, Stack, TextField, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { perform } from '../api';
 import { Findings } from '../parts/Findings';
 import { LinkButton, TextLink } from '../parts/LinkButton';
@@ -26,13 +26,18 @@ export function Completion({ run, data, next, onMissing }: Props) {
   const { findings } = run.live.outcome;
   const complete = async (): Promise<void> => {
     if (data.state === 'complete' || busy) return;
-    if (run.readings.state !== 'saved')
-      return notice('Some readings are not saved yet: wait for the network.', 'error');
     if (Object.keys(run.live.missing).length > 0) {
       onMissing();
       return notice('Some readings are still to be taken; they are marked.', 'error');
     }
     setBusy(true);
+    if (!(await run.readings.whenSaved())) {
+      setBusy(false);
+      return notice(
+        'Some readings are not saved yet: they are kept here. Complete the run when the network is back.',
+        'error',
+      );
+    }
     const reply = await perform('complete-run', {
       runId: data.runId,
       reasons: Object.entries(reasons).map(([findingId, reason]) => ({ findingId, reason })),
@@ -97,12 +102,15 @@ export function Completion({ run, data, next, onMissing }: Props) {
 function Completed({ run, data, next }: Pick<Props, 'run' | 'data' | 'next'>) {
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
+  // In focus at once, so that Enter goes on to the next specimen.
+  const onward = useRef<HTMLButtonElement>(null);
+  useEffect(() => onward.current?.focus(), []);
   const locked = data.lock !== null && data.lock.amendment === null;
   return (
     <Stack spacing={1}>
       <Alert severity="success">This run is complete.</Alert>
       {next ? (
-        <LinkButton variant="contained" size="large" href={next.href} autoFocus>
+        <LinkButton variant="contained" size="large" href={next.href} ref={onward}>
           {next.label}
         </LinkButton>
       ) : null}

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Button, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, Button, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import type { KeyboardEvent } from 'react';
 import type { EquipmentFacts, FieldSpec } from '@/core/methods';
 import { type System, unitLabel } from '@/core/quantity';
@@ -34,7 +34,7 @@ export function FieldControl(props: Props) {
     case 'instant':
       return <InstantField {...props} />;
     case 'equipment':
-      return <EquipmentSelect {...props} equipmentKind={props.field.equipmentKind} />;
+      return <EquipmentButtons {...props} equipmentKind={props.field.equipmentKind} />;
   }
 }
 
@@ -257,44 +257,25 @@ function InstantField(props: Props) {
   );
 }
 
-function EquipmentSelect(props: Props & { equipmentKind: string }) {
-  const { field, value, equipment, equipmentKind } = props;
-  const own = equipment.filter((item) => item.kind === equipmentKind);
+/** Equipment of a kind is few: each is one key away, as any other answer. */
+function EquipmentButtons(props: Props & { equipmentKind: string }) {
+  const { value, equipment, equipmentKind } = props;
+  const own = equipment.filter((item) => item.kind === equipmentKind && item.inService !== false);
   const missing = value !== '' && !own.some(({ number }) => number === value);
+  if (own.length === 0 && !missing) {
+    return (
+      <Typography color="text.secondary" ref={props.register} tabIndex={-1} onKeyDown={enter(props, '')}>
+        {`${props.field.label}: there is no ${equipmentKind} in the register yet.`}
+      </Typography>
+    );
+  }
   return (
-    <TextField
-      select
-      label={label(field)}
-      value={value}
-      onChange={(event) => props.onSave(event.target.value)}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter' || event.ctrlKey || value === '') return;
-        event.preventDefault();
-        event.stopPropagation();
-        props.onNext(event.shiftKey ? -1 : 1);
-      }}
-      inputRef={(input: { node?: HTMLInputElement; focus?: () => void } | null) =>
-        props.register(input?.focus ? (input as unknown as HTMLElement) : null)
-      }
-      error={props.error !== undefined}
-      helperText={
-        props.error ?? (own.length === 0 ? `There is no ${equipmentKind} in the register yet.` : field.help)
-      }
-      slotProps={{
-        input: { readOnly: props.readOnly },
-        select: { MenuProps: { disableRestoreFocus: false } },
-      }}
-      fullWidth
-    >
-      <MenuItem value="">
-        <em>None</em>
-      </MenuItem>
-      {missing ? <MenuItem value={value}>{`${value}, not in the register`}</MenuItem> : null}
-      {own.map((item) => (
-        <MenuItem key={item.number} value={item.number} disabled={item.inService === false}>
-          {`${item.number}  ${item.name ?? ''}${item.inService === false ? ', out of service' : ''}`}
-        </MenuItem>
-      ))}
-    </TextField>
+    <ChoiceButtons
+      {...props}
+      options={[
+        ...own.map((item) => ({ value: item.number, label: `${item.number} ${item.name ?? ''}` })),
+        ...(missing ? [{ value, label: `${value}, not in the register or out of service` }] : []),
+      ]}
+    />
   );
 }

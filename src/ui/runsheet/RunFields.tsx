@@ -1,5 +1,5 @@
 'use client';
-import { Alert, Box, Button, Stack } from '@mui/material';
+import { Box, Stack } from '@mui/material';
 import { useEffect, useRef } from 'react';
 import type { FieldSpec } from '@/core/methods';
 import { FieldControl } from './FieldControl';
@@ -38,7 +38,6 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
   return (
     <Stack spacing={2}>
       {fields.map((field) => {
-        const theirs = readings.conflicts[field.name];
         const value = readings.values[field.name] ?? '';
         const error =
           readings.refused[field.name] ??
@@ -68,19 +67,6 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
                 else elements.current.delete(field.name);
               }}
             />
-            {theirs ? (
-              <Alert severity="warning" sx={{ mt: 1 }}>
-                {`Somebody else entered ${theirs.text ?? 'nothing'} here meanwhile. You typed ${value || 'nothing'}.`}
-                <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
-                  <Button size="small" variant="outlined" onClick={() => readings.settle(field.name, false)}>
-                    {`Keep ${theirs.text ?? 'theirs'}`}
-                  </Button>
-                  <Button size="small" variant="outlined" onClick={() => readings.settle(field.name, true)}>
-                    {`Use ${value || 'mine'}`}
-                  </Button>
-                </Box>
-              </Alert>
-            ) : null}
           </Box>
         );
       })}

@@ -5,6 +5,7 @@ import { BENCHES } from '../methods/registry';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
 import { Completion } from './Completion';
+import { Conflicts } from './Conflicts';
 import { Photos } from './Photos';
 import { Results } from './Results';
 import { RunFields } from './RunFields';
@@ -60,6 +61,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
           }
         </Typography>
       </Box>
+      <Conflicts run={run} />
       <Box
         sx={{
           display: 'grid',

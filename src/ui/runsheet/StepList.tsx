@@ -51,8 +51,12 @@ export function StepList({
                 alignItems: 'baseline',
               }}
             >
-              <Typography className="mono" color="text.secondary" component="span">
-                {isDone(run, step) ? '✓' : index + 1}
+              <Typography
+                className="mono"
+                component="span"
+                color={isRefused(run, step) ? 'error' : 'text.secondary'}
+              >
+                {isRefused(run, step) ? '✕' : isDone(run, step) ? '✓' : index + 1}
               </Typography>
               <Box component="span" sx={{ minWidth: 0 }}>
                 <Typography component="span" sx={{ fontWeight: open ? 700 : 400 }}>
@@ -89,6 +93,11 @@ export function StepList({
       })}
     </Box>
   );
+}
+
+/** True when something typed at this step cannot be used; it is marked, since one may have moved on. */
+function isRefused(run: Run, step: Step): boolean {
+  return step.fields.some((name) => run.live.errors[name] ?? run.readings.refused[name]);
 }
 
 function isDone(run: Run, step: Step): boolean {

@@ -27,6 +27,7 @@ export interface OtherReading {
 export type SaveState = 'saved' | 'saving' | 'waiting';
 
 const RETRY_MS = 3000;
+const SETTLE_MS = 6000;
 
 /**
  * The readings of one run: kept on this device until the server has acknowledged each, sent in order, sent again when
@@ -98,11 +99,11 @@ export function useReadings(
     try {
       const left = localStorage.getItem(store);
       if (left) {
-        queue.current = [...(JSON.parse(left) as Pending[]), ...queue.current];
-        setValues((all) => ({
-          ...all,
-          ...Object.fromEntries(queue.current.map(({ field, text }) => [field, text])),
-        }));
+        const kept = JSON.parse(left) as Pending[];
+        queue.current = [...kept, ...queue.current];
+        // Taken out of the queue now: it may be empty again by the time React comes to look.
+        const typed = Object.fromEntries(kept.map(({ field, text }) => [field, text]));
+        setValues((all) => ({ ...all, ...typed }));
         void flush();
       }
     } catch {
@@ -160,5 +161,14 @@ export function useReadings(
     [conflicts, save, values],
   );
 
-  return { values, state, refused, conflicts, type, save, settle };
+  /** Waits a little until everything taken is acknowledged; false when it is not, for want of a network. */
+  const whenSaved = useCallback(async (): Promise<boolean> => {
+    for (let waited = 0; waited < SETTLE_MS; waited += 50) {
+      if (queue.current.length === 0 && !busy.current) return true;
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+    return false;
+  }, []);
+
+  return { values, state, refused, conflicts, type, save, settle, whenSaved };
 }

@@ -20,7 +20,6 @@ interface Props {
   readonly truck: string;
   readonly remarks: string;
   readonly zone: string;
-  readonly localNow: string;
   readonly system: System;
   readonly now: number;
   readonly runs: readonly { readonly title: string; readonly data: RunSheetData }[];

@@ -7,7 +7,8 @@ import { sizeText } from '@/core/methods/cylinder-compression';
 import type { System } from '@/core/quantity';
 import { type Failure, perform } from '../api';
 import { useNotice } from '../parts/Notice';
-import { fromLocalInput } from '../time';
+import { fromLocalInput, localInput } from '../time';
+import { useNow } from '../use-now';
 
 interface Row {
   readonly key: number;
@@ -19,14 +20,14 @@ interface Row {
 export function MakeCylinders({
   sampleId,
   zone,
-  localNow,
+  now: initialNow,
   system,
   designatedDays,
   more,
 }: {
   sampleId: string;
   zone: string;
-  localNow: string;
+  now: number;
   system: System;
   designatedDays: number;
   more: boolean;
@@ -36,7 +37,9 @@ export function MakeCylinders({
   const sizes = NOMINAL_SIZES.filter((size) => (system === 'US' ? size.length < 5 : size.length > 5));
   const [size, setSize] = useState<NominalSize>(sizes[0] ?? '4x8');
   const [cure, setCure] = useState<'standard' | 'field'>('standard');
-  const [castAt, setCastAt] = useState(localNow);
+  // Untouched, it is the moment of the press: the page may have stood open for a while.
+  const [castAt, setCastAt] = useState<string | null>(null);
+  const now = useNow(initialNow);
   const [rows, setRows] = useState<readonly Row[]>([
     { key: 1, age: '7', count: 1 },
     { key: 2, age: String(designatedDays), count: 3 },
@@ -55,7 +58,7 @@ export function MakeCylinders({
   const change = (key: number, change: Partial<Row>): void =>
     setRows((all) => all.map((row) => (row.key === key ? { ...row, ...change } : row)));
   const make = async (): Promise<void> => {
-    const cast = fromLocalInput(castAt, zone);
+    const cast = castAt === null ? new Date().toISOString() : fromLocalInput(castAt, zone);
     if (!cast) return notice('There is no such time here: check day and clock.', 'error');
     setBusy(true);
     const reply = await perform<{ labels: string[] }>('make-specimens', {
@@ -106,10 +109,10 @@ export function MakeCylinders({
         type="datetime-local"
         label="Moulding finished at"
         size="medium"
-        value={castAt}
+        value={castAt ?? localInput(now, zone)}
         onChange={(event) => setCastAt(event.target.value)}
         slotProps={{ inputLabel: { shrink: true } }}
-        helperText="The age of every cylinder counts from here."
+        helperText="The age of every cylinder counts from here. Now, unless you change it."
       />
       {rows.map((row) => (
         <Box key={row.key} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>

@@ -56,14 +56,14 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
     done: palette.success.main,
   };
   return (
-    <Box ref={frame} sx={{ width: '100%', overflow: 'hidden' }}>
-      <svg
-        width={width}
-        height={height}
-        role="img"
-        aria-label="Windows around now; the same is listed below"
-        style={{ display: 'block' }}
-      >
+    <Box
+      ref={frame}
+      component="section"
+      aria-label="Windows around now; the same is listed below"
+      sx={{ width: '100%', overflow: 'hidden' }}
+    >
+      {/* biome-ignore lint/a11y/noSvgWithoutTitle: named by its section; a title would hide those of the brackets */}
+      <svg width={width} height={height} style={{ display: 'block' }}>
         {ticks(from, to, zone).map((tick) => (
           <g key={tick}>
             <line x1={x(tick)} x2={x(tick)} y1={20} y2={height} stroke={palette.divider} strokeWidth={1} />

@@ -7,7 +7,6 @@ import { sampleDossier } from '@/server/queries/dossier';
 import { runSheet } from '@/server/queries/run';
 import { staffOnly } from '@/server/scope';
 import { LinkButton } from '@/ui/parts/LinkButton';
-import { localInput } from '@/ui/time';
 import { FieldSample } from '@/ui/views/FieldSample';
 import { runSheetData } from '../../runs/sheet-data';
 
@@ -40,7 +39,6 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
         truck={sample.truck}
         remarks={sample.remarks}
         zone={job.zone}
-        localNow={localInput(now, job.zone)}
         system={job.system}
         now={now.getTime()}
         runs={sheets.map((sheet) => ({

@@ -1,5 +1,0 @@
-import { LinearProgress } from '@mui/material';
-
-export default function Loading() {
-  return <LinearProgress aria-label="Loading" />;
-}
