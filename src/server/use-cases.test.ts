@@ -24,6 +24,7 @@ import { mixSeries } from './queries/series';
 import { search } from './queries/specimen';
 import { brackets } from './queries/today';
 import { USE_CASES } from './registry';
+import { mayAttempt } from './sign-in-limit';
 import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -312,4 +313,16 @@ it('writes who did what to which row, by trigger, without passwords', async () =
   expect(all.rows[0].n).toBe(0);
   const [person] = await site.db.select().from(people).where(eq(people.id, personId));
   expect(person).toMatchObject({ email: 'new@test.example', active: false });
+});
+
+it('slows guessing at one account down, from wherever it comes, and forgets after a minute', async () => {
+  const tries = async (email: string, count: number, now: number) => {
+    const answers: boolean[] = [];
+    for (let index = 0; index < count; index += 1) answers.push(await mayAttempt(site.db, email, now, 3));
+    return answers;
+  };
+  expect(await tries('Guessed@Test.example', 5, 1_000_000)).toEqual([true, true, true, false, false]);
+  expect(await tries('guessed@test.example', 1, 1_030_000)).toEqual([false]);
+  expect(await tries('other@test.example', 1, 1_030_000)).toEqual([true]);
+  expect(await tries('guessed@test.example', 1, 1_060_001)).toEqual([true]);
 });
