@@ -40,7 +40,7 @@ export function Findings({ findings, reasons, errors = {}, onReason }: Props) {
             </Typography>
             {found.limit ? (
               <Typography variant="caption" color="text.secondary" sx={{ display: 'block', mt: 0.5 }}>
-                {`${found.limit.text}. ${found.limit.source}, ${found.limit.status}`}
+                {`${found.limit.text}. ${found.limit.source}${found.limit.status === 'our choice' ? '' : `, ${found.limit.status}`}`}
               </Typography>
             ) : null}
             {onReason && found.needsReason ? (

@@ -165,12 +165,17 @@ function ChoiceButtons(props: Props & { options: readonly { value: string; label
             <Box component="span" className="mono" aria-hidden="true" sx={{ opacity: 0.75, mr: 1 }}>
               {index + 1}
             </Box>
-            {option.label}
+            {withoutNumber(option.label, index + 1)}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
     </Box>
   );
+}
+
+/** Types that carry a number of their own have it as their key; it need not stand there twice. */
+function withoutNumber(text: string, number: number): string {
+  return text.startsWith(`${number} `) ? text.slice(`${number} `.length) : text;
 }
 
 function CheckButton(props: Props) {

@@ -54,7 +54,7 @@ export function StepClockView({
       <Typography variant="body2" color="text.secondary">
         {`${clock.label}, ${limit.text}`}
       </Typography>
-      <Typography className="mono" color={over ? 'error' : 'text.primary'}>
+      <Typography className="mono" color={over ? 'error' : 'text.primary'} sx={{ whiteSpace: 'nowrap' }}>
         {durationText(minutes)}
       </Typography>
     </Box>

@@ -72,7 +72,7 @@ export function MixChart({
   const high = Math.max(specified, ...values);
   const margin = (high - low) * 0.12 || specified * 0.1;
   return (
-    <Box sx={{ height: 340 }}>
+    <Box sx={{ height: 470 }}>
       <Line
         data={data}
         aria-label="Strength tests in sampling order with the running average of three and the limits; the table below holds the same figures"
