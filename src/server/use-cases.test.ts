@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { audit, people, ROLES, readings, runs, specimens } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
@@ -15,7 +15,7 @@ import {
 } from '@/testing/site';
 import { createJob, createMix } from './actions/jobs';
 import { addPerson, changePerson } from './actions/people';
-import { completeRun, saveReadings, startRun } from './actions/runs';
+import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens, recordEvent, takeSample } from './actions/samples';
 import { Conflict, Invalid, Refused } from './errors';
 import { sampleDossier } from './queries/dossier';
@@ -291,6 +291,68 @@ describe('readings', () => {
     expect((await site.db.select().from(readings).where(eq(readings.runId, runId))).length).toBe(
       wrong.length + 1,
     );
+  });
+});
+
+describe('repeating and explaining', () => {
+  it('a sheared slump is made again for a named reason; both attempts stay, and the report says why', async () => {
+    const { sampleId } = await makeSample(site);
+    const now = new Date(CAST);
+    const { field } = site.actors;
+    const { runId } = await perform(site.db, field, startRun, { method: 'slump', sampleId }, now);
+    await perform(
+      site.db,
+      field,
+      saveReadings,
+      { runId, readings: readingsOf({ shape: 'shear', slump: '3' }) },
+      now,
+    );
+    const unexplained = perform(site.db, field, completeRun, { runId, reasons: [] }, now);
+    await expect(unexplained).rejects.toThrow('reason');
+    await perform(
+      site.db,
+      field,
+      completeRun,
+      { runId, reasons: [], reasonForAll: 'Kept as it was seen.' },
+      now,
+    );
+    const again = { method: 'slump', sampleId, repeatReason: 'The first portion sheared.' };
+    const second = await perform(site.db, field, startRun, again, now);
+    expect(second.runId).not.toBe(runId);
+    // Asked twice on a bad network, the open attempt is given back.
+    expect(await perform(site.db, field, startRun, again, now)).toEqual(second);
+    const { fresh: tests } = await sampleDossier(site.db, field, sampleId);
+    const slumps = tests.filter(({ method }) => method === 'slump');
+    expect(slumps.map(({ attempt, repeatReason }) => [attempt, repeatReason])).toEqual([
+      [1, null],
+      [2, 'The first portion sheared.'],
+    ]);
+  });
+
+  it('a broken cylinder is not tested again, and a finding that came later can still be explained', async () => {
+    const { specimenIds, sampleId } = await makeSample(site);
+    const runId = await breakSpecimen(site, specimenIds[0] ?? '', '54,350');
+    const again = { method: 'cylinder-compression', specimenId: specimenIds[0], repeatReason: 'it was low' };
+    await expect(perform(site.db, site.actors.laboratory, startRun, again)).rejects.toThrow(Conflict);
+    const [old] = await site.db
+      .select()
+      .from(readings)
+      .where(and(eq(readings.runId, runId), eq(readings.field, 'diameter2')));
+    const wider = {
+      ...readingsOf({ diameter2: '4.20' })[0],
+      basedOn: old?.seq,
+      reason: 'read the wrong scale',
+    };
+    await perform(site.db, site.actors.laboratory, saveReadings, { runId, readings: [wider] });
+    const open = async () =>
+      (await sampleDossier(site.db, site.actors.laboratory, sampleId)).specimens[0]?.run?.openReasons;
+    expect(await open()).toEqual(['cylinder.diameter-spread']);
+    const reason = { runId, findingId: 'cylinder.diameter-spread', reason: 'mould was out of round' };
+    await perform(site.db, site.actors.laboratory, giveReason, reason);
+    expect(await open()).toEqual(['cylinder.diameter-spread']);
+    const view = (await sampleDossier(site.db, site.actors.laboratory, sampleId)).specimens[0];
+    await perform(site.db, site.actors.reviewer, acceptReason, { reasonId: view?.run?.reasons[0]?.id });
+    expect(await open()).toEqual([]);
   });
 });
 

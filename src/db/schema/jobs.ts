@@ -1,7 +1,6 @@
-import { index, integer, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import { index, integer, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { at } from './columns';
 import { people } from './people';
-
-const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 
 export const jobs = pgTable('jobs', {
   id: uuid('id').primaryKey().defaultRandom(),

@@ -1,23 +1,17 @@
 import {
   bigserial,
-  customType,
   index,
   integer,
   jsonb,
   pgTable,
   primaryKey,
   text,
-  timestamp,
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
+import { at, bytes, person } from './columns';
 import { jobs, samples } from './jobs';
-import { people } from './people';
 import { outcomes, runs } from './runs';
-
-const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
-const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
-const person = (name: string) => text(name).references(() => people.id);
 
 /** A report of one sample. Signed, it is frozen: content, file, and what it rests on. */
 export const reports = pgTable(

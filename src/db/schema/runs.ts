@@ -2,25 +2,19 @@ import {
   bigint,
   bigserial,
   boolean,
-  customType,
   date,
   index,
   integer,
   jsonb,
   pgTable,
   text,
-  timestamp,
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { LimitChange } from '@/core/limits';
 import type { Outcome, RunSetup } from '@/core/methods';
+import { at, bytes, person } from './columns';
 import { samples, specimens } from './jobs';
-import { people } from './people';
-
-const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
-const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
-const person = (name: string) => text(name).references(() => people.id);
 
 /** A method carried out on a specimen or sample. */
 export const runs = pgTable(
@@ -31,6 +25,8 @@ export const runs = pgTable(
     specimenId: uuid('specimen_id').references(() => specimens.id),
     sampleId: uuid('sample_id').references(() => samples.id),
     attempt: integer('attempt').notNull().default(1),
+    /** Why the test was made again, for attempts after the first. */
+    repeatReason: text('repeat_reason'),
     state: text('state', { enum: ['open', 'complete'] })
       .notNull()
       .default('open'),

@@ -2,6 +2,7 @@ import { IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-valid
 import { desc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { LOW_STRENGTH_STEPS } from '@/core/acceptance';
+import { reportNumber } from '@/core/identity/labels';
 import { followUps, people, reportOutcomes, reports } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { composeReport } from '../reports/content';
@@ -41,7 +42,7 @@ export const prepareReport = defineUseCase({
       .values({
         jobId: job.id,
         sampleId: sample.id,
-        number: newest?.number ?? `${job.number}-R${String(sample.number).padStart(3, '0')}`,
+        number: newest?.number ?? reportNumber(job.number, sample.number),
         revision: newest ? newest.revision + 1 : 0,
         preparedAt: now,
         preparedBy: actor.id,

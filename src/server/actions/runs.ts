@@ -58,7 +58,11 @@ export class StartRunInput {
   @IsOptional() @IsUUID() specimenId?: string;
   @IsOptional() @IsUUID() sampleId?: string;
   /** Another attempt although one is complete: a repeat for a named reason. */
-  @IsOptional() @IsString() @MaxLength(500) repeatReason?: string;
+  @IsOptional()
+  @IsNotEmpty({ message: 'Say why it is repeated.' })
+  @IsString()
+  @MaxLength(500, { message: 'Reason: at most 500 characters.' })
+  repeatReason?: string;
 }
 
 /** Opens a run, or gives back the one that is open. */
@@ -93,6 +97,7 @@ export const startRun = defineUseCase({
         method: method.id,
         ...(input.specimenId ? { specimenId: input.specimenId } : { sampleId: subject }),
         attempt: (newest?.attempt ?? 0) + 1,
+        repeatReason: newest ? (input.repeatReason ?? null) : null,
         limitsRevision: revision,
         startedAt: now,
         startedBy: actor.id,

@@ -15,6 +15,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { eq, sql } from 'drizzle-orm';
+import { specimenLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
 import { METHODS, NOMINAL_SIZES, type NominalSize } from '@/core/methods';
 import { ageWindow } from '@/core/windows';
@@ -194,11 +195,6 @@ export const makeSpecimens = defineUseCase({
 
 function minuteOf(at: Date): number {
   return Math.floor(at.getTime() / 60_000);
-}
-
-/** A specimen's label: job, sample and letter, read aloud and scanned. */
-export function specimenLabel(job: string, sample: number, index: number): string {
-  return `${job}-${String(sample).padStart(3, '0')}-${String.fromCharCode(65 + index)}`;
 }
 
 export async function sampleAndJob(tx: Transaction, sampleId: string) {

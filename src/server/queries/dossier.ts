@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
 import { Limits } from '@/core/limits';
-import type { Outcome, RunSetup } from '@/core/methods';
+import type { Outcome, Result, RunSetup } from '@/core/methods';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
@@ -36,6 +36,7 @@ export interface RunView {
   readonly id: string;
   readonly method: string;
   readonly attempt: number;
+  readonly repeatReason: string | null;
   readonly state: 'open' | 'complete';
   readonly specimenId: string | null;
   readonly sampleId: string | null;
@@ -43,6 +44,8 @@ export interface RunView {
   readonly completedBy: string | null;
   readonly outcomeId: string | null;
   readonly outcome: Outcome | null;
+  /** The compressive strength among its results, when there is one. */
+  readonly strength: Result | undefined;
   readonly input: Record<string, unknown> | null;
   readonly setup: RunSetup | null;
   readonly reasons: readonly ReasonView[];
@@ -95,6 +98,7 @@ export async function runViews(
       id: run.id,
       method: run.method,
       attempt: run.attempt,
+      repeatReason: run.repeatReason,
       state: run.state,
       specimenId: run.specimenId,
       sampleId: run.sampleId,
@@ -102,6 +106,7 @@ export async function runViews(
       completedBy: by,
       outcomeId: last?.id ?? null,
       outcome: last?.outcome ?? null,
+      strength: last?.outcome.results.find(({ quantity }) => quantity === 'compressive strength'),
       input: last?.input ?? null,
       setup: last?.setup ?? null,
       reasons: own,
@@ -186,7 +191,7 @@ export function withoutUnreleased(views: readonly SpecimenView[]): SpecimenView[
 export function setMember(view: SpecimenView): SetMember {
   const { run } = view;
   const outcome = run?.state === 'complete' ? run.outcome : null;
-  const strength = outcome?.results.find((result) => result.quantity === 'compressive strength');
+  const strength = outcome ? run?.strength : undefined;
   const late = outcome?.findings.some((found) => found.id.startsWith('cylinder.age-')) ?? false;
   return {
     label: view.label,

@@ -1,5 +1,6 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { DateTime } from 'luxon';
+import { sampleLabel } from '@/core/identity/labels';
 import { type ExportRow, RECORD_FORMAT, RECORD_VERSION, type RunRecord } from '@/core/interchange';
 import { findMethod } from '@/core/methods';
 import type { Queryable } from '@/db/client';
@@ -102,7 +103,7 @@ function recordOf(
               : null,
           }
         : {}),
-      sample: `${job.number}-${String(sample.number).padStart(3, '0')}`,
+      sample: sampleLabel(job.number, sample.number),
       attempt: view.attempt,
       job: job.number,
       mix: `${mix.code} v${mix.version}`,

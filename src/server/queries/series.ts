@@ -1,5 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { evaluateSeries, type SeriesPoint, type SeriesVerdicts } from '@/core/acceptance';
+import { sampleLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
 import { parseMeasure } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
@@ -74,7 +75,7 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
       {
         id: sample.id,
         sampleId: sample.id,
-        label: `${job.number}-${String(sample.number).padStart(3, '0')}`,
+        label: sampleLabel(job.number, sample.number),
         sampledAt: sample.sampledAt.getTime(),
         value: set.test.state === 'tested' ? set.test.value : null,
         state: set.test.state,

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, ilike, or } from 'drizzle-orm';
+import { sampleLabel } from '@/core/identity/labels';
 import type { Queryable } from '@/db/client';
 import { jobs, people, placements, samples, specimenEvents, specimens } from '@/db/schema';
 import { present, readableJobs, staffOnly } from '../scope';
@@ -80,7 +81,7 @@ export async function search(db: Queryable, actor: Actor, words: string): Promis
     ...ownSamples.map((sample) => ({
       kind: 'sample' as const,
       id: sample.id,
-      label: `${sample.job}-${String(sample.number).padStart(3, '0')}`,
+      label: sampleLabel(sample.job, sample.number),
       detail: `${sample.element}${sample.ticket ? `, ticket ${sample.ticket}` : ''}`,
     })),
     ...ownJobs.map((job) => ({

@@ -1,4 +1,5 @@
 import { DateTime } from 'luxon';
+import { sampleLabel } from '@/core/identity/labels';
 import { fieldsOf, findMethod } from '@/core/methods';
 import { sizeText } from '@/core/methods/cylinder-compression';
 import { UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
@@ -35,7 +36,7 @@ function when(at: Date | string, zone: string): string {
 export async function composeReport(db: Queryable, actor: Actor, sampleId: string): Promise<ComposedReport> {
   const dossier = await sampleDossier(db, actor, sampleId);
   const { job, mix, sample, placement, limits } = dossier;
-  const label = `${job.number}-${String(sample.number).padStart(3, '0')}`;
+  const label = sampleLabel(job.number, sample.number);
   const complete = (run: RunView): boolean => run.state === 'complete' && run.outcome !== null;
   const fresh = dossier.fresh.filter(complete);
   const broken = dossier.specimens.filter((view) => view.run && complete(view.run));
@@ -164,6 +165,7 @@ function reportTest(run: RunView, zone: string): ReportTest {
     results: outcome?.results ?? [],
     lines: outcome?.lines ?? [],
     remarks: [
+      ...(run.repeatReason ? [`Made again: ${run.repeatReason}`] : []),
       ...(outcome?.findings ?? []).filter(({ severity }) => severity !== 'advice').map(remarkOf(run)),
       ...(typeof input.remarks === 'string' ? [input.remarks] : []),
     ],

@@ -3,6 +3,7 @@ import { Alert, Box, Button, Stack, TextField, Typography } from '@mui/material'
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { perform } from '../api';
+import { FormDialog } from '../form/FormDialog';
 import { Findings } from '../parts/Findings';
 import { LinkButton, TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
@@ -24,6 +25,30 @@ export function Completion({ run, data, next, onMissing }: Props) {
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const [busy, setBusy] = useState(false);
   const { findings } = run.live.outcome;
+  // A correction, or a changed record, can bring up what needs a reason after the run was completed.
+  const unexplained = [
+    ...new Set(findings.filter(({ needsReason }) => needsReason).map(({ id }) => id)),
+  ].filter((id) => !data.reasons.some(({ findingId }) => findingId === id));
+  const asking = data.canWrite && (data.state === 'open' || unexplained.length > 0);
+  const explain = async (): Promise<void> => {
+    setBusy(true);
+    for (const findingId of unexplained) {
+      const reply = await perform('give-reason', {
+        runId: data.runId,
+        findingId,
+        reason: (reasons[findingId] ?? '').trim(),
+      });
+      if (!reply.ok) {
+        setErrors({ [`reason.${findingId}`]: Object.values(reply.errors)[0] ?? reply.message });
+        setBusy(false);
+        return;
+      }
+    }
+    setErrors({});
+    setBusy(false);
+    notice('Reason recorded.');
+    router.refresh();
+  };
   const complete = async (): Promise<void> => {
     if (data.state === 'complete' || busy) return;
     if (Object.keys(run.live.missing).length > 0) {
@@ -67,7 +92,7 @@ export function Completion({ run, data, next, onMissing }: Props) {
       {findings.length > 0 ? (
         <Findings
           findings={findings}
-          {...(data.state === 'open' && data.canWrite
+          {...(asking
             ? {
                 reasons,
                 errors,
@@ -92,6 +117,11 @@ export function Completion({ run, data, next, onMissing }: Props) {
           fullWidth
         >
           Complete the run
+        </Button>
+      ) : null}
+      {data.state === 'complete' && asking ? (
+        <Button variant="contained" onClick={explain} loading={busy}>
+          Record the reason
         </Button>
       ) : null}
       {data.state === 'complete' ? <Completed run={run} data={data} next={next} /> : null}
@@ -146,6 +176,31 @@ function Completed({ run, data, next }: Pick<Props, 'run' | 'data' | 'next'>) {
             Correct a reading
           </Button>
         )
+      ) : null}
+      {data.canWrite && data.sampleId ? (
+        <FormDialog
+          title={`Repeat: ${run.method.title.toLowerCase()}`}
+          useCase="start-run"
+          fixed={{ method: data.method, sampleId: data.sampleId }}
+          fields={[
+            {
+              name: 'repeatReason',
+              label: 'Why it is repeated',
+              type: 'lines',
+              help: 'This one stays on record.',
+            },
+          ]}
+          submit="Start another"
+          done="Another attempt is open."
+          then={(answer) =>
+            window.location.pathname.startsWith('/runs/') ? `/runs/${String(answer.runId)}` : undefined
+          }
+          button={(open) => (
+            <Button color="secondary" onClick={open}>
+              Repeat the test
+            </Button>
+          )}
+        />
       ) : null}
       {run.correction ? <Alert severity="info">{`Correcting: ${run.correction}`}</Alert> : null}
     </Stack>

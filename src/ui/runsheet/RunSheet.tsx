@@ -7,6 +7,7 @@ import { Working } from '../parts/Working';
 import { Completion } from './Completion';
 import { Conflicts } from './Conflicts';
 import { Photos } from './Photos';
+import { ReadingHistory } from './ReadingHistory';
 import { Results } from './Results';
 import { RunFields } from './RunFields';
 import { StepList } from './StepList';
@@ -29,7 +30,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
   const [stepId, setStepId] = useState(() => firstOpen(run));
   const [focus, setFocus] = useState<'first' | 'last' | 'none'>(data.state === 'open' ? 'first' : 'none');
   const [showMissing, setShowMissing] = useState(false);
-  const [tab, setTab] = useState<'findings' | 'working' | 'plan'>('findings');
+  const [tab, setTab] = useState<'findings' | 'working' | 'plan' | 'history'>('findings');
   const index = steps.findIndex(({ id }) => id === stepId);
   const step = steps[index];
   const Bench = BENCHES[data.method];
@@ -119,6 +120,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
               />
               <Tab value="working" label="Working" sx={{ minHeight: 40, minWidth: 0 }} />
               <Tab value="plan" label="Plan" sx={{ minHeight: 40, minWidth: 0 }} />
+              <Tab value="history" label="History" sx={{ minHeight: 40, minWidth: 0 }} />
             </Tabs>
             <Box sx={{ display: tab === 'findings' ? 'block' : 'none' }}>
               <Completion
@@ -133,6 +135,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
               />
             </Box>
             {tab === 'working' ? <Working lines={outcome.lines} /> : null}
+            {tab === 'history' ? <ReadingHistory run={run} data={data} /> : null}
             {tab === 'plan' ? <PlanList items={run.method.plan(data.system, data.setup)} /> : null}
           </Paper>
         </Stack>

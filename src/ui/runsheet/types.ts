@@ -25,5 +25,16 @@ export interface RunSheetData {
     readonly report: string;
     readonly amendment: { readonly id: string; readonly reason: string } | null;
   } | null;
+  /** Every reading ever taken here, oldest first, those that were corrected too. */
+  readonly history: readonly {
+    readonly seq: number;
+    readonly field: string;
+    readonly text: string | null;
+    readonly at: number;
+    readonly byName: string;
+    readonly reason: string | null;
+  }[];
+  /** The sample, for runs made on one: such a test can be repeated. */
+  readonly sampleId: string | null;
   readonly photos: readonly { readonly id: string; readonly name: string }[];
 }

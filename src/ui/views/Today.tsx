@@ -11,6 +11,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useMemo } from 'react';
+import { sampleLabel } from '@/core/identity/labels';
 import { type LimitChanges, Limits } from '@/core/limits';
 import { ageText, durationText, type WindowState } from '@/core/windows';
 import { Card, Empty } from '../parts/Card';
@@ -134,7 +135,7 @@ function FreshCard({ fresh, now }: { fresh: readonly Fresh[]; now: number }) {
       <Stack spacing={1}>
         {samples.map((sample) => (
           <Box key={sample.sampleId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-            <Typography className="mono">{`${sample.job}-${String(sample.number).padStart(3, '0')}`}</Typography>
+            <Typography className="mono">{sampleLabel(sample.job, sample.number)}</Typography>
             <Typography>
               {`taken ${durationText((now - sample.sampledAt) / 60_000)} ago, waits for ${fresh
                 .filter((row) => row.sampleId === sample.sampleId)

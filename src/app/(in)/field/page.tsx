@@ -1,5 +1,6 @@
 import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { sampleLabel } from '@/core/identity/labels';
 import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
 import { jobDetail, jobList, recentPlacements } from '@/server/queries/jobs';
@@ -57,7 +58,7 @@ export default async function FieldPage() {
                   size="large"
                   sx={{ justifyContent: 'flex-start' }}
                 >
-                  {`${job.number}-${String(sample.number).padStart(3, '0')}, ${dayTime(sample.sampledAt, job.zone)}${sample.ticket ? `, ticket ${sample.ticket}` : ''}`}
+                  {`${sampleLabel(job.number, sample.number)}, ${dayTime(sample.sampledAt, job.zone)}${sample.ticket ? `, ticket ${sample.ticket}` : ''}`}
                 </LinkButton>
               ))}
               <TakeSample placementId={placement.id} />

@@ -31,6 +31,8 @@ export function runSheetData(sheet: Sheet, canWrite: boolean): RunSheetData {
           amendment: lock.amendment ? { id: lock.amendment.id, reason: lock.amendment.reason } : null,
         }
       : null,
+    history: sheet.history.map(({ takenAt, ...reading }) => ({ ...reading, at: takenAt.getTime() })),
+    sampleId: run.sampleId,
     photos: sheet.files.map(({ id, name }) => ({ id, name })),
   };
 }

@@ -1,5 +1,6 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
@@ -28,7 +29,7 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
     <Stack spacing={2} sx={{ maxWidth: 760 }}>
       <Stack direction="row" spacing={2} sx={{ alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Typography variant="h1" className="mono">
-          {`${job.number}-${String(sample.number).padStart(3, '0')}`}
+          {sampleLabel(job.number, sample.number)}
         </Typography>
         <Typography color="text.secondary">{`${placement.element}, ${mix.code}`}</Typography>
       </Stack>

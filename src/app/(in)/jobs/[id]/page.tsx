@@ -1,5 +1,6 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { sampleLabel } from '@/core/identity/labels';
 import { METHODS } from '@/core/methods';
 import { ageText } from '@/core/windows';
 import { database } from '@/db/client';
@@ -115,7 +116,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
               const row = byId.get(sample.placementId);
               return {
                 id: sample.id,
-                label: `${job.number}-${String(sample.number).padStart(3, '0')}`,
+                label: sampleLabel(job.number, sample.number),
                 sampledAt: sample.sampledAt.getTime(),
                 mix: row?.mixCode ?? '',
                 placement: row?.placement.number ?? 0,

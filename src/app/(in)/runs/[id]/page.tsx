@@ -1,5 +1,6 @@
 import { Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
 import { ageText } from '@/core/windows';
 import { database } from '@/db/client';
@@ -25,7 +26,6 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const waiting = set?.specimens.find(
     (each) => each.id !== specimen?.id && !each.testedAt && !each.discarded,
   );
-  const sampleLabel = `${job.number}-${String(sample.number).padStart(3, '0')}`;
   return (
     <RunSheet
       data={runSheetData(sheet, canWrite)}
@@ -40,7 +40,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
       title={
         <>
           <Typography variant="h1" className="mono">
-            {specimen?.label ?? sampleLabel}
+            {specimen?.label ?? sampleLabel(job.number, sample.number)}
           </Typography>
           <Typography color="text.secondary">
             {`${findMethod(sheet.run.method)?.title ?? ''}${specimen ? `, ${specimen.ageHours ? ageText(specimen.ageHours) : 'held'}` : ''}. ${mix.code}, `}
@@ -60,9 +60,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
             members={set.specimens.map((each) => ({
               id: each.id,
               label: each.label,
-              strength:
-                each.run?.outcome?.results.find(({ quantity }) => quantity === 'compressive strength')
-                  ?.text ?? null,
+              strength: each.run?.strength?.text ?? null,
               here: each.id === specimen.id,
             }))}
             findings={set.test.findings}

@@ -1,5 +1,6 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
 import { sizeText } from '@/core/methods/cylinder-compression';
 import { unitLabel } from '@/core/quantity';
@@ -35,7 +36,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Typography variant="h1" className="mono">
-          {`${job.number}-${String(sample.number).padStart(3, '0')}`}
+          {sampleLabel(job.number, sample.number)}
         </Typography>
         <Typography color="text.secondary">{`${placement.element}, ${mix.code}`}</Typography>
         <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
@@ -148,9 +149,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
               </TableHead>
               <TableBody>
                 {dossier.specimens.map((view) => {
-                  const main = view.run?.outcome?.results.find(
-                    ({ quantity }) => quantity === 'compressive strength',
-                  );
+                  const main = view.run?.strength;
                   const state =
                     view.opensAt && view.closesAt
                       ? windowState(

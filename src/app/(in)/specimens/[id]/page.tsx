@@ -1,5 +1,6 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { sampleLabel } from '@/core/identity/labels';
 import { sizeText } from '@/core/methods/cylinder-compression';
 import { unitLabel } from '@/core/quantity';
 import { ageText, durationText, windowState } from '@/core/windows';
@@ -22,7 +23,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
   const { specimen, dossier, events } = await pageData(() => specimenDetail(database(), actor, id));
   const { job, mix, placement, sample, limits } = dossier;
   const { zone } = job;
-  const main = specimen.run?.outcome?.results.find(({ quantity }) => quantity === 'compressive strength');
+  const main = specimen.run?.strength;
   const state =
     specimen.opensAt && specimen.closesAt
       ? windowState(
@@ -66,10 +67,9 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
               ['Job', <TextLink key="job" href={`/jobs/${job.id}`}>{`${job.number} ${job.name}`}</TextLink>],
               [
                 'Sample',
-                <TextLink
-                  key="sample"
-                  href={`/samples/${sample.id}`}
-                >{`${job.number}-${String(sample.number).padStart(3, '0')}`}</TextLink>,
+                <TextLink key="sample" href={`/samples/${sample.id}`}>
+                  {sampleLabel(job.number, sample.number)}
+                </TextLink>,
               ],
               ['Mix', `${mix.code} v${mix.version}, ${mix.title}`],
               ['Placed in', `${placement.element}${placement.location ? `, ${placement.location}` : ''}`],

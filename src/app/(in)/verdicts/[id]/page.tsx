@@ -69,9 +69,7 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
                 state: row.state,
                 average: windowValue(windowOf.get(row.id)?.statistic),
                 singles: row.set.specimens.flatMap((view) => {
-                  const strength = view.run?.outcome?.results.find(
-                    ({ quantity }) => quantity === 'compressive strength',
-                  );
+                  const strength = view.run?.strength;
                   return strength ? [Number(strength.reported)] : [];
                 }),
               }))}
@@ -199,9 +197,7 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
 }
 
 function strengthOf(view: SpecimenView) {
-  return exact(
-    view.run?.outcome?.results.find(({ quantity }) => quantity === 'compressive strength')?.value ?? 0,
-  );
+  return exact(view.run?.strength?.value ?? 0);
 }
 
 function windowValue(statistic: string | null | undefined): number | null {
