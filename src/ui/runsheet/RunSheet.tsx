@@ -116,11 +116,11 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
               <Tab
                 value="findings"
                 label={`Findings (${outcome.findings.length})`}
-                sx={{ minHeight: 40, minWidth: 0 }}
+                sx={{ minHeight: 40, minWidth: 0, px: 1.25 }}
               />
-              <Tab value="working" label="Working" sx={{ minHeight: 40, minWidth: 0 }} />
-              <Tab value="plan" label="Plan" sx={{ minHeight: 40, minWidth: 0 }} />
-              <Tab value="history" label="History" sx={{ minHeight: 40, minWidth: 0 }} />
+              <Tab value="working" label="Working" sx={{ minHeight: 40, minWidth: 0, px: 1.25 }} />
+              <Tab value="plan" label="Plan" sx={{ minHeight: 40, minWidth: 0, px: 1.25 }} />
+              <Tab value="history" label="History" sx={{ minHeight: 40, minWidth: 0, px: 1.25 }} />
             </Tabs>
             <Box sx={{ display: tab === 'findings' ? 'block' : 'none' }}>
               <Completion
