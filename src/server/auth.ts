@@ -7,6 +7,8 @@ function create() {
   const baseURL = process.env.BRICOLE_URL ?? 'http://127.0.0.1:3000';
   return betterAuth({
     baseURL,
+    // The same machine by its other name; a page opened so must be able to sign in.
+    trustedOrigins: [baseURL, baseURL.replace('//127.0.0.1', '//localhost')],
     secret: process.env.BRICOLE_SECRET ?? '',
     telemetry: { enabled: false },
     database: drizzleAdapter(database(), {
