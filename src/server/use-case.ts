@@ -71,6 +71,10 @@ function refusal(error: unknown): Error | undefined {
   if (known.code === 'BR001' || known.code === 'BR002') return new Conflict(sentence(known.message));
   if (known.code === '23505')
     return new Conflict('This is there already: somebody may have entered it just now.');
+  // Data that the database cannot hold: a form should have caught it, but a typed value is never a server error.
+  if (known.code.startsWith('22')) {
+    return new Invalid({ '': 'A value cannot be stored as it is: check dates and numbers.' });
+  }
   if (known.code === '40001' || known.code === '40P01') {
     return new Conflict('Somebody changed the same thing at the same moment. Try again.');
   }

@@ -10,6 +10,7 @@ import {
   MaxLength,
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
+import { DateTime } from 'luxon';
 import { isLimitId, type LimitChange, type LimitValue, shippedLimit } from '@/core/limits';
 import { exact, parseMeasure, type UnitId } from '@/core/quantity';
 import { equipment, equipmentVerifications, limitChanges } from '@/db/schema';
@@ -66,7 +67,8 @@ export const recordVerification = defineUseCase({
   async act({ tx, actor, now }, input) {
     const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
     if (!item) throw new NotFound('This equipment');
-    if (Number.isNaN(Date.parse(input.verifiedOn))) refuseFields({ verifiedOn: 'There is no such day.' });
+    if (!DateTime.fromISO(input.verifiedOn, { zone: 'utc' }).isValid)
+      refuseFields({ verifiedOn: 'There is no such day.' });
     // A day ahead is allowed: the laboratory's calendar may be a day before the server's.
     if (Date.parse(input.verifiedOn) > now.getTime() + 86_400_000) {
       refuseFields({ verifiedOn: 'Verified on lies in the future.' });
