@@ -1,4 +1,5 @@
 import { attach } from './actions/attach';
+import { correctCastTime } from './actions/cast-time';
 import { addEquipment, changeLimit, recordVerification, setService } from './actions/gear';
 import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
@@ -16,6 +17,7 @@ export const USE_CASES = {
   'take-sample': takeSample,
   'describe-sample': describeSample,
   'make-specimens': makeSpecimens,
+  'correct-cast-time': correctCastTime,
   'record-event': recordEvent,
   'start-run': startRun,
   'save-readings': saveReadings,

@@ -13,6 +13,7 @@ import {
   readingsOf,
   type Site,
 } from '@/testing/site';
+import { correctCastTime } from './actions/cast-time';
 import { createJob, createMix } from './actions/jobs';
 import { addPerson, changePerson } from './actions/people';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
@@ -292,6 +293,29 @@ describe('readings', () => {
       wrong.length + 1,
     );
   });
+});
+
+it('a casting time is corrected with its reason: windows move, and what was broken is computed anew', async () => {
+  const { specimenIds, sampleId } = await makeSample(site);
+  const runId = await breakSpecimen(site, specimenIds[0] ?? '', '58,300');
+  const correct = (castAt: number, reason: string) =>
+    perform(
+      site.db,
+      site.actors.field,
+      correctCastTime,
+      { sampleId, castAt: new Date(castAt).toISOString(), reason },
+      new Date(AT_28_DAYS + 3_600_000),
+    );
+  await expect(correct(CAST - 86_400_000, 'x')).rejects.toThrow('before the sample');
+  await expect(correct(CAST, '')).rejects.toThrow('why');
+  await correct(CAST + 24 * 3_600_000, 'Wrong day was chosen on the phone.');
+  const { specimens: views } = await sampleDossier(site.db, site.actors.laboratory, sampleId);
+  const waiting = views.find(({ id }) => id === specimenIds[1]);
+  expect(waiting?.opensAt?.getTime()).toBe(AT_28_DAYS + 4 * 3_600_000);
+  const broken = views.find(({ id }) => id === specimenIds[0]);
+  expect(broken?.run?.id).toBe(runId);
+  expect(broken?.run?.outcome?.findings.map(({ id }) => id)).toContain('cylinder.age-early');
+  expect(broken?.run?.openReasons).toEqual(['cylinder.age-early']);
 });
 
 describe('repeating and explaining', () => {

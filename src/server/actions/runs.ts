@@ -205,6 +205,13 @@ export const saveReadings = defineUseCase({
   },
 });
 
+/** Computes a completed run anew, after something it rests on was corrected. */
+export async function recomputeRun(context: Context, runId: string): Promise<void> {
+  const place = await runPlace(context.tx, runId);
+  const method = findMethod(place.run.method);
+  if (method && place.run.state === 'complete') await recordOutcome(context, place, method);
+}
+
 /** Computes a run from its readings in force and appends what came of it. */
 async function recordOutcome(context: Context, place: RunPlace, method: Method): Promise<Outcome> {
   const { tx, actor, now } = context;

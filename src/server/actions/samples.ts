@@ -28,7 +28,8 @@ import { lockJob } from './jobs';
 /** How far a clock on a phone may be ahead before a time is taken for a typing mistake. */
 const AHEAD_MS = 5 * 60_000;
 
-function instantField(field: string, label: string, text: string, now: Date): Date {
+/** An instant out of a form; refused at its field when it lies ahead. */
+export function instantField(field: string, label: string, text: string, now: Date): Date {
   const at = new Date(text);
   if (at.getTime() > now.getTime() + AHEAD_MS) refuseFields({ [field]: `${label} lies in the future.` });
   return at;
@@ -193,7 +194,8 @@ export const makeSpecimens = defineUseCase({
   },
 });
 
-function minuteOf(at: Date): number {
+/** The minute an instant belongs to: times are shown, and so judged, to the minute. */
+export function minuteOf(at: Date): number {
   return Math.floor(at.getTime() / 60_000);
 }
 

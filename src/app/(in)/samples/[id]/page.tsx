@@ -14,8 +14,9 @@ import { Findings } from '@/ui/parts/Findings';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { WindowBadge } from '@/ui/parts/WindowBadge';
 import { Working } from '@/ui/parts/Working';
-import { dayTime } from '@/ui/time';
+import { dayTime, localInput } from '@/ui/time';
 import { AcceptReasons } from '@/ui/views/AcceptReasons';
+import { CorrectCastTime } from '@/ui/views/CorrectCastTime';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 
 export const metadata: Metadata = { title: 'Sample' };
@@ -124,7 +125,18 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
           )}
         </Card>
       </Box>
-      <Card title="Cylinders">
+      <Card
+        title="Cylinders"
+        actions={
+          staff && dossier.specimens[0] ? (
+            <CorrectCastTime
+              sampleId={sample.id}
+              zone={job.zone}
+              castAt={localInput(dossier.specimens[0].castAt, job.zone)}
+            />
+          ) : null
+        }
+      >
         {dossier.specimens.length === 0 ? (
           <Empty
             action={

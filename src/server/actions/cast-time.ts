@@ -1,0 +1,74 @@
+import { IsISO8601, IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
+import { and, eq, inArray } from 'drizzle-orm';
+import { Limits } from '@/core/limits';
+import { ageWindow } from '@/core/windows';
+import { runs, specimenEvents, specimens } from '@/db/schema';
+import { limitChangesAt } from '../run-setup';
+import { defineUseCase, refuseFields, STAFF } from '../use-case';
+import { recomputeRun } from './runs';
+import { instantField, minuteOf, sampleAndJob } from './samples';
+
+export class CorrectCastTimeInput {
+  @IsUUID() sampleId: string;
+  @IsISO8601({ strict: true }, { message: 'Moulding finished at: date and time.' }) castAt: string;
+  @IsNotEmpty({ message: 'Say why it is corrected.' })
+  @IsString()
+  @MaxLength(500, { message: 'Reason: at most 500 characters.' })
+  reason: string;
+}
+
+/**
+ * Another casting time for all cylinders of a sample, with its reason: their windows move with it, and what was
+ * broken already is computed anew, since its age has changed. Refused by the database under a signed report.
+ */
+export const correctCastTime = defineUseCase({
+  name: 'correct cast time',
+  roles: STAFF,
+  Input: CorrectCastTimeInput,
+  async act(context, input) {
+    const { tx, actor, now } = context;
+    const { sample } = await sampleAndJob(tx, input.sampleId);
+    const castAt = instantField('castAt', 'Moulding finished at', input.castAt, now);
+    if (minuteOf(castAt) < minuteOf(sample.sampledAt)) {
+      refuseFields({ castAt: 'Cylinders cannot be made before the sample was taken.' });
+    }
+    const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id));
+    if (own.length === 0) refuseFields({ castAt: 'No cylinders have been made of this sample.' });
+    const { changes, revision } = await limitChangesAt(tx);
+    const limits = new Limits(changes, revision);
+    for (const specimen of own) {
+      const window = specimen.ageHours ? ageWindow(castAt.getTime(), specimen.ageHours, limits) : null;
+      await tx
+        .update(specimens)
+        .set({
+          castAt,
+          opensAt: window ? new Date(window.opensAt) : null,
+          closesAt: window ? new Date(window.closesAt) : null,
+        })
+        .where(eq(specimens.id, specimen.id));
+    }
+    await tx.insert(specimenEvents).values(
+      own.map(({ id, castAt: before }) => ({
+        specimenId: id,
+        kind: 'note' as const,
+        at: now,
+        personId: actor.id,
+        note: `Casting time corrected from ${before.toISOString()} to ${castAt.toISOString()}: ${input.reason}`,
+      })),
+    );
+    const done = await tx
+      .select({ id: runs.id })
+      .from(runs)
+      .where(
+        and(
+          inArray(
+            runs.specimenId,
+            own.map(({ id }) => id),
+          ),
+          eq(runs.state, 'complete'),
+        ),
+      );
+    for (const run of done) await recomputeRun(context, run.id);
+    return { sampleId: sample.id };
+  },
+});
