@@ -14,7 +14,7 @@ import { Conflict, NotFound } from './errors';
 import { sampleDossier } from './queries/dossier';
 import { exportRecords } from './queries/export';
 import { reportDetail, reportFile, reportList } from './queries/reports';
-import { mixSeries } from './queries/series';
+import { mixSeries, specifiedValue } from './queries/series';
 import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -282,6 +282,13 @@ describe('importing', () => {
     const again = await previewResults(site.db, site.actors.laboratory, 'cylinder-compression', csv);
     expect(again.rows[0]?.errors[0]?.message).toContain('tested already');
   });
+});
+
+it('a mix specified in the other system is judged in the job’s own', () => {
+  // 30 MPa is 4,351.13 psi: 145.0377 psi to the MPa (NIST SP 811, from memory).
+  expect(Number(specifiedValue({ specifiedStrength: '30 MPa' }, 'US'))).toBeCloseTo(4351.13, 2);
+  expect(specifiedValue({ specifiedStrength: '4250 psi' }, 'US')).toBe('4250');
+  expect(specifiedValue({ specifiedStrength: '30 MPa' }, 'SI')).toBe('30');
 });
 
 it('a low test has its follow-up, step by step', async () => {

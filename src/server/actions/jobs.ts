@@ -11,7 +11,7 @@ import {
   Min,
 } from 'class-validator';
 import { and, desc, eq, sql } from 'drizzle-orm';
-import { type Dimension, parseMeasure, type UnitId, unitLabel } from '@/core/quantity';
+import { type Dimension, measureIn, parseMeasure, type UnitId, unitLabel } from '@/core/quantity';
 import { jobs, mixCriteria, mixes, placements } from '@/db/schema';
 import { NotFound } from '../errors';
 import { defineUseCase, MANAGERS, refuseFields, STAFF, type Transaction } from '../use-case';
@@ -78,7 +78,8 @@ function measureText(
   const parsed = parseMeasure(text, dimension, unit);
   if (!parsed.ok) return refuseFields({ [field]: parsed.message });
   const { value, unit: own } = parsed.measure;
-  if (value.lessThan(range[0]) || value.greaterThan(range[1])) {
+  const judged = measureIn(parsed.measure, unit).value;
+  if (judged.lessThan(range[0]) || judged.greaterThan(range[1])) {
     return refuseFields({
       [field]: `${text} cannot be: between ${range[0]} and ${range[1]} ${unitLabel(unit)}.`,
     });

@@ -2,7 +2,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import { evaluateSeries, type SeriesPoint, type SeriesVerdicts } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
-import { parseMeasure } from '@/core/quantity';
+import { measureIn, parseMeasure } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import { followUps, jobs, mixCriteria, mixes, people, placements, samples } from '@/db/schema';
 import { limitChangesAt } from '../run-setup';
@@ -29,8 +29,9 @@ export interface MixSeries {
 
 /** f'c as decimal text in the job's unit. */
 export function specifiedValue(mix: { specifiedStrength: string }, system: 'US' | 'SI'): string {
-  const parsed = parseMeasure(mix.specifiedStrength, 'stress', system === 'US' ? 'psi' : 'MPa');
-  return parsed.ok ? parsed.measure.value.toFixed() : '0';
+  const unit = system === 'US' ? 'psi' : 'MPa';
+  const parsed = parseMeasure(mix.specifiedStrength, 'stress', unit);
+  return parsed.ok ? measureIn(parsed.measure, unit).value.toSignificantDigits(15).toFixed() : '0';
 }
 
 /**
