@@ -84,7 +84,7 @@ test('a job begins from nothing: job, mix, placement; a code used again is a new
   const page = await signedIn(browser, 'manager');
   await page.goto('/jobs');
   await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Number').fill('PMB');
+  await page.getByLabel('Number').fill('PMZ');
   await page.getByLabel('Name').fill('Port Merrow boathouse');
   await page.getByLabel('Owner').fill('Port Merrow Harbour Trust');
   await page.getByRole('textbox', { name: 'Place' }).fill('Slip 4, Port Merrow');

@@ -187,7 +187,10 @@ test('a reviewer signs; the PDF goes out; the signed report can only be amended'
 test('results come in from a file only when told, and leave as CSV and JSON', async ({ browser }) => {
   const page = await signedIn(browser, 'laboratory');
   await page.goto('/jobs');
-  await page.getByRole('link', { name: 'Open' }).click();
+  await page
+    .locator('section', { hasText: 'Port Merrow ferry terminal' })
+    .getByRole('link', { name: 'Open' })
+    .click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   const job = page.url().split('/').at(-1);
   await page.getByRole('link', { name: 'Import results' }).click();
