@@ -16,6 +16,11 @@ it('lists and describes methods, and computes what it describes', () => {
     required: true,
     unit: { US: 'lbf', SI: 'kN' },
   });
+  expect(described.limits.find(({ id }: { id: string }) => id === 'cylinder.loading-rate')).toMatchObject({
+    US: '28 to 42 psi/s',
+    SI: '0.20 to 0.30 MPa/s',
+    status: 'recalled',
+  });
   const answer = compute(['cylinder-compression', '-'], JSON.stringify(described.example.US));
   expect(answer.status).toBe(0);
   expect(JSON.parse(answer.stdout).results[0]).toMatchObject({ text: '4,920', unit: 'psi' });

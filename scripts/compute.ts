@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
 import { computeRecord } from '../src/core/interchange';
+import { Limits } from '../src/core/limits';
 import { type FieldSpec, fieldsOf, findMethod, METHODS, type Method } from '../src/core/methods';
 import { sourceText } from '../src/core/working';
 
@@ -36,6 +37,22 @@ function describeField(field: FieldSpec): Record<string, unknown> {
   return common;
 }
 
+/** The limits the method holds its readings against, as they ship, with source and status. */
+function limitsOf(method: Method): Record<string, unknown>[] {
+  const limits = new Limits();
+  return limits
+    .all()
+    .filter(({ id }) => method.limitPrefixes.some((prefix) => id.startsWith(prefix)))
+    .map(({ id, entry }) => ({
+      id,
+      title: entry.title,
+      US: limits.of(id, 'US').text,
+      SI: limits.of(id, 'SI').text,
+      source: sourceText(entry.source),
+      status: entry.status,
+    }));
+}
+
 function descriptionOf(method: Method): Record<string, unknown> {
   return {
     method: method.id,
@@ -47,6 +64,7 @@ function descriptionOf(method: Method): Record<string, unknown> {
       { name: 'system', label: 'System of units', kind: 'choice', required: true, options: ['US', 'SI'] },
       ...fieldsOf(method.Input).map(describeField),
     ],
+    limits: limitsOf(method),
     plan: {
       US: method.plan('US', method.example('US').setup),
       SI: method.plan('SI', method.example('SI').setup),

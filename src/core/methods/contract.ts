@@ -75,6 +75,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly steps: readonly Step[];
   /** The instant field that says when the test was made; it decides which verification of the equipment counts. */
   readonly performedAt: string;
+  /** Beginnings of the names of the limits it holds readings against, for its description. */
+  readonly limitPrefixes: readonly string[];
   /** The result shown in lists and taken into series. */
   readonly mainResult: string;
   /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */

@@ -121,6 +121,16 @@ describe.each(CASES)('$name', (testCase) => {
     );
   });
 
+  it('names the limits it holds readings against, and finds with no others', () => {
+    const { input, setup } = method.example(system);
+    const { input: usable } = usableInput(method, input);
+    for (const prefix of method.limitPrefixes)
+      expect(LIMIT_IDS.some((id) => id.startsWith(prefix))).toBe(true);
+    for (const { limit } of method.compute(usable, setup).findings) {
+      if (limit) expect(method.limitPrefixes.some((prefix) => limit.id.startsWith(prefix))).toBe(true);
+    }
+  });
+
   it('names only fields and clocks that it has', () => {
     const names = new Set(fieldsOf(method.Input).map(({ name }) => name));
     const inSteps = method.steps.flatMap(({ fields }) => fields);

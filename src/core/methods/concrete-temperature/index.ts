@@ -38,6 +38,7 @@ export const concreteTemperature: Method<ConcreteTemperatureInput> = {
   Input: ConcreteTemperatureInput,
   steps: STEPS,
   performedAt: 'readAt',
+  limitPrefixes: ['temperature.', 'equipment.'],
   mainResult: 'concrete temperature',
   plan: (system, setup) => {
     const limits = limitsOf(setup);

@@ -25,6 +25,7 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
   Input: CylinderCompressionInput,
   steps: STEPS,
   performedAt: 'testedAt',
+  limitPrefixes: ['cylinder.', 'age.', 'factor.', 'expected.', 'machine.', 'equipment.'],
   mainResult: 'compressive strength',
   plan,
   compute,

@@ -31,6 +31,7 @@ export const slump: Method<SlumpInput> = {
   Input: SlumpInput,
   steps: STEPS,
   performedAt: 'readAt',
+  limitPrefixes: ['slump.', 'equipment.'],
   mainResult: 'slump',
   plan,
   compute,
