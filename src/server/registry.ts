@@ -1,3 +1,4 @@
+import { openAmendment } from './actions/amendments';
 import { attach } from './actions/attach';
 import { correctCastTime } from './actions/cast-time';
 import { addEquipment, changeLimit, recordVerification, setService } from './actions/gear';
@@ -5,7 +6,7 @@ import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
 import { addPerson, changePerson, letClientSee } from './actions/people';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
-import { acceptReason, completeRun, giveReason, openAmendment, saveReadings, startRun } from './actions/runs';
+import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, recordEvent, takeSample } from './actions/samples';
 import type { UseCase } from './use-case';
 

@@ -1,7 +1,7 @@
 import { Alert, Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { database } from '@/db/client';
-import { AMENDMENT_CODES } from '@/server/actions/runs';
+import { AMENDMENT_CODES } from '@/server/actions/amendments';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { reportDetail } from '@/server/queries/reports';
 import { Card } from '@/ui/parts/Card';
