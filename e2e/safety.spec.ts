@@ -86,16 +86,16 @@ test('a wrong password says so', async ({ page }) => {
 test('guessing at an account is slowed down, whatever address it claims to come from', async ({
   request,
 }) => {
-  const statuses: number[] = [];
-  for (let attempt = 0; attempt < 45; attempt += 1) {
-    const answer = await request.post('/api/auth/sign-in/email', {
+  // All at once, so that a slow machine does not stretch them over more than the minute that counts.
+  const attempts = Array.from({ length: 60 }, (_, attempt) =>
+    request.post('/api/auth/sign-in/email', {
       data: { email: 'nobody@test.example', password: `guess number ${attempt}` },
       headers: { 'x-forwarded-for': `10.0.0.${attempt}` },
-    });
-    statuses.push(answer.status());
-  }
-  expect(statuses[0]).toBe(401);
-  expect(statuses.at(-1)).toBe(429);
+    }),
+  );
+  const statuses = (await Promise.all(attempts)).map((answer) => answer.status());
+  expect(statuses).toContain(401);
+  expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(20);
 });
 
 for (const path of PAGES) {
