@@ -7,9 +7,11 @@ import { actorOf } from './session';
 import type { Actor } from './use-case';
 
 /** The person a page is for; a stranger is sent to sign in and comes back afterwards. */
-export async function pageActor(path: string): Promise<Actor> {
-  const actor = await actorOf(await headers());
-  if (!actor) redirect(`/sign-in?then=${encodeURIComponent(path)}`);
+export async function pageActor(): Promise<Actor> {
+  const sent = await headers();
+  const actor = await actorOf(sent);
+  // The proxy writes the address that was asked for into every request.
+  if (!actor) redirect(`/sign-in?then=${encodeURIComponent(sent.get('x-path') ?? '/today')}`);
   return actor;
 }
 

@@ -20,7 +20,7 @@ const CLIENT_PLACES: readonly Place[] = [
 ];
 
 export default async function InLayout({ children }: { children: ReactNode }) {
-  const actor = await pageActor('/today');
+  const actor = await pageActor();
   const scheme = ((await cookies()).get('scheme')?.value ?? 'day') as Scheme;
   const places = actor.role === 'client' ? CLIENT_PLACES : STAFF_PLACES;
   return (

@@ -15,7 +15,7 @@ export const metadata: Metadata = { title: 'Field' };
 
 /** The placements around today; one press at the truck takes the sample. */
 export default async function FieldPage() {
-  const actor = await pageActor('/field');
+  const actor = await pageActor();
   await pageData(async () => staffOnly(actor));
   const db = database();
   const now = new Date();

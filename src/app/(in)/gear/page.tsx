@@ -13,7 +13,7 @@ import { GearTable } from '@/ui/views/GearTable';
 export const metadata: Metadata = { title: 'Gear' };
 
 export default async function GearPage() {
-  const actor = await pageActor('/gear');
+  const actor = await pageActor();
   const today = DateTime.now().toISODate();
   const items = await pageData(() => gearList(database(), actor, today));
   const bench = actor.role !== 'field';

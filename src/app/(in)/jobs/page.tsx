@@ -10,7 +10,7 @@ import { NewJob } from '@/ui/views/NewJob';
 export const metadata: Metadata = { title: 'Jobs' };
 
 export default async function JobsPage() {
-  const actor = await pageActor('/jobs');
+  const actor = await pageActor();
   const jobs = await jobList(database(), actor);
   return (
     <Stack spacing={2}>

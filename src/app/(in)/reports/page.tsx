@@ -9,7 +9,7 @@ import { ReportGrid } from '@/ui/views/ReportGrid';
 export const metadata: Metadata = { title: 'Reports' };
 
 export default async function ReportsPage() {
-  const actor = await pageActor('/reports');
+  const actor = await pageActor();
   const rows = await reportList(database(), actor);
   return (
     <Stack spacing={2}>

@@ -8,7 +8,7 @@ import { Today } from '@/ui/views/Today';
 export const metadata: Metadata = { title: 'Today' };
 
 export default async function TodayPage() {
-  const actor = await pageActor('/today');
+  const actor = await pageActor();
   const now = new Date();
   const db = database();
   const [found, fresh, { changes }] = await Promise.all([

@@ -11,7 +11,7 @@ import { VerdictMark } from '@/ui/parts/Verdict';
 export const metadata: Metadata = { title: 'Verdicts' };
 
 export default async function VerdictsPage() {
-  const actor = await pageActor('/verdicts');
+  const actor = await pageActor();
   const all = await allSeries(database(), actor);
   return (
     <Stack spacing={2}>

@@ -17,7 +17,7 @@ export const metadata: Metadata = { title: 'Before you start' };
 /** Before the first load: what to know of this specimen. Enter starts the run. */
 export default async function BenchPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/bench/${id}`);
+  const actor = await pageActor();
   const { specimen, dossier } = await pageData(() => specimenDetail(database(), actor, id));
   if (specimen.run) redirect(`/runs/${specimen.run.id}`);
   const { job, mix, placement, limits } = dossier;

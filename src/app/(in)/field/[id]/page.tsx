@@ -16,7 +16,7 @@ export const metadata: Metadata = { title: 'Field sample' };
 /** One sample in the field: its clocks, ticket, fresh tests and cylinders, on a phone. */
 export default async function FieldSamplePage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/field/${id}`);
+  const actor = await pageActor();
   const db = database();
   const now = new Date();
   const dossier = await pageData(async () => {

@@ -9,7 +9,7 @@ import { LimitTable } from '@/ui/views/LimitTable';
 export const metadata: Metadata = { title: 'Limits register' };
 
 export default async function LimitsPage() {
-  const actor = await pageActor('/gear/limits');
+  const actor = await pageActor();
   const { entries, revision } = await pageData(() => limitRegister(database(), actor));
   const recalled = entries.filter(({ status }) => status === 'recalled').length;
   return (

@@ -12,7 +12,7 @@ import { AddPerson, PeopleTable } from '@/ui/views/People';
 export const metadata: Metadata = { title: 'People' };
 
 export default async function PeoplePage() {
-  const actor = await pageActor('/gear/people');
+  const actor = await pageActor();
   if (actor.role !== 'manager') notFound();
   const db = database();
   const [people, jobs] = await Promise.all([peopleList(db, actor), jobList(db, actor)]);

@@ -18,7 +18,7 @@ export const metadata: Metadata = { title: 'Job' };
 
 export default async function JobPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/jobs/${id}`);
+  const actor = await pageActor();
   const { job, mixes, placements, samples } = await pageData(() => jobDetail(database(), actor, id));
   const staff = actor.role !== 'client';
   const byId = new Map(placements.map((row) => [row.placement.id, row]));

@@ -14,7 +14,7 @@ export const metadata: Metadata = { title: 'Report' };
 
 export default async function ReportPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/reports/${id}`);
+  const actor = await pageActor();
   const report = await pageData(() => reportDetail(database(), actor, id));
   const staff = actor.role !== 'client';
   return (

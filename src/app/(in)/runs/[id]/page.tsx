@@ -15,7 +15,7 @@ export const metadata: Metadata = { title: 'Run sheet' };
 
 export default async function RunPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/runs/${id}`);
+  const actor = await pageActor();
   const now = new Date();
   const sheet = await pageData(() => runSheet(database(), actor, id, now));
   const { specimen, sample, job, mix, placement } = sheet;

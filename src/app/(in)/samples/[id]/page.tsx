@@ -23,7 +23,7 @@ export const metadata: Metadata = { title: 'Sample' };
 
 export default async function SamplePage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/samples/${id}`);
+  const actor = await pageActor();
   const dossier = await pageData(() => sampleDossier(database(), actor, id));
   const { sample, placement, mix, job, limits } = dossier;
   const staff = actor.role !== 'client';

@@ -19,7 +19,7 @@ export const metadata: Metadata = { title: 'Specimen' };
 
 export default async function SpecimenPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/specimens/${id}`);
+  const actor = await pageActor();
   const { specimen, dossier, events } = await pageData(() => specimenDetail(database(), actor, id));
   const { job, mix, placement, sample, limits } = dossier;
   const { zone } = job;

@@ -20,7 +20,7 @@ export const metadata: Metadata = { title: 'Verdicts of a mix' };
 
 export default async function MixVerdictPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/verdicts/${id}`);
+  const actor = await pageActor();
   const series = await pageData(() => mixSeries(database(), actor, id));
   const { mix, job, rows, verdicts } = series;
   const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.pointIds.at(-1), verdict]));

@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Import results' };
 
 export default async function ImportPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
-  const actor = await pageActor(`/jobs/${id}/import`);
+  const actor = await pageActor();
   if (actor.role === 'client' || actor.role === 'field') notFound();
   const { job } = await pageData(() => jobDetail(database(), actor, id));
   return (
