@@ -3,7 +3,7 @@ import type { System, UnitId } from '../quantity';
 
 /** A unit as a column name carries it: `in`, `psi_per_s`, `kg_per_m3`. */
 export function unitSlug(unit: UnitId): string {
-  return unit.replace('/', '_per_').toLowerCase();
+  return unit.replaceAll('/', '_per_').toLowerCase();
 }
 
 function snake(name: string): string {

@@ -1,2 +1,3 @@
 export * from './limits';
+export { PROFILE_WORDS, PROFILES, type Profile } from './profiles';
 export * from './register';

@@ -1,6 +1,8 @@
 import { type Exact, exact, type System, type UnitId, unitLabel, withThousands } from '../quantity';
 import { type Source, sourceText } from '../working';
+import type { Profile } from './profiles';
 import {
+  isLimitId,
   LIMIT_IDS,
   type LimitEntry,
   type LimitId,
@@ -38,7 +40,15 @@ export class Limits {
     readonly changes: LimitChanges = {},
     /** Revision of the register; 0 is the register as it ships. Kept with every run. */
     readonly revision: number = 0,
+    /** The school the project follows: its rows stand in place of the ones of the same name. */
+    readonly profile: Profile = 'astm',
   ) {}
+
+  /** The name of the row in force: the school's own where it has one. */
+  private rowOf(id: LimitId): LimitId {
+    const own = `${this.profile}/${id}`;
+    return isLimitId(own) ? own : id;
+  }
 
   /** The entry in force. */
   entry(id: LimitId): LimitEntry {
@@ -50,7 +60,8 @@ export class Limits {
   }
 
   /** The limit in force for one system. @throws RangeError when the entry has no value in that system */
-  of(id: LimitId, system: System): Limit {
+  of(asked: LimitId, system: System): Limit {
+    const id = this.rowOf(asked);
     const entry = this.entry(id);
     const value = entry.both ?? entry[system];
     if (!value) throw new RangeError(`limit ${id} has no value in ${system}`);

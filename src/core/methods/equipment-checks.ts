@@ -1,7 +1,7 @@
 import { DateTime } from 'luxon';
 import { cite, type LimitId, type Limits } from '../limits';
 import { type Finding, finding } from '../working';
-import type { EquipmentFacts } from './setup';
+import type { EquipmentFacts, RunSetup } from './setup';
 
 /**
  * The last day on which equipment may be used: the same day of the month, so many months after its verification
@@ -15,7 +15,35 @@ export function dueOn(verifiedOn: string, months: number): string {
 
 /** The register entry that sets the interval for a kind of equipment. */
 export function intervalLimit(kind: string): LimitId {
-  return kind === 'compression machine' ? 'machine.verification' : 'equipment.yearly';
+  if (kind === 'compression machine') return 'machine.verification';
+  return kind === 'pressure meter' ? 'air-pressure.standardised' : 'equipment.yearly';
+}
+
+/** The calendar day at the job on which a run was made, or is being made; undefined when neither time is known. */
+export function dayOf(at: string | undefined, setup: Pick<RunSetup, 'asOf' | 'zone'>): string | undefined {
+  const instant = at ?? setup.asOf;
+  if (!instant) return undefined;
+  return DateTime.fromISO(instant, { zone: setup.zone ?? 'utc' }).toISODate() ?? undefined;
+}
+
+/**
+ * Checks each piece of equipment that a run names.
+ * @param fields names of the input's equipment fields, with what an overdue one means for the result
+ * @param at when the run was made
+ */
+export function equipmentUse(
+  input: object,
+  fields: Readonly<Record<string, 'invalid' | 'departure'>>,
+  at: string | undefined,
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  const day = dayOf(at, setup);
+  return Object.entries(fields).flatMap(([field, severity]) => {
+    const number = (input as Record<string, unknown>)[field];
+    if (typeof number !== 'string') return [];
+    return equipmentFindings(field, number, setup.equipment ?? [], day, limits, severity);
+  });
 }
 
 /** When equipment is due under the register in force; undefined when it has never been verified. */

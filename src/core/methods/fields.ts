@@ -10,6 +10,7 @@ import {
   registerDecorator,
   type ValidationArguments,
 } from 'class-validator';
+import type { EventId } from '../clocks';
 import { type Dimension, type Measure, measureIn, parseMeasure, type System, type UnitId } from '../quantity';
 
 /** Validation groups: in `partial` a half-filled run is valid so far, in `complete` required readings must be there. */
@@ -42,6 +43,12 @@ export interface CheckSpec extends FieldBase {
 }
 export interface InstantSpec extends FieldBase {
   readonly kind: 'instant';
+  /** The event of the sample clock that this reading stamps. */
+  readonly event?: EventId;
+}
+/** Rows of readings over time, pasted or from a file: a recorder's log, the level of a meter. */
+export interface LogSpec extends FieldBase {
+  readonly kind: 'log';
 }
 export interface TextSpec extends FieldBase {
   readonly kind: 'text';
@@ -51,7 +58,15 @@ export interface EquipmentSpec extends FieldBase {
   readonly equipmentKind: string;
 }
 
-export type FieldSpec = (MeasureSpec | ChoiceSpec | CheckSpec | InstantSpec | TextSpec | EquipmentSpec) & {
+export type FieldSpec = (
+  | MeasureSpec
+  | ChoiceSpec
+  | CheckSpec
+  | InstantSpec
+  | TextSpec
+  | LogSpec
+  | EquipmentSpec
+) & {
   readonly name: string;
 };
 
@@ -188,6 +203,23 @@ export function TextField(spec: Omit<TextSpec, 'kind'>): PropertyDecorator {
     common(target, name, spec);
     IsString({ always: true, message: `${spec.label}: words are expected.` })(target, name);
     MaxLength(2000, { always: true, message: `${spec.label}: at most 2,000 characters.` })(target, name);
+  };
+}
+
+/** The most characters of a pasted or loaded log: some months of a recorder. */
+export const LOG_LENGTH = 200_000;
+
+/** Rows of readings over time, kept as they came. */
+export function LogField(spec: Omit<LogSpec, 'kind'>): PropertyDecorator {
+  return (target, key) => {
+    const name = String(key);
+    remember(target, { ...spec, kind: 'log', name });
+    common(target, name, spec);
+    IsString({ always: true, message: `${spec.label}: rows of text are expected.` })(target, name);
+    MaxLength(LOG_LENGTH, { always: true, message: `${spec.label}: at most 200,000 characters.` })(
+      target,
+      name,
+    );
   };
 }
 

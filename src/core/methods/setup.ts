@@ -5,6 +5,7 @@ import {
   IsIn,
   IsInt,
   IsISO8601,
+  IsNumberString,
   IsObject,
   IsOptional,
   IsString,
@@ -12,7 +13,7 @@ import {
   registerDecorator,
   ValidateNested,
 } from 'class-validator';
-import { isLimitId, type LimitChanges, Limits } from '../limits';
+import { isLimitId, type LimitChanges, Limits, PROFILES, type Profile } from '../limits';
 import {
   type Dimension,
   type Exact,
@@ -73,14 +74,64 @@ export class SpecimenFacts {
   @IsOptional() @MeasureText('stress') expectedStrength?: string;
 }
 
+export const SAMPLE_KINDS = ['acceptance', 'preliminary', 'assurance'] as const;
+export type SampleKind = (typeof SAMPLE_KINDS)[number];
+
+export const SLUMP_CLASSES = ['S1', 'S2', 'S3', 'S4', 'S5'] as const;
+export type SlumpClass = (typeof SLUMP_CLASSES)[number];
+
+/** Exposure classes of freezing and thawing that ask for air. */
+export const EXPOSURES = ['F1', 'F2', 'F3'] as const;
+export type Exposure = (typeof EXPOSURES)[number];
+
 /** What is known of the sample a fresh test is made on. */
 export class SampleFacts {
   @IsOptional() @IsString() label?: string;
+  /** Final portion of the composite. */
   @IsOptional() @IsISO8601({ strict: true }) sampledAt?: string;
+  @IsOptional() @IsIn(SAMPLE_KINDS) kind?: SampleKind;
   @IsOptional() @IsIn(['target', 'maximum']) slumpKind?: 'target' | 'maximum';
   @IsOptional() @MeasureText('length') slump?: string;
+  /** Slump class of EN 206, where the project specifies one. */
+  @IsOptional() @IsIn(SLUMP_CLASSES) slumpClass?: SlumpClass;
+  @IsOptional() @MeasureText('length') slumpFlow?: string;
   @IsOptional() @MeasureText('temperature') temperatureMaximum?: string;
   @IsOptional() @MeasureText('temperature') temperatureMinimum?: string;
+  /** Least dimension of the section, for the temperature rows of cold weather. */
+  @IsOptional() @MeasureText('length') section?: string;
+  /** Nominal maximum size of the aggregate. */
+  @IsOptional() @MeasureText('length') aggregate?: string;
+  @IsOptional() @MeasureText('percent') air?: string;
+  @IsOptional() @IsIn(EXPOSURES) exposure?: Exposure;
+  /** Aggregate correction factor on file for these aggregates. */
+  @IsOptional() @MeasureText('percent') aggregateFactor?: string;
+  @IsOptional() @MeasureText('density') density?: string;
+  @IsOptional() @MeasureText('stress') specifiedStrength?: string;
+  /** Largest water-cementitious ratio, plain number. */
+  @IsOptional() @IsNumberString() waterRatio?: string;
+  /** Cementitious material and water of the mix design, by volume of concrete. */
+  @IsOptional() @MeasureText('density') cementitious?: string;
+  @IsOptional() @MeasureText('density') water?: string;
+  @IsOptional() @MeasureText('volume') loadVolume?: string;
+  /** What the other tests of this sample have come to. */
+  @IsOptional() @MeasureText('length') measuredSlump?: string;
+  /** The slump before this one on the same sample, when it was made again. */
+  @IsOptional() @MeasureText('length') earlierSlump?: string;
+  @IsOptional() @MeasureText('percent') measuredAir?: string;
+  @IsOptional() @MeasureText('percent') otherAir?: string;
+  /** What the load before this one showed. */
+  @IsOptional() @MeasureText('temperature') previousTemperature?: string;
+  @IsOptional() @MeasureText('percent') previousAir?: string;
+  /** The stamps of the sample clock, by event, ISO 8601 with offset. */
+  @IsOptional() @IsObject() events?: Record<string, string>;
+}
+
+/** What is known of the placement a reading on site is made for. */
+export class PlacementFacts {
+  @IsOptional() @IsString() label?: string;
+  /** Silica fume, low water-cementitious ratio: cracks below the usual limit. */
+  @IsOptional() @IsBoolean() bleedsLittle?: boolean;
+  @IsOptional() @IsISO8601({ strict: true }) previousReadingAt?: string;
 }
 
 /** What is known of a piece of equipment. */
@@ -98,12 +149,15 @@ export class EquipmentFacts {
 /** Everything that a computation needs besides the readings. Plain data: it is stored with the run and exported. */
 export class RunSetup {
   @IsOptional() @IsIn(['half-even', 'half-up']) rounding?: RoundingMode;
+  /** The school of testing the project follows. */
+  @IsOptional() @IsIn(PROFILES) profile?: Profile;
   /** Time zone of the job, for calendar dates. */
   @IsOptional() @IsString() zone?: string;
   /** The instant the checks before loading are made for, when the test has no time of its own yet. */
   @IsOptional() @IsISO8601({ strict: true }) asOf?: string;
   @IsOptional() @ValidateNested() @Type(() => SpecimenFacts) specimen?: SpecimenFacts;
   @IsOptional() @ValidateNested() @Type(() => SampleFacts) sample?: SampleFacts;
+  @IsOptional() @ValidateNested() @Type(() => PlacementFacts) placement?: PlacementFacts;
   @IsOptional()
   @IsArray()
   @ValidateNested({ each: true })
@@ -117,5 +171,5 @@ export class RunSetup {
 /** The limits in force for a run; entries that the register does not know are left aside. */
 export function limitsOf(setup: RunSetup): Limits {
   const known = Object.entries(setup.limitChanges ?? {}).filter(([id]) => isLimitId(id));
-  return new Limits(Object.fromEntries(known) as LimitChanges, setup.limitsRevision ?? 0);
+  return new Limits(Object.fromEntries(known) as LimitChanges, setup.limitsRevision ?? 0, setup.profile);
 }

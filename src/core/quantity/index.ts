@@ -1,4 +1,5 @@
 export * from './exact';
+export * from './interpolate';
 export * from './parse';
 export * from './round';
 export * from './show';

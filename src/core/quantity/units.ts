@@ -17,7 +17,9 @@ export type Dimension =
   | 'duration'
   | 'angle'
   | 'percent'
-  | 'ratio';
+  | 'ratio'
+  | 'speed'
+  | 'evaporation';
 
 interface UnitDefinition {
   readonly dimension: Dimension;
@@ -37,6 +39,8 @@ const POUND = exact('0.45359237');
 const POUND_FORCE = exact('4.4482216152605');
 const PSI = POUND_FORCE.div(exact('0.0254').pow(2));
 const CUBIC_FOOT = exact('0.3048').pow(3);
+// 1 US gallon = 231 in³ by definition; a pint is an eighth of it.
+const GALLON = exact('0.0254').pow(3).times(231);
 
 function unit(
   dimension: Dimension,
@@ -57,6 +61,9 @@ export const UNITS = {
   ft: unit('length', 'ft', INCH.times(12), ['ft', 'ft.', 'foot', 'feet', "'", '′', '’']),
   mm2: unit('area', 'mm²', 1, ['mm2', 'mm²']),
   in2: unit('area', 'in²', INCH.pow(2), ['in2', 'in²', 'sq in']),
+  cm2: unit('area', 'cm²', 100, ['cm2', 'cm²']),
+  m2: unit('area', 'm²', 1_000_000, ['m2', 'm²', 'sq m']),
+  ft2: unit('area', 'ft²', INCH.times(12).pow(2), ['ft2', 'ft²', 'sq ft', 'sf']),
   kg: unit('mass', 'kg', 1, ['kg']),
   g: unit('mass', 'g', '0.001', ['g', 'gram', 'grams']),
   lb: unit('mass', 'lb', POUND, ['lb', 'lbs', 'lb.', 'pound', 'pounds']),
@@ -76,13 +83,24 @@ export const UNITS = {
   deltaF: unit('temperatureDifference', '°F', exact(5).div(9), ['°f', 'f', 'deltaf']),
   'kg/m3': unit('density', 'kg/m³', 1, ['kg/m3', 'kg/m³']),
   'lb/ft3': unit('density', 'lb/ft³', POUND.div(CUBIC_FOOT), ['lb/ft3', 'lb/ft³', 'pcf']),
+  'lb/yd3': unit('density', 'lb/yd³', POUND.div(CUBIC_FOOT.times(27)), ['lb/yd3', 'lb/yd³', 'pcy']),
   m3: unit('volume', 'm³', 1, ['m3', 'm³', 'cubic metres']),
+  L: unit('volume', 'L', '0.001', ['l', 'litre', 'litres', 'liter', 'liters']),
+  mL: unit('volume', 'mL', '0.000001', ['ml']),
+  gal: unit('volume', 'gal', GALLON, ['gal', 'gallon', 'gallons']),
+  pt: unit('volume', 'pt', GALLON.div(8), ['pt', 'pint', 'pints']),
+  floz: unit('volume', 'fl oz', GALLON.div(128), ['fl oz', 'oz', 'floz']),
   yd3: unit('volume', 'yd³', CUBIC_FOOT.times(27), ['yd3', 'yd³', 'cy', 'yd', 'yards']),
   ft3: unit('volume', 'ft³', CUBIC_FOOT, ['ft3', 'ft³', 'cf']),
   s: unit('duration', 's', 1, ['s', 'sec', 'second', 'seconds']),
   min: unit('duration', 'min', 60, ['min', 'minute', 'minutes']),
   h: unit('duration', 'h', 3600, ['h', 'hr', 'hour', 'hours']),
   d: unit('duration', 'd', 86_400, ['d', 'day', 'days']),
+  mph: unit('speed', 'mph', exact('1609.344').div(3600), ['mph', 'mi/h']),
+  'km/h': unit('speed', 'km/h', exact(1000).div(3600), ['km/h', 'kph', 'kmh']),
+  'm/s': unit('speed', 'm/s', 1, ['m/s']),
+  'lb/ft2/h': unit('evaporation', 'lb/ft²/h', POUND.div(exact('0.3048').pow(2)), ['lb/ft2/h', 'lb/ft²/h']),
+  'kg/m2/h': unit('evaporation', 'kg/m²/h', 1, ['kg/m2/h', 'kg/m²/h']),
   deg: unit('angle', '°', PI.div(180), ['°', 'deg', 'degree', 'degrees']),
   percent: unit('percent', '%', 1, ['%', 'percent']),
   one: unit('ratio', '', 1, []),

@@ -16,7 +16,7 @@ const STEPS: readonly Step[] = [
     phase: 'before',
     instruction:
       'Damp container or barrow. Push the sensor in deep enough and press the concrete closed round it.',
-    fields: ['thermometer', 'cover'],
+    fields: ['thermometer', 'place', 'cover', 'insertedAt'],
     caution: 'Wet concrete burns skin: gloves. Use a steel or digital thermometer: glass breaks.',
   },
   {
@@ -24,7 +24,17 @@ const STEPS: readonly Step[] = [
     title: 'Wait and read',
     phase: 'test',
     instruction: 'At least two minutes and steady; read with the sensor in.',
-    fields: ['dwell', 'temperature', 'readDelay', 'airTemperature', 'readAt', 'remarks'],
+    fields: [
+      'dwell',
+      'steady',
+      'temperature',
+      'readDelay',
+      'readAt',
+      'airTemperature',
+      'cold',
+      'heated',
+      'remarks',
+    ],
   },
 ];
 
@@ -50,7 +60,12 @@ export const concreteTemperature: Method<ConcreteTemperatureInput> = {
   },
   compute,
   example: (system) => ({
-    input: { ...exampleInput(fieldsOf(ConcreteTemperatureInput), system), system },
+    input: {
+      ...exampleInput(fieldsOf(ConcreteTemperatureInput), system),
+      heated: false,
+      cold: false,
+      system,
+    },
     setup: {
       zone: 'America/New_York',
       sample: {

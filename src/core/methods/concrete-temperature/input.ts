@@ -1,39 +1,56 @@
-import { EquipmentField, InstantField, MeasureField, RunInput, TextField } from '../fields';
+import {
+  CheckField,
+  ChoiceField,
+  EquipmentField,
+  InstantField,
+  MeasureField,
+  RunInput,
+  TextField,
+} from '../fields';
+import { AIR_TEMPERATURE, lengthSpec, SECONDS, TEMPERATURE } from '../specs';
 
 /** The readings of one concrete temperature, in the order they are taken. */
 export class ConcreteTemperatureInput extends RunInput {
   @EquipmentField({ label: 'Thermometer', equipmentKind: 'thermometer', example: 'THERMO-1' })
   thermometer?: string;
 
+  @ChoiceField({
+    label: 'Read in',
+    options: [
+      { value: 'barrow', label: 'Barrow or container' },
+      { value: 'form', label: 'Form' },
+      { value: 'surface', label: 'Surface, infrared' },
+    ],
+    example: 'barrow',
+  })
+  place?: 'barrow' | 'form' | 'surface';
+
   @MeasureField({
     label: 'Concrete around the sensor',
     help: 'The least, on any side.',
-    dimension: 'length',
-    unit: { US: 'in', SI: 'mm' },
-    step: { US: '0.5', SI: '5' },
-    possible: { US: ['0', '40'], SI: ['0', '1000'] },
+    ...lengthSpec(['0.5', '40'], ['5', '1000']),
     example: { US: '3.5', SI: '85' },
   })
   cover?: string;
 
+  @InstantField({ label: 'Thermometer in', event: 'thermometer-in', example: '2031-05-14T09:31:30-04:00' })
+  insertedAt?: string;
+
   @MeasureField({
     label: 'Sensor in for',
-    help: 'Minutes and seconds, as 2:15.',
-    dimension: 'duration',
-    unit: { US: 's', SI: 's' },
-    step: { US: '1', SI: '1' },
-    possible: { US: ['0', '7200'], SI: ['0', '7200'] },
-    example: '2:15',
+    help: 'By stopwatch, when it was not stamped: minutes and seconds, as 2:15.',
+    ...SECONDS,
+    example: '',
   })
   dwell?: string;
+
+  @CheckField({ label: 'Steady', help: 'Changed by no more than 1 °F [0.5 °C] in half a minute.' })
+  steady?: boolean;
 
   @MeasureField({
     label: 'Concrete temperature',
     help: 'Read with the sensor still in the concrete.',
-    dimension: 'temperature',
-    unit: { US: 'degF', SI: 'degC' },
-    step: { US: '1', SI: '0.5' },
-    possible: { US: ['0', '212'], SI: ['-18', '100'] },
+    ...TEMPERATURE,
     required: true,
     example: { US: '74', SI: '23.5' },
   })
@@ -41,27 +58,30 @@ export class ConcreteTemperatureInput extends RunInput {
 
   @MeasureField({
     label: 'Read after the sample',
-    help: 'Minutes and seconds from the final portion, as 4:30.',
-    dimension: 'duration',
-    unit: { US: 's', SI: 's' },
-    step: { US: '1', SI: '1' },
-    possible: { US: ['0', '14400'], SI: ['0', '14400'] },
-    example: '4:30',
+    help: 'By stopwatch, when it was not stamped: minutes and seconds from the final portion, as 4:30.',
+    ...SECONDS,
+    example: '',
   })
   readDelay?: string;
 
   @MeasureField({
     label: 'Air temperature',
     help: 'In the shade.',
-    dimension: 'temperature',
-    unit: { US: 'degF', SI: 'degC' },
-    step: { US: '1', SI: '0.5' },
-    possible: { US: ['-60', '140'], SI: ['-50', '60'] },
+    ...AIR_TEMPERATURE,
     example: { US: '66', SI: '19' },
   })
   airTemperature?: string;
 
-  @InstantField({ label: 'Read at', example: '2031-05-14T09:34:00-04:00' })
+  @CheckField({ label: 'Made with heated materials' })
+  heated?: boolean;
+
+  @CheckField({
+    label: 'Cold weather',
+    help: 'Air under 40 °F [5 °C] is expected while the concrete is protected.',
+  })
+  cold?: boolean;
+
+  @InstantField({ label: 'Read at', event: 'temperature-read', example: '2031-05-14T09:34:00-04:00' })
   readAt?: string;
 
   @TextField({ label: 'Remarks', example: '' })

@@ -1,9 +1,8 @@
-import { DateTime } from 'luxon';
 import { cite, isWithin, type Limits } from '../../limits';
 import { Exact, exact, type Measure, PI, plainOf, type System, unitLabel } from '../../quantity';
 import { ageText, ageWindow, durationText, offWindow } from '../../windows';
 import { type Finding, finding } from '../../working';
-import { equipmentFindings } from '../equipment-checks';
+import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { coarseReading } from '../outcome';
 import { type RunSetup, setupMeasure } from '../setup';
@@ -18,18 +17,14 @@ export function findingsBeforeLoad(
 ): Finding[] {
   return [
     ...ageFindings(input, setup, limits),
-    ...equipmentUse(input, setup, limits),
+    ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
+    ...expectedLoadFindings(input, setup, limits),
     ...surfaceFindings(input, setup, limits),
     ...squareFindings(input, limits),
     ...diameterFindings(input, setup, limits),
     ...endFindings(input, limits),
     ...guardFindings(input),
   ];
-}
-
-function day(input: CylinderCompressionInput, setup: RunSetup): string | undefined {
-  const at = input.testedAt ?? setup.asOf;
-  return at ? (DateTime.fromISO(at, { zone: setup.zone ?? 'utc' }).toISODate() ?? undefined) : undefined;
 }
 
 function ageFindings(input: CylinderCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
@@ -85,18 +80,6 @@ function ageFindings(input: CylinderCompressionInput, setup: RunSetup, limits: L
         : 'Break it all the same if the engineer wants the number; the true age is reported and an engineer decides whether it counts.',
       remark: `Broken at ${durationText((broken - cast) / 60_000)}, ${durationText(off.minutes)} ${early ? 'before' : 'after'} the ${ageText(ageHours)} window.`,
     }),
-  ];
-}
-
-function equipmentUse(input: CylinderCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
-  const known = setup.equipment ?? [];
-  const onDay = day(input, setup);
-  return [
-    ...(input.machine ? equipmentFindings('machine', input.machine, known, onDay, limits, 'invalid') : []),
-    ...(input.calliper
-      ? equipmentFindings('calliper', input.calliper, known, onDay, limits, 'departure')
-      : []),
-    ...expectedLoadFindings(input, setup, limits),
   ];
 }
 

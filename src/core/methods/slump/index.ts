@@ -4,8 +4,9 @@ import type { Method, PlanItem } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { limitsOf, type RunSetup } from '../setup';
-import { compute, slumpRange } from './compute';
+import { compute } from './compute';
 import { SlumpInput } from './input';
+import { slumpRange } from './range';
 import { STEPS } from './steps';
 
 export { SlumpInput } from './input';
@@ -36,7 +37,7 @@ export const slump: Method<SlumpInput> = {
   plan,
   compute,
   example: (system) => ({
-    input: { ...exampleInput(fieldsOf(SlumpInput), system), shearedBefore: false, system },
+    input: { ...exampleInput(fieldsOf(SlumpInput), system), shearedBefore: false, wetSieved: false, system },
     setup: {
       zone: 'America/New_York',
       sample: {

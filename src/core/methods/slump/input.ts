@@ -4,48 +4,58 @@ import {
   EquipmentField,
   InstantField,
   MeasureField,
-  type MeasureSpec,
   RunInput,
   TextField,
 } from '../fields';
-
-const SECONDS: Pick<MeasureSpec, 'dimension' | 'unit' | 'step' | 'possible'> = {
-  dimension: 'duration',
-  unit: { US: 's', SI: 's' },
-  step: { US: '1', SI: '1' },
-  possible: { US: ['0', '14400'], SI: ['0', '14400'] },
-};
+import { lengthSpec, SECONDS } from '../specs';
 
 /** The readings of one slump test, in the order they are taken. */
 export class SlumpInput extends RunInput {
   @EquipmentField({ label: 'Slump mould', equipmentKind: 'slump mould', example: 'CONE-1' })
   mould?: string;
 
+  @InstantField({ label: 'Fill started', event: 'slump-fill', example: '2031-05-14T09:32:40-04:00' })
+  fillStartedAt?: string;
+
   @MeasureField({
     label: 'Started after the sample',
-    help: 'Minutes and seconds from the final portion to the first scoop, as 3:20.',
+    help: 'By stopwatch, when it was not stamped: minutes and seconds, as 3:20.',
     ...SECONDS,
-    example: '3:20',
+    example: '',
   })
   startDelay?: string;
 
-  @CheckField({ label: 'Three layers by volume, 25 strokes each', help: 'Each into the layer below.' })
+  @CheckField({ label: 'Layers and strokes as the method asks', help: 'Each layer into the one below.' })
   layers?: boolean;
+
+  @TextField({ label: 'Strokes counted', help: 'One number a layer, as 25 25 25.', example: '25 25 25' })
+  strokes?: string;
+
+  @CheckField({ label: 'Wet-sieved', help: 'The larger stones taken out over the sieve of the method.' })
+  wetSieved?: boolean;
+
+  @InstantField({ label: 'Struck off', event: 'slump-struck', example: '2031-05-14T09:34:20-04:00' })
+  struckAt?: string;
+
+  @InstantField({ label: 'Lift started', event: 'lift-start', example: '2031-05-14T09:34:35-04:00' })
+  liftStartedAt?: string;
+
+  @InstantField({ label: 'Lift ended', event: 'lift-end', example: '2031-05-14T09:34:40-04:00' })
+  liftEndedAt?: string;
 
   @MeasureField({
     label: 'Lift',
-    help: 'Seconds to raise the mould.',
+    help: 'By stopwatch, when it was not stamped: seconds to raise the mould.',
     ...SECONDS,
-    step: { US: '1', SI: '1' },
-    example: '5',
+    example: '',
   })
   liftTime?: string;
 
   @MeasureField({
     label: 'Fill start to mould off',
-    help: 'Minutes and seconds, as 2:05.',
+    help: 'By stopwatch, when it was not stamped: minutes and seconds, as 2:05.',
     ...SECONDS,
-    example: '2:05',
+    example: '',
   })
   totalTime?: string;
 
@@ -66,17 +76,13 @@ export class SlumpInput extends RunInput {
 
   @MeasureField({
     label: 'Slump',
-    help: 'From the rod to the displaced original centre of the top.',
-    dimension: 'length',
-    unit: { US: 'in', SI: 'mm' },
-    step: { US: '0.25', SI: '5' },
-    possible: { US: ['0', '12'], SI: ['0', '300'] },
-    required: true,
+    help: 'From the rod to the displaced original centre of the top. Empty when the shape gives no number.',
+    ...lengthSpec(['0.25', '12'], ['5', '300']),
     example: { US: '3 3/4', SI: '95' },
   })
   slump?: string;
 
-  @InstantField({ label: 'Read at', example: '2031-05-14T09:36:00-04:00' })
+  @InstantField({ label: 'Read at', event: 'slump-read', example: '2031-05-14T09:34:58-04:00' })
   readAt?: string;
 
   @TextField({ label: 'Remarks', example: '' })

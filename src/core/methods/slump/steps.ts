@@ -8,7 +8,7 @@ export const STEPS: readonly Step[] = [
     phase: 'before',
     instruction:
       'Dampen mould and base: flat, level, non-absorbent. Stand on both foot pieces and stay on them.',
-    fields: ['mould', 'startDelay'],
+    fields: ['mould'],
     caution: 'Wet concrete burns skin and eyes: gloves, sleeves, eye protection; wash it off at once.',
   },
   {
@@ -16,22 +16,23 @@ export const STEPS: readonly Step[] = [
     title: 'Fill and rod',
     phase: 'before',
     instruction:
-      'Three layers of equal volume, 2 5/8 in [70 mm] and 6 1/8 in [160 mm] deep, 25 strokes each.',
-    fields: ['layers'],
+      'Three layers of equal volume, 2 5/8 in [70 mm] and 6 1/8 in [160 mm] deep, 25 strokes each. First layer: rod slightly slanted, half the strokes near the edge. Never a piece of rebar. (Older four-layer school: four equal heights.)',
+    fields: ['fillStartedAt', 'startDelay', 'wetSieved', 'strokes', 'layers'],
   },
   {
     id: 'lift',
-    title: 'Lift',
+    title: 'Strike off and lift',
     phase: 'test',
-    instruction: 'Strike off, clear the foot, raise straight up without twisting.',
-    fields: ['liftTime', 'totalTime'],
+    instruction: 'Strike off with a rolling rod, clear the foot, raise straight up without twisting.',
+    fields: ['struckAt', 'liftStartedAt', 'liftEndedAt', 'liftTime', 'totalTime'],
     caution: 'Kneel to lift; keep fingers from under the rim.',
   },
   {
     id: 'read',
     title: 'Shape and slump',
     phase: 'test',
-    instruction: 'At once: look at the shape, then measure down to the displaced centre.',
+    instruction:
+      'At once: look at the shape, then measure down to the displaced centre (EN and IS: to the highest point).',
     fields: ['shape', 'shearedBefore', 'slump', 'readAt', 'remarks'],
   },
 ];

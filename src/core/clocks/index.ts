@@ -1,0 +1,3 @@
+export * from './definitions';
+export * from './events';
+export * from './state';

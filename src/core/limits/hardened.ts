@@ -1,0 +1,199 @@
+import { commonPractice, ourChoice, standard } from '../working';
+import { both, entry, type LimitEntry, max, min, range, twin } from './entry';
+
+const C39 = standard('ASTM C39/C39M');
+const C31 = standard('ASTM C31/C31M');
+const ACI318 = standard('ACI 318', '26.12.3');
+
+const AGE = 'Age at test';
+const CYLINDER = 'Cylinder compression';
+const EXPECTED = 'Expected strength';
+const FACTOR = 'Length to diameter factor';
+const MACHINE = 'Testing machine';
+const SET = 'Agreement within a set';
+const ACCEPTANCE = 'Strength acceptance';
+
+/** Age, cylinders, machines, sets and acceptance. */
+export const HARDENED = {
+  'age.24h': entry(AGE, 'Tolerance at 24 h', C39, both(max('0.5'), 'h')),
+  'age.3d': entry(AGE, 'Tolerance at 3 d', C39, both(max('2'), 'h')),
+  'age.7d': entry(AGE, 'Tolerance at 7 d', C39, both(max('6'), 'h')),
+  'age.28d': entry(AGE, 'Tolerance at 28 d', C39, both(max('20'), 'h')),
+  'age.90d': entry(AGE, 'Tolerance at 90 d', C39, both(max('2'), 'd')),
+  'age.other': entry(AGE, 'Tolerance at any other age, share of the age', C39, both(max('2'), 'percent')),
+  'age.closing': entry(
+    AGE,
+    'A window counts as closing when this share of it is left',
+    ourChoice('warn in the last fifth'),
+    both(max('20'), 'percent'),
+  ),
+
+  'cylinder.diameter-spread': entry(
+    CYLINDER,
+    'Largest difference between two diameters, of the smaller',
+    C39,
+    both(max('2'), 'percent'),
+  ),
+  'cylinder.diameter-step': entry(
+    CYLINDER,
+    'Diameters read, and their mean rounded, to',
+    C39,
+    twin(max('0.01'), 'in', max('0.25'), 'mm'),
+  ),
+  'cylinder.length-needed': entry(
+    CYLINDER,
+    'L/D outside which the length must be measured',
+    C39,
+    both(range('1.8', '2.2'), 'one'),
+  ),
+  'cylinder.out-of-square': entry(
+    CYLINDER,
+    'Ends out of square with the axis: gap over the diameter',
+    C39,
+    both(max('0.01'), 'one'),
+  ),
+  'cylinder.planeness': entry(
+    CYLINDER,
+    'Ends plane within',
+    C39,
+    twin(max('0.002'), 'in', max('0.05'), 'mm'),
+  ),
+  'cylinder.loading-rate': entry(
+    CYLINDER,
+    'Loading rate in the second half of loading',
+    C39,
+    twin(range('28', '42'), 'psi/s', range('0.20', '0.30'), 'MPa/s'),
+  ),
+  'cylinder.out-of-moist': entry(
+    CYLINDER,
+    'Out of moist storage before the test, wet',
+    C31,
+    both(max('3'), 'h'),
+  ),
+  'cylinder.strength-step': entry(
+    CYLINDER,
+    'Strength reported to',
+    C39,
+    twin(max('10'), 'psi', max('0.1'), 'MPa'),
+  ),
+  'cylinder.density-step': entry(
+    CYLINDER,
+    'Density reported to',
+    C39,
+    twin(max('1'), 'lb/ft3', max('10'), 'kg/m3'),
+  ),
+  'cylinder.diameter-usual': entry(
+    CYLINDER,
+    'Diameter usual for the nominal size, of nominal',
+    ourChoice('ask again outside'),
+    both(range('0.9875', '1.0125'), 'one'),
+  ),
+  'cylinder.diameter-possible': entry(
+    CYLINDER,
+    'Diameter possible for the nominal size, of nominal',
+    ourChoice('ask for a reason outside'),
+    both(range('0.875', '1.125'), 'one'),
+  ),
+  'cylinder.strength-usual': entry(
+    CYLINDER,
+    'Strength usual for concrete',
+    ourChoice('ask again outside'),
+    twin(range('500', '12000'), 'psi', range('3.5', '85'), 'MPa'),
+  ),
+  'cylinder.density-usual': entry(
+    CYLINDER,
+    'Density usual for concrete',
+    ourChoice('ask again outside'),
+    twin(range('130', '160'), 'lb/ft3', range('2080', '2560'), 'kg/m3'),
+  ),
+  'cylinder.low-against-expected': entry(
+    CYLINDER,
+    'A result is low below this share of the expected strength',
+    ourChoice('look before the pieces are thrown away'),
+    both(min('0.85'), 'one'),
+  ),
+  'cylinder.high-against-expected': entry(
+    CYLINDER,
+    'A result is suspiciously high above this share of the expected strength',
+    ourChoice('wrong specimen, area or range?'),
+    both(max('1.5'), 'one'),
+  ),
+
+  'expected.over-specified': entry(
+    EXPECTED,
+    'Strength expected at the designated age, of the specified',
+    ourChoice('what a mix usually reaches when nothing is known of it'),
+    both(max('1.15'), 'one'),
+  ),
+  'expected.3d': entry(EXPECTED, 'Share expected up to 3 d', commonPractice, both(max('0.45'), 'one')),
+  'expected.7d': entry(EXPECTED, 'Share expected up to 7 d', commonPractice, both(max('0.70'), 'one')),
+  'expected.14d': entry(EXPECTED, 'Share expected up to 14 d', commonPractice, both(max('0.87'), 'one')),
+
+  'factor.applies': entry(FACTOR, 'L/D up to which strength is corrected', C39, both(max('1.75'), 'one')),
+  'factor.1.75': entry(FACTOR, 'Factor at L/D 1.75', C39, both(max('0.98'), 'one')),
+  'factor.1.50': entry(FACTOR, 'Factor at L/D 1.50', C39, both(max('0.96'), 'one')),
+  'factor.1.25': entry(FACTOR, 'Factor at L/D 1.25', C39, both(max('0.93'), 'one')),
+  'factor.1.00': entry(FACTOR, 'Factor at L/D 1.00', C39, both(max('0.87'), 'one')),
+  'factor.smallest': entry(FACTOR, 'Smallest L/D with a factor', C39, both(min('1'), 'one')),
+  'factor.strength-range': entry(
+    FACTOR,
+    'Strengths the factors were found for',
+    C39,
+    twin(range('2000', '6000'), 'psi', range('14', '42'), 'MPa'),
+  ),
+
+  'machine.verification': entry(MACHINE, 'Months since the last verification', C39, both(max('13'), 'one')),
+  'machine.headroom': entry(
+    MACHINE,
+    'Expected load within this share of the highest verified load',
+    ourChoice('room for a strong cylinder'),
+    both(max('0.8333333333'), 'one'),
+  ),
+  'equipment.yearly': entry(
+    MACHINE,
+    'Months between checks of callipers, thermometers and slump moulds',
+    commonPractice,
+    both(max('12'), 'one'),
+  ),
+
+  'set.2x6x12': entry(SET, 'Range of two 6×12 (150×300), field conditions', C39, both(max('8.0'), 'percent')),
+  'set.3x6x12': entry(
+    SET,
+    'Range of three 6×12 (150×300), field conditions',
+    C39,
+    both(max('9.5'), 'percent'),
+  ),
+  'set.2x4x8': entry(
+    SET,
+    'Range of two 4×8 (100×200); the laboratory value, no field value is printed',
+    C39,
+    both(max('9.0'), 'percent'),
+  ),
+  'set.3x4x8': entry(
+    SET,
+    'Range of three 4×8 (100×200); the laboratory value, no field value is printed',
+    C39,
+    both(max('10.6'), 'percent'),
+  ),
+  'set.count-6x12': entry(SET, 'Cylinders 6×12 (150×300) in a strength test', ACI318, both(min('2'), 'one')),
+  'set.count-4x8': entry(SET, 'Cylinders 4×8 (100×200) in a strength test', ACI318, both(min('3'), 'one')),
+
+  'acceptance.individual-shortfall': entry(
+    ACCEPTANCE,
+    'A single test below f′c by at most, up to the dividing strength',
+    ACI318,
+    twin(max('500'), 'psi', max('3.5'), 'MPa'),
+  ),
+  'acceptance.dividing-strength': entry(
+    ACCEPTANCE,
+    'Specified strength above which the share rule applies',
+    ACI318,
+    twin(max('5000'), 'psi', max('35'), 'MPa'),
+  ),
+  'acceptance.individual-share': entry(
+    ACCEPTANCE,
+    'A single test below f′c by at most this share, above the dividing strength',
+    ACI318,
+    both(max('0.10'), 'one'),
+  ),
+} as const satisfies Record<string, LimitEntry>;
