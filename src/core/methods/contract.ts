@@ -69,7 +69,7 @@ export interface Method<I extends RunInput = RunInput> {
   readonly id: string;
   readonly title: string;
   readonly designations: readonly Source[];
-  readonly runOn: 'specimen' | 'sample';
+  readonly runOn: 'specimen' | 'sample' | 'placement';
   readonly yields: readonly { readonly quantity: string; readonly symbol: string }[];
   readonly Input: new () => I;
   readonly steps: readonly Step[];

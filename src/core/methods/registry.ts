@@ -1,12 +1,26 @@
+import { airPressure } from './air-pressure';
+import { airVolumetric } from './air-volumetric';
 import { concreteTemperature } from './concrete-temperature';
 import type { Method } from './contract';
 import { cylinderCompression } from './cylinder-compression';
+import { delivery } from './delivery';
+import { densityYield } from './density-yield';
+import { evaporation } from './evaporation';
+import { sampling } from './sampling';
 import { slump } from './slump';
+import { slumpFlow } from './slump-flow';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
 const REGISTRY = {
+  delivery,
+  sampling,
   slump,
+  'slump-flow': slumpFlow,
   'concrete-temperature': concreteTemperature,
+  'air-volumetric': airVolumetric,
+  'air-pressure': airPressure,
+  'density-yield': densityYield,
+  evaporation,
   'cylinder-compression': cylinderCompression,
 } as const satisfies Record<string, Method>;
 

@@ -1,0 +1,203 @@
+import {
+  CheckField,
+  ChoiceField,
+  EquipmentField,
+  InstantField,
+  MeasureField,
+  RunInput,
+  TextField,
+} from '../fields';
+import { countSpec, massSpec, percentSpec } from '../specs';
+
+const READING = percentSpec('0.1', '30');
+const VOLUME = countSpec('0.01', '100000');
+
+/** The readings of one air test by the pressure method, in the order they are taken. */
+export class AirPressureInput extends RunInput {
+  @EquipmentField({ label: 'Pressure meter', equipmentKind: 'pressure meter', example: 'PRESSURE-1' })
+  meter?: string;
+
+  @ChoiceField({
+    label: 'Meter type',
+    options: [
+      { value: 'B', label: 'B, air chamber and gauge' },
+      { value: 'A', label: 'A, water column' },
+    ],
+    example: 'B',
+  })
+  type?: 'A' | 'B';
+
+  @CheckField({
+    label: 'Lightweight, slag or porous aggregate',
+    help: 'The method does not hold for these.',
+  })
+  porous?: boolean;
+
+  @InstantField({ label: 'Fill started', event: 'air-fill', example: '2031-05-14T09:33:40-04:00' })
+  fillStartedAt?: string;
+
+  @ChoiceField({
+    label: 'Consolidated by',
+    options: [
+      { value: 'rod', label: 'Rod, three layers' },
+      { value: 'vibrate', label: 'Vibrator, two layers' },
+      { value: 'none', label: 'Not at all, self-consolidating' },
+    ],
+    required: true,
+    example: 'rod',
+  })
+  consolidation?: 'rod' | 'vibrate' | 'none';
+
+  @TextField({ label: 'Strokes counted', help: 'One number a layer, as 25 25 25.', example: '25 25 25' })
+  strokes?: string;
+
+  @TextField({ label: 'Taps counted', help: 'One number a layer, as 12 12 12.', example: '12 12 12' })
+  taps?: string;
+
+  @CheckField({ label: 'Wet-sieved' })
+  wetSieved?: boolean;
+
+  @InstantField({ label: 'Struck off', event: 'air-struck', example: '2031-05-14T09:36:10-04:00' })
+  struckAt?: string;
+
+  @InstantField({ label: 'Lid on', event: 'lid-on', example: '' })
+  lidAt?: string;
+
+  @CheckField({ label: 'Water through, no air under the lid' })
+  watered?: boolean;
+
+  @ChoiceField({
+    label: 'Main valve while pumping',
+    options: [
+      { value: 'shut', label: 'Shut' },
+      { value: 'open', label: 'Open' },
+    ],
+    example: 'shut',
+  })
+  mainValve?: 'shut' | 'open';
+
+  @InstantField({ label: 'Pump stopped', event: 'pump-stop', example: '' })
+  pumpedAt?: string;
+
+  @InstantField({ label: 'Gauge trimmed', event: 'gauge-trimmed', example: '' })
+  trimmedAt?: string;
+
+  @CheckField({ label: 'Gauge on the initial line' })
+  onLine?: boolean;
+
+  @ChoiceField({
+    label: 'Petcocks before reading',
+    options: [
+      { value: 'closed', label: 'Both closed' },
+      { value: 'open', label: 'One open, or it hissed' },
+    ],
+    example: 'closed',
+  })
+  petcocks?: 'closed' | 'open';
+
+  @MeasureField({ label: 'Apparent air', help: 'Gauge tapped, valve held open.', ...READING, example: '6.3' })
+  apparent?: string;
+
+  @MeasureField({ label: 'Column under pressure', help: 'Type A only: h1.', ...READING, example: '' })
+  h1?: string;
+
+  @MeasureField({ label: 'Column after release', help: 'Type A only: h2.', ...READING, example: '' })
+  h2?: string;
+
+  @MeasureField({
+    label: 'Column under pressure again',
+    help: 'Type A only: h1, second time.',
+    ...READING,
+    example: '',
+  })
+  h1Again?: string;
+
+  @MeasureField({
+    label: 'Column after release again',
+    help: 'Type A only: h2, second time.',
+    ...READING,
+    example: '',
+  })
+  h2Again?: string;
+
+  @MeasureField({
+    label: 'Aggregate correction',
+    help: 'For this pair of aggregates. Empty: the one on file, else zero with a remark.',
+    ...READING,
+    example: '0.4',
+  })
+  factor?: string;
+
+  @MeasureField({
+    label: 'Reading on the aggregates alone',
+    help: 'To find the correction: aggregates under water in the bowl, the normal test.',
+    ...READING,
+    example: '',
+  })
+  factorReading?: string;
+
+  @MeasureField({
+    label: 'Water taken out for it',
+    help: 'Percent of the bowl removed before that reading.',
+    ...READING,
+    example: '',
+  })
+  factorRemoved?: string;
+
+  @MeasureField({
+    label: 'Volume of the bowl',
+    help: 'For the masses of aggregate; any unit.',
+    ...VOLUME,
+    example: '',
+  })
+  bowlVolume?: string;
+
+  @MeasureField({ label: 'Volume of concrete a batch', help: 'In the same unit.', ...VOLUME, example: '' })
+  batchVolume?: string;
+
+  @MeasureField({
+    label: 'Fine aggregate a batch',
+    help: 'As batched, moisture included.',
+    ...massSpec(['1', '200000'], ['1', '100000']),
+    example: '',
+  })
+  fineBatch?: string;
+
+  @MeasureField({
+    label: 'Coarse aggregate a batch',
+    help: 'As batched, moisture included.',
+    ...massSpec(['1', '200000'], ['1', '100000']),
+    example: '',
+  })
+  coarseBatch?: string;
+
+  @MeasureField({
+    label: 'Absolute volume of the mixture',
+    help: 'Only for wet-sieved concrete: everything, air-free, any unit.',
+    ...VOLUME,
+    example: '',
+  })
+  wholeVolume?: string;
+
+  @MeasureField({
+    label: 'Volume of aggregate on the sieve',
+    help: 'In the same unit.',
+    ...VOLUME,
+    example: '',
+  })
+  retainedVolume?: string;
+
+  @MeasureField({
+    label: 'Volume of the mortar',
+    help: 'In the same unit, to know its air too.',
+    ...VOLUME,
+    example: '',
+  })
+  mortarVolume?: string;
+
+  @InstantField({ label: 'Read at', event: 'air-read', example: '2031-05-14T09:39:00-04:00' })
+  readAt?: string;
+
+  @TextField({ label: 'Remarks', example: '' })
+  remarks?: string;
+}

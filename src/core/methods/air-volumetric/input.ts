@@ -1,0 +1,160 @@
+import {
+  CheckField,
+  ChoiceField,
+  EquipmentField,
+  InstantField,
+  LogField,
+  MeasureField,
+  RunInput,
+  TextField,
+} from '../fields';
+import { countSpec, percentSpec } from '../specs';
+
+const READING = percentSpec('0.25', '30');
+
+/** The readings of one air test by the volumetric method, in the order they are taken. */
+export class AirVolumetricInput extends RunInput {
+  @EquipmentField({ label: 'Volumetric meter', equipmentKind: 'volumetric meter', example: 'ROLL-1' })
+  meter?: string;
+
+  @ChoiceField({
+    label: 'Alcohol',
+    help: 'The two ways differ in formula and in what a cup means: never mix them.',
+    options: [
+      { value: 'before', label: 'Before rolling, amount measured' },
+      { value: 'after', label: 'After rolling, cups that are added back (older agencies)' },
+    ],
+    required: true,
+    example: 'before',
+  })
+  variant?: 'before' | 'after';
+
+  @InstantField({ label: 'Fill started', event: 'air-fill', example: '2031-05-14T09:33:40-04:00' })
+  fillStartedAt?: string;
+
+  @TextField({ label: 'Strokes counted', help: 'One number a layer, as 25 25.', example: '25 25' })
+  strokes?: string;
+
+  @TextField({ label: 'Taps counted', help: 'One number a layer, as 12 12.', example: '12 12' })
+  taps?: string;
+
+  @CheckField({ label: 'Wet-sieved' })
+  wetSieved?: boolean;
+
+  @InstantField({ label: 'Struck off', event: 'air-struck', example: '2031-05-14T09:35:50-04:00' })
+  struckAt?: string;
+
+  @MeasureField({
+    label: 'Alcohol poured in',
+    help: '70 % isopropyl, measured before it goes in. Water, at least 1 pint [0.5 L], goes in first.',
+    dimension: 'volume',
+    unit: { US: 'pt', SI: 'L' },
+    step: { US: '0.1', SI: '0.05' },
+    possible: { US: ['0', '20'], SI: ['0', '10'] },
+    example: { US: '1.5', SI: '0.7' },
+  })
+  alcohol?: string;
+
+  @CheckField({ label: 'Level on zero', help: 'Bottom of the meniscus.' })
+  zeroed?: boolean;
+
+  @InstantField({ label: 'First inversion', event: 'shake-start', example: '' })
+  shakeStartedAt?: string;
+
+  @InstantField({ label: 'Aggregate heard loose', event: 'shake-end', example: '' })
+  shakeEndedAt?: string;
+
+  @InstantField({ label: 'Rolling started', event: 'roll-start', example: '' })
+  rollStartedAt?: string;
+
+  @InstantField({ label: 'Rolling ended', event: 'roll-end', example: '' })
+  rollEndedAt?: string;
+
+  @ChoiceField({
+    label: 'Liquid leaked',
+    options: [
+      { value: 'no', label: 'No' },
+      { value: 'yes', label: 'Yes' },
+    ],
+    example: 'no',
+  })
+  leaked?: 'no' | 'yes';
+
+  @InstantField({ label: 'Upright', event: 'meter-standing', example: '' })
+  uprightAt?: string;
+
+  @LogField({
+    label: 'Level while it stands',
+    help: 'Time and reading, one a line: 0:00 4.00. From these the level is judged steady.',
+    example: '',
+  })
+  standing?: string;
+
+  @InstantField({ label: 'Level steady', event: 'meter-stable', example: '' })
+  steadyAt?: string;
+
+  @MeasureField({
+    label: 'Foam above the liquid',
+    help: 'In full divisions of the neck.',
+    ...countSpec('0.5', '20'),
+    example: '',
+  })
+  foam?: string;
+
+  @MeasureField({ label: 'First reading', help: 'Bottom of the meniscus.', ...READING, example: '6.25' })
+  reading1?: string;
+
+  @MeasureField({ label: 'Reading after rolling again', ...READING, example: '6.25' })
+  reading2?: string;
+
+  @MeasureField({ label: 'Third reading', help: 'Only when the first two differ.', ...READING, example: '' })
+  reading3?: string;
+
+  @MeasureField({
+    label: 'Cups of water',
+    help: 'Calibrated cups of water added to bring the level on to the scale.',
+    ...countSpec('1', '20'),
+    example: '0',
+  })
+  waterCups?: string;
+
+  @MeasureField({
+    label: 'Cups of alcohol',
+    help: 'Only the older way: cups added after rolling to clear the foam.',
+    ...countSpec('1', '20'),
+    example: '',
+  })
+  alcoholCups?: string;
+
+  @ChoiceField({
+    label: 'Packed concrete left in the bowl',
+    options: [
+      { value: 'no', label: 'No, all loose' },
+      { value: 'yes', label: 'Yes' },
+    ],
+    example: 'no',
+  })
+  stuck?: 'no' | 'yes';
+
+  @MeasureField({
+    label: 'Absolute volume of the mixture',
+    help: 'Only for wet-sieved concrete: everything, air-free, any unit of volume.',
+    ...countSpec('0.01', '100000'),
+    example: '',
+  })
+  wholeVolume?: string;
+
+  @MeasureField({
+    label: 'Volume of aggregate on the sieve',
+    help: 'Only for wet-sieved concrete, in the same unit.',
+    ...countSpec('0.01', '100000'),
+    example: '',
+  })
+  retainedVolume?: string;
+
+  @InstantField({ label: 'Read at', event: 'air-read', example: '2031-05-14T09:46:00-04:00' })
+  readAt?: string;
+
+  @TextField({ label: 'Remarks', example: '' })
+  remarks?: string;
+}

@@ -1,0 +1,268 @@
+import { cite, isWithin, type LimitId, type Limits } from '../limits';
+import { type Exact, exact, plainOf, type System } from '../quantity';
+import { type Finding, finding, type Sheet, standard } from '../working';
+import type { Conformity } from './contract';
+import { countsIn } from './counts';
+import { type RunSetup, setupMeasure } from './setup';
+import { conformityTo } from './within';
+
+const C231 = standard('ASTM C231/C231M');
+const SIZES = ['3/8', '1/2', '3/4', '1', '1-1/2', '2', '3'] as const;
+const LARGEST: Readonly<Record<System, readonly string[]>> = {
+  US: ['0.375', '0.5', '0.75', '1', '1.5', '2', '3'],
+  SI: ['9.5', '12.5', '19', '25', '37.5', '50', '75'],
+};
+
+/** The row of the exposure table for an aggregate: the first that is at least as large; undefined above the table. */
+function exposureRow(exposure: 'F1' | 'F2' | 'F3', aggregate: Exact, system: System): LimitId | undefined {
+  const index = LARGEST[system].findIndex((size) => aggregate.lessThanOrEqualTo(size));
+  const size = SIZES[index];
+  return size && `air.${exposure === 'F1' ? 'F1' : 'F2'}.${size}`;
+}
+
+export interface AirRange {
+  readonly low: Exact;
+  readonly high: Exact;
+  readonly text: string;
+  readonly source: string;
+}
+
+/**
+ * The air the project asks for: its own target, else the exposure class's for the aggregate, with the tolerance.
+ * @returns ends in percent; undefined when nothing is specified
+ * Source: ACI 318 Table 19.3.3.1, tolerance ASTM C94/C94M (from memory).
+ */
+export function airRange(system: System, setup: RunSetup, limits: Limits): AirRange | undefined {
+  const tolerance = limits.number('air.tolerance', system);
+  const own = setupMeasure(setup.sample?.air, 'percent', 'percent');
+  if (own) {
+    const low = own.minus(tolerance);
+    const high = own.plus(tolerance);
+    return {
+      low,
+      high,
+      text: `${low} to ${high} % (target ${own} ± ${tolerance})`,
+      source: 'project, ASTM C94/C94M tolerance',
+    };
+  }
+  const exposure = setup.sample?.exposure;
+  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', system === 'US' ? 'in' : 'mm');
+  const row = exposure && aggregate && exposureRow(exposure, aggregate, system);
+  if (!row) return undefined;
+  const target = limits.number(row, system);
+  const strength = setupMeasure(setup.sample?.specifiedStrength, 'stress', system === 'US' ? 'psi' : 'MPa');
+  const strong = strength?.greaterThan(limits.number('air.high-strength', system)) ?? false;
+  const least = strong ? target.minus(limits.number('air.high-strength-less', system)) : target;
+  const low = least.minus(tolerance);
+  const high = target.plus(tolerance);
+  return {
+    low,
+    high,
+    text: `${low} to ${high} % (${exposure}: ${target}${strong ? `, ${least} allowed at this strength` : ''} ± ${tolerance})`,
+    source: 'ACI 318 Table 19.3.3.1, ASTM C94/C94M tolerance',
+  };
+}
+
+/** The air content against what is asked for. */
+export function airConformity(
+  rounded: Exact | undefined,
+  system: System,
+  setup: RunSetup,
+  limits: Limits,
+): Conformity[] {
+  const range = airRange(system, setup, limits);
+  if (!range) return [];
+  return conformityTo({
+    what: 'air content',
+    value: rounded && { number: rounded, text: `${rounded} %` },
+    low: range.low,
+    high: range.high,
+    range: range.text,
+    source: range.source,
+    outside:
+      'Tell the purchaser’s representative now; the same check and adjustment steps hold as for slump.',
+  });
+}
+
+/** Volumes of a wet-sieved batch, in one unit. */
+export interface SievedVolumes {
+  /** Everything, absolute and air-free. */
+  readonly whole: Exact;
+  /** Aggregate that stayed on the sieve. */
+  readonly retained: Exact;
+}
+
+/**
+ * Air of the full mixture from the air of its wet-sieved part.
+ * @param air of the sieved part, percent
+ * @returns percent; null when the retained aggregate is not less than the whole
+ * Source: ASTM C231/C231M (from memory): At = 100 As Vc / (100 Vt − As Va), Vc = Vt − Va.
+ */
+export function fullMixtureAir(air: Exact, { whole, retained }: SievedVolumes, sheet: Sheet): Exact | null {
+  if (whole.lessThanOrEqualTo(0) || retained.greaterThanOrEqualTo(whole)) return null;
+  const passing = sheet.line({
+    symbol: 'Vc',
+    name: 'Volume passing the sieve',
+    formula: 'Vt - Va',
+    uses: { Vt: whole, Va: retained },
+    value: whole.minus(retained),
+    unit: 'one',
+    source: C231,
+  });
+  return sheet.line({
+    symbol: 'At',
+    name: 'Air of the full mixture',
+    formula: '100 * As * Vc / (100 * Vt - As * Va)',
+    uses: { As: air, Vc: passing, Vt: whole, Va: retained },
+    value: air
+      .times(passing)
+      .times(100)
+      .div(whole.times(100).minus(air.times(retained))),
+    unit: 'percent',
+    source: C231,
+  });
+}
+
+/**
+ * Air of the mortar, from the air of the sieved part and the mortar's volume.
+ * Source: ASTM C231/C231M (from memory): Am = 100 As Vc / (100 Vm + As (Vc − Vm)).
+ */
+export function mortarAir(air: Exact, passing: Exact, mortar: Exact, sheet: Sheet): Exact | null {
+  const below = mortar.times(100).plus(air.times(passing.minus(mortar)));
+  if (below.lessThanOrEqualTo(0)) return null;
+  return sheet.line({
+    symbol: 'Am',
+    name: 'Air of the mortar',
+    formula: '100 * As * Vc / (100 * Vm + As * (Vc - Vm))',
+    uses: { As: air, Vc: passing, Vm: mortar },
+    value: air.times(passing).times(100).div(below),
+    unit: 'percent',
+    source: C231,
+  });
+}
+
+/** Strokes and taps counted layer by layer, against the number of layers the method asks for. */
+export function layerFindings(
+  input: { strokes?: string; taps?: string; system: System },
+  layers: number,
+  limits: Limits,
+): Finding[] {
+  const strokes = limits.of('air.strokes', input.system);
+  const taps = limits.of('air.taps', input.system);
+  const rodded = countsIn(input.strokes);
+  const tapped = countsIn(input.taps);
+  const found: Finding[] = [];
+  if (rodded.length > 0 && (rodded.length !== layers || rodded.some((each) => !isWithin(each, strokes)))) {
+    found.push(
+      finding({
+        id: 'air.strokes',
+        severity: 'invalid',
+        fields: ['strokes'],
+        limit: { ...cite(strokes), text: `${layers} layers of ${strokes.high} strokes` },
+        message: `Counted ${rodded.join(', ')}: the method asks for ${layers} layers of ${strokes.high} strokes.`,
+        action: 'Fill the bowl again from an unused portion while the clock allows.',
+      }),
+    );
+  }
+  if (tapped.some((each) => !isWithin(each, taps))) {
+    found.push(
+      finding({
+        id: 'air.taps',
+        severity: 'departure',
+        fields: ['taps'],
+        limit: cite(taps),
+        message: `Taps counted: ${tapped.join(', ')}.`,
+        action: 'Tap every layer until the holes close, ten to fifteen times; too many drive air out.',
+        remark: `Taps a layer ${tapped.join(', ')}; ${taps.text}.`,
+      }),
+    );
+  }
+  return found;
+}
+
+/** How the bowl must be consolidated for a slump: `rod`, `vibrate`, or `either`. */
+export function consolidationFor(slump: Exact, system: System, limits: Limits): 'rod' | 'vibrate' | 'either' {
+  if (slump.greaterThan(limits.number('air-pressure.rod-above', system))) return 'rod';
+  if (slump.lessThan(limits.number('air-pressure.vibrate-below', system))) return 'vibrate';
+  return 'either';
+}
+
+/** Finds a bowl or measure that was consolidated the wrong way for the slump of its sample. */
+export function consolidationFindings(
+  input: { consolidation?: 'rod' | 'vibrate' | 'none'; system: System },
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  const unit = input.system === 'US' ? 'in' : 'mm';
+  const slump = setupMeasure(setup.sample?.measuredSlump, 'length', unit);
+  if (!slump || !input.consolidation || input.consolidation === 'none') return [];
+  const asked = consolidationFor(slump, input.system, limits);
+  if (asked === 'either' || asked === input.consolidation) return [];
+  const limit = limits.of(
+    asked === 'rod' ? 'air-pressure.rod-above' : 'air-pressure.vibrate-below',
+    input.system,
+  );
+  return [
+    finding({
+      id: limit.id,
+      severity: 'invalid',
+      fields: ['consolidation'],
+      limit: cite(limit),
+      message: `At a slump of ${plainOf(slump, unit)} the concrete is ${asked === 'rod' ? 'rodded, not vibrated' : 'vibrated, not rodded'}.`,
+      action: 'Fill again from an unused portion, consolidated the right way, while the clock allows.',
+    }),
+  ];
+}
+
+/** Compares this air content with another made on the same sample, and with the load before. */
+export function compareFindings(
+  air: Exact | undefined,
+  field: string,
+  system: System,
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  if (!air) return [];
+  const found: Finding[] = [];
+  const other = setupMeasure(setup.sample?.otherAir, 'percent', 'percent');
+  const repeat = limits.of('air.meters-repeat', system);
+  if (other && air.minus(other).abs().greaterThan(limits.number('air.meters-agree', system))) {
+    const wide = air
+      .minus(other)
+      .abs()
+      .greaterThan(repeat.high ?? exact(1));
+    found.push(
+      finding({
+        id: wide ? 'air.meters-repeat' : 'air.meters-agree',
+        severity: 'advice',
+        fields: [field],
+        limit: cite(wide ? repeat : limits.of('air.meters-agree', system)),
+        message: `It differs by ${air.minus(other).abs().toFixed(2)} % from the other determination, ${other} %.`,
+        action: wide
+          ? 'Repeat one of the two.'
+          : 'Look at tare, moisture, relative densities and the aggregate factor.',
+      }),
+    );
+  }
+  const before = setupMeasure(setup.sample?.previousAir, 'percent', 'percent');
+  const jump = limits.of('air.jump', system);
+  if (
+    before &&
+    air
+      .minus(before)
+      .abs()
+      .greaterThan(jump.high ?? exact(1))
+  ) {
+    found.push(
+      finding({
+        id: 'air.jump',
+        severity: 'advice',
+        fields: [field],
+        limit: cite(jump),
+        message: `The load before this one had ${before} %.`,
+        action: 'Repeat on a new portion before anybody acts on it.',
+      }),
+    );
+  }
+  return found;
+}

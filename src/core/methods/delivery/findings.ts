@@ -1,0 +1,279 @@
+import { cite, isWithin, type LimitId, type Limits } from '../../limits';
+import { type Exact, exact, plainOf, unitLabel } from '../../quantity';
+import { type Finding, finding } from '../../working';
+import { readMeasure } from '../fields';
+import type { RunSetup } from '../setup';
+import { clockFindings, sampleStamps } from '../stamps';
+import type { DeliveryInput } from './input';
+import { againstDesign, type LoadWater } from './water';
+
+/** Everything a delivery is held against. */
+export function deliveryFindings(
+  input: DeliveryInput,
+  water: LoadWater,
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  return [
+    ...clockFindings(input, setup, limits, ['discharge', 'producer-slump']).filter(
+      // Whether the producer still answers is of no use when the site was ready in time.
+      ({ id }) => id !== 'delivery.slump-window' || input.siteReady !== true,
+    ),
+    ...ticketFindings(input, limits),
+    ...moistureFindings(input, limits),
+    ...designFindings(input, water, setup, limits),
+    ...waterFindings(input, water, limits),
+    ...turnFindings(input, limits),
+    ...orderFindings(input, setup),
+  ];
+}
+
+function ticketFindings(input: DeliveryInput, limits: Limits): Finding[] {
+  const found: Finding[] = [];
+  if (input.mix === 'other') {
+    found.push(
+      finding({
+        id: 'delivery.mix',
+        severity: 'invalid',
+        fields: ['mix'],
+        message: 'The ticket names another mix than the approved one.',
+        action: 'Report it at once to the purchaser’s representative; no sampling for acceptance.',
+      }),
+    );
+  }
+  if (!input.batchedAt && input.arrivedAt) {
+    found.push(
+      finding({
+        id: 'delivery.batched-unknown',
+        severity: 'departure',
+        fields: ['batchedAt'],
+        message: 'The ticket gives no time of loading: the discharge clock cannot run.',
+        action: 'Ask the driver or the plant, and mark the time as got by telephone.',
+        remark: 'Time of batching not known.',
+      }),
+    );
+  }
+  if (input.batchedFrom === 'phone' && input.batchedAt) {
+    found.push(
+      finding({
+        id: 'delivery.batched-phone',
+        severity: 'departure',
+        fields: ['batchedFrom'],
+        message: 'The time of batching was got by telephone.',
+        action: 'Ask for the ticket to be completed.',
+        remark: 'Time of batching by telephone.',
+      }),
+    );
+  }
+  if (input.batchedAt && input.arrivedAt) {
+    const minutes = exact(Math.round((Date.parse(input.arrivedAt) - Date.parse(input.batchedAt)) / 60_000));
+    const limit = limits.of('delivery.travel', input.system);
+    if (!isWithin(minutes, limit)) {
+      found.push(
+        finding({
+          id: limit.id,
+          severity: 'advice',
+          fields: ['batchedAt', 'arrivedAt'],
+          limit: cite(limit),
+          message: `The truck was ${minutes} min on the way.`,
+          action: 'Look at the ticket again: another truck’s, a 12-hour clock, or past midnight?',
+        }),
+      );
+    }
+  }
+  if (input.washWater === 'yes') {
+    found.push(
+      finding({
+        id: 'delivery.wash-water',
+        severity: 'departure',
+        fields: ['washWater'],
+        message: 'Wash water may be in the drum: the ratio is not known.',
+        action: 'Say so to the purchaser’s representative; watch for an unexplained wet load.',
+        remark: 'Wash water left in the drum, or not known; water-cementitious ratio uncertain.',
+      }),
+    );
+  }
+  return found;
+}
+
+function moistureFindings(input: DeliveryInput, limits: Limits): Finding[] {
+  const limit = limits.of('delivery.free-moisture', input.system);
+  return (['fineMoisture', 'coarseMoisture'] as const).flatMap((field) => {
+    const moisture = readMeasure(input, field)?.value;
+    if (!moisture || isWithin(moisture, limit)) return [];
+    return [
+      finding({
+        id: limit.id,
+        severity: 'invalid',
+        fields: [field],
+        limit: cite(limit),
+        message: `A moisture of ${moisture} % cannot be right.`,
+        action: 'Check the decimal point.',
+      }),
+    ];
+  });
+}
+
+function designFindings(input: DeliveryInput, water: LoadWater, setup: RunSetup, limits: Limits): Finding[] {
+  const volume = readMeasure(input, 'loadVolume')?.value;
+  const rows: [Exact | undefined, string | undefined, LimitId, string, string][] = [
+    [
+      readMeasure(input, 'cementitious')?.value,
+      setup.sample?.cementitious,
+      'delivery.cement-mass',
+      'cementitious',
+      'Cementitious material',
+    ],
+    [water.batched, setup.sample?.water, 'delivery.water-mass', 'water', 'Water'],
+  ];
+  return rows.flatMap(([batched, design, id, field, what]) => {
+    const off = againstDesign(batched, design, volume, input.system);
+    const limit = limits.of(id, input.system);
+    if (!off || isWithin(off.abs(), limit)) return [];
+    const said = `${what} ${off.toFixed(1)} % off the mix design`;
+    return [
+      finding({
+        id,
+        severity: 'departure',
+        fields: [field],
+        limit: cite(limit),
+        message: `${said}.`,
+        action: 'Tell the purchaser’s representative; sampling may go on.',
+        remark: `${said}; ${limit.text}.`,
+      }),
+    ];
+  });
+}
+
+function waterFindings(input: DeliveryInput, water: LoadWater, limits: Limits): Finding[] {
+  const added = readMeasure(input, 'added')?.value;
+  const out = readMeasure(input, 'outBefore')?.value;
+  const found: Finding[] = [];
+  if (added?.greaterThan(0) && out?.greaterThan(0)) {
+    found.push(
+      finding({
+        id: 'delivery.water-late',
+        severity: 'invalid',
+        fields: ['outBefore'],
+        message: 'Water went in after discharge had begun.',
+        action: 'Tell the purchaser’s representative: samples taken before it are void for this load.',
+      }),
+    );
+  }
+  const unit = input.system === 'US' ? 'gal' : 'L';
+  if (added && water.permitted && added.greaterThan(water.permitted)) {
+    const permitted = water.permitted.isNegative() ? exact(0) : water.permitted;
+    found.push(
+      finding({
+        id: 'delivery.water-over',
+        severity: 'departure',
+        fields: ['added'],
+        message: `${plainOf(added, unit)} were added; ${plainOf(permitted, unit)} were permitted.`,
+        action: 'Tell the purchaser’s representative now. Sample anyway.',
+        remark: `Water added on site ${plainOf(added, unit)}, permitted ${plainOf(permitted, unit)}.`,
+      }),
+    );
+  } else if (water.permitted?.isNegative()) {
+    found.push(
+      finding({
+        id: 'delivery.water-none',
+        severity: 'advice',
+        fields: ['water'],
+        message: `The batched water is already over the ratio by ${plainOf(water.permitted.abs(), unit)}.`,
+        action: 'No water on site. Tell the purchaser’s representative before the discharge.',
+      }),
+    );
+  }
+  if (added === undefined && input.addedAt) {
+    found.push(
+      finding({
+        id: 'delivery.water-unknown',
+        severity: 'departure',
+        fields: ['added'],
+        message: 'Something was added and the amount is not recorded.',
+        action: `Read the meter or gauge and enter it in ${unitLabel(unit)}.`,
+        remark: 'Amount added on site not recorded; water-cementitious ratio unknown.',
+      }),
+    );
+  }
+  return found;
+}
+
+/** Turns of the drum since water went in, counted or, when only the times are known, by the speed. */
+export function remixTurns(input: DeliveryInput): Exact | undefined {
+  const counted = readMeasure(input, 'remixTurns')?.value;
+  if (counted) return counted;
+  const speed = readMeasure(input, 'mixingSpeed')?.value;
+  if (!speed || !input.addedAt || !input.remixedAt) return undefined;
+  const minutes = exact(Date.parse(input.remixedAt) - Date.parse(input.addedAt)).div(60_000);
+  return minutes.isNegative() ? exact(0) : minutes.times(speed).floor();
+}
+
+function turnFindings(input: DeliveryInput, limits: Limits): Finding[] {
+  const found: Finding[] = [];
+  const remix = remixTurns(input);
+  const least = limits.of('delivery.remix-turns', input.system);
+  if (input.addedAt && remix && !isWithin(remix, least)) {
+    const speed = readMeasure(input, 'mixingSpeed')?.value;
+    const wait = speed?.greaterThan(0)
+      ? `, ${least.low?.minus(remix).div(speed).toFixed(1)} min more at this speed`
+      : '';
+    found.push(
+      finding({
+        id: least.id,
+        severity: 'invalid',
+        fields: ['remixTurns'],
+        limit: cite(least),
+        message: `Only ${remix} turns since the addition.`,
+        action: `Go on mixing${wait}; no sample before that.`,
+      }),
+    );
+  }
+  const rows: [string, LimitId, string][] = [
+    ['mixingTurns', 'delivery.mixing-turns', 'of the first mixing'],
+    ['totalTurns', 'delivery.total-turns', 'in all'],
+  ];
+  for (const [field, id, what] of rows) {
+    const turns = readMeasure(input, field)?.value;
+    const limit = limits.of(id, input.system);
+    if (!turns || isWithin(turns, limit)) continue;
+    const total = id === 'delivery.total-turns';
+    found.push(
+      finding({
+        id,
+        severity: total ? 'advice' : 'departure',
+        fields: [field],
+        limit: cite(limit),
+        message: `${turns} turns ${what}.`,
+        action: total
+          ? 'Recent texts no longer limit it; look whether the project does.'
+          : 'Uniformity is in doubt: say so and watch the stream.',
+        ...(total ? {} : { remark: `${turns} turns ${what}; ${limit.text}.` }),
+      }),
+    );
+  }
+  return found;
+}
+
+/** A sample taken before the last addition stands for nothing that was placed. */
+function orderFindings(input: DeliveryInput, setup: RunSetup): Finding[] {
+  const stamps = sampleStamps(input, setup);
+  const added = stamps['water-added'];
+  const sampled = stamps['first-portion'] ?? stamps['final-portion'];
+  if (
+    added === undefined ||
+    sampled === undefined ||
+    sampled >= added ||
+    setup.sample?.kind === 'preliminary'
+  )
+    return [];
+  return [
+    finding({
+      id: 'delivery.sample-void',
+      severity: 'invalid',
+      fields: ['addedAt'],
+      message: 'The sample was taken before the last addition: it is void.',
+      action: 'Sample again after remixing.',
+    }),
+  ];
+}

@@ -1,0 +1,173 @@
+import { cite, isWithin, type Limits } from '../../limits';
+import { exact, plainOf, roundTo } from '../../quantity';
+import { type Finding, finding } from '../../working';
+import { consolidationFindings, layerFindings } from '../air';
+import { equipmentUse } from '../equipment-checks';
+import { readMeasure } from '../fields';
+import { type RunSetup, setupMeasure } from '../setup';
+import type { DensityValues } from './compute';
+import type { DensityYieldInput } from './input';
+import { asComputed, measureRow } from './measure-volume';
+
+/** Everything a density test is held against. */
+export function densityFindings(
+  input: DensityYieldInput,
+  values: DensityValues,
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  return [
+    ...equipmentUse(input, { measure: 'departure', balance: 'departure' }, input.weighedAt, setup, limits),
+    ...consolidationFindings(input, setup, limits),
+    ...(input.consolidation === 'rod' ? layerFindings(input, 3, limits) : []),
+    ...plateFindings(input),
+    ...massFindings(input),
+    ...measureFindings(input, values, setup, limits),
+    ...batchFindings(input, values, limits),
+    ...meterFindings(values, input, setup, limits),
+  ];
+}
+
+function plateFindings(input: DensityYieldInput): Finding[] {
+  if (input.plate !== false) return [];
+  return [
+    finding({
+      id: 'density.plate',
+      severity: 'invalid',
+      fields: ['plate'],
+      message: 'Struck off without the flat plate: a rod leaves a dish.',
+      action: 'Fill it again with unused concrete and strike off with the plate.',
+    }),
+  ];
+}
+
+function massFindings(input: DensityYieldInput): Finding[] {
+  const empty = readMeasure(input, 'emptyMass')?.value;
+  const full = readMeasure(input, 'fullMass')?.value;
+  if (!empty || !full || full.greaterThan(empty)) return [];
+  return [
+    finding({
+      id: 'density.masses',
+      severity: 'invalid',
+      fields: ['emptyMass', 'fullMass'],
+      message: 'The full measure weighs no more than the empty one.',
+      action: 'Check which is which, and the digits.',
+    }),
+  ];
+}
+
+function measureFindings(
+  input: DensityYieldInput,
+  { volume }: DensityValues,
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  const found: Finding[] = [];
+  const nominal = readMeasure(input, 'nominalVolume')?.value;
+  const share = limits.of('density.measure-share', input.system);
+  if (nominal?.greaterThan(0) && volume) {
+    const percent = volume.div(asComputed(nominal, input.system)).times(100);
+    if (!isWithin(percent, share)) {
+      found.push(
+        finding({
+          id: share.id,
+          severity: 'invalid',
+          fields: ['measureVolume', 'nominalVolume'],
+          limit: cite(share),
+          message: `The measure holds ${percent.toFixed(1)} % of its nominal volume.`,
+          action: 'Use another measure; this one is too small for what it is called.',
+        }),
+      );
+    }
+  }
+  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', input.system === 'US' ? 'in' : 'mm');
+  const row = aggregate && measureRow(aggregate, input.system);
+  const size = nominal ?? readMeasure(input, 'measureVolume')?.value;
+  if (row && size) {
+    const limit = limits.of(row, input.system);
+    // The nominal size counts: its actual volume has a rule of its own.
+    if (!isWithin(size, limit)) {
+      found.push(
+        finding({
+          id: row,
+          severity: 'invalid',
+          fields: [nominal ? 'nominalVolume' : 'measureVolume'],
+          limit: cite(limit),
+          message: `The measure is too small for an aggregate of ${plainOf(aggregate, input.system === 'US' ? 'in' : 'mm')}.`,
+          action: 'Use a larger measure.',
+        }),
+      );
+    }
+  }
+  return found;
+}
+
+function batchFindings(input: DensityYieldInput, values: DensityValues, limits: Limits): Finding[] {
+  const found: Finding[] = [];
+  if (values.bad.length > 0) {
+    found.push(
+      finding({
+        id: 'density.materials',
+        severity: 'advice',
+        fields: ['materials'],
+        message: `Not read: ${values.bad.slice(0, 3).join('; ')}.`,
+        action: 'Write name, mass and relative density on each line; moisture and absorption after them.',
+      }),
+    );
+  }
+  if (values.gravimetricAir?.isNegative()) {
+    found.push(
+      finding({
+        id: 'density.negative-air',
+        severity: 'invalid',
+        fields: ['fullMass', 'materials'],
+        message: `Gravimetric air of ${values.gravimetricAir.toFixed(2)} % is impossible.`,
+        action: 'Check masses, relative densities, tare and the volume of the measure.',
+      }),
+    );
+  }
+  const limit = limits.of('density.relative', input.system);
+  if (values.relativeYield && !isWithin(values.relativeYield, limit)) {
+    const loads = readMeasure(input, 'loads')?.value ?? exact(1);
+    const enough = loads.greaterThanOrEqualTo(limits.number('density.loads', input.system));
+    found.push(
+      finding({
+        id: limit.id,
+        severity: 'advice',
+        fields: ['ticketVolume'],
+        limit: cite(limit),
+        message: `Relative yield ${roundTo(values.relativeYield, '0.01').toFixed(2)}: ${values.relativeYield.lessThan(1) ? 'less' : 'more'} than the ticket says.`,
+        action: enough
+          ? 'Look at the batch weights and the measure before anybody is told.'
+          : 'Look before accusing: a claim rests on the mean of three loads, not on one.',
+      }),
+    );
+  }
+  return found;
+}
+
+function meterFindings(
+  { gravimetricAir }: DensityValues,
+  input: DensityYieldInput,
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  const meter = setupMeasure(setup.sample?.measuredAir, 'percent', 'percent');
+  if (!gravimetricAir || gravimetricAir.isNegative() || !meter) return [];
+  // Both are compared as reported.
+  const difference = roundTo(gravimetricAir, '0.1').minus(meter).abs();
+  const agree = limits.of('air.meters-agree', input.system);
+  if (isWithin(difference, agree)) return [];
+  const repeat = limits.of('air.meters-repeat', input.system);
+  const wide = !isWithin(difference, repeat);
+  return [
+    finding({
+      id: wide ? repeat.id : agree.id,
+      severity: 'advice',
+      fields: ['fullMass'],
+      limit: cite(wide ? repeat : agree),
+      message: `Gravimetric air ${roundTo(gravimetricAir, '0.1').toFixed(1)} %, meter ${meter} %: they differ by ${difference.toFixed(1)} %.`,
+      action: wide ? 'Repeat one of the two.' : 'Look at tare, relative densities and moisture.',
+    }),
+  ];
+}

@@ -1,0 +1,99 @@
+import { standard } from '../../working';
+import { consolidationFor } from '../air';
+import type { Method, Step } from '../contract';
+import { exampleInput } from '../example';
+import { fieldsOf } from '../fields';
+import { limitsOf, setupMeasure } from '../setup';
+import { compute } from './compute';
+import { DensityYieldInput } from './input';
+
+export { yieldForClaim } from './compute';
+
+/** Order of work: ASTM C138/C138M (from memory), in our own words. */
+const STEPS: readonly Step[] = [
+  {
+    id: 'tare',
+    title: 'Empty measure',
+    phase: 'before',
+    instruction: 'Clean, damp, on a level balance in date. Its volume from the last standardisation.',
+    fields: [
+      'measure',
+      'balance',
+      'measureVolume',
+      'nominalVolume',
+      'waterMass',
+      'waterTemperature',
+      'emptyMass',
+    ],
+  },
+  {
+    id: 'fill',
+    title: 'Fill and strike off',
+    phase: 'test',
+    instruction:
+      'Three layers of 25 strokes (50 in a measure of 1 ft³ [28 L]), 10 to 15 taps after each; or two layers vibrated. Plate over two thirds, saw back, over all, finish.',
+    fields: ['consolidation', 'strokes', 'taps', 'plate'],
+    caution: 'A full measure weighs 40 to 60 lb [20 to 30 kg]: bend the knees.',
+  },
+  {
+    id: 'weigh',
+    title: 'Weigh',
+    phase: 'test',
+    instruction: 'Wipe the outside, weigh.',
+    fields: ['fullMass', 'weighedAt'],
+  },
+  {
+    id: 'ticket',
+    title: 'The batch, from the ticket',
+    phase: 'after',
+    instruction: 'For yield and air: what was batched, with the water added on site.',
+    fields: ['ticketVolume', 'cementitious', 'batchMass', 'siteWater', 'materials', 'loads', 'remarks'],
+  },
+];
+
+const WORDS = { rod: 'rod only', vibrate: 'vibrate', either: 'rod or vibrate' } as const;
+
+/** Density (unit weight), yield and gravimetric air of fresh concrete. */
+export const densityYield: Method<DensityYieldInput> = {
+  id: 'density-yield',
+  title: 'Density and yield',
+  designations: [standard('ASTM C138/C138M')],
+  runOn: 'sample',
+  yields: [
+    { quantity: 'density', symbol: 'D' },
+    { quantity: 'yield', symbol: 'Y' },
+    { quantity: 'relative yield', symbol: 'Ry' },
+    { quantity: 'cementitious content', symbol: 'C' },
+    { quantity: 'gravimetric air', symbol: 'A' },
+  ],
+  Input: DensityYieldInput,
+  steps: STEPS,
+  performedAt: 'weighedAt',
+  limitPrefixes: ['density.', 'air.', 'air-pressure.', 'equipment.'],
+  mainResult: 'density',
+  plan: (system, setup) => {
+    const limits = limitsOf(setup);
+    const slump = setupMeasure(setup.sample?.measuredSlump, 'length', system === 'US' ? 'in' : 'mm');
+    return [
+      ...(setup.sample?.density ? [{ label: 'Specified', text: setup.sample.density }] : []),
+      ...(slump ? [{ label: 'Consolidate', text: WORDS[consolidationFor(slump, system, limits)] }] : []),
+      { label: 'Loads for a claim on yield', text: limits.of('density.loads', system).text },
+    ];
+  },
+  compute,
+  example: (system) => ({
+    input: { ...exampleInput(fieldsOf(DensityYieldInput), system), system },
+    setup: {
+      zone: 'America/New_York',
+      sample: {
+        label: 'EXAMPLE',
+        sampledAt: '2031-05-14T09:30:00-04:00',
+        measuredSlump: system === 'US' ? '4 in' : '100 mm',
+      },
+      equipment: [
+        { number: 'MEASURE-1', kind: 'density measure', verifiedOn: '2031-01-20' },
+        { number: 'BALANCE-1', kind: 'balance', verifiedOn: '2031-01-20' },
+      ],
+    },
+  }),
+};
