@@ -59,6 +59,18 @@ export const SPECIMENS = {
     standard('ASTM C192/C192M'),
     twin(max('1'), 'in2', max('7'), 'cm2'),
   ),
+  'moulding.beam-large': entry(
+    MAKING,
+    'Top of a beam from which the larger area a stroke holds',
+    C31,
+    twin(min('50'), 'in2', min('320'), 'cm2'),
+  ),
+  'moulding.beam-small': entry(
+    MAKING,
+    'Top of a beam up to which the least strokes hold',
+    standard('ASTM C192/C192M'),
+    twin(max('25'), 'in2', max('160'), 'cm2'),
+  ),
   'moulding.beam-least': entry(
     MAKING,
     'Strokes a layer of a beam, top up to 25 in² [160 cm²]',

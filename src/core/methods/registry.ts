@@ -6,6 +6,8 @@ import { cylinderCompression } from './cylinder-compression';
 import { delivery } from './delivery';
 import { densityYield } from './density-yield';
 import { evaporation } from './evaporation';
+import { initialCuring } from './initial-curing';
+import { moulding } from './moulding';
 import { sampling } from './sampling';
 import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
@@ -20,6 +22,8 @@ const REGISTRY = {
   'air-volumetric': airVolumetric,
   'air-pressure': airPressure,
   'density-yield': densityYield,
+  moulding,
+  'initial-curing': initialCuring,
   evaporation,
   'cylinder-compression': cylinderCompression,
 } as const satisfies Record<string, Method>;

@@ -36,7 +36,8 @@ export function compute(input: SlumpInput, setup: RunSetup): Outcome {
   const applicable =
     read !== undefined &&
     (input.shape === 'true' || input.shape === undefined || sheared) &&
-    isWithin(read.value, limits.of('slump.measurable', system));
+    // EN goes on to report beyond its range, with a remark.
+    (limits.profile === 'en' || isWithin(read.value, limits.of('slump.measurable', system)));
   let rounded: Exact | undefined;
   if (read && applicable) {
     sheet.line({

@@ -132,6 +132,19 @@ function rangeFindings(input: SlumpInput, read: Measure | undefined, limits: Lim
   const limit = limits.of('slump.measurable', input.system);
   if (isWithin(read.value, limit)) return [];
   const high = limit.high !== undefined && read.value.greaterThan(limit.high);
+  if (limits.profile === 'en') {
+    return [
+      finding({
+        id: 'slump.measurable',
+        severity: 'departure',
+        fields: ['slump'],
+        limit: cite(limit),
+        message: `${plainOf(read.value, read.unit)} is beyond the range in which the test is sensitive.`,
+        action: 'Report it with the remark; another consistency test tells more.',
+        remark: `Slump outside ${limit.text}.`,
+      }),
+    ];
+  }
   return [
     finding({
       id: 'slump.measurable',

@@ -1,0 +1,2 @@
+export * from './consolidation';
+export * from './moulds';

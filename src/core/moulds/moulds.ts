@@ -1,0 +1,83 @@
+import type { System } from '../quantity';
+
+export type MouldKind = 'cylinder' | 'beam' | 'cube';
+
+interface MouldFacts {
+  readonly kind: MouldKind;
+  readonly system: System;
+  readonly label: string;
+  /** Least dimension, that the aggregate is held against; in or mm. */
+  readonly least: string;
+  /** Diameter, or depth of a beam; in or mm. */
+  readonly across: string;
+  readonly length: string;
+  /** Width of a beam or cube; absent for cylinders. */
+  readonly width?: string;
+  /** Nominal volume, ft³ or L. */
+  readonly volume: string;
+}
+
+const cylinder = (
+  system: System,
+  label: string,
+  across: string,
+  length: string,
+  volume: string,
+): MouldFacts => ({
+  kind: 'cylinder',
+  system,
+  label,
+  least: across,
+  across,
+  length,
+  volume,
+});
+const box = (
+  kind: 'beam' | 'cube',
+  system: System,
+  label: string,
+  width: string,
+  depth: string,
+  length: string,
+  volume: string,
+): MouldFacts => ({
+  kind,
+  system,
+  label,
+  least: width,
+  across: depth,
+  length,
+  width,
+  volume,
+});
+
+/** Every mould specimens are made in; the keys are the sizes of specimens in records and exports. */
+export const MOULDS = {
+  '4x8': cylinder('US', '4 × 8 in', '4', '8', '0.05817764'),
+  '6x12': cylinder('US', '6 × 12 in', '6', '12', '0.19634954'),
+  '100x200': cylinder('SI', '100 × 200 mm', '100', '200', '1.5707963'),
+  '150x300': cylinder('SI', '150 × 300 mm', '150', '300', '5.3014376'),
+  'beam-6x6x20': box('beam', 'US', 'Beam 6 × 6 × 20 in', '6', '6', '20', '0.41666667'),
+  'beam-6x6x21': box('beam', 'US', 'Beam 6 × 6 × 21 in', '6', '6', '21', '0.4375'),
+  'beam-150x150x530': box('beam', 'SI', 'Beam 150 × 150 × 530 mm', '150', '150', '530', '11.925'),
+  'cube-150': box('cube', 'SI', 'Cube 150 mm', '150', '150', '150', '3.375'),
+  'cube-100': box('cube', 'SI', 'Cube 100 mm', '100', '100', '100', '1'),
+} as const satisfies Record<string, MouldFacts>;
+
+export type MouldSize = keyof typeof MOULDS;
+export const MOULD_SIZES = Object.keys(MOULDS) as MouldSize[];
+
+/** What is known of a mould, seen through the common interface. */
+export function mouldOf(size: MouldSize): MouldFacts {
+  return MOULDS[size];
+}
+
+/** A mould as it is written: `4 × 8 in`, `Beam 6 × 6 × 20 in`. */
+export function mouldText(size: MouldSize): string {
+  return MOULDS[size].label;
+}
+
+/** The moulds of a system; cubes are made in SI only. */
+export function mouldsOf(system: System): readonly MouldSize[] {
+  return MOULD_SIZES.filter((size) => MOULDS[size].system === system);
+}

@@ -1,0 +1,4 @@
+export * from './draw';
+export * from './frequency';
+export * from './load-decision';
+export * from './size';
