@@ -3,21 +3,23 @@ import { hashPassword } from 'better-auth/crypto';
 import { DateTime } from 'luxon';
 import type { Database } from '@/db/client';
 import { accounts, jobs, people } from '@/db/schema';
+import { addLoad, handOver, planSampling } from '@/server/actions/field';
 import { addEquipment, recordVerification } from '@/server/actions/gear';
 import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
 import { letClientSee } from '@/server/actions/people';
 import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
-import { acceptReason, completeRun, saveReadings, startRun } from '@/server/actions/runs';
+import { acceptReason, completeRun, currentReadings, saveReadings, startRun } from '@/server/actions/runs';
 import { makeSpecimens, recordEvent, takeSample } from '@/server/actions/samples';
 import { runViews, specimenViews } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
 import { Chance } from './random';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
-import { type PlannedSample, planSamples } from './story';
+import { CAST_AFTER, type PlannedSample, planSamples } from './story';
 
 const HOUR = 3_600_000;
 const MINUTE = 60_000;
+const DEMO_REASON = 'Seen at the truck; the purchaser’s representative was told.';
 
 /**
  * Loads the invented scenario through the same use cases that people use, with times relative to `now`.
@@ -90,18 +92,21 @@ class Loader {
         { number, kind, name, place },
         this.now,
       );
-      const verifiedOn = today.minus({ days: Math.round(monthsAgo * 30.44) }).toISODate() ?? '';
-      await this.act(
-        'laboratory',
-        recordVerification,
-        {
-          equipmentId,
-          verifiedOn,
-          certificate,
-          ...('from' in item ? { verifiedFrom: item.from, verifiedTo: item.to } : {}),
-        },
-        this.now,
-      );
+      // The one before too: a test of some weeks ago is judged by what was in force then.
+      const before = kind === 'pressure meter' ? 2.7 : 11.5;
+      for (const months of [monthsAgo + before, monthsAgo]) {
+        await this.act(
+          'laboratory',
+          recordVerification,
+          {
+            equipmentId,
+            verifiedOn: today.minus({ days: Math.round(months * 30.44) }).toISODate() ?? '',
+            certificate: months === monthsAgo ? certificate : '',
+            ...('from' in item ? { verifiedFrom: item.from, verifiedTo: item.to } : {}),
+          },
+          this.now,
+        );
+      }
     }
   }
 
@@ -120,6 +125,7 @@ class Loader {
       },
       sampledAt - 40 * MINUTE,
     );
+    const loadId = await this.placementDay(placementId, plan);
     const { sampleId } = await this.act(
       'field',
       takeSample,
@@ -129,16 +135,26 @@ class Loader {
         sampledAt: new Date(sampledAt).toISOString(),
         ticket: plan.ticket,
         truck: plan.truck,
+        press: 'first portion',
+        ...(loadId ? { loadId } : {}),
       },
       sampledAt,
     );
     const fresh = await runViews(this.db, { sampleIds: [sampleId] });
     for (const run of fresh) {
-      const readings = run.method === 'slump' ? plan.slump : plan.temperature;
-      await this.read('field', run.id, readings, sampledAt + 4 * MINUTE, plan.freshDone);
+      const readings = plan.fresh[run.method] ?? {};
+      // The set still in its box on site has no run of curing to complete yet.
+      const done = plan.freshDone && (run.method !== 'initial-curing' || readings.collectedAt !== undefined);
+      const at = Date.parse(readings.wetAt ?? readings.readAt ?? '') || sampledAt + 20 * MINUTE;
+      await this.read('field', run.id, readings, Math.min(at, this.now.getTime()), done, DEMO_REASON);
+    }
+    for (const run of await runViews(this.db, { sampleIds: [sampleId] })) {
+      for (const { id: reasonId } of run.reasons) {
+        await this.act('reviewer', acceptReason, { reasonId }, sampledAt + 26 * HOUR);
+      }
     }
     if (!plan.moulded) return sampleId;
-    const castAt = sampledAt + 11 * MINUTE;
+    const castAt = sampledAt + CAST_AFTER;
     await this.act(
       'field',
       makeSpecimens,
@@ -155,10 +171,57 @@ class Loader {
     return sampleId;
   }
 
+  /** The newest placements have a plan, trucks and the weather; the older ones lie before the laboratory had them. */
+  private async placementDay(placementId: string, plan: PlannedSample): Promise<string | undefined> {
+    const { sampledAt } = plan;
+    if (this.now.getTime() - sampledAt > 4 * 24 * HOUR) return undefined;
+    const start = sampledAt - 38 * MINUTE;
+    await this.act('field', planSampling, { placementId, volume: `${plan.volume} yd3` }, start - 30 * MINUTE);
+    let loadId: string | undefined;
+    for (const [order, minutes] of [-34, -27, -20].entries()) {
+      const at = sampledAt + minutes * MINUTE;
+      const load = await this.act(
+        'field',
+        addLoad,
+        {
+          clientId: randomUUID(),
+          placementId,
+          ticket: order === 2 ? plan.ticket : `${plan.ticket}-${order + 1}`,
+          truck: order === 2 ? plan.truck : String(31 + order * 4),
+          volume: '9 yd3',
+          arrivedAt: new Date(at).toISOString(),
+        },
+        at,
+      );
+      loadId = load.loadId;
+    }
+    for (const [order, minutes] of [-58, -31, -3].entries()) {
+      const at = sampledAt + minutes * MINUTE;
+      const { runId } = await this.act('field', startRun, { method: 'evaporation', placementId }, at);
+      const weather = {
+        meter: 'WM-01',
+        airTemperature: String(plan.concrete - 6 + order),
+        humidity: String(58 - order * 3),
+        wind: String(5 + order * 2),
+        averaged: '60',
+        windAt: 'slab',
+        concreteTemperature: String(plan.concrete),
+        concreteFrom: order === 0 ? 'forecast' : 'surface',
+        readAt: new Date(at).toISOString(),
+      };
+      await this.read('field', runId, weather, at, true);
+    }
+    return loadId;
+  }
+
   private async cureAndBreak(sampleId: string, castAt: number, plan: PlannedSample): Promise<void> {
     const views = await specimenViews(this.db, [sampleId]);
     const collected = castAt + 25 * HOUR;
     if (collected < this.now.getTime()) {
+      await this.carry(
+        views.map(({ id }) => id),
+        collected - HOUR,
+      );
       for (const view of views) {
         await this.act(
           'laboratory',
@@ -200,6 +263,25 @@ class Loader {
     }
   }
 
+  /** From the box on site to the laboratory, by both names. */
+  private async carry(specimenIds: readonly string[], at: number): Promise<void> {
+    await this.act(
+      'laboratory',
+      handOver,
+      {
+        id: randomUUID(),
+        kind: 'received',
+        specimenIds,
+        fromPersonId: this.actors.field.id,
+        at: new Date(at).toISOString(),
+        place: 'Receiving bench',
+        condition: 'in order',
+        count: specimenIds.length,
+      },
+      at,
+    );
+  }
+
   private async read(
     who: PersonKey,
     runId: string,
@@ -210,6 +292,7 @@ class Loader {
   ): Promise<void> {
     const entries = Object.entries(values);
     if (entries.length === 0) return;
+    const known = new Map((await currentReadings(this.db, runId)).map(({ field, seq }) => [field, seq]));
     await this.act(
       who,
       saveReadings,
@@ -220,6 +303,7 @@ class Loader {
           field,
           text,
           takenAt: new Date(at).toISOString(),
+          ...(known.has(field) ? { basedOn: known.get(field) } : {}),
         })),
       },
       at,

@@ -1,6 +1,7 @@
 import { openAmendment } from './actions/amendments';
 import { attach } from './actions/attach';
 import { correctCastTime } from './actions/cast-time';
+import { addLoad, handOver, planSampling } from './actions/field';
 import { addEquipment, changeLimit, recordVerification, setService } from './actions/gear';
 import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
@@ -15,11 +16,14 @@ export const USE_CASES = {
   'create-job': createJob,
   'create-mix': createMix,
   'create-placement': createPlacement,
+  'plan-sampling': planSampling,
+  'add-load': addLoad,
   'take-sample': takeSample,
   'describe-sample': describeSample,
   'make-specimens': makeSpecimens,
   'correct-cast-time': correctCastTime,
   'record-event': recordEvent,
+  'hand-over': handOver,
   'start-run': startRun,
   'save-readings': saveReadings,
   'complete-run': completeRun,

@@ -1,7 +1,14 @@
 import { and, desc, eq, inArray, lte, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { isLimitId, type LimitChanges } from '@/core/limits';
-import { type EquipmentFacts, fieldsOf, findMethod, type RunSetup } from '@/core/methods';
+import {
+  type EquipmentFacts,
+  fieldsOf,
+  findMethod,
+  isCylinderSize,
+  type RunSetup,
+  type SampleFacts,
+} from '@/core/methods';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
@@ -10,12 +17,14 @@ import {
   jobs,
   limitChanges,
   mixes,
+  outcomes,
   placements,
   runs,
   samples,
   specimens,
 } from '@/db/schema';
 import { NotFound } from './errors';
+import { relatedFacts } from './sample-facts';
 
 /** The laboratory's changes to the limits register up to a revision; the newest of each entry counts. */
 export async function limitChangesAt(
@@ -78,26 +87,22 @@ export async function equipmentFacts(
   });
 }
 
-/** Where a run belongs: its job, mix, placement, sample and, when it has one, its specimen. */
+/** Where a run belongs: its job, mix and placement, its sample and specimen where it has them. */
 export async function runPlace(db: Queryable, runId: string) {
   const [found] = await db
     .select({ run: runs, specimen: specimens, sample: samples, placement: placements, mix: mixes, job: jobs })
     .from(runs)
     .leftJoin(specimens, eq(specimens.id, runs.specimenId))
-    .innerJoin(samples, eq(samples.id, sqlSample()))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .leftJoin(samples, eq(samples.id, sql`coalesce(${runs.sampleId}, ${specimens.sampleId})`))
+    .innerJoin(placements, eq(placements.id, sql`coalesce(${runs.placementId}, ${samples.placementId})`))
     .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .innerJoin(jobs, eq(jobs.id, placements.jobId))
     .where(eq(runs.id, runId));
   if (!found) throw new NotFound('This run');
   return found;
 }
 
 export type RunPlace = Awaited<ReturnType<typeof runPlace>>;
-
-function sqlSample() {
-  return sql`coalesce(${runs.sampleId}, ${specimens.sampleId})`;
-}
 
 /**
  * Everything a run is computed with besides its readings.
@@ -111,7 +116,7 @@ export async function runSetup(
   now: Date,
   options: { forChoosing?: boolean } = {},
 ): Promise<RunSetup & { system: System }> {
-  const { job, mix, sample, specimen, run } = place;
+  const { job, run } = place;
   const method = findMethod(run.method);
   if (!method) throw new NotFound(`The method ${run.method}`);
   const at = input[method.performedAt] ?? now.toISOString();
@@ -130,30 +135,96 @@ export async function runSetup(
   return {
     system: job.system,
     rounding: job.rounding,
+    profile: job.profile,
     zone: job.zone,
     limitsRevision: run.limitsRevision,
     limitChanges: changes,
     equipment: facts,
-    ...(specimen
-      ? {
-          specimen: {
-            label: specimen.label,
-            castAt: specimen.castAt.toISOString(),
-            ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
-            nominalSize: specimen.size,
-            cure: specimen.cure,
-            specifiedStrength: mix.specifiedStrength,
-            designatedAgeHours: mix.ageHours,
-          },
-        }
-      : {
-          sample: {
-            label: String(sample.number),
-            sampledAt: sample.sampledAt.toISOString(),
-            ...(mix.slumpKind && mix.slump ? { slumpKind: mix.slumpKind, slump: mix.slump } : {}),
-            ...(mix.temperatureMaximum ? { temperatureMaximum: mix.temperatureMaximum } : {}),
-            ...(mix.temperatureMinimum ? { temperatureMinimum: mix.temperatureMinimum } : {}),
-          },
-        }),
+    ...(await subjectFacts(db, place, input)),
   };
+}
+
+/** What is known of what the run is made on. */
+async function subjectFacts(
+  db: Queryable,
+  place: RunPlace,
+  input: Readonly<Record<string, unknown>>,
+): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'placement'>> {
+  const { mix, sample, specimen, run, placement } = place;
+  if (specimen) {
+    return {
+      specimen: {
+        label: specimen.label,
+        castAt: specimen.castAt.toISOString(),
+        ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
+        ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
+        cure: specimen.cure,
+        specifiedStrength: mix.specifiedStrength,
+        designatedAgeHours: mix.ageHours,
+      },
+    };
+  }
+  if (sample) {
+    return { sample: { ...sampleFacts(sample, mix, placement), ...(await relatedFacts(db, sample, run)) } };
+  }
+  const previous = await previousReading(db, placement.id, run.method, String(input.readAt ?? ''));
+  return {
+    placement: {
+      label: String(placement.number),
+      ...(mix.bleedsLittle ? { bleedsLittle: true } : {}),
+      ...(previous ? { previousReadingAt: previous } : {}),
+    },
+  };
+}
+
+type Row<T extends { $inferSelect: object }> = T['$inferSelect'];
+
+function sampleFacts(
+  sample: Row<typeof samples>,
+  mix: Row<typeof mixes>,
+  placement: Row<typeof placements>,
+): SampleFacts {
+  const known = {
+    slump: mix.slump,
+    slumpKind: mix.slump ? mix.slumpKind : null,
+    slumpClass: mix.slumpClass,
+    slumpFlow: mix.slumpFlow,
+    temperatureMaximum: mix.temperatureMaximum,
+    temperatureMinimum: mix.temperatureMinimum,
+    section: placement.section,
+    aggregate: mix.aggregate,
+    air: mix.air,
+    exposure: mix.exposure,
+    aggregateFactor: mix.aggregateFactor,
+    density: mix.density,
+    waterRatio: mix.waterRatio,
+    cementitious: mix.cementitious,
+    water: mix.water,
+  };
+  return {
+    label: String(sample.number),
+    sampledAt: sample.sampledAt.toISOString(),
+    kind: sample.kind,
+    specifiedStrength: mix.specifiedStrength,
+    ...Object.fromEntries(Object.entries(known).filter(([, value]) => value !== null)),
+  };
+}
+
+/** When the same reading was last made at a placement, before this one. */
+async function previousReading(
+  db: Queryable,
+  placementId: string,
+  method: string,
+  readAt: string,
+): Promise<string | undefined> {
+  const rows = await db
+    .select({ input: outcomes.input })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .where(and(eq(runs.placementId, placementId), eq(runs.method, method)));
+  const before = rows
+    .map(({ input }) => String(input.readAt ?? ''))
+    .filter((at) => at !== '' && (readAt === '' || Date.parse(at) < Date.parse(readAt)))
+    .toSorted((a, b) => Date.parse(a) - Date.parse(b));
+  return before.at(-1);
 }

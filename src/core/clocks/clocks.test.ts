@@ -8,6 +8,8 @@ import {
   clocksFor,
   clockText,
   EVENT_IDS,
+  type EventId,
+  nextEvent,
   readClock,
   readClocks,
   type Stamps,
@@ -109,11 +111,11 @@ describe('clocks by their stamps', () => {
 
   it('initial curing, transport and the change to water hold to the minute', () => {
     const friday = Date.UTC(2031, 4, 16, 14);
-    const after = (hours: number) => friday + hours * 3_600_000;
-    expect(state('initial-cure', { moulded: friday, collected: after(48) })).toBe('met');
-    expect(state('initial-cure', { moulded: friday, collected: after(48) + 600_000 })).toBe('missed');
-    expect(state('transport', { 'left-site': friday, received: after(4) })).toBe('met');
-    expect(state('transport', { 'left-site': friday, received: after(4) + 20 * 60_000 })).toBe('missed');
+    const hoursOn = (hours: number) => friday + hours * 3_600_000;
+    expect(state('initial-cure', { moulded: friday, collected: hoursOn(48) })).toBe('met');
+    expect(state('initial-cure', { moulded: friday, collected: hoursOn(48) + 600_000 })).toBe('missed');
+    expect(state('transport', { 'left-site': friday, received: hoursOn(4) })).toBe('met');
+    expect(state('transport', { 'left-site': friday, received: hoursOn(4) + 20 * 60_000 })).toBe('missed');
     expect(state('bare', { demoulded: at('08:10:00'), 'in-final-cure': at('08:40:00') })).toBe('met');
     expect(state('bare', { demoulded: at('08:10:00'), 'in-final-cure': at('08:41:00') })).toBe('missed');
   });
@@ -203,4 +205,29 @@ it('says times as people do', () => {
     '2.8 s',
     '2 h 01 min',
   ]);
+});
+
+describe('what to press next', () => {
+  const all = () => true;
+  it('leads one person through all tests of a sample, lifting without anything between', () => {
+    const order: string[] = [];
+    let stamps: Stamps = {};
+    for (let index = 0; index < 60; index += 1) {
+      const event = nextEvent(stamps, all);
+      if (!event) break;
+      order.push(event);
+      stamps = { ...stamps, [event]: DAY + index };
+    }
+    expect(order[0]).toBe('first-portion');
+    expect(order.indexOf('lift-end')).toBe(order.indexOf('lift-start') + 1);
+    expect(order.indexOf('temperature-read')).toBeGreaterThan(order.indexOf('slump-read'));
+    expect(order.at(-1)).toBe('in-final-cure');
+  });
+  it('passes over tests that are not planned, and what is past', () => {
+    const noAir = (event: EventId) => !event.startsWith('air') && !event.startsWith('flow');
+    const read: Stamps = { 'final-portion': DAY, composite: DAY, 'temperature-read': DAY, 'slump-read': DAY };
+    expect(nextEvent(read, noAir)).toBe('density-weighed');
+    expect(nextEvent({ ...read, 'density-weighed': DAY }, noAir)).toBe('moulding-start');
+    expect(nextEvent({ 'final-portion': DAY }, all)).toBe('composite');
+  });
 });

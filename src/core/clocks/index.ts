@@ -1,3 +1,4 @@
 export * from './definitions';
 export * from './events';
+export * from './plan';
 export * from './state';

@@ -23,6 +23,14 @@ import {
   type RoundingMode,
   type UnitId,
 } from '../quantity';
+import {
+  EXPOSURES,
+  type Exposure,
+  SAMPLE_KINDS,
+  type SampleKind,
+  SLUMP_CLASSES,
+  type SlumpClass,
+} from './kinds';
 
 /** A measured value in the setup, as text with its unit: `4,500 psi`. */
 function MeasureText(dimension: Dimension): PropertyDecorator {
@@ -57,6 +65,11 @@ export function setupMeasure(
 export const NOMINAL_SIZES = ['4x8', '6x12', '100x200', '150x300'] as const;
 export type NominalSize = (typeof NOMINAL_SIZES)[number];
 
+/** True for the sizes of cylinders, which are compressed. */
+export function isCylinderSize(size: string): size is NominalSize {
+  return (NOMINAL_SIZES as readonly string[]).includes(size);
+}
+
 /** What is known of the specimen before it is tested. */
 export class SpecimenFacts {
   @IsOptional() @IsString() label?: string;
@@ -73,16 +86,6 @@ export class SpecimenFacts {
   /** Strength expected at this age from the mix's history. */
   @IsOptional() @MeasureText('stress') expectedStrength?: string;
 }
-
-export const SAMPLE_KINDS = ['acceptance', 'preliminary', 'assurance'] as const;
-export type SampleKind = (typeof SAMPLE_KINDS)[number];
-
-export const SLUMP_CLASSES = ['S1', 'S2', 'S3', 'S4', 'S5'] as const;
-export type SlumpClass = (typeof SLUMP_CLASSES)[number];
-
-/** Exposure classes of freezing and thawing that ask for air. */
-export const EXPOSURES = ['F1', 'F2', 'F3'] as const;
-export type Exposure = (typeof EXPOSURES)[number];
 
 /** What is known of the sample a fresh test is made on. */
 export class SampleFacts {

@@ -145,10 +145,15 @@ export function findUnit(words: string, dimension: Dimension): UnitId | undefine
   });
 }
 
-/** What a person may type for the units of a dimension, for an error message: `in, mm, cm, m or ft`. */
-export function unitChoices(dimension: Dimension): string {
-  const labels = (Object.keys(UNITS) as UnitId[])
+/** The printed units of a dimension, in the order of the list: what may be typed after a number. */
+export function unitLabelsOf(dimension: Dimension): string[] {
+  return (Object.keys(UNITS) as UnitId[])
     .filter((id) => unitOf(id).dimension === dimension)
     .map((id) => unitOf(id).label);
+}
+
+/** What a person may type for the units of a dimension, for an error message: `in, mm, cm, m or ft`. */
+export function unitChoices(dimension: Dimension): string {
+  const labels = unitLabelsOf(dimension);
   return labels.length < 2 ? (labels[0] ?? '') : `${labels.slice(0, -1).join(', ')} or ${labels.at(-1)}`;
 }

@@ -1,6 +1,27 @@
-import { index, integer, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { boolean, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import type { Draw } from '@/core/sampling-plan';
+// Relative: the generator of migrations reads this file and knows no aliases.
+import { PROFILES } from '../../core/limits/profiles';
+import { EXPOSURES, SAMPLE_KINDS, SLUMP_CLASSES } from '../../core/methods/kinds';
+import { MOULD_SIZES, type MouldSize } from '../../core/moulds/moulds';
 import { at } from './columns';
 import { people } from './people';
+
+/** What can happen to a specimen, in the order of its life. */
+export const SPECIMEN_EVENTS = [
+  'moulded',
+  'initial cure',
+  'collected',
+  'received',
+  'final cure',
+  'on hold',
+  'released',
+  'tested',
+  'quarantined',
+  'lost',
+  'discarded',
+  'note',
+] as const;
 
 export const jobs = pgTable('jobs', {
   id: uuid('id').primaryKey().defaultRandom(),
@@ -13,6 +34,8 @@ export const jobs = pgTable('jobs', {
   rounding: text('rounding', { enum: ['half-even', 'half-up'] })
     .notNull()
     .default('half-even'),
+  /** The school of testing the project follows. */
+  profile: text('profile', { enum: PROFILES }).notNull().default('astm'),
   createdAt: at('created_at').notNull().defaultNow(),
 });
 
@@ -48,6 +71,19 @@ export const mixes = pgTable(
     slump: text('slump'),
     temperatureMaximum: text('temperature_maximum'),
     temperatureMinimum: text('temperature_minimum'),
+    slumpClass: text('slump_class', { enum: SLUMP_CLASSES }),
+    slumpFlow: text('slump_flow'),
+    /** Nominal maximum size of the aggregate. */
+    aggregate: text('aggregate'),
+    air: text('air'),
+    exposure: text('exposure', { enum: EXPOSURES }),
+    airMethod: text('air_method', { enum: ['pressure', 'volumetric'] }),
+    aggregateFactor: text('aggregate_factor'),
+    density: text('density'),
+    waterRatio: text('water_ratio'),
+    cementitious: text('cementitious'),
+    water: text('water'),
+    bleedsLittle: boolean('bleeds_little').notNull().default(false),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [unique().on(table.jobId, table.code, table.version)],
@@ -82,6 +118,10 @@ export const placements = pgTable(
     element: text('element').notNull(),
     location: text('location').notNull().default(''),
     volume: text('volume'),
+    /** Slab, or one face of a wall. */
+    area: text('area'),
+    /** Least dimension of the section. */
+    section: text('section'),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [
@@ -89,6 +129,49 @@ export const placements = pgTable(
     index().on(table.jobId, table.placedAt),
     index().on(table.mixId),
   ],
+);
+
+/** How many samples a placement asks for and where they were drawn. Append only: a change of volume is a new plan. */
+export const samplingPlans = pgTable(
+  'sampling_plans',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    placementId: uuid('placement_id')
+      .notNull()
+      .references(() => placements.id),
+    seed: integer('seed').notNull(),
+    volume: text('volume').notNull(),
+    area: text('area'),
+    count: integer('count').notNull(),
+    why: text('why').notNull(),
+    draws: jsonb('draws').$type<readonly Draw[]>().notNull(),
+    by: text('by')
+      .notNull()
+      .references(() => people.id),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.placementId, table.at)],
+);
+
+/** A truck with its ticket, in the order they come. */
+export const loads = pgTable(
+  'loads',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    clientId: uuid('client_id').notNull().unique(),
+    placementId: uuid('placement_id')
+      .notNull()
+      .references(() => placements.id),
+    number: integer('number').notNull(),
+    ticket: text('ticket').notNull(),
+    truck: text('truck').notNull().default(''),
+    volume: text('volume').notNull(),
+    arrivedAt: at('arrived_at').notNull(),
+    by: text('by')
+      .notNull()
+      .references(() => people.id),
+  },
+  (table) => [unique().on(table.placementId, table.number)],
 );
 
 export const samples = pgTable(
@@ -101,6 +184,8 @@ export const samples = pgTable(
     jobId: uuid('job_id')
       .notNull()
       .references(() => jobs.id),
+    loadId: uuid('load_id').references(() => loads.id),
+    kind: text('kind', { enum: SAMPLE_KINDS }).notNull().default('acceptance'),
     number: integer('number').notNull(),
     ticket: text('ticket').notNull().default(''),
     truck: text('truck').notNull().default(''),
@@ -129,7 +214,7 @@ export const specimens = pgTable(
       .notNull()
       .references(() => samples.id),
     label: text('label').notNull().unique(),
-    size: text('size', { enum: ['4x8', '6x12', '100x200', '150x300'] }).notNull(),
+    size: text('size', { enum: MOULD_SIZES as [MouldSize, ...MouldSize[]] }).notNull(),
     cure: text('cure', { enum: ['standard', 'field'] })
       .notNull()
       .default('standard'),
@@ -144,6 +229,28 @@ export const specimens = pgTable(
   (table) => [index().on(table.sampleId), index().on(table.testedAt, table.closesAt)],
 );
 
+/** A hand-over of specimens, with both names: who gave them and who took them. */
+export const handovers = pgTable(
+  'handovers',
+  {
+    id: uuid('id').primaryKey(),
+    kind: text('kind', { enum: ['collected', 'received'] }).notNull(),
+    at: at('at').notNull(),
+    fromPersonId: text('from_person_id')
+      .notNull()
+      .references(() => people.id),
+    toPersonId: text('to_person_id')
+      .notNull()
+      .references(() => people.id),
+    place: text('place').notNull().default(''),
+    condition: text('condition').notNull().default(''),
+    count: integer('count').notNull(),
+    note: text('note').notNull().default(''),
+    savedAt: at('saved_at').notNull().defaultNow(),
+  },
+  (table) => [index().on(table.at)],
+);
+
 /** What happened to a specimen, in order. Append only; the last one says where it is now. */
 export const specimenEvents = pgTable(
   'specimen_events',
@@ -153,13 +260,16 @@ export const specimenEvents = pgTable(
       .notNull()
       .references(() => specimens.id),
     kind: text('kind', {
-      enum: ['moulded', 'received', 'final cure', 'on hold', 'tested', 'discarded', 'note'],
+      enum: SPECIMEN_EVENTS,
     }).notNull(),
     at: at('at').notNull(),
     personId: text('person_id')
       .notNull()
       .references(() => people.id),
     note: text('note').notNull().default(''),
+    /** Where it stands from then on: box and row, tank and rack. */
+    place: text('place').notNull().default(''),
+    handoverId: uuid('handover_id').references(() => handovers.id),
     savedAt: at('saved_at').notNull().defaultNow(),
   },
   (table) => [index().on(table.specimenId, table.at)],

@@ -14,7 +14,7 @@ import {
 import type { LimitChange } from '@/core/limits';
 import type { Outcome, RunSetup } from '@/core/methods';
 import { at, bytes, person } from './columns';
-import { samples, specimens } from './jobs';
+import { placements, samples, specimens } from './jobs';
 
 /** A method carried out on a specimen or sample. */
 export const runs = pgTable(
@@ -24,6 +24,7 @@ export const runs = pgTable(
     method: text('method').notNull(),
     specimenId: uuid('specimen_id').references(() => specimens.id),
     sampleId: uuid('sample_id').references(() => samples.id),
+    placementId: uuid('placement_id').references(() => placements.id),
     attempt: integer('attempt').notNull().default(1),
     /** Why the test was made again, for attempts after the first. */
     repeatReason: text('repeat_reason'),
@@ -39,6 +40,7 @@ export const runs = pgTable(
   (table) => [
     unique().on(table.specimenId, table.method, table.attempt),
     unique().on(table.sampleId, table.method, table.attempt),
+    unique().on(table.placementId, table.method, table.attempt),
   ],
 );
 

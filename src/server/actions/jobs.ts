@@ -1,4 +1,5 @@
 import {
+  IsBoolean,
   IsIn,
   IsInt,
   IsISO8601,
@@ -11,9 +12,12 @@ import {
   Min,
 } from 'class-validator';
 import { and, desc, eq, sql } from 'drizzle-orm';
-import { type Dimension, measureIn, parseMeasure, type UnitId, unitLabel } from '@/core/quantity';
+import { PROFILES, type Profile } from '@/core/limits';
+import { EXPOSURES, type Exposure, SLUMP_CLASSES, type SlumpClass } from '@/core/methods';
+import type { Dimension, UnitId } from '@/core/quantity';
 import { jobs, mixCriteria, mixes, placements } from '@/db/schema';
 import { NotFound } from '../errors';
+import { measureText } from '../measure-text';
 import { defineUseCase, MANAGERS, refuseFields, STAFF, type Transaction } from '../use-case';
 
 const words = (label: string, most = 120) => ({ message: `${label}: at most ${most} characters.` });
@@ -26,6 +30,7 @@ export class CreateJobInput {
   @IsNotEmpty(asked('Place')) @IsString() @MaxLength(120, words('Place')) location: string;
   @IsNotEmpty(asked('Time zone')) @IsString() zone: string;
   @IsIn(['US', 'SI'], { message: 'System of units: US or SI.' }) system: 'US' | 'SI';
+  @IsOptional() @IsIn(PROFILES, { message: 'School: choose one.' }) profile?: Profile;
 }
 
 /** True for a time zone that the calendar knows. */
@@ -65,26 +70,52 @@ export class CreateMixInput {
   @IsOptional() @IsIn(['target', 'maximum']) slumpKind?: 'target' | 'maximum';
   @IsOptional() @IsString() slump?: string;
   @IsOptional() @IsString() temperatureMaximum?: string;
+  @IsOptional() @IsIn(SLUMP_CLASSES, { message: 'Slump class: choose one.' }) slumpClass?: SlumpClass;
+  @IsOptional() @IsString() slumpFlow?: string;
+  @IsOptional() @IsString() aggregate?: string;
+  @IsOptional() @IsString() air?: string;
+  @IsOptional() @IsIn(EXPOSURES, { message: 'Exposure: choose one.' }) exposure?: Exposure;
+  @IsOptional()
+  @IsIn(['pressure', 'volumetric'], { message: 'Air method: choose one.' })
+  airMethod?: 'pressure' | 'volumetric';
+  @IsOptional() @IsString() aggregateFactor?: string;
+  @IsOptional() @IsString() density?: string;
+  @IsOptional() @IsString() waterRatio?: string;
+  @IsOptional() @IsString() cementitious?: string;
+  @IsOptional() @IsString() water?: string;
+  @IsOptional() @IsBoolean() bleedsLittle?: boolean;
 }
 
-/** Normalises typed text to a number with its unit, or refuses it at its field. */
-function measureText(
-  field: string,
-  text: string,
-  dimension: Dimension,
-  unit: UnitId,
-  range: readonly [number, number],
-): string {
-  const parsed = parseMeasure(text, dimension, unit);
-  if (!parsed.ok) return refuseFields({ [field]: parsed.message });
-  const { value, unit: own } = parsed.measure;
-  const judged = measureIn(parsed.measure, unit).value;
-  if (judged.lessThan(range[0]) || judged.greaterThan(range[1])) {
-    return refuseFields({
-      [field]: `${text} cannot be: between ${range[0]} and ${range[1]} ${unitLabel(unit)}.`,
-    });
-  }
-  return `${value.toFixed()} ${own}`;
+/** What may be specified of a mix besides strength: dimension, usual unit and what can be, in both systems. */
+const SPECIFIED = {
+  slump: { dimension: 'length', US: ['in', 0.5, 12], SI: ['mm', 10, 300] },
+  slumpFlow: { dimension: 'length', US: ['in', 15, 40], SI: ['mm', 400, 1000] },
+  temperatureMaximum: { dimension: 'temperature', US: ['degF', 40, 120], SI: ['degC', 4, 50] },
+  aggregate: { dimension: 'length', US: ['in', 0.25, 6], SI: ['mm', 6, 150] },
+  air: { dimension: 'percent', US: ['percent', 0.5, 15], SI: ['percent', 0.5, 15] },
+  aggregateFactor: { dimension: 'percent', US: ['percent', 0, 3], SI: ['percent', 0, 3] },
+  density: { dimension: 'density', US: ['lb/ft3', 60, 250], SI: ['kg/m3', 1000, 4000] },
+  cementitious: { dimension: 'density', US: ['lb/yd3', 200, 1500], SI: ['kg/m3', 120, 900] },
+  water: { dimension: 'density', US: ['lb/yd3', 100, 600], SI: ['kg/m3', 60, 360] },
+} as const satisfies Record<
+  string,
+  { dimension: Dimension; US: readonly [UnitId, number, number]; SI: readonly [UnitId, number, number] }
+>;
+
+type SpecifiedField = keyof typeof SPECIFIED;
+
+function specified(input: CreateMixInput, field: SpecifiedField, system: 'US' | 'SI'): string | null {
+  const text = input[field];
+  if (!text) return null;
+  const { dimension, [system]: usual } = SPECIFIED[field];
+  return measureText(field, text, dimension, usual[0], [usual[1], usual[2]]);
+}
+
+function ratioText(text: string | undefined): string | null {
+  if (!text) return null;
+  const plain = text.trim().replace(',', '.');
+  if (!/^0?\.\d{1,3}$/u.test(plain)) refuseFields({ waterRatio: 'Water-cementitious ratio: as 0.45.' });
+  return plain.startsWith('.') ? `0${plain}` : plain;
 }
 
 /** A mix with its criteria. The same code again is a new version: what was specified before stays on record. */
@@ -118,18 +149,17 @@ export const createMix = defineUseCase({
         ),
         ageHours: input.ageDays * 24,
         slumpKind: input.slump ? (input.slumpKind ?? 'target') : null,
-        slump: input.slump
-          ? measureText('slump', input.slump, 'length', us ? 'in' : 'mm', us ? [0.5, 12] : [10, 300])
-          : null,
-        temperatureMaximum: input.temperatureMaximum
-          ? measureText(
-              'temperatureMaximum',
-              input.temperatureMaximum,
-              'temperature',
-              us ? 'degF' : 'degC',
-              us ? [40, 120] : [4, 50],
-            )
-          : null,
+        ...(Object.fromEntries(
+          (Object.keys(SPECIFIED) as SpecifiedField[]).map((field) => [
+            field,
+            specified(input, field, job.system),
+          ]),
+        ) as Record<SpecifiedField, string | null>),
+        slumpClass: input.slumpClass ?? null,
+        exposure: input.exposure ?? null,
+        airMethod: input.airMethod ?? (input.air || input.exposure ? 'pressure' : null),
+        waterRatio: ratioText(input.waterRatio),
+        bleedsLittle: input.bleedsLittle ?? false,
       })
       .returning({ id: mixes.id });
     const mixId = mix?.id ?? '';
@@ -159,6 +189,10 @@ export class CreatePlacementInput {
   @IsNotEmpty(asked('Element')) @IsString() @MaxLength(120, words('Element')) element: string;
   @IsOptional() @IsString() @MaxLength(120, words('Location')) location?: string;
   @IsOptional() @IsString() volume?: string;
+  /** Slab, or one face of a wall. */
+  @IsOptional() @IsString() area?: string;
+  /** Least dimension of the section. */
+  @IsOptional() @IsString() section?: string;
 }
 
 /** A placement of a mix on a job. */
@@ -191,6 +225,10 @@ export const createPlacement = defineUseCase({
         element: input.element,
         location: input.location ?? '',
         volume,
+        area: input.area ? measureText('area', input.area, 'area', us ? 'ft2' : 'm2', [0, 1_000_000]) : null,
+        section: input.section
+          ? measureText('section', input.section, 'length', us ? 'in' : 'mm', us ? [1, 1000] : [25, 25_000])
+          : null,
       })
       .returning({ id: placements.id });
     return { placementId: made?.id ?? '' };

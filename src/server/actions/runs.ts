@@ -13,10 +13,21 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { and, desc, eq, inArray } from 'drizzle-orm';
-import { fieldsOf, findMethod, type Method, type Outcome, usableInput, validateInput } from '@/core/methods';
+import {
+  fieldsOf,
+  findMethod,
+  LOG_LENGTH,
+  type Method,
+  type Outcome,
+  type SampleKind,
+  usableInput,
+  validateInput,
+} from '@/core/methods';
+import { mouldOf, mouldText } from '@/core/moulds';
 import type { Queryable } from '@/db/client';
 import {
   outcomes,
+  placements,
   readings,
   reasonAcceptances,
   runReasons,
@@ -27,7 +38,15 @@ import {
 } from '@/db/schema';
 import { Conflict, Invalid, NotFound, Refused } from '../errors';
 import { limitChangesAt, type RunPlace, runPlace, runSetup } from '../run-setup';
-import { BENCH, type Context, defineUseCase, refuseFields, SIGNERS, STAFF } from '../use-case';
+import {
+  BENCH,
+  type Context,
+  defineUseCase,
+  refuseFields,
+  SIGNERS,
+  STAFF,
+  type Transaction,
+} from '../use-case';
 
 /** The readings of a run in force, the newest of each field. */
 export async function currentReadings(db: Queryable, runId: string) {
@@ -55,12 +74,29 @@ export class StartRunInput {
   @IsString() method: string;
   @IsOptional() @IsUUID() specimenId?: string;
   @IsOptional() @IsUUID() sampleId?: string;
+  @IsOptional() @IsUUID() placementId?: string;
   /** Another attempt although one is complete: a repeat for a named reason. */
   @IsOptional()
   @IsNotEmpty({ message: 'Say why it is repeated.' })
   @IsString()
   @MaxLength(500, { message: 'Reason: at most 500 characters.' })
   repeatReason?: string;
+}
+
+const SUBJECTS = {
+  specimen: { column: runs.specimenId, table: specimens, owner: 'specimenId' },
+  sample: { column: runs.sampleId, table: samples, owner: 'sampleId' },
+  placement: { column: runs.placementId, table: placements, owner: 'placementId' },
+} as const;
+
+async function refuseOtherShapes(tx: Transaction, specimenId: string): Promise<void> {
+  const [specimen] = await tx
+    .select({ size: specimens.size })
+    .from(specimens)
+    .where(eq(specimens.id, specimenId));
+  if (specimen && mouldOf(specimen.size).kind !== 'cylinder') {
+    throw new Conflict(`A ${mouldText(specimen.size).toLowerCase()} is not tested as a cylinder.`);
+  }
 }
 
 /** Opens a run, or gives back the one that is open. */
@@ -70,21 +106,24 @@ export const startRun = defineUseCase({
   Input: StartRunInput,
   async act({ tx, actor, now }, input) {
     const method = findMethod(input.method);
-    const subject = input.specimenId ?? input.sampleId;
-    if (!method || !subject || (input.specimenId && input.sampleId)) throw new NotFound('This run');
-    if ((method.runOn === 'specimen') !== Boolean(input.specimenId)) throw new NotFound('This run');
+    const given = { specimen: input.specimenId, sample: input.sampleId, placement: input.placementId };
+    const subject = method && given[method.runOn];
+    if (!method || !subject || Object.values(given).filter(Boolean).length !== 1)
+      throw new NotFound('This run');
     if (method.runOn === 'specimen' && !BENCH.includes(actor.role)) throw new Refused();
-    const column = input.specimenId ? runs.specimenId : runs.sampleId;
-    const table = input.specimenId ? specimens : samples;
+    const { column, table, owner } = SUBJECTS[method.runOn];
     const [there] = await tx.select({ id: table.id }).from(table).where(eq(table.id, subject)).for('update');
-    if (!there) throw new NotFound(input.specimenId ? 'This specimen' : 'This sample');
+    if (!there) throw new NotFound(`This ${method.runOn}`);
+    if (method.id === 'cylinder-compression') await refuseOtherShapes(tx, subject);
     const earlier = await tx
       .select()
       .from(runs)
       .where(and(eq(column, subject), eq(runs.method, method.id)))
       .orderBy(desc(runs.attempt));
     const [newest] = earlier;
-    if (newest && (newest.state === 'open' || !input.repeatReason)) return { runId: newest.id };
+    // Readings of the weather at a placement follow one another without a reason.
+    const again = input.repeatReason || method.runOn === 'placement';
+    if (newest && (newest.state === 'open' || !again)) return { runId: newest.id };
     if (newest && method.runOn === 'specimen') {
       throw new Conflict('A broken specimen cannot be tested again: correct its readings instead.');
     }
@@ -93,7 +132,7 @@ export const startRun = defineUseCase({
       .insert(runs)
       .values({
         method: method.id,
-        ...(input.specimenId ? { specimenId: input.specimenId } : { sampleId: subject }),
+        [owner]: subject,
         attempt: (newest?.attempt ?? 0) + 1,
         repeatReason: newest ? (input.repeatReason ?? null) : null,
         limitsRevision: revision,
@@ -109,7 +148,7 @@ export class ReadingInput {
   @IsUUID() id: string;
   @IsString() @MaxLength(60) field: string;
   /** As typed; absent or empty takes the reading back. */
-  @IsOptional() @IsString() @MaxLength(2000, { message: 'At most 2,000 characters.' }) text?: string;
+  @IsOptional() @IsString() @MaxLength(LOG_LENGTH, { message: 'At most 200,000 characters.' }) text?: string;
   @IsISO8601({ strict: true }) takenAt: string;
   /** The reading of this field that the person saw, by its sequence number; absent when there was none. */
   @IsOptional() @IsInt() basedOn?: number;
@@ -197,11 +236,35 @@ export const saveReadings = defineUseCase({
         })
         .returning({ id: readings.id, field: readings.field, seq: readings.seq });
       if (row) saved.push(row);
+      if (place.sample && text !== null) await followSample(tx, place.sample.id, method, reading.field, text);
     }
     if (run.state === 'complete' && saved.length > there.length) await recordOutcome(context, place, method);
     return { saved };
   },
 });
+
+/** The final portion is the sample's own time, and what it was taken for its kind: both are kept with the sample too. */
+async function followSample(
+  tx: Transaction,
+  sampleId: string,
+  method: Method,
+  fieldName: string,
+  text: string,
+): Promise<void> {
+  const field = fieldsOf(method.Input).find(({ name }) => name === fieldName);
+  if (field?.kind === 'instant' && field.event === 'final-portion') {
+    await tx
+      .update(samples)
+      .set({ sampledAt: new Date(text) })
+      .where(eq(samples.id, sampleId));
+  }
+  if (method.id === 'sampling' && fieldName === 'kind') {
+    await tx
+      .update(samples)
+      .set({ kind: text as SampleKind })
+      .where(eq(samples.id, sampleId));
+  }
+}
 
 /** Computes a completed run anew, after something it rests on was corrected. */
 export async function recomputeRun(context: Context, runId: string): Promise<void> {

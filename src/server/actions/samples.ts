@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -17,10 +18,22 @@ import {
 import { eq, sql } from 'drizzle-orm';
 import { specimenLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
-import { METHODS, NOMINAL_SIZES, type NominalSize } from '@/core/methods';
+import { SAMPLE_KINDS, type SampleKind } from '@/core/methods';
+import { MOULD_SIZES, type MouldSize } from '@/core/moulds';
 import { ageWindow } from '@/core/windows';
-import { jobs, placements, runs, samples, specimenEvents, specimens } from '@/db/schema';
+import {
+  jobs,
+  loads,
+  mixes,
+  placements,
+  readings,
+  runs,
+  samples,
+  specimenEvents,
+  specimens,
+} from '@/db/schema';
 import { NotFound } from '../errors';
+import { freshTestsFor } from '../fresh-tests';
 import { limitChangesAt } from '../run-setup';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
 import { lockJob } from './jobs';
@@ -39,7 +52,12 @@ export class TakeSampleInput {
   /** Made by the device: the same press sent twice is one sample. */
   @IsUUID() clientId: string;
   @IsUUID() placementId: string;
+  /** The moment of the press. */
   @IsISO8601({ strict: true }, { message: 'Sampled at: date and time.' }) sampledAt: string;
+  /** What was pressed for: the first portion of a composite still to be completed, or the whole sample. */
+  @IsOptional() @IsIn(['first portion', 'whole']) press?: 'first portion' | 'whole';
+  @IsOptional() @IsIn(SAMPLE_KINDS, { message: 'Taken for: choose one.' }) kind?: SampleKind;
+  @IsOptional() @IsUUID() loadId?: string;
   @IsOptional() @IsString() @MaxLength(40, { message: 'Ticket: at most 40 characters.' }) ticket?: string;
   @IsOptional() @IsString() @MaxLength(40, { message: 'Truck: at most 40 characters.' }) truck?: string;
 }
@@ -63,14 +81,20 @@ export const takeSample = defineUseCase({
       .select({ number: sql<number>`coalesce(max(${samples.number}), 0)` })
       .from(samples)
       .where(eq(samples.jobId, job.id));
+    const [load] = input.loadId ? await tx.select().from(loads).where(eq(loads.id, input.loadId)) : [];
+    if (input.loadId && load?.placementId !== placement.id) throw new NotFound('This load');
+    const [mix] = await tx.select().from(mixes).where(eq(mixes.id, placement.mixId));
+    const kind = input.kind ?? 'acceptance';
     const [sample] = await tx
       .insert(samples)
       .values({
         placementId: placement.id,
         jobId: job.id,
+        loadId: load?.id ?? null,
+        kind,
         number: Number(last?.number ?? 0) + 1,
-        ticket: input.ticket ?? '',
-        truck: input.truck ?? '',
+        ticket: input.ticket ?? load?.ticket ?? '',
+        truck: input.truck ?? load?.truck ?? '',
         sampledAt,
         sampledBy: actor.id,
         clientId: input.clientId,
@@ -78,15 +102,34 @@ export const takeSample = defineUseCase({
       .returning({ id: samples.id });
     const sampleId = sample?.id ?? '';
     const { revision } = await limitChangesAt(tx);
-    await tx.insert(runs).values(
-      METHODS.filter((method) => method.runOn === 'sample').map((method) => ({
-        method: method.id,
-        sampleId,
-        limitsRevision: revision,
-        startedAt: sampledAt,
-        startedBy: actor.id,
-      })),
-    );
+    const opened = await tx
+      .insert(runs)
+      .values(
+        freshTestsFor(mix, kind).map((method) => ({
+          method,
+          sampleId,
+          limitsRevision: revision,
+          startedAt: sampledAt,
+          startedBy: actor.id,
+        })),
+      )
+      .returning({ id: runs.id, method: runs.method });
+    // What the press already says is read in, so that nobody types it again.
+    const known: [string, string, string | null | undefined][] = [
+      ['sampling', 'kind', kind],
+      ['sampling', 'firstPortionAt', input.press === 'first portion' ? sampledAt.toISOString() : null],
+      ['sampling', 'finalPortionAt', input.press === 'whole' ? sampledAt.toISOString() : null],
+      ['sampling', 'loadVolume', load?.volume],
+      ['delivery', 'loadVolume', load?.volume],
+      ['delivery', 'arrivedAt', load?.arrivedAt.toISOString()],
+    ];
+    const rows = known.flatMap(([method, field, text]) => {
+      const run = opened.find((each) => each.method === method);
+      return run && text
+        ? [{ id: randomUUID(), runId: run.id, field, text, takenAt: sampledAt, by: actor.id, savedAt: now }]
+        : [];
+    });
+    if (rows.length > 0) await tx.insert(readings).values(rows);
     return { sampleId };
   },
 });
@@ -120,13 +163,13 @@ export const describeSample = defineUseCase({
 });
 
 export class SpecimenGroup {
-  /** Designated age in days; absent for cylinders held in reserve. */
+  /** Designated age in days; absent for specimens held in reserve. */
   @IsOptional()
   @IsInt({ message: 'Age: whole days.' })
   @Min(1, { message: 'Age: at least 1 day.' })
   @Max(365, { message: 'Age: at most 365 days.' })
   ageDays?: number;
-  @IsInt({ message: 'Number of cylinders: a whole number.' })
+  @IsInt({ message: 'Number of specimens: a whole number.' })
   @Min(1, { message: 'At least 1.' })
   @Max(20, { message: 'At most 20 of one age.' })
   count: number;
@@ -135,7 +178,9 @@ export class SpecimenGroup {
 export class MakeSpecimensInput {
   @IsUUID() sampleId: string;
   @IsISO8601({ strict: true }, { message: 'Moulding finished at: date and time.' }) castAt: string;
-  @IsIn(NOMINAL_SIZES, { message: 'Size: choose one.' }) size: NominalSize;
+  @IsIn(MOULD_SIZES, { message: 'Size: choose one.' }) size: MouldSize;
+  /** Where they stand: box and row. */
+  @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
   @IsIn(['standard', 'field'], { message: 'Curing: standard or field.' }) cure: 'standard' | 'field';
   @IsArray()
   @ArrayMinSize(1, { message: 'Add at least one age.' })
@@ -145,7 +190,7 @@ export class MakeSpecimensInput {
   groups: SpecimenGroup[];
 }
 
-/** Cylinders made from a sample, each with its age and its window. Adding more later goes on with the letters. */
+/** Specimens made from a sample, each with its age and its window. Adding more later goes on with the letters. */
 export const makeSpecimens = defineUseCase({
   name: 'make specimens',
   roles: STAFF,
@@ -156,13 +201,13 @@ export const makeSpecimens = defineUseCase({
     const castAt = instantField('castAt', 'Moulding finished at', input.castAt, now);
     // Both are judged to the minute, as they are shown.
     if (minuteOf(castAt) < minuteOf(sample.sampledAt))
-      refuseFields({ castAt: 'Cylinders cannot be made before the sample was taken.' });
+      refuseFields({ castAt: 'Specimens cannot be made before the sample was taken.' });
     const made = await tx
       .select({ id: specimens.id })
       .from(specimens)
       .where(eq(specimens.sampleId, sample.id));
     const total = input.groups.reduce((sum, group) => sum + group.count, 0);
-    if (made.length + total > 26) refuseFields({ groups: 'At most 26 cylinders of one sample (A to Z).' });
+    if (made.length + total > 26) refuseFields({ groups: 'At most 26 specimens of one sample (A to Z).' });
     const { changes, revision } = await limitChangesAt(tx);
     const limits = new Limits(changes, revision);
     const rows = input.groups
@@ -185,11 +230,15 @@ export const makeSpecimens = defineUseCase({
       .insert(specimens)
       .values(rows)
       .returning({ id: specimens.id, label: specimens.label });
-    await tx
-      .insert(specimenEvents)
-      .values(
-        saved.map(({ id }) => ({ specimenId: id, kind: 'moulded' as const, at: castAt, personId: actor.id })),
-      );
+    await tx.insert(specimenEvents).values(
+      saved.map(({ id }) => ({
+        specimenId: id,
+        kind: 'moulded' as const,
+        at: castAt,
+        personId: actor.id,
+        place: input.place ?? '',
+      })),
+    );
     return { labels: saved.map(({ label }) => label) };
   },
 });
@@ -209,13 +258,23 @@ export async function sampleAndJob(tx: Transaction, sampleId: string) {
   return found;
 }
 
-const EVENT_KINDS = ['received', 'final cure', 'on hold', 'discarded', 'note'] as const;
+const EVENT_KINDS = [
+  'initial cure',
+  'final cure',
+  'on hold',
+  'released',
+  'quarantined',
+  'lost',
+  'discarded',
+  'note',
+] as const;
 
 export class RecordEventInput {
   @IsUUID() specimenId: string;
   @IsIn(EVENT_KINDS, { message: 'What happened: choose one.' }) kind: (typeof EVENT_KINDS)[number];
   @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
   @IsOptional() @IsString() @MaxLength(500, { message: 'Note: at most 500 characters.' }) note?: string;
+  @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
 }
 
 /** Something that happened to a specimen. A specimen is discarded only with a reason. */
@@ -230,6 +289,7 @@ export const recordEvent = defineUseCase({
     if (input.kind === 'discarded' && note === '') {
       refuseFields({ note: 'Say what is wrong with it; a low number is no reason.' });
     }
+    if (input.kind === 'released' && note === '') refuseFields({ note: 'Say who released it.' });
     if (input.kind === 'note' && note === '') refuseFields({ note: 'Write the note.' });
     await tx.insert(specimenEvents).values({
       specimenId: specimen.id,
@@ -237,6 +297,7 @@ export const recordEvent = defineUseCase({
       at: instantField('at', 'When', input.at, now),
       personId: actor.id,
       note,
+      place: input.place?.trim() ?? '',
     });
     return { specimenId: specimen.id };
   },

@@ -1,7 +1,8 @@
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
 import { Limits } from '@/core/limits';
-import type { Outcome, Result, RunSetup } from '@/core/methods';
+import { isCylinderSize, type NominalSize, type Outcome, type Result, type RunSetup } from '@/core/methods';
+import type { MouldSize } from '@/core/moulds';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
@@ -58,15 +59,21 @@ export interface RunView {
 /** Runs with their newest outcome, of specimens or samples. */
 export async function runViews(
   db: Queryable,
-  subject: { specimenIds?: readonly string[]; sampleIds?: readonly string[] },
+  subject: {
+    specimenIds?: readonly string[];
+    sampleIds?: readonly string[];
+    placementIds?: readonly string[];
+  },
 ): Promise<RunView[]> {
-  const { specimenIds = [], sampleIds = [] } = subject;
+  const { specimenIds = [], sampleIds = [], placementIds = [] } = subject;
   const filter =
     specimenIds.length > 0
       ? inArray(runs.specimenId, [...specimenIds])
       : sampleIds.length > 0
         ? inArray(runs.sampleId, [...sampleIds])
-        : undefined;
+        : placementIds.length > 0
+          ? inArray(runs.placementId, [...placementIds])
+          : undefined;
   if (!filter) return [];
   const found = await db
     .select({ run: runs, by: people.name })
@@ -149,7 +156,7 @@ export interface SpecimenView {
   readonly id: string;
   readonly label: string;
   readonly sampleId: string;
-  readonly size: '4x8' | '6x12' | '100x200' | '150x300';
+  readonly size: MouldSize;
   readonly cure: 'standard' | 'field';
   readonly castAt: Date;
   readonly ageHours: number | null;
@@ -188,7 +195,7 @@ export function withoutUnreleased(views: readonly SpecimenView[]): SpecimenView[
 }
 
 /** A specimen as its set's strength test sees it. */
-export function setMember(view: SpecimenView): SetMember {
+export function setMember(view: SpecimenView & { size: NominalSize }): SetMember {
   const { run } = view;
   const outcome = run?.state === 'complete' ? run.outcome : null;
   const strength = outcome ? run?.strength : undefined;
@@ -220,10 +227,16 @@ export function ageSets(
   mix: { ageHours: number },
   limits: Limits,
 ): AgeSet[] {
-  const keys = [...new Set(views.filter((v) => v.ageHours !== null).map((v) => `${v.ageHours}/${v.cure}`))];
+  const cylinders = views.flatMap((view) => {
+    const { size } = view;
+    return isCylinderSize(size) ? [{ ...view, size }] : [];
+  });
+  const keys = [
+    ...new Set(cylinders.filter((v) => v.ageHours !== null).map((v) => `${v.ageHours}/${v.cure}`)),
+  ];
   return keys
     .map((key) => {
-      const own = views.filter((view) => `${view.ageHours}/${view.cure}` === key);
+      const own = cylinders.filter((view) => `${view.ageHours}/${view.cure}` === key);
       const [first] = own;
       return {
         ageHours: first?.ageHours ?? 0,

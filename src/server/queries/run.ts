@@ -18,8 +18,12 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
   const current = await currentReadings(db, runId);
   const input = inputOf(method, place.job.system, current);
   const { system, ...setup } = await runSetup(db, place, input, now, { forChoosing: true });
-  const dossier = await sampleDossier(db, actor, place.sample.id);
-  const subject = place.specimen ? { specimenIds: [place.specimen.id] } : { sampleIds: [place.sample.id] };
+  const dossier = place.sample ? await sampleDossier(db, actor, place.sample.id) : null;
+  const subject = place.specimen
+    ? { specimenIds: [place.specimen.id] }
+    : place.sample
+      ? { sampleIds: [place.sample.id] }
+      : { placementIds: [place.placement.id] };
   const view = (await runViews(db, subject)).find((each) => each.id === runId);
   const history = await db
     .select({
@@ -52,7 +56,7 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
     history,
     files,
     view: view ?? null,
-    sets: dossier.sets,
+    sets: dossier?.sets ?? [],
     lock: await lockOf(db, runId),
   };
 }

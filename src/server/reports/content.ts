@@ -1,7 +1,7 @@
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
 import { fieldsOf, findMethod } from '@/core/methods';
-import { sizeText } from '@/core/methods/cylinder-compression';
+import { mouldText } from '@/core/moulds';
 import { UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
 import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
 import { ageText, durationText } from '@/core/windows';
@@ -84,7 +84,7 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
       return [
         {
           label: view.label,
-          size: sizeText(view.size),
+          size: mouldText(view.size),
           cure: view.cure,
           designatedAge: view.ageHours === null ? 'held' : ageText(view.ageHours),
           age: durationText((view.testedAt.getTime() - view.castAt.getTime()) / 60_000),

@@ -1,11 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import path from 'node:path';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { unitLabel } from '@/core/quantity';
 import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
 import type { WorkingLine } from '@/core/working';
-import { unpackWoff } from './font';
+import { pdfmake } from './pdfmake';
 
 export interface PdfHead {
   readonly number: string;
@@ -19,42 +16,6 @@ const INK = '#1D2B33';
 const TEAL = '#0F6670';
 const RULE = '#B9B4A6';
 const STOP = '#A33B20';
-
-interface PdfMake {
-  readonly virtualfs: { writeFileSync(name: string, bytes: Buffer): void };
-  setFonts(fonts: Record<string, Record<string, string>>): void;
-  setUrlAccessPolicy(policy: (url: string) => boolean): void;
-  setLocalAccessPolicy(policy: (file: string) => boolean): void;
-  createPdf(definition: TDocumentDefinitions): { getBuffer(): Promise<Buffer> };
-}
-
-const FONTS = [
-  ['text-400', 'atkinson-hyperlegible-next', 400],
-  ['text-700', 'atkinson-hyperlegible-next', 700],
-  ['mono-400', 'spline-sans-mono', 400],
-  ['mono-600', 'spline-sans-mono', 600],
-] as const;
-
-let ready: PdfMake | undefined;
-
-function pdfmake(): PdfMake {
-  if (ready) return ready;
-  const require = createRequire(path.join(process.cwd(), 'package.json'));
-  const made = require('pdfmake') as PdfMake;
-  for (const [name, family, weight] of FONTS) {
-    const file = `node_modules/@fontsource/${family}/files/${family}-latin-${weight}-normal.woff`;
-    made.virtualfs.writeFileSync(name, unpackWoff(readFileSync(path.join(process.cwd(), file))));
-  }
-  made.setFonts({
-    Text: { normal: 'text-400', bold: 'text-700', italics: 'text-400', bolditalics: 'text-700' },
-    Mono: { normal: 'mono-400', bold: 'mono-600' },
-  });
-  // A report fetches nothing: its fonts are in memory, its data is in the document.
-  made.setUrlAccessPolicy(() => false);
-  made.setLocalAccessPolicy(() => false);
-  ready = made;
-  return made;
-}
 
 /** The report as a PDF file, with its data inside as an attachment. */
 export async function reportPdf(head: PdfHead, content: ReportContent): Promise<Buffer> {

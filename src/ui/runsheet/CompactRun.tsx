@@ -4,14 +4,14 @@ import { useState } from 'react';
 import { BENCHES } from '../methods/registry';
 import { Completion } from './Completion';
 import { Conflicts } from './Conflicts';
+import { Photos } from './Photos';
 import { Results } from './Results';
 import { RunFields } from './RunFields';
 import type { RunSheetData } from './types';
-import { stepFields, useRun } from './use-run';
+import { type Run, stepFields } from './use-run';
 
 /** A run on a phone: its readings one after the other, what they come to, and its findings. */
-export function CompactRun({ data, now }: { data: RunSheetData; now: number }) {
-  const run = useRun(data, now);
+export function CompactRun({ data, run }: { data: RunSheetData; run: Run }) {
   const [showMissing, setShowMissing] = useState(false);
   const Bench = BENCHES[data.method];
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
@@ -57,6 +57,7 @@ export function CompactRun({ data, now }: { data: RunSheetData; now: number }) {
           ]
         }
       </Typography>
+      <Photos data={data} />
       <Completion run={run} data={data} next={null} onMissing={() => setShowMissing(true)} />
     </Stack>
   );

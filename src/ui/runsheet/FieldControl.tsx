@@ -1,8 +1,9 @@
 'use client';
 import { Box, Button, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
-import type { KeyboardEvent } from 'react';
+import { type KeyboardEvent, useState } from 'react';
 import type { EquipmentFacts, FieldSpec } from '@/core/methods';
-import { type System, unitLabel } from '@/core/quantity';
+import { type System, unitLabel, unitLabelsOf } from '@/core/quantity';
+import { Keypad, useKeypad } from '../field/Keypad';
 import { MONO } from '../theme';
 import { dayTime, fromLocalInput, localInput } from '../time';
 
@@ -27,6 +28,8 @@ export function FieldControl(props: Props) {
     case 'measure':
     case 'text':
       return <TypedField {...props} />;
+    case 'log':
+      return <LogControl {...props} />;
     case 'choice':
       return <ChoiceButtons {...props} options={props.field.options} />;
     case 'check':
@@ -53,12 +56,18 @@ function TypedField(props: Props) {
   const { field, system, value, error } = props;
   const measure = field.kind === 'measure' ? field : null;
   const unit = measure ? unitLabel(measure.unit[system]) : '';
-  return (
+  const keypad = useKeypad() && measure !== null && !props.readOnly;
+  const [focused, setFocused] = useState(false);
+  const box = (
     <TextField
       label={label(field)}
       value={value}
       onChange={(event) => props.onType(event.target.value)}
-      onBlur={() => !props.readOnly && props.onSave(value)}
+      onFocus={() => setFocused(true)}
+      onBlur={() => {
+        setFocused(false);
+        if (!props.readOnly) props.onSave(value);
+      }}
       onKeyDown={enter(props, value)}
       inputRef={props.register}
       error={error !== undefined}
@@ -68,7 +77,8 @@ function TypedField(props: Props) {
         htmlInput: {
           autoComplete: 'off',
           'data-field': field.name,
-          ...(measure ? { inputMode: 'decimal' } : {}),
+          // The keypad of the field page stands in for the phone's own.
+          ...(measure ? { inputMode: keypad ? 'none' : 'decimal' } : {}),
         },
         input: {
           readOnly: props.readOnly,
@@ -81,6 +91,75 @@ function TypedField(props: Props) {
         },
       }}
     />
+  );
+  if (!keypad) return box;
+  return (
+    <Box>
+      {box}
+      {focused ? (
+        <Keypad
+          value={value}
+          units={unitLabelsOf(measure.dimension).filter((each) => each !== unit)}
+          fractions={measure.dimension === 'length'}
+          clock={measure.dimension === 'duration'}
+          onType={props.onType}
+          onTake={() => {
+            props.onSave(value);
+            props.onNext(1);
+          }}
+        />
+      ) : null}
+    </Box>
+  );
+}
+
+const LARGEST_LOG = 2 * 1024 * 1024;
+
+/** Rows over time: typed, pasted, or read from a file of text. */
+function LogControl(props: Props) {
+  const { field, value, error } = props;
+  const [trouble, setTrouble] = useState('');
+  const load = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    if (file.size > LARGEST_LOG)
+      return setTrouble('This file is larger than 2 MB: cut out the days that count.');
+    setTrouble('');
+    props.onSave(await file.text());
+  };
+  return (
+    <Box>
+      <TextField
+        label={label(field)}
+        value={value}
+        onChange={(event) => props.onType(event.target.value)}
+        onBlur={() => !props.readOnly && props.onSave(value)}
+        inputRef={props.register}
+        error={error !== undefined || trouble !== ''}
+        helperText={error ?? (trouble || field.help)}
+        multiline
+        minRows={2}
+        maxRows={10}
+        fullWidth
+        slotProps={{
+          htmlInput: { 'data-field': field.name, autoComplete: 'off' },
+          input: { readOnly: props.readOnly, sx: { '& textarea': { fontFamily: MONO } } },
+        }}
+      />
+      {props.readOnly ? null : (
+        <Button component="label" size="small" sx={{ mt: 0.5 }}>
+          From a file
+          <input
+            type="file"
+            accept=".csv,.txt,.tsv,text/*"
+            hidden
+            onChange={(event) => {
+              void load(event.target.files?.[0]);
+              event.target.value = '';
+            }}
+          />
+        </Button>
+      )}
+    </Box>
   );
 }
 

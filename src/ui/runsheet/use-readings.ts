@@ -123,6 +123,28 @@ export function useReadings(
     setRefused(({ [field]: _, ...rest }) => rest);
   }, []);
 
+  // What somebody else entered meanwhile comes in with the page's renewed data. A field that this person is typing in
+  // keeps what is typed: when it is saved, the difference is put before them.
+  useEffect(() => {
+    const news = initial.filter(({ field, seq }) => seq > (seqs.current[field] ?? 0));
+    if (news.length === 0) return;
+    const pending = new Set(queue.current.map(({ field }) => field));
+    const taken: Record<string, string> = {};
+    for (const { field, text, seq } of news) {
+      if (pending.has(field)) continue;
+      seqs.current[field] = seq;
+      taken[field] = text ?? '';
+    }
+    const before = saved.current;
+    saved.current = { ...before, ...taken };
+    setValues((all) => {
+      const untouched = Object.entries(taken).filter(
+        ([field]) => (all[field] ?? '') === (before[field] ?? ''),
+      );
+      return { ...all, ...Object.fromEntries(untouched) };
+    });
+  }, [initial]);
+
   const { reason, amendmentId } = correction;
   const save = useCallback(
     (field: string, text: string) => {

@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
+import { PROFILE_WORDS, PROFILES } from '@/core/limits';
 import { FormDialog } from '../form/FormDialog';
 
 /** A job entered by a manager. */
@@ -8,7 +9,7 @@ export function NewJob() {
     <FormDialog
       title="New job"
       useCase="create-job"
-      initial={{ zone: Intl.DateTimeFormat().resolvedOptions().timeZone, system: 'US' }}
+      initial={{ zone: Intl.DateTimeFormat().resolvedOptions().timeZone, system: 'US', profile: 'astm' }}
       fields={[
         { name: 'number', label: 'Number', help: 'Short: it begins every label of this job.' },
         { name: 'name', label: 'Name' },
@@ -23,6 +24,12 @@ export function NewJob() {
             { value: 'SI', label: 'SI' },
           ],
           help: 'Limits are taken from this system alone.',
+        },
+        {
+          name: 'profile',
+          label: 'School of testing',
+          options: PROFILES.map((value) => ({ value, label: PROFILE_WORDS[value] })),
+          help: 'Whose steps and limits the field follows; the report names it.',
         },
       ]}
       submit="Enter the job"

@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
+import { EXPOSURES, SLUMP_CLASSES } from '@/core/methods/kinds';
 import type { System } from '@/core/quantity';
 import { FormDialog } from '../form/FormDialog';
 
@@ -40,6 +41,56 @@ export function NewMix({ jobId, system }: { jobId: string; system: System }) {
           optional: true,
           help: us ? 'As 90 °F.' : 'As 32 °C.',
         },
+        {
+          name: 'slumpClass',
+          label: 'Slump class (EN)',
+          optional: true,
+          options: [{ value: '', label: 'none' }, ...SLUMP_CLASSES.map((value) => ({ value, label: value }))],
+        },
+        { name: 'slumpFlow', label: 'Slump flow', optional: true, help: us ? 'As 25 in.' : 'As 640 mm.' },
+        {
+          name: 'aggregate',
+          label: 'Nominal aggregate',
+          optional: true,
+          help: us ? 'As 3/4 in.' : 'As 19 mm.',
+        },
+        { name: 'air', label: 'Air', optional: true, help: 'Target, as 6 %.' },
+        {
+          name: 'exposure',
+          label: 'Exposure to frost',
+          optional: true,
+          options: [{ value: '', label: 'none' }, ...EXPOSURES.map((value) => ({ value, label: value }))],
+        },
+        {
+          name: 'airMethod',
+          label: 'Air is tested by',
+          optional: true,
+          options: [
+            { value: '', label: 'pressure, when there is air' },
+            { value: 'pressure', label: 'pressure' },
+            { value: 'volumetric', label: 'volumetric' },
+          ],
+        },
+        {
+          name: 'aggregateFactor',
+          label: 'Aggregate correction',
+          optional: true,
+          help: 'For the pressure meter, as 0.4 %.',
+        },
+        {
+          name: 'density',
+          label: 'Fresh density',
+          optional: true,
+          help: us ? 'As 145 lb/ft³.' : 'As 2330 kg/m³.',
+        },
+        { name: 'waterRatio', label: 'Water-cementitious ratio', optional: true, help: 'At most, as 0.45.' },
+        {
+          name: 'cementitious',
+          label: 'Cementitious material',
+          optional: true,
+          help: us ? 'As 564 lb/yd³.' : 'As 335 kg/m³.',
+        },
+        { name: 'water', label: 'Water', optional: true, help: us ? 'As 240 lb/yd³.' : 'As 142 kg/m³.' },
       ]}
       shape={({ slump, slumpKind, ...rest }) => (slump ? { ...rest, slump, slumpKind } : rest)}
       submit="Enter the mix"

@@ -39,6 +39,18 @@ export function NewPlacement({ jobs }: { jobs: readonly JobChoice[] }) {
         { name: 'element', label: 'Element', help: 'What is placed: pier cap 2, slab bay C.' },
         { name: 'location', label: 'Location', optional: true },
         { name: 'volume', label: 'Volume', optional: true, help: 'As 60 yd³ or 46 m³.' },
+        {
+          name: 'area',
+          label: 'Area',
+          optional: true,
+          help: 'Slab, or one face of a wall, as 4,000 ft² or 400 m².',
+        },
+        {
+          name: 'section',
+          label: 'Least section',
+          optional: true,
+          help: 'For cold weather, as 8 in or 200 mm.',
+        },
         { name: 'placedAt', label: 'Starts at', type: 'datetime' },
       ]}
       shape={({ mixId, ...values }) => {

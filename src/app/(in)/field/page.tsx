@@ -5,11 +5,11 @@ import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
 import { jobDetail, jobList, recentPlacements } from '@/server/queries/jobs';
 import { staffOnly } from '@/server/scope';
+import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton } from '@/ui/parts/LinkButton';
 import { dayTime, localInput } from '@/ui/time';
 import { NewPlacement } from '@/ui/views/NewPlacement';
-import { TakeSample } from '@/ui/views/TakeSample';
 
 export const metadata: Metadata = { title: 'Field' };
 
@@ -45,7 +45,15 @@ export default async function FieldPage() {
         </Card>
       ) : (
         placements.map(({ placement, mix, job, samples }) => (
-          <Card key={placement.id} title={placement.element}>
+          <Card
+            key={placement.id}
+            title={placement.element}
+            actions={
+              <LinkButton href={`/placements/${placement.id}`} size="small" variant="outlined">
+                The day
+              </LinkButton>
+            }
+          >
             <Typography color="text.secondary" sx={{ mb: 1 }}>
               {`${job.name}. ${mix.code}${placement.location ? `, ${placement.location}` : ''}. ${dayTime(placement.placedAt, job.zone)}`}
             </Typography>

@@ -22,12 +22,6 @@ export function isLargeCylinder(size: NominalSize): boolean {
   return size === '6x12' || size === '150x300';
 }
 
-/** A size as it is written: 4 × 8 in. */
-export function sizeText(size: NominalSize): string {
-  const own = NOMINAL[size];
-  return `${own.diameter} × ${own.length} ${own.system === 'US' ? 'in' : 'mm'}`;
-}
-
 export const STRESS_UNIT: Readonly<Record<System, UnitId>> = { US: 'psi', SI: 'MPa' };
 export const FORCE_UNIT: Readonly<Record<System, UnitId>> = { US: 'lbf', SI: 'kN' };
 export const LENGTH_UNIT: Readonly<Record<System, UnitId>> = { US: 'in', SI: 'mm' };

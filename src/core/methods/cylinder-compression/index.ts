@@ -9,7 +9,7 @@ import { CylinderCompressionInput } from './input';
 import { plan } from './plan';
 import { STEPS } from './steps';
 
-export { isLargeCylinder, sizeText } from './facts';
+export { isLargeCylinder } from './facts';
 export { CylinderCompressionInput } from './input';
 
 /** Compressive strength of concrete cylinders. */

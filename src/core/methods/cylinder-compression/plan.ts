@@ -1,7 +1,8 @@
+import { mouldText } from '../../moulds';
 import { type Exact, exact, PI, plainOf, roundedText, type System, unitLabel } from '../../quantity';
 import type { PlanItem } from '../contract';
 import { limitsOf, type RunSetup } from '../setup';
-import { expectedStrength, FORCE_FACTOR, FORCE_UNIT, nominalDiameter, STRESS_UNIT, sizeText } from './facts';
+import { expectedStrength, FORCE_FACTOR, FORCE_UNIT, nominalDiameter, STRESS_UNIT } from './facts';
 
 /**
  * What to know before the first load: expected load, the rate band in the machine's own units, the time it takes.
@@ -19,7 +20,7 @@ export function plan(system: System, setup: RunSetup): readonly PlanItem[] {
   const unit = FORCE_UNIT[system];
   const perSecond = (stress: Exact): Exact => stress.times(area).div(FORCE_FACTOR[system]);
   const place = system === 'US' ? '1' : '0.01';
-  const items: PlanItem[] = [{ label: 'Size', text: sizeText(size) }];
+  const items: PlanItem[] = [{ label: 'Size', text: mouldText(size) }];
   const strength = expectedStrength(setup, system, limits);
   if (strength) {
     const load = strength.times(area).div(FORCE_FACTOR[system]);

@@ -22,7 +22,7 @@ export function deliveryFindings(
     ...ticketFindings(input, limits),
     ...moistureFindings(input, limits),
     ...designFindings(input, water, setup, limits),
-    ...waterFindings(input, water, limits),
+    ...waterFindings(input, water),
     ...turnFindings(input, limits),
     ...orderFindings(input, setup),
   ];
@@ -145,7 +145,7 @@ function designFindings(input: DeliveryInput, water: LoadWater, setup: RunSetup,
   });
 }
 
-function waterFindings(input: DeliveryInput, water: LoadWater, limits: Limits): Finding[] {
+function waterFindings(input: DeliveryInput, water: LoadWater): Finding[] {
   const added = readMeasure(input, 'added')?.value;
   const out = readMeasure(input, 'outBefore')?.value;
   const found: Finding[] = [];

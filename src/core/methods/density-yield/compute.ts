@@ -42,7 +42,7 @@ export function compute(input: DensityYieldInput, setup: RunSetup): Outcome {
   const full = readMeasure(input, 'fullMass')?.value;
   const step = limits.number('density.step', system);
   let density: Exact | undefined;
-  if (volume && empty && full && full.greaterThan(empty)) {
+  if (volume && empty && full?.greaterThan(empty)) {
     density = sheet.line({
       symbol: 'D',
       name: 'Density',

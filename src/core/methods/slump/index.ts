@@ -10,6 +10,7 @@ import { slumpRange } from './range';
 import { STEPS } from './steps';
 
 export { SlumpInput } from './input';
+export { slumpRange } from './range';
 
 function plan(system: System, setup: RunSetup): readonly PlanItem[] {
   const limits = limitsOf(setup);

@@ -2,7 +2,9 @@ import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { Limits } from '@/core/limits';
-import { cylinderCompression, sizeText } from '@/core/methods/cylinder-compression';
+import { isCylinderSize } from '@/core/methods';
+import { cylinderCompression } from '@/core/methods/cylinder-compression';
+import { mouldText } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
@@ -27,7 +29,7 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
   const plan = cylinderCompression.plan(job.system, {
     limitChanges: limits.changes,
     specimen: {
-      nominalSize: specimen.size,
+      ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
       specifiedStrength: mix.specifiedStrength,
       designatedAgeHours: mix.ageHours,
       ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
@@ -39,7 +41,7 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
         {specimen.label}
       </Typography>
       <Card>
-        <Typography>{`${mix.code}, ${placement.element}. ${sizeText(specimen.size)}, ${specimen.cure} cured.`}</Typography>
+        <Typography>{`${mix.code}, ${placement.element}. ${mouldText(specimen.size)}, ${specimen.cure} cured.`}</Typography>
         {window && state && specimen.ageHours ? (
           <Box sx={{ display: 'flex', gap: 2, mt: 1, alignItems: 'center' }}>
             <WindowBadge state={state} />

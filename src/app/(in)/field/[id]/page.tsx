@@ -1,58 +1,85 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { findMethod } from '@/core/methods';
+import { findMethod, METHODS } from '@/core/methods';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
-import { sampleDossier } from '@/server/queries/dossier';
+import { fieldSample } from '@/server/queries/placement';
 import { runSheet } from '@/server/queries/run';
-import { staffOnly } from '@/server/scope';
+import { measureWords } from '@/server/reports/content';
+import { FieldSample } from '@/ui/field/FieldSample';
 import { LinkButton } from '@/ui/parts/LinkButton';
-import { FieldSample } from '@/ui/views/FieldSample';
 import { runSheetData } from '../../runs/sheet-data';
 
 export const metadata: Metadata = { title: 'Field sample' };
 
-/** One sample in the field: its clocks, ticket, fresh tests and cylinders, on a phone. */
+const ORDER = METHODS.map(({ id }) => id as string);
+
+/** One sample in the field: what to press next, its clocks, its tests and its specimens, on a phone. */
 export default async function FieldSamplePage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
   const db = database();
   const now = new Date();
-  const dossier = await pageData(async () => {
-    staffOnly(actor);
-    return sampleDossier(db, actor, id);
-  });
-  const { sample, placement, mix, job } = dossier;
-  const sheets = await Promise.all(dossier.fresh.map((run) => runSheet(db, actor, run.id, now)));
+  const field = await pageData(() => fieldSample(db, actor, id));
+  const { sample, placement, mix, job, load, limits } = field;
+  const sheets = await Promise.all(field.runs.map((run) => runSheet(db, actor, run.id, now)));
+  const ordered = sheets.toSorted(
+    (a, b) => ORDER.indexOf(a.run.method) - ORDER.indexOf(b.run.method) || a.run.attempt - b.run.attempt,
+  );
+  const asked = [
+    mix.slump ? `slump ${mix.slumpKind === 'maximum' ? 'at most ' : ''}${measureWords(mix.slump)}` : '',
+    mix.slumpClass ? `slump class ${mix.slumpClass}` : '',
+    mix.slumpFlow ? `flow ${measureWords(mix.slumpFlow)}` : '',
+    mix.air ? `air ${measureWords(mix.air)}` : mix.exposure ? `air for ${mix.exposure}` : '',
+    mix.temperatureMaximum ? `at most ${measureWords(mix.temperatureMaximum)}` : '',
+    mix.waterRatio ? `w/cm ${mix.waterRatio}` : '',
+  ].filter(Boolean);
   return (
-    <Stack spacing={2} sx={{ maxWidth: 760 }}>
-      <Stack direction="row" spacing={2} sx={{ alignItems: 'baseline', flexWrap: 'wrap' }}>
+    <Stack spacing={1.5} sx={{ maxWidth: 760 }}>
+      <Stack direction="row" spacing={1.5} sx={{ alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Typography variant="h1" className="mono">
           {sampleLabel(job.number, sample.number)}
         </Typography>
-        <Typography color="text.secondary">{`${placement.element}, ${mix.code}`}</Typography>
+        <Typography color="text.secondary">
+          {`${sample.kind === 'acceptance' ? '' : `${sample.kind}, `}${placement.element}, ${mix.code}`}
+        </Typography>
       </Stack>
       <FieldSample
         sampleId={sample.id}
+        placementId={placement.id}
         sampledAt={sample.sampledAt.getTime()}
         ticket={sample.ticket}
         truck={sample.truck}
         remarks={sample.remarks}
         zone={job.zone}
         system={job.system}
+        profile={job.profile}
         now={now.getTime()}
-        runs={sheets.map((sheet) => ({
+        specified={[
+          ...(load
+            ? [
+                `Truck ${load.number}${load.truck ? ` (${load.truck})` : ''}, ticket ${load.ticket}, ${measureWords(load.volume)}`,
+              ]
+            : []),
+          ...(asked.length > 0 ? [`Asked for: ${asked.join(', ')}`] : []),
+        ]}
+        runs={ordered.map((sheet) => ({
           title: `${findMethod(sheet.run.method)?.title}${sheet.run.attempt > 1 ? `, attempt ${sheet.run.attempt}` : ''}`,
           data: runSheetData(sheet, true),
         }))}
-        cylinders={dossier.specimens.map(({ id: specimenId, label, ageHours }) => ({
+        others={field.others.map((other) => ({
+          id: other.id,
+          label: sampleLabel(job.number, other.number),
+          stamps: other.events,
+        }))}
+        specimens={field.specimens.map(({ id: specimenId, label, ageHours }) => ({
           id: specimenId,
           label,
           ageHours,
         }))}
         designatedDays={mix.ageHours / 24}
-        limitChanges={dossier.limits.changes}
+        limitChanges={limits.changes}
       />
       <LinkButton href={`/samples/${sample.id}`}>To the sample’s record</LinkButton>
     </Stack>

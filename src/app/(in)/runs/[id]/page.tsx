@@ -19,6 +19,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const now = new Date();
   const sheet = await pageData(() => runSheet(database(), actor, id, now));
   const { specimen, sample, job, mix, placement } = sheet;
+  const placementHref = `/placements/${placement.id}`;
   const canWrite = specimen ? actor.role !== 'field' : true;
   const set = specimen
     ? sheet.sets.find(({ specimens }) => specimens.some((each) => each.id === specimen.id))
@@ -35,16 +36,23 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
           ? waiting
             ? { href: `/bench/${waiting.id}`, label: `Next: break ${waiting.label}` }
             : { href: '/today', label: 'Back to today' }
-          : { href: `/field/${sample.id}`, label: 'Back to the sample' }
+          : sample
+            ? { href: `/field/${sample.id}`, label: 'Back to the sample' }
+            : { href: placementHref, label: 'Back to the placement' }
       }
       title={
         <>
           <Typography variant="h1" className="mono">
-            {specimen?.label ?? sampleLabel(job.number, sample.number)}
+            {specimen?.label ??
+              (sample
+                ? sampleLabel(job.number, sample.number)
+                : `${job.number} placement ${placement.number}`)}
           </Typography>
           <Typography color="text.secondary">
             {`${findMethod(sheet.run.method)?.title ?? ''}${specimen ? `, ${specimen.ageHours ? ageText(specimen.ageHours) : 'held'}` : ''}. ${mix.code}, `}
-            <TextLink href={specimen ? `/specimens/${specimen.id}` : `/samples/${sample.id}`}>
+            <TextLink
+              href={specimen ? `/specimens/${specimen.id}` : sample ? `/samples/${sample.id}` : placementHref}
+            >
               {placement.element}
             </TextLink>
           </Typography>

@@ -2,9 +2,10 @@ import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typograph
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
-import { sizeText } from '@/core/methods/cylinder-compression';
+import { mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { ageText, windowState } from '@/core/windows';
+import { isReportable } from '@/core/working';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { sampleDossier } from '@/server/queries/dossier';
@@ -92,7 +93,11 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
           ) : (
             <Stack spacing={1}>
               {dossier.fresh.map((run) => {
-                const [result] = run.outcome?.results ?? [];
+                const method = findMethod(run.method);
+                const result =
+                  run.outcome?.results.find(({ quantity }) => quantity === method?.mainResult) ??
+                  run.outcome?.results[0];
+                const valid = run.outcome ? isReportable(run.outcome.findings) : true;
                 return (
                   <Box key={run.id}>
                     <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
@@ -106,7 +111,9 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
                           ? `${result.text} ${unitLabel(result.unit)}`
                           : run.state === 'open'
                             ? 'not read yet'
-                            : 'no valid result'}
+                            : valid
+                              ? 'done'
+                              : 'no valid result'}
                       </Typography>
                     </Box>
                     {run.outcome?.conformity.map((each) => (
@@ -126,7 +133,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
         </Card>
       </Box>
       <Card
-        title="Cylinders"
+        title="Specimens"
         actions={
           staff && dossier.specimens[0] ? (
             <CorrectCastTime
@@ -142,12 +149,12 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
             action={
               staff ? (
                 <LinkButton href={`/field/${sample.id}`} variant="contained">
-                  Make cylinders
+                  Make specimens
                 </LinkButton>
               ) : undefined
             }
           >
-            No cylinders have been made of this sample yet.
+            No specimens have been made of this sample yet.
           </Empty>
         ) : (
           <Box sx={{ overflowX: 'auto' }}>
@@ -182,7 +189,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
                         )}
                       </TableCell>
                       <TableCell>{view.ageHours ? ageText(view.ageHours) : 'held'}</TableCell>
-                      <TableCell>{sizeText(view.size)}</TableCell>
+                      <TableCell>{mouldText(view.size)}</TableCell>
                       <TableCell sx={{ whiteSpace: 'nowrap' }}>
                         {view.opensAt && view.closesAt
                           ? `${dayTime(view.opensAt, job.zone)} to ${dayTime(view.closesAt, job.zone)}`

@@ -1,7 +1,7 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { sizeText } from '@/core/methods/cylinder-compression';
+import { mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { ageText, durationText, windowState } from '@/core/windows';
 import { database } from '@/db/client';
@@ -73,7 +73,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
               ],
               ['Mix', `${mix.code} v${mix.version}, ${mix.title}`],
               ['Placed in', `${placement.element}${placement.location ? `, ${placement.location}` : ''}`],
-              ['Size', sizeText(specimen.size)],
+              ['Size', mouldText(specimen.size)],
               ['Curing', specimen.cure],
               ['Cast', dayTime(specimen.castAt, zone)],
               ['Age asked', specimen.ageHours ? ageText(specimen.ageHours) : 'held'],

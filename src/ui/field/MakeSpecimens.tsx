@@ -2,12 +2,14 @@
 import { Alert, Box, Button, IconButton, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { NOMINAL_SIZES, type NominalSize } from '@/core/methods';
-import { sizeText } from '@/core/methods/cylinder-compression';
-import type { System } from '@/core/quantity';
+import { Limits, type Profile } from '@/core/limits';
+import { type MouldSize, mouldOf, mouldsOf, mouldText } from '@/core/moulds';
+import { plainOf, type System } from '@/core/quantity';
+import { sampleSize } from '@/core/sampling-plan';
+import { ageText } from '@/core/windows';
 import { type Failure, perform } from '../api';
 import { useNotice } from '../parts/Notice';
-import { fromLocalInput, localInput } from '../time';
+import { dayTime, fromLocalInput, localInput } from '../time';
 import { useNow } from '../use-now';
 
 interface Row {
@@ -16,13 +18,49 @@ interface Row {
   readonly count: number;
 }
 
-/** The cylinders to make: size, curing, how many for which age. */
-export function MakeCylinders({
+/** Sets that are usual, to begin from; every number can be changed. Common practice, no source. */
+const RECIPES: Readonly<Record<string, (designated: number) => readonly (readonly [string, number])[]>> = {
+  'Acceptance set': (designated) => [
+    ['7', 1],
+    [String(designated), 3],
+    ['hold', 1],
+  ],
+  'Larger cylinders': (designated) => [
+    ['7', 1],
+    [String(designated), 2],
+    ['hold', 1],
+  ],
+  'Early strength too': (designated) => [
+    ['2', 2],
+    ['7', 1],
+    [String(designated), 3],
+    ['hold', 1],
+  ],
+  'Late age, 56 days': () => [
+    ['7', 1],
+    ['28', 1],
+    ['56', 3],
+    ['hold', 1],
+  ],
+  'For stripping or stressing, field-cured': () => [
+    ['1', 1],
+    ['2', 1],
+    ['3', 1],
+  ],
+};
+
+const rowsOf = (recipe: string, designated: number): Row[] =>
+  (RECIPES[recipe]?.(designated) ?? []).map(([age, count], index) => ({ key: index + 1, age, count }));
+
+/** The specimens to make: mould, curing, how many for which age; what that takes, and on which days it falls. */
+export function MakeSpecimens({
   sampleId,
   zone,
   now: initialNow,
   system,
   designatedDays,
+  profile,
+  finishedAt,
   more,
 }: {
   sampleId: string;
@@ -30,35 +68,37 @@ export function MakeCylinders({
   now: number;
   system: System;
   designatedDays: number;
+  profile: Profile;
+  /** When the last specimen was finished, as it was stamped; null when it was not. */
+  finishedAt: number | null;
   more: boolean;
 }) {
   const router = useRouter();
   const notice = useNotice();
-  const sizes = NOMINAL_SIZES.filter((size) => (system === 'US' ? size.length < 5 : size.length > 5));
-  const [size, setSize] = useState<NominalSize>(sizes[0] ?? '4x8');
+  const sizes = mouldsOf(system);
+  const [size, setSize] = useState<MouldSize>(sizes[0] ?? '4x8');
+  const [place, setPlace] = useState('');
+  const [recipe, setRecipe] = useState('Acceptance set');
   const [cure, setCure] = useState<'standard' | 'field'>('standard');
   // Untouched, it is the moment of the press: the page may have stood open for a while.
   const [castAt, setCastAt] = useState<string | null>(null);
   const now = useNow(initialNow);
-  const [rows, setRows] = useState<readonly Row[]>([
-    { key: 1, age: '7', count: 1 },
-    { key: 2, age: String(designatedDays), count: 3 },
-    { key: 3, age: 'hold', count: 1 },
-  ]);
+  const [rows, setRows] = useState<readonly Row[]>(() => rowsOf('Acceptance set', designatedDays));
   const [failure, setFailure] = useState<Failure | null>(null);
   const [busy, setBusy] = useState(false);
   const [open, setOpen] = useState(!more);
   if (!open) {
     return (
       <Button variant="outlined" onClick={() => setOpen(true)}>
-        Make more cylinders
+        Make more specimens
       </Button>
     );
   }
   const change = (key: number, change: Partial<Row>): void =>
     setRows((all) => all.map((row) => (row.key === key ? { ...row, ...change } : row)));
   const make = async (): Promise<void> => {
-    const cast = castAt === null ? new Date().toISOString() : fromLocalInput(castAt, zone);
+    const cast =
+      castAt === null ? new Date(finishedAt ?? Date.now()).toISOString() : fromLocalInput(castAt, zone);
     if (!cast) return notice('There is no such time here: check day and clock.', 'error');
     setBusy(true);
     const reply = await perform<{ labels: string[] }>('make-specimens', {
@@ -66,6 +106,7 @@ export function MakeCylinders({
       castAt: cast,
       size,
       cure,
+      ...(place.trim() ? { place } : {}),
       groups: rows.map(({ age, count }) => (age === 'hold' ? { count } : { ageDays: Number(age), count })),
     });
     setBusy(false);
@@ -77,20 +118,43 @@ export function MakeCylinders({
     }
   };
   const total = rows.reduce((sum, { count }) => sum + count, 0);
+  const limits = new Limits({}, 0, profile);
+  const need = sampleSize({ system, specimens: [{ size, count: total }], slump: true }, limits);
+  const volumeUnit = system === 'US' ? 'ft3' : 'L';
+  const start = castAt === null ? (finishedAt ?? now) : Date.parse(fromLocalInput(castAt, zone) ?? '') || now;
+  const noun = mouldOf(size).kind;
   return (
     <Stack spacing={2}>
       {failure ? <Alert severity="error">{Object.values(failure.errors)[0] ?? failure.message}</Alert> : null}
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: '1fr 1fr' }}>
         <TextField
           select
-          label="Size"
+          label="Set"
+          size="medium"
+          value={recipe}
+          onChange={(event) => {
+            setRecipe(event.target.value);
+            setRows(rowsOf(event.target.value, designatedDays));
+            if (event.target.value.includes('field-cured')) setCure('field');
+          }}
+          sx={{ gridColumn: '1 / -1' }}
+        >
+          {Object.keys(RECIPES).map((each) => (
+            <MenuItem key={each} value={each}>
+              {each}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="Mould"
           size="medium"
           value={size}
-          onChange={(event) => setSize(event.target.value as NominalSize)}
+          onChange={(event) => setSize(event.target.value as MouldSize)}
         >
           {sizes.map((each) => (
             <MenuItem key={each} value={each}>
-              {sizeText(each)}
+              {mouldText(each)}
             </MenuItem>
           ))}
         </TextField>
@@ -109,10 +173,10 @@ export function MakeCylinders({
         type="datetime-local"
         label="Moulding finished at"
         size="medium"
-        value={castAt ?? localInput(now, zone)}
+        value={castAt ?? localInput(finishedAt ?? now, zone)}
         onChange={(event) => setCastAt(event.target.value)}
         slotProps={{ inputLabel: { shrink: true } }}
-        helperText="The age of every cylinder counts from here. Now, unless you change it."
+        helperText={`The age of every specimen counts from here. ${finishedAt === null ? 'Now' : 'As stamped'}, unless you change it.`}
       />
       {rows.map((row) => (
         <Box key={row.key} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
@@ -175,8 +239,28 @@ export function MakeCylinders({
           </Button>
         )}
       </Box>
+      <TextField
+        label="Where they stand (optional)"
+        size="medium"
+        value={place}
+        onChange={(event) => setPlace(event.target.value)}
+        helperText="Box and row."
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
+      <Typography variant="body2" color="text.secondary">
+        {`With the slump they take ${plainOf(need.needed, volumeUnit)}; sample ${plainOf(need.take, volumeUnit)}${need.leastGoverns ? ', the least for strength specimens' : ''}, ${need.barrows === 1 ? 'one barrow' : `${need.barrows} barrows`}.`}
+      </Typography>
+      <Box>
+        {rows
+          .filter(({ age }) => Number(age) > 0)
+          .map(({ key, age }) => (
+            <Typography key={key} variant="body2" color="text.secondary">
+              {`${ageText(Number(age) * 24)}: ${dayTime(start + Number(age) * 86_400_000, zone)}`}
+            </Typography>
+          ))}
+      </Box>
       <Button variant="contained" size="large" onClick={make} loading={busy} disabled={rows.length === 0}>
-        {`Make ${total} ${total === 1 ? 'cylinder' : 'cylinders'}`}
+        {`Make ${total} ${total === 1 ? noun : `${noun}s`}`}
       </Button>
     </Stack>
   );

@@ -1,0 +1,313 @@
+import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { findMethod } from '@/core/methods';
+import { unitLabel } from '@/core/quantity';
+import { isReportable } from '@/core/working';
+import { database } from '@/db/client';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { claimedYield, freshSeries, type PlacementDay, placementDay } from '@/server/queries/placement';
+import { measureWords } from '@/server/reports/content';
+import { TakeSample } from '@/ui/field/TakeSample';
+import { Card, Empty } from '@/ui/parts/Card';
+import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
+import { clock, dayTime, localInput } from '@/ui/time';
+import { AddLoad } from '@/ui/views/AddLoad';
+import { DayLine } from '@/ui/views/DayLine';
+import { FreshPlot } from '@/ui/views/FreshPlot';
+import { LivePage } from '@/ui/views/LivePage';
+import { PlanSampling } from '@/ui/views/PlanSampling';
+import { VolumeBar } from '@/ui/views/VolumeBar';
+import { WeatherNow } from '@/ui/views/WeatherNow';
+
+export const metadata: Metadata = { title: 'Placement' };
+
+const number = (stored: string | null): number => Number(stored?.split(' ')[0] ?? 0);
+
+/** A placement's day: plan, trucks, samples on one line of time, fresh results against their limits, weather. */
+export default async function PlacementPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor();
+  const day = await pageData(() => placementDay(database(), actor, id));
+  const { placement, mix, job, plan, loads, samples, weather, photos } = day;
+  const now = Date.now();
+  const names = new Map(loads.map((load) => [load.id, String(load.number)]));
+  const claim = claimedYield(day);
+  return (
+    <Stack spacing={2}>
+      <LivePage placementId={placement.id} />
+      <Box>
+        <Typography variant="h1">{placement.element}</Typography>
+        <Typography color="text.secondary">
+          <TextLink href={`/jobs/${job.id}`}>{job.name}</TextLink>
+          {`. ${mix.code}${placement.location ? `, ${placement.location}` : ''}. ${dayTime(placement.placedAt, job.zone)}`}
+        </Typography>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
+        <Card
+          title="Sampling plan"
+          actions={
+            <PlanSampling
+              placementId={placement.id}
+              system={job.system}
+              volume={measureWords(plan?.volume ?? placement.volume ?? '')}
+              area={measureWords(plan?.area ?? placement.area ?? '')}
+              planned={plan !== null}
+            />
+          }
+        >
+          <Plan day={day} />
+        </Card>
+        <Card
+          title="Take a sample"
+          actions={
+            <AddLoad
+              placementId={placement.id}
+              system={job.system}
+              zone={job.zone}
+              now={localInput(now, job.zone)}
+              volume={measureWords(loads.at(-1)?.volume ?? '')}
+            />
+          }
+        >
+          <TakeSample
+            placementId={placement.id}
+            loads={loads.map((load) => ({ id: load.id, name: `${load.number}: ticket ${load.ticket}` }))}
+          />
+        </Card>
+      </Box>
+      <Card title="The day">
+        {loads.length + samples.length + weather.length === 0 ? (
+          <Empty>Nothing has happened yet: enter the first truck, or take a sample.</Empty>
+        ) : (
+          <DayLine
+            zone={job.zone}
+            now={now}
+            loads={loads.map((load) => ({ name: String(load.number), arrivedAt: load.arrivedAt.getTime() }))}
+            samples={samples.map((sample) => ({
+              label: sample.label,
+              load: sample.loadId ? (names.get(sample.loadId) ?? null) : null,
+              stamps: sample.events,
+              sampledAt: sample.sampledAt.getTime(),
+            }))}
+            weather={weather.flatMap((run) => {
+              const at = Date.parse(String(run.input?.readAt ?? ''));
+              const [rate] = run.outcome?.results ?? [];
+              return Number.isNaN(at) ? [] : [{ at, text: rate ? rate.text : '' }];
+            })}
+          />
+        )}
+      </Card>
+      {samples.length > 0 ? (
+        <Card
+          title="Fresh results"
+          actions={
+            <LinkButton href={`/placements/${placement.id}/hand-over`} size="small" variant="outlined">
+              Hand over specimens
+            </LinkButton>
+          }
+        >
+          <Box
+            sx={{
+              display: 'grid',
+              gap: 2,
+              gridTemplateColumns: { xs: '1fr', md: '1fr 1fr', lg: '1fr 1fr 1fr' },
+            }}
+          >
+            {freshSeries(day).map((series) => (
+              <FreshPlot key={series.title} {...series} />
+            ))}
+          </Box>
+          <SampleTable day={day} />
+          {claim ? (
+            <Typography
+              sx={{ mt: 1 }}
+            >{`Yield over the mean density of ${claim.loads} loads: ${claim.text} a batch.`}</Typography>
+          ) : null}
+        </Card>
+      ) : null}
+      {loads.length > 0 ? (
+        <Card title="Trucks">
+          <Trucks day={day} />
+        </Card>
+      ) : null}
+      <Card title="Weather and evaporation" actions={<WeatherNow placementId={placement.id} />}>
+        <Weather day={day} />
+      </Card>
+      {photos.length > 0 ? (
+        <Card title="Photographs">
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            {photos.map((photo) => (
+              <a key={photo.id} href={`/api/attachments/${photo.id}`} target="_blank" rel="noreferrer">
+                {/* biome-ignore lint/performance/noImgElement: served by ourselves, behind the sign-in, in one size */}
+                <img src={`/api/attachments/${photo.id}`} alt={photo.name} height={120} />
+              </a>
+            ))}
+          </Box>
+        </Card>
+      ) : null}
+    </Stack>
+  );
+}
+
+function Plan({ day }: { day: PlacementDay }) {
+  const { plan, targets, volumeOut, samples } = day;
+  if (!plan) {
+    return (
+      <Empty>
+        Before the first truck: how many samples the day asks for, and which trucks, drawn at random and
+        locked.
+      </Empty>
+    );
+  }
+  const reached = targets.flatMap(({ position, load }) =>
+    load === null ? [] : [{ position: Number(position), load }],
+  );
+  const taken = samples.filter(({ kind }) => kind === 'acceptance').length;
+  return (
+    <Stack spacing={1}>
+      <Typography sx={{ fontWeight: 700 }}>{plan.why}</Typography>
+      <VolumeBar
+        planned={number(plan.volume)}
+        out={Number(volumeOut)}
+        unit={measureWords(plan.volume).split(' ').slice(1).join(' ')}
+        reached={reached}
+        ahead={targets.length - reached.length}
+        next={targets.some(({ next }) => next)}
+      />
+      <Typography variant="body2" color="text.secondary">
+        {`Seed ${plan.seed}, drawn ${clock(plan.at, day.job.zone)}. ${taken} of ${plan.count} acceptance samples taken${
+          reached.length > taken ? `; ${reached.length - taken} owed` : ''
+        }.`}
+      </Typography>
+    </Stack>
+  );
+}
+
+function SampleTable({ day }: { day: PlacementDay }) {
+  return (
+    <Box sx={{ overflowX: 'auto', mt: 1 }}>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            {['Sample', 'Taken', 'For', 'By', 'Tests', 'Specimens'].map((word) => (
+              <TableCell key={word}>{word}</TableCell>
+            ))}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {day.samples.map((sample) => (
+            <TableRow key={sample.id}>
+              <TableCell className="mono">
+                <TextLink href={`/field/${sample.id}`}>{sample.label}</TextLink>
+              </TableCell>
+              <TableCell>{clock(sample.sampledAt, day.job.zone)}</TableCell>
+              <TableCell>{sample.kind}</TableCell>
+              <TableCell>{sample.by}</TableCell>
+              <TableCell>
+                {sample.runs
+                  .filter(({ state }) => state === 'complete')
+                  .map((run) => {
+                    const method = findMethod(run.method);
+                    const main = run.outcome?.results.find(({ quantity }) => quantity === method?.mainResult);
+                    const valid = run.outcome ? isReportable(run.outcome.findings) : true;
+                    const out = run.outcome?.conformity.some(({ verdict }) => verdict === 'does not meet');
+                    return (
+                      <Typography
+                        key={run.id}
+                        variant="body2"
+                        color={!valid || out ? 'error' : 'text.primary'}
+                      >
+                        {`${method?.title}: ${!valid ? 'no valid result' : main ? `${main.text} ${unitLabel(main.unit)}` : 'done'}${valid && out ? ', out of tolerance' : ''}`}
+                      </Typography>
+                    );
+                  })}
+              </TableCell>
+              <TableCell className="mono">
+                {sample.specimens.map((label) => label.split('-').at(-1)).join(' ')}
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
+
+function Trucks({ day }: { day: PlacementDay }) {
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            {['Truck', 'Ticket', 'Volume', 'On site', 'Samples', 'What is allowed next'].map((word) => (
+              <TableCell key={word}>{word}</TableCell>
+            ))}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {day.loads.map((load) => (
+            <TableRow key={load.id}>
+              <TableCell>{`${load.number}${load.truck ? ` (${load.truck})` : ''}`}</TableCell>
+              <TableCell className="mono">{load.ticket}</TableCell>
+              <TableCell>{measureWords(load.volume)}</TableCell>
+              <TableCell>{clock(load.arrivedAt, day.job.zone)}</TableCell>
+              <TableCell className="mono">
+                {day.samples
+                  .filter(({ loadId }) => loadId === load.id)
+                  .map(({ label }) => label)
+                  .join(', ')}
+              </TableCell>
+              <TableCell>
+                {load.decision ? (
+                  <Typography
+                    variant="body2"
+                    color={['failed', 'out'].includes(load.decision.state) ? 'error' : 'text.primary'}
+                  >
+                    {load.decision.next}
+                  </Typography>
+                ) : null}
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
+
+function Weather({ day }: { day: PlacementDay }) {
+  const read = day.weather.filter(({ outcome }) => outcome !== null);
+  if (read.length === 0) {
+    return <Empty>From an hour before placing until curing is on, at least every half hour.</Empty>;
+  }
+  return (
+    <Stack spacing={0.5}>
+      {read.map((run) => {
+        const rate = run.outcome?.results.find(({ quantity }) => quantity === 'evaporation rate');
+        const [worst] = run.outcome?.findings ?? [];
+        return (
+          <Box key={run.id} sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'baseline' }}>
+            <TextLink href={`/runs/${run.id}`}>
+              {run.input?.readAt ? clock(String(run.input.readAt), day.job.zone) : 'reading'}
+            </TextLink>
+            <Typography className="mono" sx={{ fontWeight: 600 }}>
+              {rate ? `${rate.text} ${unitLabel(rate.unit)}` : 'not computed'}
+            </Typography>
+            {worst ? (
+              <Typography variant="body2" color={worst.id.endsWith('protect') ? 'error' : 'text.secondary'}>
+                {worst.message}
+              </Typography>
+            ) : null}
+          </Box>
+        );
+      })}
+    </Stack>
+  );
+}

@@ -1,0 +1,237 @@
+import { randomInt } from 'node:crypto';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNotEmpty,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
+import { desc, eq, inArray, sql } from 'drizzle-orm';
+import { Limits } from '@/core/limits';
+import { setupMeasure } from '@/core/methods';
+import { drawPositions, samplesForDay } from '@/core/sampling-plan';
+import {
+  handovers,
+  jobs,
+  loads,
+  people,
+  placements,
+  samplingPlans,
+  specimenEvents,
+  specimens,
+} from '@/db/schema';
+import { NotFound } from '../errors';
+import { measureText } from '../measure-text';
+import { limitChangesAt } from '../run-setup';
+import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
+import { instantField } from './samples';
+
+async function lockPlacement(tx: Transaction, placementId: string) {
+  const [found] = await tx
+    .select({ placement: placements, job: jobs })
+    .from(placements)
+    .innerJoin(jobs, eq(jobs.id, placements.jobId))
+    .where(eq(placements.id, placementId))
+    .for('update', { of: placements });
+  if (!found) throw new NotFound('This placement');
+  return found;
+}
+
+export class PlanSamplingInput {
+  @IsUUID() placementId: string;
+  @IsNotEmpty({ message: 'Planned volume is needed.' }) @IsString() volume: string;
+  @IsOptional() @IsString() area?: string;
+  /** Samples to draw, when the project asks for more than the rule. */
+  @IsOptional()
+  @IsInt({ message: 'Samples: a whole number.' })
+  @Min(1, { message: 'At least 1.' })
+  @Max(60, { message: 'At most 60.' })
+  count?: number;
+  /** The seed, to draw a plan again as it was drawn elsewhere. */
+  @IsOptional() @IsInt({ message: 'Seed: a whole number.' }) @Min(1) @Max(2_147_483_647) seed?: number;
+}
+
+/**
+ * How many samples the day asks for, and at which places of its volume, drawn at random and locked before the first
+ * truck. A change of the volume makes a new plan; the old one stays on record.
+ */
+export const planSampling = defineUseCase({
+  name: 'plan sampling',
+  roles: STAFF,
+  Input: PlanSamplingInput,
+  async act({ tx, actor, now }, input) {
+    const { placement, job } = await lockPlacement(tx, input.placementId);
+    const us = job.system === 'US';
+    const volume = measureText('volume', input.volume, 'volume', us ? 'yd3' : 'm3', [0.1, 100_000]);
+    const area = input.area
+      ? measureText('area', input.area, 'area', us ? 'ft2' : 'm2', [0, 1_000_000])
+      : null;
+    const { changes, revision } = await limitChangesAt(tx);
+    const limits = new Limits(changes, revision, job.profile);
+    const cubic = setupMeasure(volume, 'volume', us ? 'yd3' : 'm3');
+    if (!cubic) return refuseFields({ volume: 'Planned volume: as 60 yd³.' });
+    const plan = samplesForDay(
+      { volume: cubic, area: setupMeasure(area ?? undefined, 'area', us ? 'ft2' : 'm2'), system: job.system },
+      limits,
+    );
+    if (input.count !== undefined && input.count < plan.count) {
+      refuseFields({ count: `The rule asks for ${plan.count}: ${plan.sentence}.` });
+    }
+    const count = input.count ?? plan.count;
+    const seed = input.seed ?? randomInt(1, 2_147_483_647);
+    const [made] = await tx
+      .insert(samplingPlans)
+      .values({
+        placementId: placement.id,
+        seed,
+        volume,
+        area,
+        count,
+        why: count > plan.count ? `${count} samples as the project asks; ${plan.sentence}` : plan.sentence,
+        draws: drawPositions(count, cubic, seed),
+        by: actor.id,
+        at: now,
+      })
+      .returning({ id: samplingPlans.id });
+    return { planId: made?.id ?? '', count };
+  },
+});
+
+export class AddLoadInput {
+  /** Made by the device: the same ticket sent twice is one load. */
+  @IsUUID() clientId: string;
+  @IsUUID() placementId: string;
+  @IsNotEmpty({ message: 'Ticket number is needed.' })
+  @IsString()
+  @MaxLength(40, { message: 'Ticket: at most 40 characters.' })
+  ticket: string;
+  @IsOptional() @IsString() @MaxLength(40, { message: 'Truck: at most 40 characters.' }) truck?: string;
+  @IsNotEmpty({ message: 'Volume on the ticket is needed.' }) @IsString() volume: string;
+  @IsISO8601({ strict: true }, { message: 'On site at: date and time.' }) arrivedAt: string;
+}
+
+/** A truck that came, in its order. */
+export const addLoad = defineUseCase({
+  name: 'add load',
+  roles: STAFF,
+  Input: AddLoadInput,
+  async act({ tx, actor, now }, input) {
+    const [before] = await tx.select({ id: loads.id }).from(loads).where(eq(loads.clientId, input.clientId));
+    if (before) return { loadId: before.id };
+    const { placement, job } = await lockPlacement(tx, input.placementId);
+    const us = job.system === 'US';
+    const there = await tx
+      .select({ ticket: loads.ticket, number: loads.number })
+      .from(loads)
+      .where(eq(loads.placementId, placement.id))
+      .orderBy(desc(loads.number));
+    if (there.some(({ ticket }) => ticket === input.ticket.trim())) {
+      refuseFields({ ticket: `Ticket ${input.ticket.trim()} is entered already.` });
+    }
+    const [made] = await tx
+      .insert(loads)
+      .values({
+        clientId: input.clientId,
+        placementId: placement.id,
+        number: (there[0]?.number ?? 0) + 1,
+        ticket: input.ticket.trim(),
+        truck: input.truck?.trim() ?? '',
+        volume: measureText('volume', input.volume, 'volume', us ? 'yd3' : 'm3', us ? [0.25, 20] : [0.2, 16]),
+        arrivedAt: instantField('arrivedAt', 'On site at', input.arrivedAt, now),
+        by: actor.id,
+      })
+      .returning({ id: loads.id });
+    return { loadId: made?.id ?? '' };
+  },
+});
+
+const CONDITIONS = ['in order', 'chipped', 'cracked', 'dry', 'frozen', 'tilted', 'label damaged'] as const;
+
+export class HandOverInput {
+  /** Made by the device: the same hand-over sent twice is one. */
+  @IsUUID() id: string;
+  @IsIn(['collected', 'received'], { message: 'Collected on site, or received at the laboratory.' })
+  kind: 'collected' | 'received';
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Scan or tick the specimens.' })
+  @ArrayMaxSize(200, { message: 'At most 200 at once.' })
+  @IsUUID('all', { each: true })
+  specimenIds: string[];
+  /** Who gives them: the person named; who takes them is the one signed in. */
+  @IsNotEmpty({ message: 'Who hands them over?' }) @IsString() fromPersonId: string;
+  @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
+  @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
+  @IsIn(CONDITIONS, { message: 'Condition: choose one.' }) condition: (typeof CONDITIONS)[number];
+  /** Counted by hand; must be what was scanned. */
+  @IsInt({ message: 'Counted: a whole number.' }) count: number;
+  @IsOptional() @IsString() @MaxLength(500, { message: 'Note: at most 500 characters.' }) note?: string;
+}
+
+/**
+ * Specimens change hands: both names, the count, the condition. What was counted must be what was scanned; what is
+ * missing is reported lost, never guessed.
+ */
+export const handOver = defineUseCase({
+  name: 'hand over specimens',
+  roles: STAFF,
+  Input: HandOverInput,
+  async act({ tx, actor, now }, input) {
+    const [before] = await tx.select({ id: handovers.id }).from(handovers).where(eq(handovers.id, input.id));
+    if (before) return { handoverId: before.id };
+    const ids = [...new Set(input.specimenIds)];
+    const there = await tx.select({ id: specimens.id }).from(specimens).where(inArray(specimens.id, ids));
+    if (there.length !== ids.length) throw new NotFound('One of these specimens');
+    if (input.count !== ids.length) {
+      refuseFields({
+        count: `${input.count} counted, ${ids.length} scanned: count again; what is missing is recorded as lost.`,
+      });
+    }
+    if (input.condition !== 'in order' && !input.note?.trim()) {
+      refuseFields({ note: 'Say which specimens, and what is wrong.' });
+    }
+    const [giver] = await tx.select({ id: people.id }).from(people).where(eq(people.id, input.fromPersonId));
+    if (!giver) refuseFields({ fromPersonId: 'Who hands them over?' });
+    const at = instantField('at', 'When', input.at, now);
+    await tx.insert(handovers).values({
+      id: input.id,
+      kind: input.kind,
+      at,
+      fromPersonId: giver?.id ?? '',
+      toPersonId: actor.id,
+      place: input.place?.trim() ?? '',
+      condition: input.condition,
+      count: input.count,
+      note: input.note?.trim() ?? '',
+    });
+    await tx.insert(specimenEvents).values(
+      ids.map((specimenId) => ({
+        specimenId,
+        kind: input.kind,
+        at,
+        personId: actor.id,
+        note: input.condition === 'in order' ? '' : `${input.condition}: ${input.note?.trim() ?? ''}`,
+        place: input.place?.trim() ?? '',
+        handoverId: input.id,
+      })),
+    );
+    return { handoverId: input.id };
+  },
+});
+
+/** The newest plan of a placement. */
+export function newestPlan(db: Pick<Transaction, 'select'>, placementId: string) {
+  return db
+    .select()
+    .from(samplingPlans)
+    .where(eq(samplingPlans.placementId, placementId))
+    .orderBy(desc(samplingPlans.at), desc(sql`${samplingPlans.id}`))
+    .limit(1);
+}

@@ -1,0 +1,62 @@
+import pg from 'pg';
+
+/** What changed: the placement it belongs to, and the sample and run where there is one. */
+export interface LiveChange {
+  readonly placement: string;
+  readonly sample: string | null;
+  readonly run: string | null;
+}
+
+type Listener = (change: LiveChange) => void;
+
+const RETRY_MS = 1000;
+
+/**
+ * One connection of this server that listens to PostgreSQL and passes every change on to whoever looks at it. Several
+ * servers on one database each have their own: what one writes, the others tell.
+ */
+class LiveChanges {
+  private readonly listeners = new Set<Listener>();
+  private client: pg.Client | null = null;
+  constructor(private readonly url: string) {}
+
+  /** Hears changes until the returned function is called. */
+  subscribe(listener: Listener): () => void {
+    this.listeners.add(listener);
+    if (!this.client) void this.connect();
+    return () => this.listeners.delete(listener);
+  }
+
+  private async connect(): Promise<void> {
+    const client = new pg.Client({ connectionString: this.url });
+    this.client = client;
+    const again = (): void => {
+      if (this.client !== client) return;
+      this.client = null;
+      // Whoever looks reloads when the line is back: something may have been missed meanwhile.
+      setTimeout(() => this.listeners.size > 0 && void this.connect(), RETRY_MS);
+    };
+    client.on('error', again);
+    client.on('end', again);
+    client.on('notification', ({ payload }) => {
+      const change = JSON.parse(payload ?? '{}') as LiveChange;
+      for (const listener of this.listeners) listener(change);
+    });
+    try {
+      await client.connect();
+      await client.query('LISTEN bricole_live');
+    } catch {
+      again();
+    }
+  }
+}
+
+const shared = globalThis as { bricoleLive?: LiveChanges };
+
+/** The changes of this server's database. */
+export function liveChanges(): LiveChanges {
+  const url = process.env.BRICOLE_DATABASE_URL;
+  if (!url) throw new Error('BRICOLE_DATABASE_URL is not set: start with npm start');
+  shared.bricoleLive ??= new LiveChanges(url);
+  return shared.bricoleLive;
+}

@@ -1,0 +1,279 @@
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { sampleLabel } from '@/core/identity/labels';
+import { Limits } from '@/core/limits';
+import { type RunSetup, setupMeasure } from '@/core/methods';
+import { airRange } from '@/core/methods/air';
+import { temperatureLimits } from '@/core/methods/concrete-temperature';
+import { yieldForClaim } from '@/core/methods/density-yield';
+import { slumpRange } from '@/core/methods/slump';
+import { exact, roundedText, type System, unitLabel } from '@/core/quantity';
+import { type Against, loadDecision, targetsOf } from '@/core/sampling-plan';
+import type { Queryable } from '@/db/client';
+import {
+  attachments,
+  jobs,
+  loads,
+  mixes,
+  people,
+  placements,
+  runs,
+  samples,
+  samplingPlans,
+  specimens,
+} from '@/db/schema';
+import { limitChangesAt } from '../run-setup';
+import { sampleEvents } from '../sample-facts';
+import { present, readableJobs, staffOnly } from '../scope';
+import type { Actor } from '../use-case';
+import { type RunView, runViews } from './dossier';
+
+/** A placement with its mix and job. */
+async function placementPlace(db: Queryable, actor: Actor, placementId: string) {
+  staffOnly(actor);
+  const [found] = await db
+    .select({ placement: placements, mix: mixes, job: jobs })
+    .from(placements)
+    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(jobs, eq(jobs.id, placements.jobId))
+    .where(and(eq(placements.id, placementId), readableJobs(db, actor)));
+  return present(found, 'This placement');
+}
+
+/** Everything of one placement on one page: plan, trucks, samples with their fresh results, weather, photographs. */
+export async function placementDay(db: Queryable, actor: Actor, placementId: string) {
+  const place = await placementPlace(db, actor, placementId);
+  const { job } = place;
+  const volumeUnit = job.system === 'US' ? 'yd3' : 'm3';
+  const [plan] = await db
+    .select()
+    .from(samplingPlans)
+    .where(eq(samplingPlans.placementId, placementId))
+    .orderBy(desc(samplingPlans.at))
+    .limit(1);
+  const trucks = await db
+    .select()
+    .from(loads)
+    .where(eq(loads.placementId, placementId))
+    .orderBy(asc(loads.number));
+  const taken = await db
+    .select({ sample: samples, by: people.name })
+    .from(samples)
+    .innerJoin(people, eq(people.id, samples.sampledBy))
+    .where(eq(samples.placementId, placementId))
+    .orderBy(asc(samples.sampledAt));
+  const ids = taken.map(({ sample }) => sample.id);
+  const fresh = ids.length > 0 ? await runViews(db, { sampleIds: ids }) : [];
+  const weather = await runViews(db, { placementIds: [placementId] });
+  const made =
+    ids.length > 0
+      ? await db
+          .select({ sampleId: specimens.sampleId, label: specimens.label })
+          .from(specimens)
+          .where(inArray(specimens.sampleId, ids))
+          .orderBy(asc(specimens.label))
+      : [];
+  const runIds = [...fresh, ...weather].map(({ id }) => id);
+  const photos =
+    runIds.length > 0
+      ? await db
+          .select({
+            id: attachments.id,
+            name: attachments.name,
+            runId: attachments.runId,
+            at: attachments.at,
+          })
+          .from(attachments)
+          .where(inArray(attachments.runId, runIds))
+          .orderBy(asc(attachments.at))
+      : [];
+  const volumes = trucks.map(({ volume }) => setupMeasure(volume, 'volume', volumeUnit) ?? exact(0));
+  const out = volumes.reduce((sum, each) => sum.plus(each), exact(0));
+  const { changes, revision } = await limitChangesAt(db);
+  const limits = new Limits(changes, revision, job.profile);
+  const views = await Promise.all(
+    taken.map(async ({ sample, by }) => ({
+      ...sample,
+      label: sampleLabel(job.number, sample.number),
+      by,
+      events: await sampleEvents(db, sample.id),
+      runs: fresh.filter(({ sampleId }) => sampleId === sample.id),
+      specimens: made.filter(({ sampleId }) => sampleId === sample.id).map(({ label }) => label),
+    })),
+  );
+  return {
+    ...place,
+    limits,
+    plan: plan ?? null,
+    targets: plan ? targetsOf(plan.draws, volumes) : [],
+    loads: trucks.map((load) => ({ ...load, decision: decisionFor(load.id, views) })),
+    volumeOut: out.toFixed(),
+    samples: views,
+    weather,
+    photos,
+  };
+}
+
+export type PlacementDay = Awaited<ReturnType<typeof placementDay>>;
+
+/** One quantity of a placement's samples in order, with the ends of what is asked for. */
+export interface FreshSeries {
+  readonly title: string;
+  readonly unit: string;
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly points: readonly { readonly label: string; readonly value: number; readonly valid: boolean }[];
+}
+
+/** The fresh results of a placement as small series: each test made again stands beside the first. */
+export function freshSeries(day: Pick<PlacementDay, 'samples' | 'job' | 'limits'>): FreshSeries[] {
+  const { job, limits, samples: views } = day;
+  const system = job.system;
+  const of = (methods: readonly string[], quantity: string) =>
+    views.flatMap((view) =>
+      view.runs
+        .filter((run) => methods.includes(run.method) && run.state === 'complete')
+        .flatMap((run) => {
+          const result = run.outcome?.results.find((each) => each.quantity === quantity);
+          const valid = run.outcome?.findings.every(({ severity }) => severity !== 'invalid') ?? false;
+          return result
+            ? [
+                {
+                  label: view.label.split('-').at(-1) ?? '',
+                  value: Number(result.reported),
+                  valid,
+                  run,
+                  unit: result.unit,
+                },
+              ]
+            : [];
+        }),
+    );
+  const rows = [
+    { title: 'Slump', points: of(['slump'], 'slump'), range: slumpRange },
+    { title: 'Slump flow', points: of(['slump-flow'], 'slump flow'), range: () => undefined },
+    {
+      title: 'Concrete temperature',
+      points: of(['concrete-temperature'], 'concrete temperature'),
+      range: temperatureRange,
+    },
+    { title: 'Air', points: of(['air-pressure', 'air-volumetric'], 'air content'), range: airRange },
+    { title: 'Density', points: of(['density-yield'], 'density'), range: () => undefined },
+  ];
+  return rows
+    .filter(({ points }) => points.length > 0)
+    .map(({ title, points, range }) => {
+      const setup = points.at(-1)?.run.setup;
+      const ends = setup ? range(system, setup, limits) : undefined;
+      return {
+        title,
+        unit: points[0] ? unitLabel(points[0].unit) : '',
+        low: ends?.low?.toNumber() ?? null,
+        high: ends?.high?.toNumber() ?? null,
+        points: points.map(({ label, value, valid }) => ({ label, value, valid })),
+      };
+    });
+}
+
+function temperatureRange(system: System, setup: RunSetup, limits: Limits) {
+  const { minimum, maximum } = temperatureLimits({ system }, setup, limits);
+  return { low: minimum, high: maximum };
+}
+
+/** The yield over the mean of the densities of several loads; null before there are enough for a claim. */
+export function claimedYield(
+  day: Pick<PlacementDay, 'samples' | 'job' | 'limits'>,
+): { text: string; loads: number } | null {
+  const { job, limits } = day;
+  const runs = day.samples.flatMap((view) =>
+    view.runs.filter(({ method, state }) => method === 'density-yield' && state === 'complete'),
+  );
+  const line = (run: RunView, symbol: string) =>
+    run.outcome?.lines.find((each) => each.symbol === symbol)?.value;
+  const densities = runs.flatMap((run) => line(run, 'D') ?? []).map(exact);
+  const [first] = runs.filter((run) => line(run, 'Y') !== undefined && line(run, 'D') !== undefined);
+  if (!first) return null;
+  // One batch's mass is its yield times its density, both unrounded.
+  const mass = exact(line(first, 'Y') ?? 0)
+    .times(line(first, 'D') ?? 0)
+    .times(job.system === 'US' ? 27 : 1);
+  const made = yieldForClaim(mass, densities, job.system, limits);
+  return (
+    made && {
+      text: `${roundedText(made, '0.01')} ${job.system === 'US' ? 'yd³' : 'm³'}`,
+      loads: densities.length,
+    }
+  );
+}
+
+/** How a result stands against its tolerance; null while it cannot be told. */
+function against(run: RunView): Against | null {
+  const conformity = run.outcome?.conformity[0];
+  const valid = run.outcome?.findings.every(({ severity }) => severity !== 'invalid') ?? false;
+  if (run.state !== 'complete' || !conformity || !valid) return null;
+  if (conformity.verdict === 'meets') return 'in';
+  if (conformity.verdict !== 'does not meet') return null;
+  const reported = Number(run.outcome?.results[0]?.reported);
+  const low = Number(/(\d+(?:\.\d+)?) to /.exec(conformity.criterion)?.[1]);
+  return reported < low ? 'low' : 'high';
+}
+
+const JUDGED = ['slump', 'slump-flow', 'air-pressure', 'air-volumetric'];
+
+/** What may be done with a load after its preliminary samples; null when none was taken of it. */
+function decisionFor(
+  loadId: string,
+  views: readonly { loadId: string | null; kind: string; runs: readonly RunView[] }[],
+) {
+  const first = views.filter((view) => view.loadId === loadId && view.kind === 'preliminary');
+  if (first.length === 0) return null;
+  const results = first.flatMap((view) => {
+    const judged = view.runs.filter(({ method }) => JUDGED.includes(method)).map(against);
+    const known = judged.filter((each) => each !== null);
+    if (known.length === 0) return [];
+    return [known.find((each) => each === 'high') ?? known.find((each) => each === 'low') ?? ('in' as const)];
+  });
+  const delivered = first.flatMap((view) => view.runs).find(({ method }) => method === 'delivery');
+  const permitted = Number(
+    delivered?.outcome?.results.find(({ quantity }) => quantity === 'permitted site water')?.value ?? 0,
+  );
+  return loadDecision(results, permitted > 0);
+}
+
+/** The sample on the phone: where it belongs, its stamps, and the other samples on the site. */
+export async function fieldSample(db: Queryable, actor: Actor, sampleId: string) {
+  staffOnly(actor);
+  const [found] = await db.select().from(samples).where(eq(samples.id, sampleId));
+  const sample = present(found, 'This sample');
+  const place = await placementPlace(db, actor, sample.placementId);
+  const siblings = await db
+    .select({ id: samples.id, number: samples.number, sampledAt: samples.sampledAt, kind: samples.kind })
+    .from(samples)
+    .where(eq(samples.placementId, sample.placementId))
+    .orderBy(asc(samples.number));
+  const others = await Promise.all(
+    siblings
+      .filter(({ id }) => id !== sample.id)
+      .map(async (other) => ({ ...other, events: await sampleEvents(db, other.id) })),
+  );
+  const own = await db
+    .select({ id: runs.id, method: runs.method, attempt: runs.attempt })
+    .from(runs)
+    .where(eq(runs.sampleId, sampleId))
+    .orderBy(asc(runs.method), asc(runs.attempt));
+  const [load] = sample.loadId ? await db.select().from(loads).where(eq(loads.id, sample.loadId)) : [];
+  const made = await db
+    .select()
+    .from(specimens)
+    .where(eq(specimens.sampleId, sampleId))
+    .orderBy(asc(specimens.label));
+  const { changes, revision } = await limitChangesAt(db);
+  return {
+    ...place,
+    sample,
+    load: load ?? null,
+    others,
+    runs: own,
+    specimens: made,
+    limits: new Limits(changes, revision, place.job.profile),
+  };
+}

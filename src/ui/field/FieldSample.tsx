@@ -1,0 +1,348 @@
+'use client';
+import { Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { type ClockReading, type EventId, nextEvent, readClocks, type Stamps } from '@/core/clocks';
+import { type LimitChanges, Limits, type Profile } from '@/core/limits';
+import type { MethodId } from '@/core/methods';
+import type { System } from '@/core/quantity';
+import { ageText } from '@/core/windows';
+import { perform } from '../api';
+import { Card } from '../parts/Card';
+import { LinkButton, TextLink } from '../parts/LinkButton';
+import { useNotice } from '../parts/Notice';
+import type { RunSheetData } from '../runsheet/types';
+import type { Run } from '../runsheet/use-run';
+import { useNow } from '../use-now';
+import { AddTest } from './AddTest';
+import { alarmWanted, signal, wantAlarm } from './alarm';
+import { DoneClocks, leftText, RunningClocks } from './ClockList';
+import { KeypadProvider } from './Keypad';
+import { MakeSpecimens } from './MakeSpecimens';
+import { NextPress } from './NextPress';
+import { RunHolder } from './RunHolder';
+import { stampPlaces, stampsIn } from './stamps';
+import { TestCard } from './TestCard';
+import { useLive } from './use-live';
+
+interface SampleRun {
+  readonly title: string;
+  readonly data: RunSheetData;
+}
+
+interface Props {
+  readonly sampleId: string;
+  readonly placementId: string;
+  readonly sampledAt: number;
+  /** True while only the first portion was taken: the clocks of the tests have not started. */
+  readonly ticket: string;
+  readonly truck: string;
+  readonly remarks: string;
+  readonly zone: string;
+  readonly system: System;
+  readonly profile: Profile;
+  readonly now: number;
+  readonly specified: readonly string[];
+  readonly runs: readonly SampleRun[];
+  readonly others: readonly { readonly id: string; readonly label: string; readonly stamps: Stamps }[];
+  readonly specimens: readonly {
+    readonly id: string;
+    readonly label: string;
+    readonly ageHours: number | null;
+  }[];
+  readonly designatedDays: number;
+  readonly limitChanges: LimitChanges;
+}
+
+/** Pressed by mistake: how long a press can be taken back without a reason. */
+const UNDO_MS = 10_000;
+/** Seconds of a lift at which the phone sounds: its least, its middle, its most. */
+const LIFT_BEEPS = [3, 5, 7];
+
+/** After these presses something is read: its card opens by itself. */
+const OPENS: Readonly<Partial<Record<EventId, MethodId>>> = {
+  'final-portion': 'sampling',
+  'temperature-read': 'concrete-temperature',
+  'slump-read': 'slump',
+  'flow-read': 'slump-flow',
+  'air-read': 'air-pressure',
+  'density-weighed': 'density-yield',
+  moulded: 'moulding',
+  collected: 'initial-curing',
+};
+
+/** The sample on the phone: what to press now, the clocks, the tests, the specimens. */
+export function FieldSample(props: Props) {
+  const { runs: given, system, profile } = props;
+  const limits = useMemo(() => new Limits(props.limitChanges, 0, profile), [props.limitChanges, profile]);
+  const now = useNow(props.now, 500);
+  const [held, setHeld] = useState<ReadonlyMap<string, Run>>(new Map());
+  const hold = useCallback((runId: string, run: Run) => setHeld((all) => new Map(all).set(runId, run)), []);
+  useLive(props.placementId);
+  // Of a test made again, the last attempt's stamps count.
+  const newest = useMemo(() => newestRuns(given), [given]);
+  const places = useMemo(
+    () => stampPlaces(new Map([...held].filter(([runId]) => newest.has(runId)))),
+    [held, newest],
+  );
+  const stamped = useMemo(() => stampsIn(places), [places]);
+  const stamps = useMemo<Stamps>(
+    () =>
+      // Samples taken with one press have no sampling stamps of their own: the press was the final portion.
+      stamped['first-portion'] === undefined && stamped['final-portion'] === undefined
+        ? { ...stamped, 'final-portion': props.sampledAt }
+        : stamped,
+    [stamped, props.sampledAt],
+  );
+  const planned = useCallback((event: EventId) => places.has(event), [places]);
+  const { live, done } = readClocks(stamps, now, limits, system, ({ to }) => planned(to));
+  const [sound, setSound] = useState(false);
+  useEffect(() => setSound(alarmWanted()), []);
+  useAlarm(live, stamps, sound, now);
+  const [open, setOpen] = useState<string | null>(null);
+  const [undo, setUndo] = useState<{ event: EventId; until: number } | null>(null);
+  const stampWords = JSON.stringify(stamps);
+  const runs = useMemo(
+    () => given.map((each) => ({ ...each, data: withStamps(each.data, JSON.parse(stampWords) as Stamps) })),
+    [given, stampWords],
+  );
+
+  const stamp = (event: EventId, text: string): void => {
+    const place = places.get(event);
+    place?.run.readings.save(place.field, text);
+  };
+  const press = (event: EventId): void => {
+    stamp(event, new Date().toISOString());
+    setUndo({ event, until: Date.now() + UNDO_MS });
+    if (sound) signal(990, 0.06);
+    const method = OPENS[event];
+    const card = runs.findLast(
+      ({ data }) => data.method === method || (event === 'air-read' && data.method === 'air-volumetric'),
+    );
+    if (card && card.data.state === 'open') setOpen(card.data.runId);
+  };
+  const event = nextEvent(stamps, planned);
+  const waiting = [...held.values()].some((run) => run.readings.state === 'waiting');
+  return (
+    <KeypadProvider value={true}>
+      {runs.map(({ data }) => (
+        <RunHolder key={data.runId} data={data} now={props.now} onRun={hold} />
+      ))}
+      <Stack spacing={1.5}>
+        <OtherSamples {...props} now={now} limits={limits} />
+        <Paper sx={{ px: 1.5, py: 1 }}>
+          {props.specified.map((line) => (
+            <Typography key={line} variant="body2">
+              {line}
+            </Typography>
+          ))}
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+            <Typography
+              variant="body2"
+              color={waiting ? 'error' : 'text.secondary'}
+              role="status"
+              sx={{ flexGrow: 1 }}
+            >
+              {waiting ? 'Not sent yet: kept on this device' : 'Saved'}
+            </Typography>
+            <Button
+              size="small"
+              color="secondary"
+              aria-pressed={sound}
+              onClick={() => {
+                wantAlarm(!sound);
+                setSound(!sound);
+                if (!sound) signal();
+              }}
+            >
+              {sound ? 'Sound is on' : 'Sound is off'}
+            </Button>
+          </Box>
+        </Paper>
+        <NextPress
+          event={event}
+          clock={live.find((reading) => reading.clock.to === event) ?? live[0]}
+          onPress={press}
+          undo={
+            undo && undo.until > now
+              ? {
+                  event: undo.event,
+                  take: () => {
+                    stamp(undo.event, '');
+                    setUndo(null);
+                  },
+                }
+              : null
+          }
+        />
+        <Card title="Clocks">
+          <RunningClocks clocks={live} />
+        </Card>
+        <Stack spacing={1} role="list" aria-label="Tests of this sample">
+          {runs.map(({ title, data }) => (
+            <TestCard
+              key={data.runId}
+              title={title}
+              data={data}
+              run={held.get(data.runId)}
+              sound={sound}
+              specimens={props.specimens.length}
+              open={open === data.runId}
+              onToggle={() => setOpen((now) => (now === data.runId ? null : data.runId))}
+            />
+          ))}
+          <AddTest sampleId={props.sampleId} present={given.map(({ data }) => data.method)} />
+        </Stack>
+        <Specimens {...props} finishedAt={stamps.moulded ?? null} />
+        <Ticket {...props} />
+        {done.length > 0 ? (
+          <Card title="Clocks that ended">
+            <DoneClocks clocks={done} />
+          </Card>
+        ) : null}
+      </Stack>
+    </KeypadProvider>
+  );
+}
+
+function newestRuns(runs: readonly SampleRun[]): ReadonlySet<string> {
+  const last = new Map<string, RunSheetData>();
+  for (const { data } of runs) {
+    const before = last.get(data.method);
+    if (!before || data.attempt > before.attempt) last.set(data.method, data);
+  }
+  return new Set([...last.values()].map(({ runId }) => runId));
+}
+
+/** A run with the sample's stamps as they are on this device now, sent or not. */
+function withStamps(data: RunSheetData, stamps: Stamps): RunSheetData {
+  const events = Object.fromEntries(
+    Object.entries(stamps).map(([event, at]) => [event, new Date(at ?? 0).toISOString()]),
+  );
+  const sampledAt = events['final-portion'];
+  return {
+    ...data,
+    setup: {
+      ...data.setup,
+      sample: { ...data.setup.sample, events, ...(sampledAt ? { sampledAt } : {}) },
+    },
+  };
+}
+
+/** Sounds when a clock begins to press, when it is over, and at the seconds of a lift. */
+function useAlarm(live: readonly ClockReading[], stamps: Stamps, sound: boolean, now: number): void {
+  const told = useRef(new Map<string, string>());
+  useEffect(() => {
+    for (const { clock, state } of live) {
+      if (told.current.get(clock.id) === state) continue;
+      const before = told.current.has(clock.id);
+      told.current.set(clock.id, state);
+      if (!sound || !before) continue;
+      if (state === 'warning') signal(880, 0.25);
+      if (state === 'over') signal(440, 0.6);
+    }
+  }, [live, sound]);
+  const lifting = stamps['lift-end'] === undefined ? stamps['lift-start'] : undefined;
+  const beeped = useRef(0);
+  useEffect(() => {
+    if (lifting === undefined) {
+      beeped.current = 0;
+      return;
+    }
+    const passed = LIFT_BEEPS.filter((seconds) => now - lifting >= seconds * 1000).length;
+    if (passed > beeped.current && sound) signal(passed === LIFT_BEEPS.length ? 440 : 1320, 0.15);
+    beeped.current = passed;
+  }, [lifting, now, sound]);
+}
+
+function OtherSamples({ others, now, limits, system, placementId }: Props & { limits: Limits }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <LinkButton href={`/placements/${placementId}`} variant="outlined" size="small">
+        The placement
+      </LinkButton>
+      {others.map((other) => {
+        const urgent = readClocks(other.stamps, now, limits, system, () => false).live[0];
+        return (
+          <LinkButton key={other.id} href={`/field/${other.id}`} variant="outlined" size="small">
+            {`${other.label}${urgent ? `, ${urgent.clock.title.toLowerCase()} ${leftText(urgent)}` : ''}`}
+          </LinkButton>
+        );
+      })}
+    </Box>
+  );
+}
+
+function Specimens(props: Props & { finishedAt: number | null }) {
+  const { specimens } = props;
+  return (
+    <Card
+      title="Specimens"
+      id="specimens"
+      actions={
+        specimens.length > 0 ? (
+          <>
+            <Button component="a" href={`/api/labels?sample=${props.sampleId}`} target="_blank" size="small">
+              Label sheet
+            </Button>
+            <LinkButton href={`/placements/${props.placementId}/hand-over`} size="small">
+              Hand over
+            </LinkButton>
+          </>
+        ) : undefined
+      }
+    >
+      {specimens.length > 0 ? (
+        <Box sx={{ mb: 2 }}>
+          {specimens.map((specimen) => (
+            <Box key={specimen.id} sx={{ display: 'flex', justifyContent: 'space-between' }}>
+              <TextLink href={`/specimens/${specimen.id}`} className="mono">
+                {specimen.label}
+              </TextLink>
+              <Typography>{specimen.ageHours ? ageText(specimen.ageHours) : 'held'}</Typography>
+            </Box>
+          ))}
+        </Box>
+      ) : null}
+      <MakeSpecimens {...props} more={specimens.length > 0} />
+    </Card>
+  );
+}
+
+function Ticket({ sampleId, ...initial }: Props) {
+  const notice = useNotice();
+  const [values, setValues] = useState({
+    ticket: initial.ticket,
+    truck: initial.truck,
+    remarks: initial.remarks,
+  });
+  const [saved, setSaved] = useState(values);
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const save = async (field: keyof typeof values): Promise<void> => {
+    if (values[field] === saved[field]) return;
+    const reply = await perform('describe-sample', { sampleId, [field]: values[field] });
+    setErrors(reply.ok ? {} : reply.errors);
+    if (reply.ok) setSaved((all) => ({ ...all, [field]: values[field] }));
+    else notice(reply.message, 'error');
+  };
+  const labels = { ticket: 'Ticket', truck: 'Truck', remarks: 'Remarks' } as const;
+  return (
+    <Card title="Ticket">
+      <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: '1fr 1fr' }}>
+        {(Object.keys(labels) as (keyof typeof labels)[]).map((field) => (
+          <TextField
+            key={field}
+            label={labels[field]}
+            size="medium"
+            value={values[field]}
+            onChange={(event) => setValues((all) => ({ ...all, [field]: event.target.value }))}
+            onBlur={() => save(field)}
+            error={errors[field] !== undefined}
+            helperText={errors[field] ?? (values[field] === saved[field] ? '' : 'not saved yet')}
+            multiline={field === 'remarks'}
+            sx={field === 'remarks' ? { gridColumn: '1 / -1' } : {}}
+          />
+        ))}
+      </Box>
+    </Card>
+  );
+}

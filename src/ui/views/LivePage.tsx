@@ -1,0 +1,8 @@
+'use client';
+import { useLive } from '../field/use-live';
+
+/** Renews the page it stands on when something changes at the placement. */
+export function LivePage({ placementId }: { placementId: string }) {
+  useLive(placementId);
+  return null;
+}

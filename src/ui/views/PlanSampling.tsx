@@ -1,0 +1,63 @@
+'use client';
+import { Button } from '@mui/material';
+import type { System } from '@/core/quantity';
+import { FormDialog } from '../form/FormDialog';
+
+/** How many samples, and where they are drawn: before the first truck, again when the volume changes. */
+export function PlanSampling({
+  placementId,
+  system,
+  volume,
+  area,
+  planned,
+}: {
+  placementId: string;
+  system: System;
+  volume: string;
+  area: string;
+  planned: boolean;
+}) {
+  const us = system === 'US';
+  return (
+    <FormDialog
+      title={planned ? 'Plan anew' : 'Plan the samples'}
+      useCase="plan-sampling"
+      fixed={{ placementId }}
+      initial={{ volume, area }}
+      fields={[
+        {
+          name: 'volume',
+          label: 'Planned volume',
+          help: us ? 'Of this mix today, as 60 yd³.' : 'Of this mix today, as 46 m³.',
+        },
+        {
+          name: 'area',
+          label: 'Area',
+          optional: true,
+          help: us ? 'Slab, or one face of a wall, as 4,000 ft².' : 'Slab, or one face of a wall, as 400 m².',
+        },
+        {
+          name: 'count',
+          label: 'Samples',
+          optional: true,
+          type: 'number',
+          help: 'Only when the project asks for more than the rule.',
+        },
+        {
+          name: 'seed',
+          label: 'Seed',
+          optional: true,
+          type: 'number',
+          help: 'Only to draw again what was drawn elsewhere.',
+        },
+      ]}
+      submit="Draw and lock"
+      done="Samples drawn. The next target is shown one truck ahead."
+      button={(open) => (
+        <Button variant={planned ? 'text' : 'contained'} onClick={open}>
+          {planned ? 'Volume changed' : 'Plan the samples'}
+        </Button>
+      )}
+    />
+  );
+}
