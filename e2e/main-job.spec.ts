@@ -1,50 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { signedIn } from './helpers';
 
-// One cylinder's way, as people walk it: from the truck on a phone to the signed report the client reads.
+// One cylinder's way through the laboratory, as people walk it, to the signed report the client reads.
 test.describe.configure({ mode: 'default' });
-
-test('a field technician takes a sample on a phone, reads slump and temperature, makes cylinders', async ({
-  browser,
-}) => {
-  const page = await signedIn(browser, 'field', { width: 390, height: 844 });
-  await page.goto('/field');
-  await page.getByRole('button', { name: 'New placement' }).click();
-  await page.getByLabel('Element').fill('Slipway wall 9');
-  await page.getByLabel(/Volume/).fill('much');
-  await page.getByRole('button', { name: 'Enter the placement' }).click();
-  await expect(page.getByText('"much" is not a number.')).toBeVisible();
-  await page.getByLabel(/Volume/).fill('38 yd³');
-  await page.getByRole('button', { name: 'Enter the placement' }).click();
-  const card = page.locator('section', { hasText: 'Slipway wall 9' });
-  await card.getByRole('button', { name: 'Sample taken now' }).click();
-  await page.waitForURL(/\/field\/[0-9a-f-]{36}$/);
-  await expect(page.getByRole('timer')).toBeVisible();
-
-  await page.getByLabel('Ticket', { exact: true }).fill('T-7001');
-  await page.getByLabel('Truck', { exact: true }).fill('18');
-
-  const temperature = page.locator('section', { hasText: 'Concrete temperature' }).first();
-  await temperature.getByRole('textbox', { name: 'Concrete temperature' }).fill('21.5 °C');
-  await temperature.getByRole('textbox', { name: 'Concrete temperature' }).press('Enter');
-  await expect(temperature.getByTestId('main-result')).toHaveText('71');
-  await temperature.getByRole('button', { name: 'Complete the run' }).click();
-  await expect(temperature.getByText('This run is complete.')).toBeVisible();
-
-  const slump = page.locator('section', { hasText: 'Fill and rod' }).first();
-  await slump.getByRole('button', { name: 'Shear', exact: true }).click();
-  await expect(slump.getByText('A sheared portion gives no slump.')).toBeVisible();
-  await slump.getByRole('button', { name: 'True', exact: true }).click();
-  await slump.getByLabel('Slump', { exact: true }).fill('4 ¾');
-  await slump.getByLabel('Slump', { exact: true }).press('Enter');
-  await expect(slump.getByText(/In tolerance: 4.75 in/)).toBeVisible();
-  await slump.getByRole('button', { name: 'Complete the run' }).click();
-  await expect(slump.getByText('This run is complete.')).toBeVisible();
-
-  await page.getByRole('button', { name: 'Make 5 cylinders' }).click();
-  await expect(page.getByText(/-E$/)).toBeVisible();
-  await page.close();
-});
 
 test('a laboratory technician breaks a set with the keyboard alone', async ({ browser }) => {
   const page = await signedIn(browser, 'laboratory');

@@ -10,7 +10,9 @@ function compute(args: readonly string[], input = '') {
 
 it('lists and describes methods, and computes what it describes', () => {
   const list = JSON.parse(compute(['--list']).stdout) as { id: string }[];
-  expect(list.map(({ id }) => id)).toEqual(['slump', 'concrete-temperature', 'cylinder-compression']);
+  expect(list.map(({ id }) => id)).toEqual(
+    expect.arrayContaining(['slump', 'air-volumetric', 'evaporation', 'cylinder-compression']),
+  );
   const described = JSON.parse(compute(['cylinder-compression', '--describe']).stdout);
   expect(described.fields.find(({ name }: { name: string }) => name === 'maximumLoad')).toMatchObject({
     required: true,

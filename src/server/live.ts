@@ -15,7 +15,7 @@ const RETRY_MS = 1000;
  * One connection of this server that listens to PostgreSQL and passes every change on to whoever looks at it. Several
  * servers on one database each have their own: what one writes, the others tell.
  */
-class LiveChanges {
+export class LiveChanges {
   private readonly listeners = new Set<Listener>();
   private client: pg.Client | null = null;
   constructor(private readonly url: string) {}
@@ -25,6 +25,14 @@ class LiveChanges {
     this.listeners.add(listener);
     if (!this.client) void this.connect();
     return () => this.listeners.delete(listener);
+  }
+
+  /** Stops listening for good. */
+  async end(): Promise<void> {
+    const { client } = this;
+    this.client = null;
+    this.listeners.clear();
+    await client?.end();
   }
 
   private async connect(): Promise<void> {

@@ -1,7 +1,14 @@
 'use client';
 import { Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { type ClockReading, type EventId, nextEvent, readClocks, type Stamps } from '@/core/clocks';
+import {
+  type ClockReading,
+  EVENT_IDS,
+  type EventId,
+  nextEvent,
+  readClocks,
+  type Stamps,
+} from '@/core/clocks';
 import { type LimitChanges, Limits, type Profile } from '@/core/limits';
 import type { MethodId } from '@/core/methods';
 import type { System } from '@/core/quantity';
@@ -93,7 +100,15 @@ export function FieldSample(props: Props) {
         : stamped,
     [stamped, props.sampledAt],
   );
-  const planned = useCallback((event: EventId) => places.has(event), [places]);
+  // A test that is completed asks for nothing more, whatever of it was not stamped.
+  const openRuns = useMemo(
+    () => new Set(given.filter(({ data }) => data.state === 'open').map(({ data }) => data.runId)),
+    [given],
+  );
+  const planned = useCallback(
+    (event: EventId) => openRuns.has(places.get(event)?.runId ?? ''),
+    [places, openRuns],
+  );
   const { live, done } = readClocks(stamps, now, limits, system, ({ to }) => planned(to));
   const [sound, setSound] = useState(false);
   useEffect(() => setSound(alarmWanted()), []);
@@ -162,6 +177,7 @@ export function FieldSample(props: Props) {
           event={event}
           clock={live.find((reading) => reading.clock.to === event) ?? live[0]}
           onPress={press}
+          others={EVENT_IDS.filter((each) => each !== event && planned(each) && stamps[each] === undefined)}
           undo={
             undo && undo.until > now
               ? {
@@ -190,8 +206,8 @@ export function FieldSample(props: Props) {
               onToggle={() => setOpen((now) => (now === data.runId ? null : data.runId))}
             />
           ))}
-          <AddTest sampleId={props.sampleId} present={given.map(({ data }) => data.method)} />
         </Stack>
+        <AddTest sampleId={props.sampleId} present={given.map(({ data }) => data.method)} />
         <Specimens {...props} finishedAt={stamps.moulded ?? null} />
         <Ticket {...props} />
         {done.length > 0 ? (

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Button, Paper, Typography } from '@mui/material';
+import { Box, Button, MenuItem, Paper, TextField, Typography } from '@mui/material';
 import { type ClockReading, EVENTS, type EventId } from '@/core/clocks';
 import { leftText } from './ClockList';
 
@@ -8,12 +8,15 @@ export function NextPress({
   event,
   clock,
   onPress,
+  others,
   undo,
 }: {
   event: EventId | undefined;
   /** The clock that this press ends, if one runs for it; else the most urgent. */
   clock: ClockReading | undefined;
   onPress: (event: EventId) => void;
+  /** What may be pressed as well: work done in another order, or by somebody else. */
+  others: readonly EventId[];
   /** The last press, while it can be taken back. */
   undo: { readonly event: EventId; readonly take: () => void } | null;
 }) {
@@ -46,6 +49,23 @@ export function NextPress({
           Everything planned for this sample is stamped.
         </Typography>
       )}
+      {others.length > 0 ? (
+        <TextField
+          select
+          label="Something else happened"
+          size="small"
+          fullWidth
+          value=""
+          onChange={(change) => onPress(change.target.value as EventId)}
+          sx={{ mt: 1.25 }}
+        >
+          {others.map((other) => (
+            <MenuItem key={other} value={other} sx={{ minHeight: 48 }}>
+              {EVENTS[other]}
+            </MenuItem>
+          ))}
+        </TextField>
+      ) : null}
       {undo ? (
         <Button
           fullWidth
