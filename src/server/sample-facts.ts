@@ -54,6 +54,7 @@ async function otherOutcomes(db: Queryable, sampleId: string, runId: string) {
       method: runs.method,
       attempt: runs.attempt,
       outcome: outcomes.outcome,
+      input: outcomes.input,
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
@@ -102,8 +103,9 @@ export async function relatedFacts(
   run: Pick<typeof runs.$inferSelect, 'id' | 'method'>,
 ): Promise<Partial<SampleFacts>> {
   const others = await otherOutcomes(db, sample.id, run.id);
-  const of = (method: string) =>
-    others.filter((each) => each.method === method).toSorted((a, b) => b.attempt - a.attempt)[0]?.outcome;
+  const newest = (method: string) =>
+    others.filter((each) => each.method === method).toSorted((a, b) => b.attempt - a.attempt)[0];
+  const of = (method: string) => newest(method)?.outcome;
   const events = inWords(await sampleEvents(db, sample.id));
   const facts: Record<string, string | undefined> = {
     measuredSlump: reportedOf(of('slump'), 'slump'),
@@ -123,6 +125,7 @@ export async function relatedFacts(
   };
   return {
     events,
+    ...(run.method === 'slump' && newest('slump')?.input.shape === 'shear' ? { earlierSheared: true } : {}),
     ...Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)),
   };
 }

@@ -1,7 +1,7 @@
 import type { Limit, Limits } from '../limits';
-import { convert, exact, type System } from '../quantity';
+import { convert, type System } from '../quantity';
 import { type ClockDefinition, clocksFor } from './definitions';
-import type { EventId, Stamps } from './events';
+import type { Stamps } from './events';
 
 /**
  * `waiting`: its start has not happened; `early`: running, its least time not up; `running`; `warning`; `over`: still
@@ -135,11 +135,4 @@ export function clockLimitText(reading: Pick<ClockReading, 'most' | 'least' | 'c
     return `${show(reading.least)} to ${show(reading.most)}`;
   if (reading.most !== null) return `${show(reading.most)} or less`;
   return `${show(reading.least ?? 0)} or more`;
-}
-
-/** Seconds from one event to another of the same sample; null when one is missing. Exact, for formulas. */
-export function between(stamps: Stamps, from: EventId, to: EventId) {
-  const start = stamps[from];
-  const end = stamps[to];
-  return start === undefined || end === undefined ? null : exact(end - start).div(1000);
 }

@@ -17,6 +17,9 @@ import { type Dimension, type Measure, measureIn, parseMeasure, type System, typ
 export const PARTIAL = 'partial';
 export const COMPLETE = 'complete';
 
+/** The drawings that answers are chosen by; the interface draws them. */
+export type DrawingId = 'slump-true' | 'slump-shear' | 'slump-collapse';
+
 interface FieldBase {
   /** How the reading is called on the form and in messages. */
   readonly label: string;
@@ -33,10 +36,17 @@ export interface MeasureSpec extends FieldBase {
   readonly step: Readonly<Record<System, string>>;
   /** What cannot be, whatever happened: refused at the field. In the system's unit, ends included. */
   readonly possible: Readonly<Record<System, readonly [string, string]>>;
+  /** A duration from a stopwatch, asked for only while these events are not stamped. */
+  readonly insteadOf?: readonly EventId[];
 }
 export interface ChoiceSpec extends FieldBase {
   readonly kind: 'choice';
-  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly options: readonly {
+    readonly value: string;
+    readonly label: string;
+    /** What it looks like, for answers that are judged by eye: the name of a drawing. */
+    readonly drawing?: DrawingId;
+  }[];
 }
 export interface CheckSpec extends FieldBase {
   readonly kind: 'check';

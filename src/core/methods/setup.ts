@@ -121,6 +121,8 @@ export class SampleFacts {
   @IsOptional() @MeasureText('length') measuredSlump?: string;
   /** The slump before this one on the same sample, when it was made again. */
   @IsOptional() @MeasureText('length') earlierSlump?: string;
+  /** True when the portion before this one sheared. */
+  @IsOptional() @IsBoolean() earlierSheared?: boolean;
   @IsOptional() @MeasureText('percent') measuredAir?: string;
   @IsOptional() @MeasureText('percent') otherAir?: string;
   /** What the load before this one showed. */

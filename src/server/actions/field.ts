@@ -14,7 +14,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { desc, eq, inArray, sql } from 'drizzle-orm';
+import { desc, eq, inArray } from 'drizzle-orm';
 import { Limits } from '@/core/limits';
 import { setupMeasure } from '@/core/methods';
 import { drawPositions, samplesForDay } from '@/core/sampling-plan';
@@ -225,13 +225,3 @@ export const handOver = defineUseCase({
     return { handoverId: input.id };
   },
 });
-
-/** The newest plan of a placement. */
-export function newestPlan(db: Pick<Transaction, 'select'>, placementId: string) {
-  return db
-    .select()
-    .from(samplingPlans)
-    .where(eq(samplingPlans.placementId, placementId))
-    .orderBy(desc(samplingPlans.at), desc(sql`${samplingPlans.id}`))
-    .limit(1);
-}

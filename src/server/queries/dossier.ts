@@ -41,6 +41,7 @@ export interface RunView {
   readonly state: 'open' | 'complete';
   readonly specimenId: string | null;
   readonly sampleId: string | null;
+  readonly placementId: string | null;
   readonly completedAt: Date | null;
   readonly completedBy: string | null;
   readonly outcomeId: string | null;
@@ -109,6 +110,7 @@ export async function runViews(
       state: run.state,
       specimenId: run.specimenId,
       sampleId: run.sampleId,
+      placementId: run.placementId,
       completedAt: run.completedAt,
       completedBy: by,
       outcomeId: last?.id ?? null,

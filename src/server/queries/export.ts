@@ -27,6 +27,7 @@ export async function exportRecords(
     .innerJoin(people, eq(people.id, samples.sampledBy))
     .where(and(eq(jobs.id, wanted.jobId), readableJobs(db, actor)))
     .orderBy(asc(samples.sampledAt));
+  if (method.runOn === 'placement') return placementRecords(db, actor, wanted.jobId, method.id);
   if (places.length === 0) return [];
   const sampleIds = places.map(({ sample }) => sample.id);
   const owned =
@@ -61,6 +62,54 @@ export async function exportRecords(
     );
 }
 
+/** Runs made at a placement itself, such as the weather; internal, and so not for clients. */
+async function placementRecords(
+  db: Queryable,
+  actor: Actor,
+  jobId: string,
+  method: string,
+): Promise<ExportRow[]> {
+  if (actor.role === 'client') return [];
+  const places = await db
+    .select({ placement: placements, mix: mixes, job: jobs })
+    .from(placements)
+    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(jobs, eq(jobs.id, placements.jobId))
+    .where(eq(jobs.id, jobId))
+    .orderBy(asc(placements.placedAt));
+  const views = await runViews(db, { placementIds: places.map(({ placement }) => placement.id) });
+  return views
+    .filter((view) => view.method === method && view.state === 'complete' && view.outcome !== null)
+    .flatMap((view) => {
+      const place = places.find(({ placement }) => placement.id === view.placementId);
+      if (!place) return [];
+      const about = {
+        placement: place.placement.number,
+        element: place.placement.element,
+        attempt: view.attempt,
+        job: place.job.number,
+        mix: `${place.mix.code} v${place.mix.version}`,
+        tested_by: view.completedBy,
+      };
+      return [{ system: place.job.system, record: recordWith(view, about) }];
+    });
+}
+
+function recordWith(view: RunView, about: NonNullable<RunRecord['about']>): RunRecord {
+  return {
+    format: RECORD_FORMAT,
+    version: RECORD_VERSION,
+    method: view.method,
+    input: view.input ?? {},
+    setup: view.setup ?? {},
+    results: view.outcome?.results ?? [],
+    lines: view.outcome?.lines ?? [],
+    findings: view.outcome?.findings ?? [],
+    conformity: view.outcome?.conformity ?? [],
+    about,
+  };
+}
+
 function recordOf(
   view: RunView,
   {
@@ -79,41 +128,29 @@ function recordOf(
   specimen: typeof specimens.$inferSelect | undefined,
 ): RunRecord {
   const iso = (at: Date): string => DateTime.fromJSDate(at, { zone: job.zone }).toISO() ?? at.toISOString();
-  return {
-    format: RECORD_FORMAT,
-    version: RECORD_VERSION,
-    method: view.method,
-    input: view.input ?? {},
-    setup: view.setup ?? {},
-    results: view.outcome?.results ?? [],
-    lines: view.outcome?.lines ?? [],
-    findings: view.outcome?.findings ?? [],
-    conformity: view.outcome?.conformity ?? [],
-    about: {
-      ...(specimen
-        ? {
-            specimen: specimen.label,
-            size: specimen.size,
-            cure: specimen.cure,
-            cast_at: iso(specimen.castAt),
-            designated_age_h: specimen.ageHours,
-            age_h: specimen.testedAt
-              ? Math.round(((specimen.testedAt.getTime() - specimen.castAt.getTime()) / 3_600_000) * 100) /
-                100
-              : null,
-          }
-        : {}),
-      sample: sampleLabel(job.number, sample.number),
-      attempt: view.attempt,
-      job: job.number,
-      mix: `${mix.code} v${mix.version}`,
-      specified_strength: mix.specifiedStrength,
-      placement: placement.number,
-      element: placement.element,
-      ticket: sample.ticket,
-      sampled_at: iso(sample.sampledAt),
-      sampled_by: by,
-      tested_by: view.completedBy,
-    },
-  };
+  return recordWith(view, {
+    ...(specimen
+      ? {
+          specimen: specimen.label,
+          size: specimen.size,
+          cure: specimen.cure,
+          cast_at: iso(specimen.castAt),
+          designated_age_h: specimen.ageHours,
+          age_h: specimen.testedAt
+            ? Math.round(((specimen.testedAt.getTime() - specimen.castAt.getTime()) / 3_600_000) * 100) / 100
+            : null,
+        }
+      : {}),
+    sample: sampleLabel(job.number, sample.number),
+    attempt: view.attempt,
+    job: job.number,
+    mix: `${mix.code} v${mix.version}`,
+    specified_strength: mix.specifiedStrength,
+    placement: placement.number,
+    element: placement.element,
+    ticket: sample.ticket,
+    sampled_at: iso(sample.sampledAt),
+    sampled_by: by,
+    tested_by: view.completedBy,
+  });
 }

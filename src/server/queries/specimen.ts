@@ -1,7 +1,8 @@
 import { and, asc, desc, eq, ilike, or } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Queryable } from '@/db/client';
-import { jobs, people, placements, samples, specimenEvents, specimens } from '@/db/schema';
+import { handovers, jobs, people, placements, samples, specimenEvents, specimens } from '@/db/schema';
 import { present, readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 import { sampleDossier, specimenViews } from './dossier';
@@ -13,16 +14,21 @@ export async function specimenDetail(db: Queryable, actor: Actor, specimenId: st
   const specimen = present(found, 'This specimen');
   const dossier = await sampleDossier(db, actor, specimen.sampleId);
   const [view] = (await specimenViews(db, [specimen.sampleId])).filter(({ id }) => id === specimenId);
+  const giver = alias(people, 'giver');
   const events = await db
     .select({
       id: specimenEvents.id,
       kind: specimenEvents.kind,
       at: specimenEvents.at,
       note: specimenEvents.note,
+      place: specimenEvents.place,
       byName: people.name,
+      fromName: giver.name,
     })
     .from(specimenEvents)
     .innerJoin(people, eq(people.id, specimenEvents.personId))
+    .leftJoin(handovers, eq(handovers.id, specimenEvents.handoverId))
+    .leftJoin(giver, eq(giver.id, handovers.fromPersonId))
     .where(eq(specimenEvents.specimenId, specimenId))
     .orderBy(asc(specimenEvents.at), asc(specimenEvents.savedAt));
   return { dossier, specimen: present(view, 'This specimen'), events };

@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
+import { PROFILE_WORDS } from '@/core/limits';
 import { fieldsOf, findMethod } from '@/core/methods';
 import { mouldText } from '@/core/moulds';
 import { UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
@@ -115,7 +116,8 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
       })),
     verdicts,
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
-    methods,
+    methods:
+      job.profile === 'astm' ? methods : [...methods, `School of testing: ${PROFILE_WORDS[job.profile]}`],
     limitsRevision: limits.revision,
     recalledLimits: limits.all().some(({ entry }) => entry.status === 'recalled'),
     statements: STATEMENTS,

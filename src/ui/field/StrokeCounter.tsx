@@ -112,6 +112,7 @@ export function StrokeCounter({ title, plan, moulds, sound, onClose, onDone }: P
             <Button
               variant="outlined"
               onClick={add}
+              disableRipple
               aria-label={tapping ? 'One tap' : 'One stroke'}
               sx={{ flexGrow: 1, flexDirection: 'column', borderWidth: 3, bgcolor: 'background.paper' }}
             >

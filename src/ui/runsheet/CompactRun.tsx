@@ -1,6 +1,7 @@
 'use client';
 import { Box, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
+import type { FieldSpec } from '@/core/methods';
 import { BENCHES } from '../methods/registry';
 import { Completion } from './Completion';
 import { Conflicts } from './Conflicts';
@@ -36,7 +37,7 @@ export function CompactRun({ data, run }: { data: RunSheetData; run: Run }) {
           <RunFields
             run={run}
             data={data}
-            fields={stepFields(run, step.fields)}
+            fields={stepFields(run, step.fields).filter((field) => isAsked(field, run, data))}
             readOnly={readOnly}
             beyond={() => undefined}
             focus="none"
@@ -61,4 +62,12 @@ export function CompactRun({ data, run }: { data: RunSheetData; run: Run }) {
       <Completion run={run} data={data} next={null} onMissing={() => setShowMissing(true)} />
     </Stack>
   );
+}
+
+/** A duration from a stopwatch is asked for only while the stamps that tell it are missing. */
+function isAsked(field: FieldSpec, run: Run, data: RunSheetData): boolean {
+  if (field.kind !== 'measure' || !field.insteadOf) return true;
+  if ((run.readings.values[field.name] ?? '') !== '') return true;
+  const stamped = data.setup.sample?.events ?? {};
+  return field.insteadOf.some((event) => stamped[event] === undefined);
 }

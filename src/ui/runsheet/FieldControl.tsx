@@ -1,8 +1,9 @@
 'use client';
 import { Box, Button, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { type KeyboardEvent, useState } from 'react';
-import type { EquipmentFacts, FieldSpec } from '@/core/methods';
+import type { DrawingId, EquipmentFacts, FieldSpec } from '@/core/methods';
 import { type System, unitLabel, unitLabelsOf } from '@/core/quantity';
+import { Drawing } from '../drawings/Drawing';
 import { Keypad, useKeypad } from '../field/Keypad';
 import { MONO } from '../theme';
 import { dayTime, fromLocalInput, localInput } from '../time';
@@ -182,7 +183,9 @@ function Legend({ field, error, id }: { field: FieldSpec; error: string | undefi
   );
 }
 
-function ChoiceButtons(props: Props & { options: readonly { value: string; label: string }[] }) {
+function ChoiceButtons(
+  props: Props & { options: readonly { value: string; label: string; drawing?: DrawingId }[] },
+) {
   const { field, value, options } = props;
   const id = `legend-${field.name}`;
   const choose = (chosen: string | null): void => {
@@ -244,7 +247,25 @@ function ChoiceButtons(props: Props & { options: readonly { value: string; label
             <Box component="span" className="mono" aria-hidden="true" sx={{ opacity: 0.75, mr: 1 }}>
               {index + 1}
             </Box>
-            {withoutNumber(option.label, index + 1)}
+            {option.drawing ? (
+              <Box
+                component="span"
+                sx={{
+                  display: 'flex',
+                  flexDirection: 'column',
+                  alignItems: 'center',
+                  bgcolor: 'background.paper',
+                  color: 'text.primary',
+                  p: 0.5,
+                  borderRadius: '3px',
+                }}
+              >
+                <Drawing id={option.drawing} />
+                {option.label}
+              </Box>
+            ) : (
+              withoutNumber(option.label, index + 1)
+            )}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>

@@ -14,7 +14,9 @@ export function RecordEvent({
   now: string;
   tested: boolean;
 }) {
-  const kinds = tested ? ['note'] : ['received', 'final cure', 'on hold', 'discarded', 'note'];
+  const kinds = tested
+    ? ['note']
+    : ['final cure', 'initial cure', 'on hold', 'released', 'quarantined', 'lost', 'discarded', 'note'];
   return (
     <FormDialog
       title="What happened to it"
@@ -28,11 +30,17 @@ export function RecordEvent({
         { name: 'kind', label: 'What', options: kinds.map((kind) => ({ value: kind, label: kind })) },
         { name: 'at', label: 'When', type: 'datetime' },
         {
+          name: 'place',
+          label: 'Where it stands',
+          optional: true,
+          help: 'Tank and rack, box and row.',
+        },
+        {
           name: 'note',
           label: 'Note',
           type: 'lines',
           optional: true,
-          help: 'Needed when it is discarded: what is wrong with it.',
+          help: 'Needed when it is discarded (what is wrong with it) or released (by whom).',
         },
       ]}
       button={(open) => (

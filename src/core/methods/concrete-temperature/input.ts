@@ -38,6 +38,7 @@ export class ConcreteTemperatureInput extends RunInput {
 
   @MeasureField({
     label: 'Sensor in for',
+    insteadOf: ['thermometer-in', 'temperature-read'],
     help: 'By stopwatch, when it was not stamped: minutes and seconds, as 2:15.',
     ...SECONDS,
     example: '',
@@ -58,6 +59,7 @@ export class ConcreteTemperatureInput extends RunInput {
 
   @MeasureField({
     label: 'Read after the sample',
+    insteadOf: ['temperature-read'],
     help: 'By stopwatch, when it was not stamped: minutes and seconds from the final portion, as 4:30.',
     ...SECONDS,
     example: '',

@@ -27,11 +27,18 @@ export class SlumpFlowInput extends RunInput {
   @InstantField({ label: 'Lift ended', event: 'flow-lift-end', example: '2031-05-14T09:34:03-04:00' })
   liftEndedAt?: string;
 
-  @MeasureField({ label: 'Lift', help: 'By stopwatch, when it was not stamped.', ...SECONDS, example: '' })
+  @MeasureField({
+    label: 'Lift',
+    insteadOf: ['flow-lift-start', 'flow-lift-end'],
+    help: 'By stopwatch, when it was not stamped.',
+    ...SECONDS,
+    example: '',
+  })
   liftTime?: string;
 
   @MeasureField({
     label: 'Fill start to mould off',
+    insteadOf: ['flow-fill', 'flow-lift-end'],
     help: 'By stopwatch, when it was not stamped: minutes and seconds.',
     ...SECONDS,
     example: '',

@@ -5,7 +5,7 @@ import type { Outcome } from '../contract';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
-import { slumpFindings } from './findings';
+import { shearedTwice, slumpFindings } from './findings';
 import type { SlumpInput } from './input';
 import { slumpConformity } from './range';
 
@@ -32,7 +32,7 @@ export function compute(input: SlumpInput, setup: RunSetup): Outcome {
   const read = readMeasure(input, 'slump');
   const unit = system === 'US' ? 'in' : 'mm';
   const step = limits.number('slump.step', system);
-  const sheared = input.shape === 'shear' && input.shearedBefore === true && limits.profile === 'is';
+  const sheared = input.shape === 'shear' && shearedTwice(input, setup) && limits.profile === 'is';
   const applicable =
     read !== undefined &&
     (input.shape === 'true' || input.shape === undefined || sheared) &&

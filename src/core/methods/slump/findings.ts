@@ -29,7 +29,7 @@ export function slumpFindings(
     ),
     ...layerFindings(input, limits),
     ...aggregateFindings(input, setup, limits),
-    ...shapeFindings(input, limits),
+    ...shapeFindings(input, shearedTwice(input, setup), limits),
     ...rangeFindings(input, read, limits),
     ...repeatFindings(input, read, setup, limits),
   ];
@@ -72,7 +72,12 @@ function aggregateFindings(input: SlumpInput, setup: RunSetup, limits: Limits): 
   ];
 }
 
-function shapeFindings(input: SlumpInput, limits: Limits): Finding[] {
+/** True when the portion before this one sheared too: said by the technician, or known from the test before. */
+export function shearedTwice(input: SlumpInput, setup: RunSetup): boolean {
+  return input.shearedBefore === true || setup.sample?.earlierSheared === true;
+}
+
+function shapeFindings(input: SlumpInput, twice: boolean, limits: Limits): Finding[] {
   if (input.shape === 'collapse') {
     return [
       finding({
@@ -88,7 +93,6 @@ function shapeFindings(input: SlumpInput, limits: Limits): Finding[] {
     ];
   }
   if (input.shape !== 'shear') return [];
-  const twice = input.shearedBefore === true;
   if (twice && limits.profile === 'is') {
     return [
       finding({

@@ -19,6 +19,7 @@ export class SlumpInput extends RunInput {
 
   @MeasureField({
     label: 'Started after the sample',
+    insteadOf: ['slump-fill'],
     help: 'By stopwatch, when it was not stamped: minutes and seconds, as 3:20.',
     ...SECONDS,
     example: '',
@@ -45,6 +46,7 @@ export class SlumpInput extends RunInput {
 
   @MeasureField({
     label: 'Lift',
+    insteadOf: ['lift-start', 'lift-end'],
     help: 'By stopwatch, when it was not stamped: seconds to raise the mould.',
     ...SECONDS,
     example: '',
@@ -53,6 +55,7 @@ export class SlumpInput extends RunInput {
 
   @MeasureField({
     label: 'Fill start to mould off',
+    insteadOf: ['slump-fill', 'lift-end'],
     help: 'By stopwatch, when it was not stamped: minutes and seconds, as 2:05.',
     ...SECONDS,
     example: '',
@@ -63,9 +66,9 @@ export class SlumpInput extends RunInput {
     label: 'Shape',
     required: true,
     options: [
-      { value: 'true', label: 'True' },
-      { value: 'shear', label: 'Shear' },
-      { value: 'collapse', label: 'Collapse' },
+      { value: 'true', label: 'True', drawing: 'slump-true' },
+      { value: 'shear', label: 'Shear', drawing: 'slump-shear' },
+      { value: 'collapse', label: 'Collapse', drawing: 'slump-collapse' },
     ],
     example: 'true',
   })

@@ -10,6 +10,7 @@ import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { specimenDetail } from '@/server/queries/specimen';
 import { Card } from '@/ui/parts/Card';
+import { TextLink } from '@/ui/parts/LinkButton';
 import { PlanList } from '@/ui/parts/PlanList';
 import { WindowBadge } from '@/ui/parts/WindowBadge';
 import { StartRun } from '@/ui/views/StartRun';
@@ -65,10 +66,17 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
           >{`Discarded: ${specimen.discarded}`}</Typography>
         )}
       </Card>
-      <Card title="Before you start">
-        <PlanList items={plan} />
-      </Card>
-      {actor.role === 'field' ? (
+      {isCylinderSize(specimen.size) ? (
+        <Card title="Before you start">
+          <PlanList items={plan} />
+        </Card>
+      ) : null}
+      {!isCylinderSize(specimen.size) ? (
+        <Typography>
+          {`A ${mouldText(specimen.size).toLowerCase()} is tested by a method that this version does not carry out. Its window stands here; note the test on `}
+          <TextLink href={`/specimens/${specimen.id}`}>the specimen’s page</TextLink>.
+        </Typography>
+      ) : actor.role === 'field' ? (
         <Typography>Breaking specimens is the laboratory’s.</Typography>
       ) : (
         <StartRun specimenId={specimen.id} />

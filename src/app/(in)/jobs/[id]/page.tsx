@@ -10,6 +10,7 @@ import { measureWords } from '@/server/reports/content';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { localInput } from '@/ui/time';
+import { ExportResults } from '@/ui/views/ExportResults';
 import { NewMix } from '@/ui/views/NewMix';
 import { NewPlacement } from '@/ui/views/NewPlacement';
 import { SampleGrid } from '@/ui/views/SampleGrid';
@@ -97,13 +98,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
                 ]}
               />
             ) : null}
-            {METHODS.map((method) => (
-              <Box key={method.id} component="span" sx={{ whiteSpace: 'nowrap' }}>
-                {`${method.title}: `}
-                <TextLink href={`/api/export?job=${job.id}&method=${method.id}&format=csv`}>CSV</TextLink>{' '}
-                <TextLink href={`/api/export?job=${job.id}&method=${method.id}&format=json`}>JSON</TextLink>
-              </Box>
-            ))}
+            <ExportResults jobId={job.id} methods={METHODS.map(({ id, title }) => ({ id, title }))} />
           </>
         }
       >

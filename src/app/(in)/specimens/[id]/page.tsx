@@ -99,12 +99,15 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
         <Card
           title="History"
           actions={
-            <RecordEvent
-              specimenId={specimen.id}
-              zone={zone}
-              now={localInput(new Date(), zone)}
-              tested={specimen.testedAt !== null}
-            />
+            <>
+              <TextLink href={`/api/labels?specimen=${specimen.id}&form=single`}>Label</TextLink>
+              <RecordEvent
+                specimenId={specimen.id}
+                zone={zone}
+                now={localInput(new Date(), zone)}
+                tested={specimen.testedAt !== null}
+              />
+            </>
           }
         >
           <Table size="small">
@@ -120,14 +123,16 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
                 <TableRow key={event.id}>
                   <TableCell sx={{ whiteSpace: 'nowrap' }}>{dayTime(event.at, zone)}</TableCell>
                   <TableCell>
-                    {event.kind}
+                    {event.place ? `${event.kind}: ${event.place}` : event.kind}
                     {event.note ? (
                       <Typography variant="body2" color="text.secondary">
                         {event.note}
                       </Typography>
                     ) : null}
                   </TableCell>
-                  <TableCell>{event.byName}</TableCell>
+                  <TableCell>
+                    {event.fromName ? `${event.fromName} to ${event.byName}` : event.byName}
+                  </TableCell>
                 </TableRow>
               ))}
             </TableBody>
