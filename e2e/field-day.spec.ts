@@ -174,6 +174,35 @@ test('a whole sample on a phone: a plan, a truck, a sheared slump, a leaked air 
   await page.close();
 });
 
+test('a reload without a network brings the clocks back, and what was stamped is sent when it returns', async ({
+  browser,
+}) => {
+  const page = await signedIn(browser, 'field', PHONE);
+  await page.goto('/field');
+  await page.getByRole('link', { name: /^PMF-015/ }).click();
+  await page.waitForURL(/\/field\//);
+  // Kept by now: the page itself among the pages, its parts among the parts.
+  await expect
+    .poll(() =>
+      page.evaluate(
+        async () => (await (await caches.open('bricole-field')).match(location.href)) !== undefined,
+      ),
+    )
+    .toBe(true);
+  await page.context().setOffline(true);
+  await page.reload();
+  await expect(page.getByText('Start moulding')).toBeVisible();
+  await press(page, 'Composite remixed');
+  await expect(page.getByText('Not sent yet: kept on this device')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Thermometer in/ })).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(page.getByText('Saved', { exact: true }).first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Thermometer in/ })).toBeVisible();
+  await page.close();
+});
+
 test('two people on one placement see each other’s readings without asking', async ({ browser }) => {
   const one = await signedIn(browser, 'field', PHONE);
   await one.goto('/field');

@@ -178,6 +178,8 @@ function PersonMenu({
     renew();
   };
   const signOut = async (): Promise<void> => {
+    // Pages kept for the field are this person's: they go with them.
+    if ('caches' in window) await caches.delete('bricole-field');
     await fetch('/api/auth/sign-out', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },

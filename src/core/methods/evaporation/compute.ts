@@ -45,6 +45,23 @@ export function compute(input: EvaporationInput, setup: RunSetup): Outcome {
     rate = raw.isNegative() ? exact(0) : raw;
     results.push(resultOf({ quantity: 'evaporation rate', symbol: 'E', value: rate, unit, step, mode }));
     const { atConcrete, inAir } = vapourPressures(weather, system);
+    const pressure = system === 'US' ? 'psi' : 'Pa';
+    const shown = system === 'US' ? exact('0.1450377') : exact(1000);
+    for (const [symbol, name, temperature, share, value] of [
+      ['e0', 'Vapour pressure at the concrete', weather.concrete, exact(1), atConcrete],
+      ['ea', 'Vapour pressure in the air', weather.air, weather.humidity, inAir],
+    ] as const) {
+      const celsius = system === 'US' ? '(T - 32) / 1.8' : 'T';
+      sheet.line({
+        symbol,
+        name,
+        formula: `r * 0.61 * exp(17.3 * (${celsius}) / (237.3 + ${celsius})) * c`,
+        uses: { r: share, T: temperature, c: shown },
+        value: system === 'US' ? value : value.times(1000),
+        unit: pressure,
+        source: ACI305,
+      });
+    }
     const older = sheet.line({
       symbol: 'W',
       name: 'Evaporation rate by vapour pressures, second figure',

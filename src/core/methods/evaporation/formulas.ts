@@ -43,9 +43,11 @@ const celsius = (temperature: Exact, system: System): Exact =>
 /** Vapour pressures at the concrete and in the air, in psi or kPa. */
 export function vapourPressures(weather: Weather, system: System): { atConcrete: Exact; inAir: Exact } {
   const unit = system === 'US' ? exact('0.1450377') : exact(1);
+  // Ten digits are carried on, so that their difference is the one that is printed, however small it is.
+  const carried = (pressure: Exact): Exact => pressure.times(unit).toSignificantDigits(10);
   return {
-    atConcrete: vapourPressure(celsius(weather.concrete, system)).times(unit),
-    inAir: vapourPressure(celsius(weather.air, system)).times(weather.humidity).times(unit),
+    atConcrete: carried(vapourPressure(celsius(weather.concrete, system))),
+    inAir: carried(vapourPressure(celsius(weather.air, system)).times(weather.humidity)),
   };
 }
 

@@ -8,6 +8,7 @@ import { fieldSample } from '@/server/queries/placement';
 import { runSheet } from '@/server/queries/run';
 import { measureWords } from '@/server/reports/content';
 import { FieldSample } from '@/ui/field/FieldSample';
+import { KeepForOffline } from '@/ui/field/KeepForOffline';
 import { LinkButton } from '@/ui/parts/LinkButton';
 import { runSheetData } from '../../runs/sheet-data';
 
@@ -45,6 +46,7 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
           {`${sample.kind === 'acceptance' ? '' : `${sample.kind}, `}${placement.element}, ${mix.code}`}
         </Typography>
       </Stack>
+      <KeepForOffline />
       <FieldSample
         sampleId={sample.id}
         placementId={placement.id}

@@ -1,0 +1,51 @@
+/// <reference lib="webworker" />
+import {
+  CacheFirst,
+  ExpirationPlugin,
+  NetworkFirst,
+  type PrecacheEntry,
+  Serwist,
+  type SerwistGlobalConfig,
+} from 'serwist';
+
+declare global {
+  interface WorkerGlobalScope extends SerwistGlobalConfig {
+    __SW_MANIFEST: (PrecacheEntry | string)[] | undefined;
+  }
+}
+declare const self: ServiceWorkerGlobalScope;
+
+const DAY = 86_400;
+/** After this long a page that was kept is better than one that is still waited for. */
+const PATIENCE = 4;
+
+/**
+ * The field works where the network does not: pages of samples are kept as they were last seen, so that a reload in
+ * the wind brings back the clocks; what was stamped meanwhile is in the device's own store and is sent later. Nothing
+ * else is kept: the desk is not used without a server.
+ */
+const worker = new Serwist({
+  precacheEntries: self.__SW_MANIFEST ?? [],
+  skipWaiting: true,
+  clientsClaim: true,
+  runtimeCaching: [
+    {
+      matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/_next/static/'),
+      handler: new CacheFirst({
+        cacheName: 'bricole-parts',
+        plugins: [new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 30 * DAY })],
+      }),
+    },
+    {
+      matcher: ({ url, sameOrigin, request }) =>
+        sameOrigin && request.mode === 'navigate' && /^\/field(\/|$)/.test(url.pathname),
+      handler: new NetworkFirst({
+        cacheName: 'bricole-field',
+        networkTimeoutSeconds: PATIENCE,
+        plugins: [new ExpirationPlugin({ maxEntries: 60, maxAgeSeconds: 4 * DAY })],
+      }),
+    },
+  ],
+});
+
+worker.addEventListeners();
