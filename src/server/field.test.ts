@@ -21,6 +21,7 @@ import { barcodeSvg, labelPdf, labelsOf } from './labels';
 import { LiveChanges } from './live';
 import { custody } from './queries/custody';
 import { claimedYield, fieldSample, freshSeries, placementDay } from './queries/placement';
+import { placementCsv } from './queries/placement-csv';
 import { runSheet } from './queries/run';
 import { perform } from './use-case';
 
@@ -354,6 +355,10 @@ describe('specimens', () => {
     expect(past[0]).toMatchObject({ from: 'field', to: 'laboratory', count: 3 });
     expect(specimens.some(({ state }) => state === 'collected, Van')).toBe(true);
     await expect(fresh.owner.query('UPDATE handovers SET count = 1')).rejects.toThrow(/append only/);
+    const csv = await placementCsv(site.db, site.actors.field, site.placementId, 'custody');
+    expect(csv).toMatch(/TST-\d+-A,collected,[^,]+,field,laboratory,Van,in order,/);
+    const clocks = await placementCsv(site.db, site.actors.field, placementId, 'clocks');
+    expect(clocks).toMatch(/slump-start,[^,]+,[^,]+,330,,300,missed/);
   });
 });
 

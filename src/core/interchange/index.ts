@@ -1,3 +1,4 @@
+export * from './field-csv';
 export * from './import-csv';
 export * from './results-csv';
 export * from './run-record';

@@ -28,8 +28,8 @@ export function conformityTo(requirement: Requirement): Conformity[] {
       criterion,
       verdict: inside ? 'meets' : 'does not meet',
       sentence: inside
-        ? `In tolerance: ${value.text} within ${range}.`
-        : `Out of tolerance: ${value.text} is outside ${range}. ${outside}`,
+        ? `In tolerance: ${value.text}; asked for: ${range}.`
+        : `Out of tolerance: ${value.text}; asked for: ${range}. ${outside}`,
     },
   ];
 }

@@ -2,6 +2,9 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { type Exact, exact } from '../quantity';
 
+/** Numbers of the generator that are passed over before the first draw. */
+const PASSED_OVER = 32;
+
 /** One drawn place in the volume of a day. */
 export interface Draw {
   /** Random number of the sublot, 0 up to 1. */
@@ -24,6 +27,8 @@ export function drawPositions(
   given: readonly string[] = [],
 ): Draw[] {
   const generator = xoroshiro128plus(seed);
+  // Seeds that are near one another begin alike; after a few numbers nothing of it is left.
+  for (let passed = 0; passed < PASSED_OVER; passed += 1) uniformFloat64(generator);
   return Array.from({ length: count }, (_, index) => {
     const own = uniformFloat64(generator).toFixed(3);
     const random = exact(given[index] ?? own);

@@ -73,6 +73,14 @@ describe('which trucks (ASTM D3665, from memory)', () => {
       ),
     );
   });
+  it('neighbouring seeds draw all over the volume, none of its parts more than another', () => {
+    const first = Array.from({ length: 2000 }, (_, index) =>
+      Number(drawPositions(1, exact(100), index + 1)[0]?.position),
+    );
+    const parts = [0, 1, 2, 3].map((part) => first.filter((at) => Math.floor(at / 25) === part).length);
+    // Four standard deviations of a fair quarter of 2,000.
+    for (const count of parts) expect(Math.abs(count - 500)).toBeLessThan(4 * Math.sqrt(2000 * 0.25 * 0.75));
+  });
   it('shows a target one load ahead and not before', () => {
     const draws = drawPositions(1, exact(40), 1, ['0.6']);
     const state = (loads: number) =>

@@ -1,7 +1,14 @@
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
 import { Limits } from '@/core/limits';
-import { isCylinderSize, type NominalSize, type Outcome, type Result, type RunSetup } from '@/core/methods';
+import {
+  isCylinderSize,
+  METHODS,
+  type NominalSize,
+  type Outcome,
+  type Result,
+  type RunSetup,
+} from '@/core/methods';
 import type { MouldSize } from '@/core/moulds';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
@@ -57,7 +64,9 @@ export interface RunView {
   readonly released: boolean;
 }
 
-/** Runs with their newest outcome, of specimens or samples. */
+const ORDER: readonly string[] = METHODS.map(({ id }) => id);
+
+/** Runs with their newest outcome, of specimens, samples or placements. */
 export async function runViews(
   db: Queryable,
   subject: {
@@ -97,7 +106,7 @@ export async function runViews(
     .where(inArray(reportOutcomes.runId, ids));
   const released = new Set(signed.map(({ outcomeId }) => outcomeId));
   const reasons = await reasonsOf(db, ids);
-  return found.map(({ run, by }) => {
+  const views = found.map(({ run, by }) => {
     const last = byRun.get(run.id);
     const own = reasons.filter((reason) => reason.runId === run.id);
     const accepted = new Set(own.filter((reason) => reason.acceptedByName).map((reason) => reason.findingId));
@@ -123,6 +132,8 @@ export async function runViews(
       released: last ? released.has(last.id) : false,
     };
   });
+  // In the order of the work, not of the alphabet.
+  return views.toSorted((a, b) => ORDER.indexOf(a.method) - ORDER.indexOf(b.method) || a.attempt - b.attempt);
 }
 
 async function reasonsOf(

@@ -39,6 +39,7 @@ export function useReadings(
   correction: { reason?: string; amendmentId?: string } = {},
 ) {
   const store = `readings/${runId}`;
+  const typed = `typed/${runId}`;
   const [values, setValues] = useState<Record<string, string>>(() =>
     Object.fromEntries(initial.map(({ field, text }) => [field, text ?? ''])),
   );
@@ -118,10 +119,40 @@ export function useReadings(
     };
   }, [flush, store]);
 
-  const type = useCallback((field: string, text: string) => {
-    setValues((all) => ({ ...all, [field]: text }));
-    setRefused(({ [field]: _, ...rest }) => rest);
-  }, []);
+  // What is typed and not taken yet, a value that cannot be among it, stays on this device too.
+  const draft = useCallback(
+    (field: string, text: string | null) => {
+      try {
+        const { [field]: _, ...rest } = JSON.parse(localStorage.getItem(typed) ?? '{}') as Record<
+          string,
+          string
+        >;
+        const all = text === null ? rest : { ...rest, [field]: text };
+        if (Object.keys(all).length === 0) localStorage.removeItem(typed);
+        else localStorage.setItem(typed, JSON.stringify(all));
+      } catch {
+        // Without storage it holds as long as the page stands.
+      }
+    },
+    [typed],
+  );
+  useEffect(() => {
+    try {
+      const left = JSON.parse(localStorage.getItem(typed) ?? '{}') as Record<string, string>;
+      if (Object.keys(left).length > 0) setValues((all) => ({ ...all, ...left }));
+    } catch {
+      localStorage.removeItem(typed);
+    }
+  }, [typed]);
+
+  const type = useCallback(
+    (field: string, text: string) => {
+      setValues((all) => ({ ...all, [field]: text }));
+      setRefused(({ [field]: _, ...rest }) => rest);
+      draft(field, text);
+    },
+    [draft],
+  );
 
   // What somebody else entered meanwhile comes in with the page's renewed data. A field that this person is typing in
   // keeps what is typed: when it is saved, the difference is put before them.
@@ -149,6 +180,7 @@ export function useReadings(
   const save = useCallback(
     (field: string, text: string) => {
       setValues((all) => ({ ...all, [field]: text }));
+      draft(field, null);
       const last =
         queue.current.findLast((reading) => reading.field === field)?.text ?? saved.current[field] ?? '';
       if (last.trim() === text.trim()) return;
@@ -166,7 +198,7 @@ export function useReadings(
       keep();
       void flush();
     },
-    [flush, keep, reason, amendmentId],
+    [flush, keep, draft, reason, amendmentId],
   );
 
   /** Settles a conflict: their reading stays, or mine is saved on top of it. */

@@ -108,9 +108,13 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
         <Card
           title="Fresh results"
           actions={
-            <LinkButton href={`/placements/${placement.id}/hand-over`} size="small" variant="outlined">
-              Hand over specimens
-            </LinkButton>
+            <>
+              <TextLink href={`/api/placements/${placement.id}/clocks`}>Clocks, CSV</TextLink>
+              <TextLink href={`/api/placements/${placement.id}/custody`}>Custody, CSV</TextLink>
+              <LinkButton href={`/placements/${placement.id}/hand-over`} size="small" variant="outlined">
+                Hand over specimens
+              </LinkButton>
+            </>
           }
         >
           <Box

@@ -1,0 +1,61 @@
+import Papa from 'papaparse';
+import { readClocks, type Stamps } from '../clocks';
+import type { Limits } from '../limits';
+import type { System } from '../quantity';
+
+/** The clocks of samples as they ended, one a row: what started and stopped each, how long it took, what is allowed. */
+export function clockLogCsv(
+  samples: readonly { readonly label: string; readonly stamps: Stamps }[],
+  limits: Limits,
+  system: System,
+): string {
+  const rows = samples.flatMap(({ label, stamps }) =>
+    readClocks(stamps, 0, limits, system).done.map((reading) => [
+      label,
+      reading.clock.id,
+      iso(reading.startedAt),
+      iso(reading.endedAt),
+      reading.elapsed,
+      reading.least,
+      reading.most,
+      reading.state,
+    ]),
+  );
+  return Papa.unparse({
+    fields: ['sample', 'clock', 'start_utc', 'stop_utc', 'elapsed_s', 'min_s', 'max_s', 'verdict'],
+    data: rows,
+  });
+}
+
+/** One event of a specimen's custody. */
+export interface CustodyRow {
+  readonly specimen: string;
+  readonly event: string;
+  readonly at: Date;
+  readonly from: string;
+  readonly to: string;
+  readonly place: string;
+  readonly condition: string;
+  readonly note: string;
+}
+
+/** Everything that happened to specimens, in order, with the names at each hand-over. */
+export function custodyCsv(rows: readonly CustodyRow[]): string {
+  return Papa.unparse({
+    fields: ['specimen', 'event', 'at_utc', 'from', 'to', 'place', 'condition', 'note'],
+    data: rows.map((row) => [
+      row.specimen,
+      row.event,
+      row.at.toISOString(),
+      row.from,
+      row.to,
+      row.place,
+      row.condition,
+      row.note,
+    ]),
+  });
+}
+
+function iso(at: number | null): string {
+  return at === null ? '' : new Date(at).toISOString();
+}
