@@ -13,6 +13,7 @@ import {
 import { useMemo } from 'react';
 import { sampleLabel } from '@/core/identity/labels';
 import { type LimitChanges, Limits } from '@/core/limits';
+import { findMethod } from '@/core/methods';
 import { ageText, durationText, type WindowState } from '@/core/windows';
 import { Card, Empty } from '../parts/Card';
 import { LinkButton, TextLink } from '../parts/LinkButton';
@@ -123,10 +124,11 @@ function Headline({
   );
 }
 
-const FRESH_WORDS: Readonly<Record<string, string>> = {
-  slump: 'slump',
-  'concrete-temperature': 'temperature',
-};
+/** What a sample still waits for: its tests by name while they are few, else their number. */
+function openWords(rows: readonly Fresh[]): string {
+  if (rows.length > 3) return `${rows.length} tests open`;
+  return `waits for ${rows.map(({ method }) => findMethod(method)?.title.toLowerCase() ?? method).join(', ')}`;
+}
 
 function FreshCard({ fresh, now }: { fresh: readonly Fresh[]; now: number }) {
   const samples = [...new Map(fresh.map((row) => [row.sampleId, row])).values()];
@@ -137,10 +139,7 @@ function FreshCard({ fresh, now }: { fresh: readonly Fresh[]; now: number }) {
           <Box key={sample.sampleId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
             <Typography className="mono">{sampleLabel(sample.job, sample.number)}</Typography>
             <Typography>
-              {`taken ${durationText((now - sample.sampledAt) / 60_000)} ago, waits for ${fresh
-                .filter((row) => row.sampleId === sample.sampleId)
-                .map((row) => FRESH_WORDS[row.method] ?? row.method)
-                .join(' and ')}`}
+              {`taken ${durationText((now - sample.sampledAt) / 60_000)} ago, ${openWords(fresh.filter((row) => row.sampleId === sample.sampleId))}`}
             </Typography>
             <LinkButton size="small" variant="outlined" href={`/field/${sample.sampleId}`}>
               Go on

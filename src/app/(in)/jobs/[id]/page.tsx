@@ -1,6 +1,7 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
+import { PROFILE_WORDS } from '@/core/limits';
 import { METHODS } from '@/core/methods';
 import { ageText } from '@/core/windows';
 import { database } from '@/db/client';
@@ -27,7 +28,10 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Typography variant="h1">{`${job.number}  ${job.name}`}</Typography>
-        <Typography color="text.secondary" sx={{ flexGrow: 1 }}>{`${job.owner}, ${job.location}`}</Typography>
+        <Typography
+          color="text.secondary"
+          sx={{ flexGrow: 1 }}
+        >{`${job.owner}, ${job.location}${job.profile === 'astm' ? '' : `. School: ${PROFILE_WORDS[job.profile]}`}`}</Typography>
         {staff && actor.role !== 'field' ? (
           <LinkButton href={`/jobs/${job.id}/import`} variant="outlined">
             Import results
@@ -50,9 +54,11 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
           <Table size="small">
             <TableHead>
               <TableRow>
-                {['Mix', 'For', 'Specified', 'Slump', 'Temperature', 'Standing'].map((word) => (
-                  <TableCell key={word}>{word}</TableCell>
-                ))}
+                {['Mix', 'For', 'Specified', 'Slump', 'Temperature', 'Air', 'w/cm', 'Standing'].map(
+                  (word) => (
+                    <TableCell key={word}>{word}</TableCell>
+                  ),
+                )}
               </TableRow>
             </TableHead>
             <TableBody>
@@ -62,13 +68,23 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
                   <TableCell>{mix.title}</TableCell>
                   <TableCell className="mono">{`${measureWords(mix.specifiedStrength)} at ${ageText(mix.ageHours)}`}</TableCell>
                   <TableCell>
-                    {mix.slump ? `${mix.slumpKind} ${measureWords(mix.slump)}` : 'not specified'}
+                    {mix.slump
+                      ? `${mix.slumpKind} ${measureWords(mix.slump)}`
+                      : mix.slumpFlow
+                        ? `flow ${measureWords(mix.slumpFlow)}`
+                        : mix.slumpClass
+                          ? `class ${mix.slumpClass}`
+                          : 'not specified'}
                   </TableCell>
                   <TableCell>
                     {mix.temperatureMaximum
                       ? `up to ${measureWords(mix.temperatureMaximum)}`
                       : 'not specified'}
                   </TableCell>
+                  <TableCell>
+                    {mix.air ? measureWords(mix.air) : mix.exposure ? `for ${mix.exposure}` : ''}
+                  </TableCell>
+                  <TableCell className="mono">{mix.waterRatio ?? ''}</TableCell>
                   <TableCell>
                     <TextLink href={`/verdicts/${mix.id}`}>Verdicts</TextLink>
                   </TableCell>
