@@ -9,7 +9,7 @@ import {
 } from '@zxing/library';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { runs, samples, samplingPlans, specimenEvents } from '@/db/schema';
+import { runs, samples, samplingPlans, specimenEvents, specimens } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addLoad, handOver, planSampling } from './actions/field';
@@ -23,6 +23,7 @@ import { custody } from './queries/custody';
 import { claimedYield, fieldSample, freshSeries, placementDay } from './queries/placement';
 import { placementCsv } from './queries/placement-csv';
 import { runSheet } from './queries/run';
+import { sampleEvents } from './sample-facts';
 import { perform } from './use-case';
 
 const MINUTE = 60_000;
@@ -351,9 +352,16 @@ describe('specimens', () => {
     await carry({ count: 3 });
     const events = await site.db.select().from(specimenEvents).where(eq(specimenEvents.handoverId, over.id));
     expect(events.length).toBe(3);
-    const { past, specimens } = await custody(site.db, site.actors.field, site.placementId);
+    const [carried] = await site.db
+      .select()
+      .from(specimens)
+      .where(eq(specimens.id, specimenIds[0] ?? ''));
+    expect(await sampleEvents(site.db, carried?.sampleId ?? '')).toMatchObject({
+      collected: Date.parse(at(1500)),
+    });
+    const { past, specimens: carriedOver } = await custody(site.db, site.actors.field, site.placementId);
     expect(past[0]).toMatchObject({ from: 'field', to: 'laboratory', count: 3 });
-    expect(specimens.some(({ state }) => state === 'collected, Van')).toBe(true);
+    expect(carriedOver.some(({ state }) => state === 'collected, Van')).toBe(true);
     await expect(fresh.owner.query('UPDATE handovers SET count = 1')).rejects.toThrow(/append only/);
     const csv = await placementCsv(site.db, site.actors.field, site.placementId, 'custody');
     expect(csv).toMatch(/TST-\d+-A,collected,[^,]+,field,laboratory,Van,in order,/);

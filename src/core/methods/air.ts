@@ -187,6 +187,9 @@ export function consolidationFor(slump: Exact, system: System, limits: Limits): 
   return 'either';
 }
 
+/** How a bowl or measure is to be consolidated, as it is said in the plan. */
+export const CONSOLIDATION_WORDS = { rod: 'rod only', vibrate: 'vibrate', either: 'rod or vibrate' } as const;
+
 /** Finds a bowl or measure that was consolidated the wrong way for the slump of its sample. */
 export function consolidationFindings(
   input: { consolidation?: 'rod' | 'vibrate' | 'none'; system: System },

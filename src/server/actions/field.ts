@@ -1,4 +1,4 @@
-import { randomInt } from 'node:crypto';
+import { randomInt, randomUUID } from 'node:crypto';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -14,7 +14,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
 import { Limits } from '@/core/limits';
 import { setupMeasure } from '@/core/methods';
 import { drawPositions, samplesForDay } from '@/core/sampling-plan';
@@ -24,6 +24,8 @@ import {
   loads,
   people,
   placements,
+  readings,
+  runs,
   samplingPlans,
   specimenEvents,
   specimens,
@@ -32,6 +34,7 @@ import { NotFound } from '../errors';
 import { measureText } from '../measure-text';
 import { limitChangesAt } from '../run-setup';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
+import { currentReadings } from './runs';
 import { instantField } from './samples';
 
 async function lockPlacement(tx: Transaction, placementId: string) {
@@ -187,7 +190,10 @@ export const handOver = defineUseCase({
     const [before] = await tx.select({ id: handovers.id }).from(handovers).where(eq(handovers.id, input.id));
     if (before) return { handoverId: before.id };
     const ids = [...new Set(input.specimenIds)];
-    const there = await tx.select({ id: specimens.id }).from(specimens).where(inArray(specimens.id, ids));
+    const there = await tx
+      .select({ id: specimens.id, sampleId: specimens.sampleId })
+      .from(specimens)
+      .where(inArray(specimens.id, ids));
     if (there.length !== ids.length) throw new NotFound('One of these specimens');
     if (input.count !== ids.length) {
       refuseFields({
@@ -197,8 +203,11 @@ export const handOver = defineUseCase({
     if (input.condition !== 'in order' && !input.note?.trim()) {
       refuseFields({ note: 'Say which specimens, and what is wrong.' });
     }
-    const [giver] = await tx.select({ id: people.id }).from(people).where(eq(people.id, input.fromPersonId));
-    if (!giver) refuseFields({ fromPersonId: 'Who hands them over?' });
+    const [giver] = await tx
+      .select({ id: people.id, role: people.role })
+      .from(people)
+      .where(eq(people.id, input.fromPersonId));
+    if (!giver || giver.role === 'client') refuseFields({ fromPersonId: 'Who hands them over?' });
     const at = instantField('at', 'When', input.at, now);
     await tx.insert(handovers).values({
       id: input.id,
@@ -222,6 +231,43 @@ export const handOver = defineUseCase({
         handoverId: input.id,
       })),
     );
+    for (const sampleId of new Set(there.map((specimen) => specimen.sampleId))) {
+      await stampCuring(tx, sampleId, input.kind, at, actor.id, now);
+    }
     return { handoverId: input.id };
   },
 });
+
+const STAMPED = { collected: 'collectedAt', received: 'receivedAt' } as const;
+
+/** The hand-over is the clocks' stamp too, unless it was stamped by hand before: nobody enters it twice. */
+async function stampCuring(
+  tx: Transaction,
+  sampleId: string,
+  kind: keyof typeof STAMPED,
+  at: Date,
+  by: string,
+  now: Date,
+): Promise<void> {
+  const field = STAMPED[kind];
+  const [run] = await tx
+    .select({ id: runs.id, state: runs.state })
+    .from(runs)
+    .where(and(eq(runs.sampleId, sampleId), eq(runs.method, 'initial-curing')))
+    .orderBy(desc(runs.attempt))
+    .limit(1);
+  if (run?.state !== 'open') return;
+  const current = await currentReadings(tx, run.id);
+  if (current.some((reading) => reading.field === field && reading.text !== null)) return;
+  await tx
+    .insert(readings)
+    .values({
+      id: randomUUID(),
+      runId: run.id,
+      field,
+      text: at.toISOString(),
+      takenAt: at,
+      by,
+      savedAt: now,
+    });
+}

@@ -1,5 +1,5 @@
 import { standard } from '../../working';
-import { airRange, consolidationFor } from '../air';
+import { airRange, CONSOLIDATION_WORDS, consolidationFor } from '../air';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
@@ -78,8 +78,6 @@ const STEPS: readonly Step[] = [
   },
 ];
 
-const WORDS = { rod: 'rod only', vibrate: 'vibrate', either: 'rod or vibrate' } as const;
-
 /** Air content of fresh concrete by the pressure method; for dense aggregate. */
 export const airPressure: Method<AirPressureInput> = {
   id: 'air-pressure',
@@ -102,7 +100,9 @@ export const airPressure: Method<AirPressureInput> = {
     const slump = setupMeasure(setup.sample?.measuredSlump, 'length', system === 'US' ? 'in' : 'mm');
     return [
       ...(range ? [{ label: 'Specified', text: range.text }] : []),
-      ...(slump ? [{ label: 'Consolidate', text: WORDS[consolidationFor(slump, system, limits)] }] : []),
+      ...(slump
+        ? [{ label: 'Consolidate', text: CONSOLIDATION_WORDS[consolidationFor(slump, system, limits)] }]
+        : []),
       { label: 'Aggregate correction', text: setup.sample?.aggregateFactor ?? 'none on file' },
     ];
   },

@@ -1,5 +1,5 @@
 import { standard } from '../../working';
-import { consolidationFor } from '../air';
+import { CONSOLIDATION_WORDS, consolidationFor } from '../air';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
@@ -51,8 +51,6 @@ const STEPS: readonly Step[] = [
   },
 ];
 
-const WORDS = { rod: 'rod only', vibrate: 'vibrate', either: 'rod or vibrate' } as const;
-
 /** Density (unit weight), yield and gravimetric air of fresh concrete. */
 export const densityYield: Method<DensityYieldInput> = {
   id: 'density-yield',
@@ -76,7 +74,9 @@ export const densityYield: Method<DensityYieldInput> = {
     const slump = setupMeasure(setup.sample?.measuredSlump, 'length', system === 'US' ? 'in' : 'mm');
     return [
       ...(setup.sample?.density ? [{ label: 'Specified', text: setup.sample.density }] : []),
-      ...(slump ? [{ label: 'Consolidate', text: WORDS[consolidationFor(slump, system, limits)] }] : []),
+      ...(slump
+        ? [{ label: 'Consolidate', text: CONSOLIDATION_WORDS[consolidationFor(slump, system, limits)] }]
+        : []),
       { label: 'Loads for a claim on yield', text: limits.of('density.loads', system).text },
     ];
   },
