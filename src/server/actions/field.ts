@@ -259,15 +259,13 @@ async function stampCuring(
   if (run?.state !== 'open') return;
   const current = await currentReadings(tx, run.id);
   if (current.some((reading) => reading.field === field && reading.text !== null)) return;
-  await tx
-    .insert(readings)
-    .values({
-      id: randomUUID(),
-      runId: run.id,
-      field,
-      text: at.toISOString(),
-      takenAt: at,
-      by,
-      savedAt: now,
-    });
+  await tx.insert(readings).values({
+    id: randomUUID(),
+    runId: run.id,
+    field,
+    text: at.toISOString(),
+    takenAt: at,
+    by,
+    savedAt: now,
+  });
 }
