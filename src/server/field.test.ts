@@ -209,6 +209,32 @@ describe('trucks, samples and their decisions', () => {
   });
 });
 
+describe('the stamps of samples', () => {
+  it('are read of several at once, each its own, and a second attempt starts without the first one’s', async () => {
+    const one = await sampleOf('acceptance', 10);
+    const two = await sampleOf('acceptance', 12);
+    const first = await runOf(one, 'slump');
+    await read(first, { shape: 'shear', slump: '3', fillStartedAt: at(11), readAt: at(13) });
+    await read(await runOf(two, 'slump'), { fillStartedAt: at(14) }, false);
+    const stamps = async () => {
+      const all = await sampleEvents(site.db, [one, two]);
+      return [one, two].map((id) => all.get(id)?.['slump-fill']);
+    };
+    expect(await stamps()).toEqual([at(11), at(14)].map((each) => Date.parse(each)));
+    const again = await perform(
+      site.db,
+      site.actors.field,
+      startRun,
+      { method: 'slump', sampleId: one, repeatReason: 'It sheared.' },
+      now(15),
+    );
+    expect(await stamps()).toEqual([undefined, Date.parse(at(14))]);
+    await read(again.runId, { fillStartedAt: at(16) }, false);
+    expect(await stamps()).toEqual([at(16), at(14)].map((each) => Date.parse(each)));
+    expect(await sampleEvents(site.db, [])).toEqual(new Map());
+  });
+});
+
 describe('what tests say to one another', () => {
   it('air is held against the slump, the factor on file and the load before; density against the meter', async () => {
     const first = await sampleOf('acceptance', 20);
@@ -356,7 +382,8 @@ describe('specimens', () => {
       .select()
       .from(specimens)
       .where(eq(specimens.id, specimenIds[0] ?? ''));
-    expect(await sampleEvents(site.db, carried?.sampleId ?? '')).toMatchObject({
+    const carriedSample = carried?.sampleId ?? '';
+    expect((await sampleEvents(site.db, [carriedSample])).get(carriedSample)).toMatchObject({
       collected: Date.parse(at(1500)),
     });
     const { past, specimens: carriedOver } = await custody(site.db, site.actors.field, site.placementId);

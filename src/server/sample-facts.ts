@@ -1,42 +1,49 @@
-import { and, desc, eq, inArray, isNotNull, lt, ne, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, lt, ne } from 'drizzle-orm';
 import type { Stamps } from '@/core/clocks';
 import { fieldsOf, findMethod, type Outcome, type SampleFacts } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { outcomes, readings, runs, samples } from '@/db/schema';
 
 /**
- * The stamps of a sample's clock: the newest of every reading that stamps an event, over all runs of the sample; of a
- * test made again, the last attempt's.
- * @returns instants, ms since the epoch, by event
+ * The stamps of the clocks of samples: the newest of every reading that stamps an event, over all runs of a sample; of a
+ * test made again, the last attempt's, even before anything was read in it.
+ * @returns by sample, its instants, ms since the epoch, by event
  */
-export async function sampleEvents(db: Queryable, sampleId: string): Promise<Stamps> {
+export async function sampleEvents(
+  db: Queryable,
+  sampleIds: readonly string[],
+): Promise<ReadonlyMap<string, Stamps>> {
+  if (sampleIds.length === 0) return new Map();
+  // A run without readings gives a row too: it is what starts a second attempt's clocks afresh.
   const rows = await db
-    .selectDistinctOn([runs.method, readings.field], {
+    .selectDistinctOn([runs.sampleId, runs.method, readings.field], {
+      sampleId: runs.sampleId,
       method: runs.method,
       field: readings.field,
       text: readings.text,
       attempt: runs.attempt,
     })
-    .from(readings)
-    .innerJoin(runs, eq(runs.id, readings.runId))
-    .where(eq(runs.sampleId, sampleId))
-    .orderBy(runs.method, readings.field, desc(runs.attempt), desc(readings.seq));
-  const latest = await db
-    .select({ method: runs.method, attempt: sql<number>`max(${runs.attempt})` })
     .from(runs)
-    .where(eq(runs.sampleId, sampleId))
-    .groupBy(runs.method);
-  const stamps: Record<string, number> = {};
-  for (const { method: id, field: name, text, attempt } of rows) {
-    const method = findMethod(id);
-    const field = method && fieldsOf(method.Input).find((each) => each.name === name);
-    // A second attempt starts with clocks of its own.
-    const newest = latest.find((each) => each.method === id)?.attempt;
-    if (field?.kind !== 'instant' || !field.event || text === null || Number(newest) !== attempt) continue;
-    const at = Date.parse(text);
-    if (!Number.isNaN(at)) stamps[field.event] = at;
-  }
-  return stamps;
+    .leftJoin(readings, eq(readings.runId, runs.id))
+    .where(inArray(runs.sampleId, [...sampleIds]))
+    .orderBy(runs.sampleId, runs.method, readings.field, desc(runs.attempt), desc(readings.seq));
+  const runOf = (row: { sampleId: string | null; method: string }) => `${row.sampleId} ${row.method}`;
+  const newest = new Map<string, number>();
+  for (const row of rows) newest.set(runOf(row), Math.max(row.attempt, newest.get(runOf(row)) ?? 0));
+  return new Map(
+    sampleIds.map((sampleId) => {
+      const stamps: Record<string, number> = {};
+      for (const row of rows) {
+        if (row.sampleId !== sampleId || newest.get(runOf(row)) !== row.attempt) continue;
+        const method = findMethod(row.method);
+        const field = method && fieldsOf(method.Input).find((each) => each.name === row.field);
+        if (field?.kind !== 'instant' || !field.event || row.text === null) continue;
+        const at = Date.parse(row.text);
+        if (!Number.isNaN(at)) stamps[field.event] = at;
+      }
+      return [sampleId, stamps];
+    }),
+  );
 }
 
 /** Stamps as a setup holds them, in words. */
@@ -106,7 +113,7 @@ export async function relatedFacts(
   const newest = (method: string) =>
     others.filter((each) => each.method === method).toSorted((a, b) => b.attempt - a.attempt)[0];
   const of = (method: string) => newest(method)?.outcome;
-  const events = inWords(await sampleEvents(db, sample.id));
+  const events = inWords((await sampleEvents(db, [sample.id])).get(sample.id) ?? {});
   const facts: Record<string, string | undefined> = {
     measuredSlump: reportedOf(of('slump'), 'slump'),
     earlierSlump: run.method === 'slump' ? reportedOf(of('slump'), 'slump') : undefined,

@@ -23,6 +23,8 @@ export interface Conformity {
   readonly criterion: string;
   readonly verdict: 'meets' | 'does not meet' | 'not yet determinable';
   readonly sentence: string;
+  /** Which end of a range a result that does not meet it lies beyond. */
+  readonly side?: 'low' | 'high';
 }
 
 /** What the method draws, as data; the interface draws it. */

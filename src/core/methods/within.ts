@@ -22,14 +22,20 @@ export function conformityTo(requirement: Requirement): Conformity[] {
   if (!value) {
     return [{ criterion, verdict: 'not yet determinable', sentence: `Not yet determinable: ${criterion}.` }];
   }
-  const inside = !(low && value.number.lessThan(low)) && !(high && value.number.greaterThan(high));
+  const side =
+    low && value.number.lessThan(low)
+      ? ('low' as const)
+      : high && value.number.greaterThan(high)
+        ? ('high' as const)
+        : undefined;
   return [
-    {
-      criterion,
-      verdict: inside ? 'meets' : 'does not meet',
-      sentence: inside
-        ? `In tolerance: ${value.text}; asked for: ${range}.`
-        : `Out of tolerance: ${value.text}; asked for: ${range}. ${outside}`,
-    },
+    side
+      ? {
+          criterion,
+          verdict: 'does not meet',
+          sentence: `Out of tolerance: ${value.text}; asked for: ${range}. ${outside}`,
+          side,
+        }
+      : { criterion, verdict: 'meets', sentence: `In tolerance: ${value.text}; asked for: ${range}.` },
   ];
 }

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import { type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
 import { Limits } from '@/core/limits';
 import {
@@ -66,24 +67,32 @@ export interface RunView {
 
 const ORDER: readonly string[] = METHODS.map(({ id }) => id);
 
-/** Runs with their newest outcome, of specimens, samples or placements. */
+/** Compares two runs by the order of the work, not of the alphabet; attempts of one method as they were made. */
+export function inWorkOrder(
+  a: { readonly method: string; readonly attempt: number },
+  b: { readonly method: string; readonly attempt: number },
+): number {
+  return ORDER.indexOf(a.method) - ORDER.indexOf(b.method) || a.attempt - b.attempt;
+}
+
+/** Runs with their newest outcome: these runs, or those of specimens, samples or placements. */
 export async function runViews(
   db: Queryable,
   subject: {
+    runIds?: readonly string[];
     specimenIds?: readonly string[];
     sampleIds?: readonly string[];
     placementIds?: readonly string[];
   },
 ): Promise<RunView[]> {
-  const { specimenIds = [], sampleIds = [], placementIds = [] } = subject;
-  const filter =
-    specimenIds.length > 0
-      ? inArray(runs.specimenId, [...specimenIds])
-      : sampleIds.length > 0
-        ? inArray(runs.sampleId, [...sampleIds])
-        : placementIds.length > 0
-          ? inArray(runs.placementId, [...placementIds])
-          : undefined;
+  const { runIds, specimenIds, sampleIds, placementIds } = subject;
+  const asked: [AnyPgColumn, readonly string[] | undefined][] = [
+    [runs.id, runIds],
+    [runs.specimenId, specimenIds],
+    [runs.sampleId, sampleIds],
+    [runs.placementId, placementIds],
+  ];
+  const [filter] = asked.flatMap(([column, ids]) => (ids?.length ? [inArray(column, [...ids])] : []));
   if (!filter) return [];
   const found = await db
     .select({ run: runs, by: people.name })
@@ -132,8 +141,7 @@ export async function runViews(
       released: last ? released.has(last.id) : false,
     };
   });
-  // In the order of the work, not of the alphabet.
-  return views.toSorted((a, b) => ORDER.indexOf(a.method) - ORDER.indexOf(b.method) || a.attempt - b.attempt);
+  return views.toSorted(inWorkOrder);
 }
 
 async function reasonsOf(

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
 import { type RunSetup, setupMeasure } from '@/core/methods';
@@ -25,7 +25,7 @@ import { limitChangesAt } from '../run-setup';
 import { sampleEvents } from '../sample-facts';
 import { present, readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
-import { type RunView, runViews } from './dossier';
+import { inWorkOrder, type RunView, runViews } from './dossier';
 
 /** A placement with its mix and job. */
 async function placementPlace(db: Queryable, actor: Actor, placementId: string) {
@@ -90,16 +90,15 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
   const out = volumes.reduce((sum, each) => sum.plus(each), exact(0));
   const { changes, revision } = await limitChangesAt(db);
   const limits = new Limits(changes, revision, job.profile);
-  const views = await Promise.all(
-    taken.map(async ({ sample, by }) => ({
-      ...sample,
-      label: sampleLabel(job.number, sample.number),
-      by,
-      events: await sampleEvents(db, sample.id),
-      runs: fresh.filter(({ sampleId }) => sampleId === sample.id),
-      specimens: made.filter(({ sampleId }) => sampleId === sample.id).map(({ label }) => label),
-    })),
-  );
+  const events = await sampleEvents(db, ids);
+  const views = taken.map(({ sample, by }) => ({
+    ...sample,
+    label: sampleLabel(job.number, sample.number),
+    by,
+    events: events.get(sample.id) ?? {},
+    runs: fresh.filter(({ sampleId }) => sampleId === sample.id),
+    specimens: made.filter(({ sampleId }) => sampleId === sample.id).map(({ label }) => label),
+  }));
   return {
     ...place,
     limits,
@@ -211,10 +210,7 @@ function against(run: RunView): Against | null {
   const valid = run.outcome?.findings.every(({ severity }) => severity !== 'invalid') ?? false;
   if (run.state !== 'complete' || !conformity || !valid) return null;
   if (conformity.verdict === 'meets') return 'in';
-  if (conformity.verdict !== 'does not meet') return null;
-  const reported = Number(run.outcome?.results[0]?.reported);
-  const low = Number(/(\d+(?:\.\d+)?) to /.exec(conformity.criterion)?.[1]);
-  return reported < low ? 'low' : 'high';
+  return conformity.side ?? null;
 }
 
 const JUDGED = ['slump', 'slump-flow', 'air-pressure', 'air-volumetric'];
@@ -245,21 +241,19 @@ export async function fieldSample(db: Queryable, actor: Actor, sampleId: string)
   const [found] = await db.select().from(samples).where(eq(samples.id, sampleId));
   const sample = present(found, 'This sample');
   const place = await placementPlace(db, actor, sample.placementId);
-  const siblings = await db
-    .select({ id: samples.id, number: samples.number, sampledAt: samples.sampledAt, kind: samples.kind })
+  const others = await db
+    .select({ id: samples.id, number: samples.number })
     .from(samples)
-    .where(eq(samples.placementId, sample.placementId))
+    .where(and(eq(samples.placementId, sample.placementId), ne(samples.id, sampleId)))
     .orderBy(asc(samples.number));
-  const others = await Promise.all(
-    siblings
-      .filter(({ id }) => id !== sample.id)
-      .map(async (other) => ({ ...other, events: await sampleEvents(db, other.id) })),
+  const events = await sampleEvents(
+    db,
+    others.map(({ id }) => id),
   );
   const own = await db
     .select({ id: runs.id, method: runs.method, attempt: runs.attempt })
     .from(runs)
-    .where(eq(runs.sampleId, sampleId))
-    .orderBy(asc(runs.method), asc(runs.attempt));
+    .where(eq(runs.sampleId, sampleId));
   const [load] = sample.loadId ? await db.select().from(loads).where(eq(loads.id, sample.loadId)) : [];
   const made = await db
     .select()
@@ -271,8 +265,8 @@ export async function fieldSample(db: Queryable, actor: Actor, sampleId: string)
     ...place,
     sample,
     load: load ?? null,
-    others,
-    runs: own,
+    others: others.map((other) => ({ ...other, events: events.get(other.id) ?? {} })),
+    runs: own.toSorted(inWorkOrder),
     specimens: made,
     limits: new Limits(changes, revision, place.job.profile),
   };

@@ -18,13 +18,9 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
   const current = await currentReadings(db, runId);
   const input = inputOf(method, place.job.system, current);
   const { system, ...setup } = await runSetup(db, place, input, now, { forChoosing: true });
-  const dossier = place.sample ? await sampleDossier(db, actor, place.sample.id) : null;
-  const subject = place.specimen
-    ? { specimenIds: [place.specimen.id] }
-    : place.sample
-      ? { sampleIds: [place.sample.id] }
-      : { placementIds: [place.placement.id] };
-  const view = (await runViews(db, subject)).find((each) => each.id === runId);
+  // Only a specimen belongs to a set; the tests of fresh concrete need nothing of their sample's dossier.
+  const sets = place.specimen && place.sample ? (await sampleDossier(db, actor, place.sample.id)).sets : [];
+  const [view] = await runViews(db, { runIds: [runId] });
   const history = await db
     .select({
       seq: readings.seq,
@@ -56,7 +52,7 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
     history,
     files,
     view: view ?? null,
-    sets: dossier?.sets ?? [],
+    sets,
     lock: await lockOf(db, runId),
   };
 }

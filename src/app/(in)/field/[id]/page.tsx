@@ -1,7 +1,7 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { findMethod, METHODS } from '@/core/methods';
+import { findMethod } from '@/core/methods';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { fieldSample } from '@/server/queries/placement';
@@ -14,8 +14,6 @@ import { runSheetData } from '../../runs/sheet-data';
 
 export const metadata: Metadata = { title: 'Field sample' };
 
-const ORDER = METHODS.map(({ id }) => id as string);
-
 /** One sample in the field: what to press next, its clocks, its tests and its specimens, on a phone. */
 export default async function FieldSamplePage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
@@ -25,9 +23,6 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
   const field = await pageData(() => fieldSample(db, actor, id));
   const { sample, placement, mix, job, load, limits } = field;
   const sheets = await Promise.all(field.runs.map((run) => runSheet(db, actor, run.id, now)));
-  const ordered = sheets.toSorted(
-    (a, b) => ORDER.indexOf(a.run.method) - ORDER.indexOf(b.run.method) || a.run.attempt - b.run.attempt,
-  );
   const asked = [
     mix.slump ? `slump ${mix.slumpKind === 'maximum' ? 'at most ' : ''}${measureWords(mix.slump)}` : '',
     mix.slumpClass ? `slump class ${mix.slumpClass}` : '',
@@ -66,7 +61,7 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
             : []),
           ...(asked.length > 0 ? [`Asked for: ${asked.join(', ')}`] : []),
         ]}
-        runs={ordered.map((sheet) => ({
+        runs={sheets.map((sheet) => ({
           title: `${findMethod(sheet.run.method)?.title}${sheet.run.attempt > 1 ? `, attempt ${sheet.run.attempt}` : ''}`,
           data: runSheetData(sheet, true),
         }))}
