@@ -3,6 +3,7 @@ import { type Exact, exact, plainOf, type System } from '../quantity';
 import { type Finding, finding, type Sheet, standard } from '../working';
 import type { Conformity } from './contract';
 import { countsIn } from './counts';
+import { readMeasure } from './fields';
 import { type RunSetup, setupMeasure } from './setup';
 import { conformityTo } from './within';
 
@@ -124,6 +125,37 @@ export function fullMixtureAir(air: Exact, { whole, retained }: SievedVolumes, s
 }
 
 /**
+ * Air of the full mixture, from the volumes that were entered for its wet-sieved part.
+ * @param sieved air of the sieved part, percent
+ * @returns air in percent and the volume that passed the sieve; null when the volumes are impossible, undefined while
+ *   they are missing: both are told as a finding
+ */
+export function sievedAir(
+  sieved: Exact,
+  input: Readonly<{ system: System; wholeVolume?: string; retainedVolume?: string }>,
+  sheet: Sheet,
+  findings: Finding[],
+): { air: Exact; passing: Exact } | null | undefined {
+  const whole = readMeasure(input, 'wholeVolume')?.value;
+  const retained = readMeasure(input, 'retainedVolume')?.value;
+  const known = whole && retained;
+  const air = known ? fullMixtureAir(sieved, { whole, retained }, sheet) : null;
+  if (known && air) return { air, passing: whole.minus(retained) };
+  findings.push(
+    finding({
+      id: 'air.sieved-volumes',
+      severity: known ? 'invalid' : 'advice',
+      fields: ['wholeVolume', 'retainedVolume'],
+      message: known
+        ? 'The aggregate on the sieve cannot be as much as the whole mixture.'
+        : 'The air of a wet-sieved part is not that of the mixture.',
+      action: 'Enter the absolute volumes of the mixture and of the aggregate on the sieve, in one unit.',
+    }),
+  );
+  return known ? null : undefined;
+}
+
+/**
  * Air of the mortar, from the air of the sieved part and the mortar's volume.
  * Source: ASTM C231/C231M (from memory): Am = 100 As Vc / (100 Vm + As (Vc − Vm)).
  */
@@ -217,6 +249,34 @@ export function consolidationFindings(
   ];
 }
 
+/**
+ * Two determinations of the air of one sample that lie too far apart.
+ * @param difference in percent of air, not below zero
+ * @param words the field it is shown at, what is said, and where to look before one of the two is repeated
+ */
+export function disagreement(
+  difference: Exact,
+  system: System,
+  limits: Limits,
+  words: { readonly field: string; readonly message: string; readonly look: string },
+): Finding[] {
+  const agree = limits.of('air.meters-agree', system);
+  if (isWithin(difference, agree)) return [];
+  const repeat = limits.of('air.meters-repeat', system);
+  const wide = !isWithin(difference, repeat);
+  const limit = wide ? repeat : agree;
+  return [
+    finding({
+      id: limit.id,
+      severity: 'advice',
+      fields: [words.field],
+      limit: cite(limit),
+      message: words.message,
+      action: wide ? 'Repeat one of the two.' : words.look,
+    }),
+  ];
+}
+
 /** Compares this air content with another made on the same sample, and with the load before. */
 export function compareFindings(
   air: Exact | undefined,
@@ -228,22 +288,13 @@ export function compareFindings(
   if (!air) return [];
   const found: Finding[] = [];
   const other = setupMeasure(setup.sample?.otherAir, 'percent', 'percent');
-  const repeat = limits.of('air.meters-repeat', system);
-  if (other && air.minus(other).abs().greaterThan(limits.number('air.meters-agree', system))) {
-    const wide = air
-      .minus(other)
-      .abs()
-      .greaterThan(repeat.high ?? exact(1));
+  if (other) {
+    const difference = air.minus(other).abs();
     found.push(
-      finding({
-        id: wide ? 'air.meters-repeat' : 'air.meters-agree',
-        severity: 'advice',
-        fields: [field],
-        limit: cite(wide ? repeat : limits.of('air.meters-agree', system)),
-        message: `It differs by ${air.minus(other).abs().toFixed(2)} % from the other determination, ${other} %.`,
-        action: wide
-          ? 'Repeat one of the two.'
-          : 'Look at tare, moisture, relative densities and the aggregate factor.',
+      ...disagreement(difference, system, limits, {
+        field,
+        message: `It differs by ${difference.toFixed(2)} % from the other determination, ${other} %.`,
+        look: 'Look at tare, moisture, relative densities and the aggregate factor.',
       }),
     );
   }

@@ -1,4 +1,20 @@
 import { type Exact, exact, parseMeasure } from '../quantity';
+import { type Finding, finding } from '../working';
+
+/** The lines of what a person wrote, trimmed, without the empty ones. */
+export function linesOf(text: string | undefined, between = /\n/u): string[] {
+  return (text ?? '')
+    .split(between)
+    .map((each) => each.trim())
+    .filter((each) => each !== '');
+}
+
+/** Says which lines of a field could not be read, the first three of them; nothing when all could. */
+export function unreadRows(id: string, field: string, bad: readonly string[], action: string): Finding[] {
+  if (bad.length === 0) return [];
+  const message = `Not read: ${bad.slice(0, 3).join('; ')}.`;
+  return [finding({ id, severity: 'advice', fields: [field], message, action })];
+}
 
 /** A reading at a time, in seconds from the first row or from the start that the rows count from. */
 export interface TimedValue {
@@ -14,8 +30,7 @@ export interface TimedValue {
 export function timedRows(text: string | undefined): { rows: TimedValue[]; bad: string[] } {
   const rows: TimedValue[] = [];
   const bad: string[] = [];
-  for (const line of (text ?? '').split(/[\n;]/u).map((each) => each.trim())) {
-    if (line === '') continue;
+  for (const line of linesOf(text, /[\n;]/u)) {
     const match = /^(\d+:\d\d|[\d.]+)\s*(?:min)?[\s,\t]+(-?[\d.]+)\s*%?$/u.exec(line);
     const time = match?.[1];
     const seconds = time?.includes(':')

@@ -76,3 +76,28 @@ export const SMALL_VOLUME: Spec = {
   step: { US: '0.001', SI: '0.01' },
   possible: { US: ['0', '10'], SI: ['0', '300'] },
 };
+
+/** How a bowl or measure was consolidated. */
+export const CONSOLIDATION = {
+  label: 'Consolidated by',
+  options: [
+    { value: 'rod', label: 'Rod, three layers' },
+    { value: 'vibrate', label: 'Vibrator, two layers' },
+    { value: 'none', label: 'Not at all, self-consolidating' },
+  ],
+  example: 'rod',
+} as const;
+
+/** Strokes of the rod, counted in each of three layers. */
+export const STROKES = {
+  label: 'Strokes counted',
+  help: 'One number a layer, as 25 25 25.',
+  example: '25 25 25',
+} as const;
+
+/** Taps after each of three layers. */
+export const TAPS = {
+  label: 'Taps counted',
+  help: 'One number a layer, as 12 12 12.',
+  example: '12 12 12',
+} as const;

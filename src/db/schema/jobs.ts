@@ -1,27 +1,12 @@
 import { boolean, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
 import type { Draw } from '@/core/sampling-plan';
 // Relative: the generator of migrations reads this file and knows no aliases.
+import { HAND_OVERS, SPECIMEN_EVENTS } from '../../core/identity/custody';
 import { PROFILES } from '../../core/limits/profiles';
 import { EXPOSURES, SAMPLE_KINDS, SLUMP_CLASSES } from '../../core/methods/kinds';
 import { MOULD_SIZES, type MouldSize } from '../../core/moulds/moulds';
 import { at } from './columns';
 import { people } from './people';
-
-/** What can happen to a specimen, in the order of its life. */
-export const SPECIMEN_EVENTS = [
-  'moulded',
-  'initial cure',
-  'collected',
-  'received',
-  'final cure',
-  'on hold',
-  'released',
-  'tested',
-  'quarantined',
-  'lost',
-  'discarded',
-  'note',
-] as const;
 
 export const jobs = pgTable('jobs', {
   id: uuid('id').primaryKey().defaultRandom(),
@@ -234,7 +219,7 @@ export const handovers = pgTable(
   'handovers',
   {
     id: uuid('id').primaryKey(),
-    kind: text('kind', { enum: ['collected', 'received'] }).notNull(),
+    kind: text('kind', { enum: HAND_OVERS }).notNull(),
     at: at('at').notNull(),
     fromPersonId: text('from_person_id')
       .notNull()

@@ -15,6 +15,7 @@ import {
   Min,
 } from 'class-validator';
 import { and, desc, eq, inArray } from 'drizzle-orm';
+import { CONDITIONS, HAND_OVERS } from '@/core/identity/custody';
 import { Limits } from '@/core/limits';
 import { setupMeasure } from '@/core/methods';
 import { drawPositions, samplesForDay } from '@/core/sampling-plan';
@@ -156,13 +157,11 @@ export const addLoad = defineUseCase({
   },
 });
 
-const CONDITIONS = ['in order', 'chipped', 'cracked', 'dry', 'frozen', 'tilted', 'label damaged'] as const;
-
 export class HandOverInput {
   /** Made by the device: the same hand-over sent twice is one. */
   @IsUUID() id: string;
-  @IsIn(['collected', 'received'], { message: 'Collected on site, or received at the laboratory.' })
-  kind: 'collected' | 'received';
+  @IsIn(HAND_OVERS, { message: 'Collected on site, or received at the laboratory.' })
+  kind: (typeof HAND_OVERS)[number];
   @IsArray()
   @ArrayMinSize(1, { message: 'Scan or tick the specimens.' })
   @ArrayMaxSize(200, { message: 'At most 200 at once.' })

@@ -16,6 +16,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { eq, sql } from 'drizzle-orm';
+import { RECORDED_EVENTS } from '@/core/identity/custody';
 import { specimenLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
 import { SAMPLE_KINDS, type SampleKind } from '@/core/methods';
@@ -258,20 +259,9 @@ export async function sampleAndJob(tx: Transaction, sampleId: string) {
   return found;
 }
 
-const EVENT_KINDS = [
-  'initial cure',
-  'final cure',
-  'on hold',
-  'released',
-  'quarantined',
-  'lost',
-  'discarded',
-  'note',
-] as const;
-
 export class RecordEventInput {
   @IsUUID() specimenId: string;
-  @IsIn(EVENT_KINDS, { message: 'What happened: choose one.' }) kind: (typeof EVENT_KINDS)[number];
+  @IsIn(RECORDED_EVENTS, { message: 'What happened: choose one.' }) kind: (typeof RECORDED_EVENTS)[number];
   @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
   @IsOptional() @IsString() @MaxLength(500, { message: 'Note: at most 500 characters.' }) note?: string;
   @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;

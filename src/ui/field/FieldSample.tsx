@@ -10,7 +10,6 @@ import {
   type Stamps,
 } from '@/core/clocks';
 import { type LimitChanges, Limits, type Profile } from '@/core/limits';
-import type { MethodId } from '@/core/methods';
 import type { System } from '@/core/quantity';
 import { ageText } from '@/core/windows';
 import { perform } from '../api';
@@ -40,7 +39,6 @@ interface Props {
   readonly sampleId: string;
   readonly placementId: string;
   readonly sampledAt: number;
-  /** True while only the first portion was taken: the clocks of the tests have not started. */
   readonly ticket: string;
   readonly truck: string;
   readonly remarks: string;
@@ -65,17 +63,17 @@ const UNDO_MS = 10_000;
 /** Seconds of a lift at which the phone sounds: its least, its middle, its most. */
 const LIFT_BEEPS = [3, 5, 7];
 
-/** After these presses something is read: its card opens by itself. */
-const OPENS: Readonly<Partial<Record<EventId, MethodId>>> = {
-  'final-portion': 'sampling',
-  'temperature-read': 'concrete-temperature',
-  'slump-read': 'slump',
-  'flow-read': 'slump-flow',
-  'air-read': 'air-pressure',
-  'density-weighed': 'density-yield',
-  moulded: 'moulding',
-  collected: 'initial-curing',
-};
+/** After these presses something is read: the card of the test that was stamped opens by itself. */
+const OPENS: ReadonlySet<EventId> = new Set([
+  'final-portion',
+  'temperature-read',
+  'slump-read',
+  'flow-read',
+  'air-read',
+  'density-weighed',
+  'moulded',
+  'collected',
+]);
 
 /** The sample on the phone: what to press now, the clocks, the tests, the specimens. */
 export function FieldSample(props: Props) {
@@ -129,11 +127,7 @@ export function FieldSample(props: Props) {
     stamp(event, new Date().toISOString());
     setUndo({ event, until: Date.now() + UNDO_MS });
     if (sound) signal(990, 0.06);
-    const method = OPENS[event];
-    const card = runs.findLast(
-      ({ data }) => data.method === method || (event === 'air-read' && data.method === 'air-volumetric'),
-    );
-    if (card && card.data.state === 'open') setOpen(card.data.runId);
+    if (OPENS.has(event) && planned(event)) setOpen(places.get(event)?.runId ?? null);
   };
   const event = nextEvent(stamps, planned);
   const waiting = [...held.values()].some((run) => run.readings.state === 'waiting');

@@ -12,13 +12,12 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { type FormEvent, useRef, useState } from 'react';
+import { CONDITIONS, type HAND_OVERS } from '@/core/identity/custody';
 import { type Failure, perform } from '../api';
 import { newId } from '../ids';
 import { Card, Empty } from '../parts/Card';
 import { useNotice } from '../parts/Notice';
 import { fromLocalInput, localInput } from '../time';
-
-const CONDITIONS = ['in order', 'chipped', 'cracked', 'dry', 'frozen', 'tilted', 'label damaged'] as const;
 
 interface Props {
   readonly zone: string;
@@ -35,7 +34,7 @@ export function HandOver({ zone, now, me, people, specimens, past }: Props) {
   const notice = useNotice();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [scan, setScan] = useState('');
-  const [kind, setKind] = useState<'collected' | 'received'>('collected');
+  const [kind, setKind] = useState<(typeof HAND_OVERS)[number]>('collected');
   const [from, setFrom] = useState(people.find(({ name }) => name !== me)?.id ?? people[0]?.id ?? '');
   const [count, setCount] = useState('');
   const [condition, setCondition] = useState<string>('in order');

@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
+import { RECORDED_EVENTS } from '@/core/identity/custody';
 import { FormDialog } from '../form/FormDialog';
 
 /** Something that happened to a specimen. */
@@ -14,9 +15,7 @@ export function RecordEvent({
   now: string;
   tested: boolean;
 }) {
-  const kinds = tested
-    ? ['note']
-    : ['final cure', 'initial cure', 'on hold', 'released', 'quarantined', 'lost', 'discarded', 'note'];
+  const kinds = tested ? ['note'] : RECORDED_EVENTS;
   return (
     <FormDialog
       title="What happened to it"

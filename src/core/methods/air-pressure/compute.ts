@@ -1,19 +1,20 @@
 import { cite, isWithin, type Limits } from '../../limits';
-import { type Exact, plainOf, roundTo } from '../../quantity';
+import { type Exact, roundTo } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import { aggregateFindings } from '../aggregate';
 import {
   airConformity,
   compareFindings,
   consolidationFindings,
-  fullMixtureAir,
   layerFindings,
   mortarAir,
+  sievedAir,
 } from '../air';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import { limitsOf, type RunSetup } from '../setup';
 import { clockFindings } from '../stamps';
 import { aggregateFactor } from './factor';
 import type { AirPressureInput } from './input';
@@ -39,7 +40,15 @@ export function compute(input: AirPressureInput, setup: RunSetup): Outcome {
     ...clockFindings(input, setup, limits, ['air-start', 'pressure-settle']),
     ...(input.consolidation === 'rod' ? layerFindings(input, 3, limits) : []),
     ...consolidationFindings(input, setup, limits),
-    ...meterFindings(input, setup, limits),
+    ...meterFindings(input),
+    ...aggregateFindings(
+      input,
+      'air-pressure.aggregate',
+      'bowl',
+      'Wet-sieve the part for the meter over 1 1/2 in [37.5 mm] and give the volumes.',
+      setup,
+      limits,
+    ),
   ];
   const apparent = apparentAir(input, limits, sheet, findings);
   const factor = aggregateFactor(input, setup, limits, sheet);
@@ -60,7 +69,7 @@ export function compute(input: AirPressureInput, setup: RunSetup): Outcome {
       source: C231,
       ...(sieved ? {} : { round: { step, rule: `air to ${step} %` } }),
     });
-    air = sieved ? sievedAir(sample, input, sheet, findings, results, mode) : sample;
+    air = sieved ? mixtureAir(sample, input, sheet, findings, results, mode) : sample;
   }
   if (air?.isNegative()) {
     findings.push(
@@ -140,7 +149,8 @@ function apparentAir(
   return second ?? first;
 }
 
-function sievedAir(
+/** Air of the full mixture from its wet-sieved part; the air of the mortar is a result of its own. */
+function mixtureAir(
   sample: Exact,
   input: AirPressureInput,
   sheet: Sheet,
@@ -148,27 +158,10 @@ function sievedAir(
   results: Result[],
   mode: 'half-even' | 'half-up',
 ): Exact | undefined {
-  const whole = readMeasure(input, 'wholeVolume')?.value;
-  const retained = readMeasure(input, 'retainedVolume')?.value;
-  const full = whole && retained ? fullMixtureAir(sample, { whole, retained }, sheet) : undefined;
-  if (!full) {
-    findings.push(
-      finding({
-        id: 'air.sieved-volumes',
-        severity: full === null ? 'invalid' : 'advice',
-        fields: ['wholeVolume', 'retainedVolume'],
-        message:
-          full === null
-            ? 'The aggregate on the sieve cannot be as much as the whole mixture.'
-            : 'The air of a wet-sieved part is not that of the mixture.',
-        action: 'Enter the absolute volumes of the mixture and of the aggregate on the sieve, in one unit.',
-      }),
-    );
-    return undefined;
-  }
+  const full = sievedAir(sample, input, sheet, findings);
+  if (!full) return undefined;
   const mortar = readMeasure(input, 'mortarVolume')?.value;
-  const inMortar =
-    mortar && whole && retained ? mortarAir(sample, whole.minus(retained), mortar, sheet) : null;
+  const inMortar = mortar ? mortarAir(sample, full.passing, mortar, sheet) : null;
   if (inMortar) {
     results.push(
       resultOf({
@@ -181,10 +174,10 @@ function sievedAir(
       }),
     );
   }
-  return full;
+  return full.air;
 }
 
-function meterFindings(input: AirPressureInput, setup: RunSetup, limits: Limits): Finding[] {
+function meterFindings(input: AirPressureInput): Finding[] {
   const found: Finding[] = [];
   const bad = (id: string, field: string, message: string, action = AGAIN): void =>
     void found.push(finding({ id, severity: 'invalid', fields: [field], message, action }));
@@ -220,20 +213,6 @@ function meterFindings(input: AirPressureInput, setup: RunSetup, limits: Limits)
       'watered',
       'Air was left under the lid: the reading is too high.',
       'Fill with water until it runs without bubbles, then pump.',
-    );
-  }
-  const largest = limits.of('air-pressure.aggregate', input.system);
-  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', largest.unit);
-  if (aggregate && !isWithin(aggregate, largest) && input.wetSieved !== true) {
-    found.push(
-      finding({
-        id: largest.id,
-        severity: 'invalid',
-        fields: ['wetSieved'],
-        limit: cite(largest),
-        message: `The aggregate of this mix, ${plainOf(aggregate, largest.unit)}, is too large for the bowl.`,
-        action: 'Wet-sieve the part for the meter over 1 1/2 in [37.5 mm] and give the volumes.',
-      }),
     );
   }
   return found;

@@ -7,7 +7,7 @@ import {
   RunInput,
   TextField,
 } from '../fields';
-import { countSpec, massSpec, percentSpec } from '../specs';
+import { CONSOLIDATION, countSpec, massSpec, percentSpec, STROKES, TAPS } from '../specs';
 
 const READING = percentSpec('0.1', '30');
 const VOLUME = countSpec('0.01', '100000');
@@ -36,22 +36,13 @@ export class AirPressureInput extends RunInput {
   @InstantField({ label: 'Fill started', event: 'air-fill', example: '2031-05-14T09:33:40-04:00' })
   fillStartedAt?: string;
 
-  @ChoiceField({
-    label: 'Consolidated by',
-    options: [
-      { value: 'rod', label: 'Rod, three layers' },
-      { value: 'vibrate', label: 'Vibrator, two layers' },
-      { value: 'none', label: 'Not at all, self-consolidating' },
-    ],
-    required: true,
-    example: 'rod',
-  })
+  @ChoiceField({ ...CONSOLIDATION, required: true })
   consolidation?: 'rod' | 'vibrate' | 'none';
 
-  @TextField({ label: 'Strokes counted', help: 'One number a layer, as 25 25 25.', example: '25 25 25' })
+  @TextField(STROKES)
   strokes?: string;
 
-  @TextField({ label: 'Taps counted', help: 'One number a layer, as 12 12 12.', example: '12 12 12' })
+  @TextField(TAPS)
   taps?: string;
 
   @CheckField({ label: 'Wet-sieved' })

@@ -1,12 +1,13 @@
 import { cite, isWithin, type Limits } from '../../limits';
 import { convert, type Exact, exact, plainOf, roundTo } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
-import { airConformity, compareFindings, fullMixtureAir, layerFindings } from '../air';
+import { aggregateFindings } from '../aggregate';
+import { airConformity, compareFindings, layerFindings, sievedAir } from '../air';
 import type { Outcome } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import { limitsOf, type RunSetup } from '../setup';
 import { clockFindings } from '../stamps';
 import { correctionLine } from './correction';
 import type { AirVolumetricInput } from './input';
@@ -45,7 +46,15 @@ export function compute(input: AirVolumetricInput, setup: RunSetup): Outcome {
       ...(older ? [] : (['stable'] as const)),
     ]),
     ...layerFindings(input, older ? 1 : 2, limits),
-    ...conditionFindings(input, setup, limits),
+    ...conditionFindings(input, limits),
+    ...aggregateFindings(
+      input,
+      'air-volumetric.aggregate',
+      'meter',
+      'Wet-sieve the part for the meter over 1 in [25 mm] and give the volumes.',
+      setup,
+      limits,
+    ),
     ...(older ? [] : ofReadings),
     ...alcoholFindings(input, limits),
   ];
@@ -79,14 +88,11 @@ export function compute(input: AirVolumetricInput, setup: RunSetup): Outcome {
       ...(input.wetSieved ? {} : { round: { step, rule: `air to ${step} %` } }),
     });
   }
-  const sieved = input.wetSieved === true;
-  const whole = readMeasure(input, 'wholeVolume')?.value;
-  const retained = readMeasure(input, 'retainedVolume')?.value;
-  const full = air && sieved && whole && retained ? fullMixtureAir(air, { whole, retained }, sheet) : air;
-  if (full === null || (air && sieved && !(whole && retained))) findings.push(sievedFinding(full === null));
-  const negative = full?.isNegative() ?? false;
+  const full = air && input.wetSieved ? sievedAir(air, input, sheet, findings) : air && { air };
+  // Without the volumes only the sieved part's air is known, and that cannot be below zero either.
+  const negative = (full === undefined ? air : full?.air)?.isNegative() ?? false;
   if (negative) findings.push(negativeFinding());
-  const result = full && !negative && !(sieved && !(whole && retained)) ? full : undefined;
+  const result = negative ? undefined : full?.air;
   return {
     results: result
       ? [resultOf({ quantity: 'air content', symbol: 'A', value: result, unit: 'percent', step, mode })]
@@ -148,7 +154,7 @@ function alcoholFindings(input: AirVolumetricInput, limits: Limits): Finding[] {
   ];
 }
 
-function conditionFindings(input: AirVolumetricInput, setup: RunSetup, limits: Limits): Finding[] {
+function conditionFindings(input: AirVolumetricInput, limits: Limits): Finding[] {
   const found: Finding[] = [];
   const bad = (id: string, field: string, message: string, action = AGAIN): void =>
     void found.push(finding({ id, severity: 'invalid', fields: [field], message, action }));
@@ -181,33 +187,7 @@ function conditionFindings(input: AirVolumetricInput, setup: RunSetup, limits: L
       }),
     );
   }
-  const largest = limits.of('air-volumetric.aggregate', input.system);
-  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', largest.unit);
-  if (aggregate && !isWithin(aggregate, largest) && input.wetSieved !== true) {
-    found.push(
-      finding({
-        id: 'air-volumetric.aggregate',
-        severity: 'invalid',
-        fields: ['wetSieved'],
-        limit: cite(largest),
-        message: `The aggregate of this mix, ${plainOf(aggregate, largest.unit)}, is too large for the meter.`,
-        action: 'Wet-sieve the part for the meter over 1 in [25 mm] and give the volumes.',
-      }),
-    );
-  }
   return found;
-}
-
-function sievedFinding(impossible: boolean): Finding {
-  return finding({
-    id: 'air.sieved-volumes',
-    severity: impossible ? 'invalid' : 'advice',
-    fields: ['wholeVolume', 'retainedVolume'],
-    message: impossible
-      ? 'The aggregate on the sieve cannot be as much as the whole mixture.'
-      : 'The air of a wet-sieved part is not that of the mixture.',
-    action: 'Enter the absolute volumes of the mixture and of the aggregate on the sieve, in one unit.',
-  });
 }
 
 function negativeFinding(): Finding {

@@ -2,7 +2,7 @@ import { cite, type Limits } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { readMeasure } from '../fields';
-import { timedRows } from '../rows';
+import { timedRows, unreadRows } from '../rows';
 import type { AirVolumetricInput } from './input';
 
 export interface FinalReading {
@@ -90,18 +90,12 @@ function standingFindings(
   limits: Limits,
 ): Finding[] {
   const { bad } = timedRows(input.standing);
-  const found: Finding[] = [];
-  if (bad.length > 0) {
-    found.push(
-      finding({
-        id: 'air-volumetric.rows',
-        severity: 'advice',
-        fields: ['standing'],
-        message: `Not read: ${bad.slice(0, 3).join('; ')}.`,
-        action: 'Write a time and a reading on each line, as 2:00 5.75.',
-      }),
-    );
-  }
+  const found = unreadRows(
+    'air-volumetric.rows',
+    'standing',
+    bad,
+    'Write a time and a reading on each line, as 2:00 5.75.',
+  );
   if (level?.value === null) {
     const time = limits.of('air-volumetric.stable-time', input.system);
     const over = level.seconds.greaterThanOrEqualTo(time.high ?? 0);

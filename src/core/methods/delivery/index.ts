@@ -1,4 +1,3 @@
-import type { Limits } from '../../limits';
 import { type Exact, exact, plainOf, roundTo, type System } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Conformity, Method, Outcome, Result, Step } from '../contract';
@@ -170,7 +169,8 @@ function ratioConformity(rounded: Exact | undefined, setup: RunSetup): Conformit
   });
 }
 
-function plan(system: System, setup: RunSetup, limits: Limits = limitsOf(setup)) {
+function plan(system: System, setup: RunSetup) {
+  const limits = limitsOf(setup);
   const turns = limits.number('delivery.remix-turns', system);
   return [
     ...(setup.sample?.waterRatio ? [{ label: 'Ratio at most', text: setup.sample.waterRatio }] : []),
@@ -199,7 +199,7 @@ export const delivery: Method<DeliveryInput> = {
   performedAt: 'dischargeStartedAt',
   limitPrefixes: ['delivery.'],
   mainResult: 'water-cementitious ratio',
-  plan: (system, setup) => plan(system, setup),
+  plan,
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(DeliveryInput), system), system },

@@ -1,9 +1,10 @@
 import { cite, isWithin, type Limits } from '../../limits';
 import { exact, plainOf, roundTo } from '../../quantity';
 import { type Finding, finding } from '../../working';
-import { consolidationFindings, layerFindings } from '../air';
+import { consolidationFindings, disagreement, layerFindings } from '../air';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
+import { unreadRows } from '../rows';
 import { type RunSetup, setupMeasure } from '../setup';
 import type { DensityValues } from './compute';
 import type { DensityYieldInput } from './input';
@@ -104,17 +105,14 @@ function measureFindings(
 
 function batchFindings(input: DensityYieldInput, values: DensityValues, limits: Limits): Finding[] {
   const found: Finding[] = [];
-  if (values.bad.length > 0) {
-    found.push(
-      finding({
-        id: 'density.materials',
-        severity: 'advice',
-        fields: ['materials'],
-        message: `Not read: ${values.bad.slice(0, 3).join('; ')}.`,
-        action: 'Write name, mass and relative density on each line; moisture and absorption after them.',
-      }),
-    );
-  }
+  found.push(
+    ...unreadRows(
+      'density.materials',
+      'materials',
+      values.bad,
+      'Write name, mass and relative density on each line; moisture and absorption after them.',
+    ),
+  );
   if (values.gravimetricAir?.isNegative()) {
     found.push(
       finding({
@@ -156,18 +154,9 @@ function meterFindings(
   if (!gravimetricAir || gravimetricAir.isNegative() || !meter) return [];
   // Both are compared as reported.
   const difference = roundTo(gravimetricAir, '0.1').minus(meter).abs();
-  const agree = limits.of('air.meters-agree', input.system);
-  if (isWithin(difference, agree)) return [];
-  const repeat = limits.of('air.meters-repeat', input.system);
-  const wide = !isWithin(difference, repeat);
-  return [
-    finding({
-      id: wide ? repeat.id : agree.id,
-      severity: 'advice',
-      fields: ['fullMass'],
-      limit: cite(wide ? repeat : agree),
-      message: `Gravimetric air ${roundTo(gravimetricAir, '0.1').toFixed(1)} %, meter ${meter} %: they differ by ${difference.toFixed(1)} %.`,
-      action: wide ? 'Repeat one of the two.' : 'Look at tare, relative densities and moisture.',
-    }),
-  ];
+  return disagreement(difference, input.system, limits, {
+    field: 'fullMass',
+    message: `Gravimetric air ${roundTo(gravimetricAir, '0.1').toFixed(1)} %, meter ${meter} %: they differ by ${difference.toFixed(1)} %.`,
+    look: 'Look at tare, relative densities and moisture.',
+  });
 }

@@ -8,7 +8,16 @@ import {
   RunInput,
   TextField,
 } from '../fields';
-import { countSpec, LOAD_VOLUME, massSpec, SMALL_VOLUME, TEMPERATURE } from '../specs';
+import {
+  CONSOLIDATION,
+  countSpec,
+  LOAD_VOLUME,
+  massSpec,
+  SMALL_VOLUME,
+  STROKES,
+  TAPS,
+  TEMPERATURE,
+} from '../specs';
 
 const BATCH_MASS = massSpec(['1', '200000'], ['1', '100000']);
 
@@ -57,21 +66,13 @@ export class DensityYieldInput extends RunInput {
   })
   emptyMass?: string;
 
-  @ChoiceField({
-    label: 'Consolidated by',
-    options: [
-      { value: 'rod', label: 'Rod, three layers' },
-      { value: 'vibrate', label: 'Vibrator, two layers' },
-      { value: 'none', label: 'Not at all, self-consolidating' },
-    ],
-    example: 'rod',
-  })
+  @ChoiceField(CONSOLIDATION)
   consolidation?: 'rod' | 'vibrate' | 'none';
 
-  @TextField({ label: 'Strokes counted', help: 'One number a layer, as 25 25 25.', example: '25 25 25' })
+  @TextField(STROKES)
   strokes?: string;
 
-  @TextField({ label: 'Taps counted', help: 'One number a layer, as 12 12 12.', example: '12 12 12' })
+  @TextField(TAPS)
   taps?: string;
 
   @CheckField({ label: 'Struck off with the flat plate' })

@@ -1,4 +1,5 @@
 import { type Exact, exact, parseMeasure, type System } from '../../quantity';
+import { linesOf } from '../rows';
 
 /** One material of a batch: its mass as it counts for the absolute volume, and its relative density. */
 export interface Material {
@@ -35,8 +36,8 @@ export function readMaterials(
 ): { materials: Material[]; bad: string[] } {
   const materials: Material[] = [];
   const bad: string[] = [];
-  for (const line of (text ?? '').split(/\n/u).map((each) => each.trim())) {
-    if (line === '' || /relative|density|moisture/iu.test(line)) continue;
+  for (const line of linesOf(text)) {
+    if (/relative|density|moisture/iu.test(line)) continue;
     const [name = '', massText = '', density = '', moisture = '', absorption = ''] = line
       .split(/[,;\t]/u)
       .map((cell) => cell.trim());

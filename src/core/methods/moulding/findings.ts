@@ -4,6 +4,7 @@ import { Exact as Decimal, type Exact, exact, plainOf } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { countsIn } from '../counts';
 import { readMeasure } from '../fields';
+import { unreadRows } from '../rows';
 import { type RunSetup, setupMeasure } from '../setup';
 import { clockFindings } from '../stamps';
 import type { MouldingInput } from './input';
@@ -158,8 +159,9 @@ function mouldFindings(input: MouldingInput, limits: Limits): Finding[] {
     );
   }
   const { moulds, bad } = measuredMoulds(input.mouldSizes);
-  if (bad.length > 0)
-    found.push(unread('mouldSizes', bad, 'Write two diameters and the height on each line.'));
+  found.push(
+    ...unreadRows('moulding.rows', 'mouldSizes', bad, 'Write two diameters and the height on each line.'),
+  );
   if (moulds.length === 0 || !input.mould) return found;
   const facts = mouldOf(input.mould);
   const limit = (id: LimitId) => limits.of(id, input.system);
@@ -207,16 +209,6 @@ function mouldFindings(input: MouldingInput, limits: Limits): Finding[] {
   return found;
 }
 
-function unread(field: string, bad: readonly string[], action: string): Finding {
-  return finding({
-    id: 'moulding.rows',
-    severity: 'advice',
-    fields: [field],
-    message: `Not read: ${bad.slice(0, 3).join('; ')}.`,
-    action,
-  });
-}
-
 function densityFindings(
   weighed: readonly WeighedSpecimen[],
   median: Exact | undefined,
@@ -224,8 +216,12 @@ function densityFindings(
   limits: Limits,
   input: MouldingInput,
 ): Finding[] {
-  const found: Finding[] =
-    bad.length > 0 ? [unread('masses', bad, 'Write letter, filled and empty mass on each line.')] : [];
+  const found = unreadRows(
+    'moulding.rows',
+    'masses',
+    bad,
+    'Write letter, filled and empty mass on each line.',
+  );
   if (!median || weighed.length < 3) return found;
   const limit = limits.of('moulding.set-density', input.system);
   const off = weighed.flatMap(({ name, density }) => {

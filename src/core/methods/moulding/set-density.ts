@@ -1,5 +1,6 @@
 import { type MouldSize, mouldOf } from '../../moulds';
 import { convert, type Exact, exact } from '../../quantity';
+import { linesOf } from '../rows';
 
 export interface WeighedSpecimen {
   readonly name: string;
@@ -22,8 +23,7 @@ export function weighedSpecimens(
   const volume = mould.system === 'US' ? exact(mould.volume) : convert(exact(mould.volume), 'L', 'm3');
   const weighed: WeighedSpecimen[] = [];
   const bad: string[] = [];
-  for (const line of (text ?? '').split(/\n/u).map((each) => each.trim())) {
-    if (line === '') continue;
+  for (const line of linesOf(text)) {
     const [name = '', filled = '', empty = '0'] = line.split(/[,;\t]/u).map((cell) => cell.trim());
     if (!NUMBER.test(filled) || !NUMBER.test(empty) || !exact(filled).greaterThan(empty)) bad.push(line);
     else weighed.push({ name, density: exact(filled).minus(empty).div(volume) });
@@ -52,8 +52,7 @@ export interface MouldMeasure {
 export function measuredMoulds(text: string | undefined): { moulds: MouldMeasure[]; bad: string[] } {
   const moulds: MouldMeasure[] = [];
   const bad: string[] = [];
-  for (const line of (text ?? '').split(/\n/u).map((each) => each.trim())) {
-    if (line === '') continue;
+  for (const line of linesOf(text)) {
     const [one = '', two = '', height = ''] = line.split(/[,;\s]+/u);
     if ([one, two, height].some((each) => !NUMBER.test(each) || exact(each).isZero())) bad.push(line);
     else moulds.push({ one: exact(one), two: exact(two), height: exact(height) });

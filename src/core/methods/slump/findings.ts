@@ -1,6 +1,7 @@
 import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, interpolate, type Measure, plainOf, type System, unitLabel } from '../../quantity';
 import { type Finding, finding } from '../../working';
+import { aggregateFindings } from '../aggregate';
 import { countsIn } from '../counts';
 import { equipmentUse } from '../equipment-checks';
 import { type RunSetup, setupMeasure } from '../setup';
@@ -28,7 +29,14 @@ export function slumpFindings(
       },
     ),
     ...layerFindings(input, limits),
-    ...aggregateFindings(input, setup, limits),
+    ...aggregateFindings(
+      input,
+      'slump.aggregate',
+      'cone',
+      'Wet-sieve the part for the slump, remix it and test that, inside the same clocks.',
+      setup,
+      limits,
+    ),
     ...shapeFindings(input, shearedTwice(input, setup), limits),
     ...rangeFindings(input, read, limits),
     ...repeatFindings(input, read, setup, limits),
@@ -52,22 +60,6 @@ function layerFindings(input: SlumpInput, limits: Limits): Finding[] {
         ? `Counted ${counted.join(', ')}: the method asks for ${layers} layers of ${strokes.high} strokes.`
         : 'Layers or strokes were not as the method asks.',
       action: 'Repeat on another part of the sample.',
-    }),
-  ];
-}
-
-function aggregateFindings(input: SlumpInput, setup: RunSetup, limits: Limits): Finding[] {
-  const limit = limits.of('slump.aggregate', input.system);
-  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', limit.unit);
-  if (!aggregate || isWithin(aggregate, limit) || input.wetSieved === true) return [];
-  return [
-    finding({
-      id: 'slump.aggregate',
-      severity: 'invalid',
-      fields: ['wetSieved'],
-      limit: cite(limit),
-      message: `The aggregate of this mix, ${plainOf(aggregate, limit.unit)}, is too large for the cone.`,
-      action: 'Wet-sieve the part for the slump, remix it and test that, inside the same clocks.',
     }),
   ];
 }

@@ -7,7 +7,7 @@ import {
   RunInput,
   TextField,
 } from '../fields';
-import { lengthSpec, SECONDS } from '../specs';
+import { lengthSpec, SECONDS, STROKES } from '../specs';
 
 /** The readings of one slump test, in the order they are taken. */
 export class SlumpInput extends RunInput {
@@ -29,7 +29,7 @@ export class SlumpInput extends RunInput {
   @CheckField({ label: 'Layers and strokes as the method asks', help: 'Each layer into the one below.' })
   layers?: boolean;
 
-  @TextField({ label: 'Strokes counted', help: 'One number a layer, as 25 25 25.', example: '25 25 25' })
+  @TextField(STROKES)
   strokes?: string;
 
   @CheckField({ label: 'Wet-sieved', help: 'The larger stones taken out over the sieve of the method.' })
