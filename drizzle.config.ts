@@ -7,6 +7,8 @@ export default defineConfig({
     './src/db/schema/jobs.ts',
     './src/db/schema/runs.ts',
     './src/db/schema/reports.ts',
+    './src/db/schema/storage.ts',
+    './src/db/schema/practice.ts',
   ],
   out: './src/db/migrations',
 });

@@ -6,22 +6,26 @@ import { exact } from '@/core/quantity';
 import { drawPositions, samplesForDay } from '@/core/sampling-plan';
 import type { Database } from '@/db/client';
 import { accounts, jobs, people } from '@/db/schema';
+import { importBatches } from '@/server/actions/batches';
 import { addLoad, handOver, planSampling } from '@/server/actions/field';
 import { addEquipment, recordVerification } from '@/server/actions/gear';
 import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
 import { letClientSee } from '@/server/actions/people';
 import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
 import { acceptReason, completeRun, currentReadings, saveReadings, startRun } from '@/server/actions/runs';
-import { makeSpecimens, recordEvent, takeSample } from '@/server/actions/samples';
+import { makeSpecimens, takeSample } from '@/server/actions/samples';
+import { recordEvent } from '@/server/actions/specimens';
 import { runViews, specimenViews } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
+import { addCards, addStorages, batchFile, Rack } from './laboratory';
 import { Chance } from './random';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
 
 const HOUR = 3_600_000;
 const MINUTE = 60_000;
+const INSTANT = /^\d{4}-\d\d-\d\dT.*Z$/u;
 const DEMO_REASON = 'Seen at the truck; the purchaser’s representative was told.';
 
 /**
@@ -63,6 +67,8 @@ function seedForThirdTruck(volume: number): number {
 }
 
 class Loader {
+  private rack = new Rack('', 0, 0);
+
   constructor(
     private readonly db: Database,
     private readonly actors: Record<PersonKey, Actor>,
@@ -84,6 +90,8 @@ class Loader {
     const { jobId } = await this.act('manager', createJob, JOB, first);
     await this.act('manager', letClientSee, { personId: this.actors.client.id, jobId }, first);
     await this.addEquipment();
+    await addCards(this.act.bind(this), this.actors, this.now);
+    this.rack = await addStorages(this.act.bind(this), this.now);
     for (const mix of MIXES) {
       const { key: _, story: __, mean: ___, deviation: ____, elements: _____, ...data } = mix;
       const { mixId } = await this.act('reviewer', createMix, { ...data, jobId, ageDays: 28 }, first);
@@ -213,6 +221,15 @@ class Loader {
       );
       loadId = load.loadId;
     }
+    const mix =
+      MIXES.find(({ elements }) => (elements as readonly string[]).includes(plan.element)) ?? MIXES[0];
+    const coming = [4, 5, 6].map((order) => `${plan.ticket}-${order}`);
+    await this.act(
+      'field',
+      importBatches,
+      { placementId, csv: batchFile(mix, coming, sampledAt - 12 * MINUTE), tickets: coming },
+      Math.max(sampledAt, start),
+    );
     for (const [order, minutes] of [-58, -31, -3].entries()) {
       const at = sampledAt + minutes * MINUTE;
       const { runId } = await this.act('field', startRun, { method: 'evaporation', placementId }, at);
@@ -248,7 +265,8 @@ class Loader {
             specimenId: view.id,
             kind: 'final cure',
             at: new Date(collected).toISOString(),
-            note: 'Moist room, rack 3',
+            storageId: this.rack.storageId,
+            position: this.rack.take(view.id),
           },
           collected,
         );
@@ -266,6 +284,7 @@ class Loader {
         cylinder.testedAt - 6 * MINUTE,
       );
       await this.read('laboratory', runId, cylinder.readings, cylinder.testedAt, true, cylinder.reasons);
+      this.rack.leave(view.id);
     }
     for (const view of await specimenViews(this.db, [sampleId])) {
       for (const reason of view.run?.reasons ?? []) {
@@ -320,7 +339,8 @@ class Loader {
           id: randomUUID(),
           field,
           text,
-          takenAt: new Date(at).toISOString(),
+          // A stamp is pressed when it happens, everything else is written down at the end.
+          takenAt: INSTANT.test(text) ? text : new Date(at).toISOString(),
           ...(known.has(field) ? { basedOn: known.get(field) } : {}),
         })),
       },

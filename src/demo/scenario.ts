@@ -11,6 +11,13 @@ export const PEOPLE = [
     title: 'Field technician',
   },
   {
+    key: 'second',
+    name: 'Bram Sorrel',
+    email: 'bram@saltmarsh.example',
+    role: 'field',
+    title: 'Field technician',
+  },
+  {
     key: 'laboratory',
     name: 'Teodor Marsh',
     email: 'teodor@saltmarsh.example',
@@ -234,5 +241,50 @@ export const EQUIPMENT = [
     place: 'Van',
     monthsAgo: 8,
     certificate: '',
+  },
+] as const;
+
+/** Certificates: months since they were issued, and what they cover; one has lapsed, one does so soon. */
+export const CARDS = [
+  {
+    person: 'field',
+    number: 'PMT-2204',
+    monthsAgo: 22,
+    methods: [
+      'sampling',
+      'slump',
+      'slump-flow',
+      'concrete-temperature',
+      'air-volumetric',
+      'air-pressure',
+      'density-yield',
+      'moulding',
+    ],
+  },
+  {
+    person: 'second',
+    number: 'PMT-1871',
+    monthsAgo: 61,
+    methods: ['sampling', 'slump', 'concrete-temperature', 'moulding'],
+  },
+  { person: 'laboratory', number: 'PMT-1940', monthsAgo: 58, methods: ['density-yield', 'moulding'] },
+] as const;
+
+/** Where specimens stand, and how many days ago each duty was done. */
+export const STORAGES = [
+  {
+    name: 'Tank 1',
+    kind: 'tank',
+    rows: 4,
+    columns: 10,
+    volume: '310 gal',
+    duties: { 'recorder-reviewed': 6, 'recorder-checked': 95, 'tank-stirred': 34, 'tank-cleaned': 402 },
+  },
+  {
+    name: 'Moist room',
+    kind: 'room',
+    rows: 8,
+    columns: 20,
+    duties: { 'recorder-reviewed': 2, 'recorder-checked': 95 },
   },
 ] as const;

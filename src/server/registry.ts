@@ -1,14 +1,19 @@
 import { openAmendment } from './actions/amendments';
 import { attach } from './actions/attach';
+import { importBatches } from './actions/batches';
+import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
 import { addLoad, handOver, planSampling } from './actions/field';
-import { addEquipment, changeLimit, recordVerification, setService } from './actions/gear';
+import { addEquipment, changeLimit, importEquipment, recordVerification, setService } from './actions/gear';
 import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
 import { addPerson, changePerson, letClientSee } from './actions/people';
+import { recordPractice } from './actions/practice';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
-import { describeSample, makeSpecimens, recordEvent, takeSample } from './actions/samples';
+import { describeSample, makeSpecimens, takeSample } from './actions/samples';
+import { decideHold, recordEvent } from './actions/specimens';
+import { addStorage, recordDuty } from './actions/storage';
 import type { UseCase } from './use-case';
 
 /** Everything a person can do, by the name it has in addresses. */
@@ -18,11 +23,13 @@ export const USE_CASES = {
   'create-placement': createPlacement,
   'plan-sampling': planSampling,
   'add-load': addLoad,
+  'import-batches': importBatches,
   'take-sample': takeSample,
   'describe-sample': describeSample,
   'make-specimens': makeSpecimens,
   'correct-cast-time': correctCastTime,
   'record-event': recordEvent,
+  'decide-hold': decideHold,
   'hand-over': handOver,
   'start-run': startRun,
   'save-readings': saveReadings,
@@ -35,13 +42,19 @@ export const USE_CASES = {
   'record-follow-up': recordFollowUp,
   attach,
   'add-equipment': addEquipment,
+  'import-equipment': importEquipment,
   'record-verification': recordVerification,
   'set-service': setService,
   'change-limit': changeLimit,
+  'add-storage': addStorage,
+  'record-duty': recordDuty,
+  'add-card': addCard,
+  'withdraw-card': withdrawCard,
   'add-person': addPerson,
   'change-person': changePerson,
   'let-client-see': letClientSee,
   'import-results': importResults,
+  'record-practice': recordPractice,
 } as const;
 
 export type UseCaseName = keyof typeof USE_CASES;

@@ -8,16 +8,19 @@ import {
   isCylinderSize,
   type RunSetup,
   type SampleFacts,
+  type TechnicianFacts,
 } from '@/core/methods';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
+  cards,
   equipment,
   equipmentVerifications,
   jobs,
   limitChanges,
   mixes,
   outcomes,
+  people,
   placements,
   runs,
   samples,
@@ -108,13 +111,15 @@ export type RunPlace = Awaited<ReturnType<typeof runPlace>>;
  * Everything a run is computed with besides its readings.
  * @param input the readings so far: the day of the test decides which verification of the equipment counts
  * @param options.forChoosing every piece of equipment of the kinds the method uses; else only what the readings name
+ * @param options.by who makes the test, when it is not completed yet
+ * @param options.current the readings in force: stamps among them were entered at a time of their own
  */
 export async function runSetup(
   db: Queryable,
   place: RunPlace,
   input: Readonly<Record<string, unknown>>,
   now: Date,
-  options: { forChoosing?: boolean } = {},
+  options: { forChoosing?: boolean; by: string; current: readonly { field: string; takenAt: Date }[] },
 ): Promise<RunSetup & { system: System }> {
   const { job, run } = place;
   const method = findMethod(run.method);
@@ -126,6 +131,9 @@ export async function runSetup(
     '';
   const { changes } = await limitChangesAt(db, run.limitsRevision);
   const fields = fieldsOf(method.Input).filter((field) => field.kind === 'equipment');
+  const stamped = new Set(
+    fieldsOf(method.Input).flatMap((field) => (field.kind === 'instant' && field.event ? [field.name] : [])),
+  );
   const numbers = fields.map((field) => input[field.name]).filter((value) => typeof value === 'string');
   const facts = options.forChoosing
     ? await equipmentFacts(db, day, { kinds: fields.map((field) => field.equipmentKind) })
@@ -140,7 +148,28 @@ export async function runSetup(
     limitsRevision: run.limitsRevision,
     limitChanges: changes,
     equipment: facts,
+    ...(method.needsCard ? { technician: await technicianFacts(db, run.completedBy ?? options.by) } : {}),
+    enteredAt: Object.fromEntries(
+      options.current
+        .filter(({ field }) => stamped.has(field))
+        .map(({ field, takenAt }) => [field, takenAt.toISOString()]),
+    ),
     ...(await subjectFacts(db, place, input)),
+  };
+}
+
+/** Who makes a test, with every certificate on file. */
+async function technicianFacts(db: Queryable, personId: string): Promise<TechnicianFacts> {
+  const [person] = await db.select({ name: people.name }).from(people).where(eq(people.id, personId));
+  const owned = await db.select().from(cards).where(eq(cards.personId, personId));
+  return {
+    name: person?.name ?? '',
+    cards: owned.map(({ methods, issuedOn, expiresOn, withdrawnOn }) => ({
+      methods: [...methods],
+      issuedOn,
+      expiresOn,
+      ...(withdrawnOn ? { withdrawnOn } : {}),
+    })),
   };
 }
 
@@ -159,6 +188,7 @@ async function subjectFacts(
         ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
         ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
         cure: specimen.cure,
+        ...(specimen.ageHours === null ? { held: true } : {}),
         specifiedStrength: mix.specifiedStrength,
         designatedAgeHours: mix.ageHours,
       },

@@ -1,8 +1,9 @@
 import { and, desc, eq, inArray, isNotNull, lt, ne } from 'drizzle-orm';
 import type { Stamps } from '@/core/clocks';
 import { fieldsOf, findMethod, type Outcome, type SampleFacts } from '@/core/methods';
+import { specimenClasses } from '@/core/moulds';
 import type { Queryable } from '@/db/client';
-import { outcomes, readings, runs, samples } from '@/db/schema';
+import { jobs, outcomes, placements, readings, runs, samples, specimens } from '@/db/schema';
 
 /**
  * The stamps of the clocks of samples: the newest of every reading that stamps an event, over all runs of a sample; of a
@@ -101,6 +102,47 @@ async function onLoadBefore(
   return reportedOf(before?.outcome, quantity);
 }
 
+const RATIO = 'water-cementitious ratio';
+
+/** The number of a reported value, without its unit. */
+function plainOf(reported: string | undefined): string | undefined {
+  return reported?.split(' ')[0];
+}
+
+/** Alcohol of the newest valid tests of the same mix by the volumetric method, as it was typed. */
+async function alcoholOf(db: Queryable, sample: typeof samples.$inferSelect): Promise<string[]> {
+  const mix = db
+    .select({ id: placements.mixId })
+    .from(placements)
+    .where(eq(placements.id, sample.placementId));
+  const rows = await db
+    .select({ input: outcomes.input, outcome: outcomes.outcome, system: jobs.system })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .innerJoin(samples, eq(samples.id, runs.sampleId))
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .where(
+      and(
+        inArray(placements.mixId, mix),
+        eq(runs.method, 'air-volumetric'),
+        ne(samples.id, sample.id),
+        lt(samples.sampledAt, sample.sampledAt),
+      ),
+    )
+    .orderBy(desc(samples.sampledAt), desc(outcomes.seq))
+    .limit(8);
+  return (
+    rows
+      .filter(({ outcome }) => reportedOf(outcome, 'air content') !== undefined)
+      .map(({ input, system }) => ({ text: String(input.alcohol ?? ''), unit: system === 'US' ? 'pt' : 'L' }))
+      .filter(({ text }) => text !== '')
+      // As it was typed: without a unit it was in the one of the job.
+      .map(({ text, unit }) => (/[a-z]/iu.test(text) ? text : `${text} ${unit}`))
+      .slice(0, 3)
+  );
+}
+
 const AIR_METHODS = ['air-pressure', 'air-volumetric'] as const;
 
 /** What the rest of a sample's tests, and the load before it, say to one of its runs. */
@@ -117,6 +159,12 @@ export async function relatedFacts(
   const facts: Record<string, string | undefined> = {
     measuredSlump: reportedOf(of('slump'), 'slump'),
     earlierSlump: run.method === 'slump' ? reportedOf(of('slump'), 'slump') : undefined,
+    measuredTemperature:
+      run.method === 'slump' ? reportedOf(of('concrete-temperature'), 'concrete temperature') : undefined,
+    ratio: run.method === 'slump' ? plainOf(reportedOf(of('delivery'), RATIO)) : undefined,
+    previousRatio:
+      run.method === 'slump' ? plainOf(await onLoadBefore(db, sample, ['delivery'], RATIO)) : undefined,
+    previousSlump: run.method === 'slump' ? await onLoadBefore(db, sample, ['slump'], 'slump') : undefined,
     measuredAir: AIR_METHODS.map((method) => reportedOf(of(method), 'air content')).find(Boolean),
     otherAir: [
       ...AIR_METHODS.map((method) => reportedOf(of(method), 'air content')),
@@ -132,6 +180,13 @@ export async function relatedFacts(
   };
   return {
     events,
+    ...(run.method === 'air-volumetric' ? { alcohol: await alcoholOf(db, sample) } : {}),
+    specimens: specimenClasses(
+      await db
+        .select({ size: specimens.size, cure: specimens.cure })
+        .from(specimens)
+        .where(eq(specimens.sampleId, sample.id)),
+    ),
     ...(run.method === 'slump' && newest('slump')?.input.shape === 'shear' ? { earlierSheared: true } : {}),
     ...Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)),
   };

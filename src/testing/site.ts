@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from '@/db/client';
+import { addCard, CARD_METHODS } from '@/server/actions/cards';
 import { addEquipment, recordVerification } from '@/server/actions/gear';
 import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
 import { completeRun, saveReadings, startRun } from '@/server/actions/runs';
@@ -90,7 +91,27 @@ export async function makeSite(db: Database, number = 'TST', system: 'US' | 'SI'
     },
     then,
   );
+  for (const role of ['field', 'laboratory'] as const) {
+    await certify(db, actors.manager, actors[role].id, '2029-02-01');
+  }
   return { db, actors, jobId, mixId, placementId };
+}
+
+/** A certificate for every test that asks for one. */
+export async function certify(
+  db: Database,
+  manager: Actor,
+  personId: string,
+  issuedOn: string,
+): Promise<string> {
+  const { cardId } = await perform(
+    db,
+    manager,
+    addCard,
+    { personId, number: `C-${issuedOn}`, methods: CARD_METHODS, issuedOn },
+    new Date(CAST - HOUR),
+  );
+  return cardId;
 }
 
 /** A sample with three cylinders for 28 days and one held. */

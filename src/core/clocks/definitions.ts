@@ -7,6 +7,9 @@ import type { EventId } from './events';
  */
 export type MissedMeans = 'resample' | 'redo' | 'remark' | 'tell';
 
+/** A kind of specimen with its curing, as clocks ask for it. */
+export type SpecimenClass = `${'cylinder' | 'beam' | 'cube'}/${'standard' | 'field'}`;
+
 /** A clock that hangs from one event and ends at another. */
 export interface ClockDefinition {
   readonly id: string;
@@ -26,6 +29,8 @@ export interface ClockDefinition {
   readonly late: string;
   /** What is asked when it was ended before its time; for clocks with a least time. */
   readonly early?: string;
+  /** Only when such specimens were made: kind and curing, `beam/field`. */
+  readonly for?: SpecimenClass;
   /** Only for these schools. */
   readonly profiles?: readonly Profile[];
   /** Events of the same work: when one of them is stamped, the clock has ended unseen and is let go. */
@@ -380,6 +385,55 @@ export const CLOCKS = [
     means: 'remark',
     late: 'Take the moulds off now.',
     early: 'Leave them in the moulds.',
+    profiles: ['is'],
+  },
+  {
+    id: 'beams-stored',
+    title: 'Store the field-cured beams',
+    from: ['moulded'],
+    to: 'stored-damp',
+    limit: 'curing.field-beam-off',
+    warn: [44 * HOUR],
+    place: 'minute',
+    means: 'remark',
+    late: 'Take them out now and store them on the ground, top up, sides and ends banked with damp earth or sand.',
+    early: 'Leave them in the moulds.',
+    for: 'beam/field',
+  },
+  {
+    id: 'beam-soak',
+    title: 'Soak the beams',
+    from: ['soaking'],
+    to: 'test-begun',
+    limit: 'curing.beam-soak',
+    place: 'minute',
+    means: 'remark',
+    late: '',
+    early: 'Leave them in lime water until the time is up: a dry skin breaks low.',
+    for: 'beam/standard',
+  },
+  {
+    id: 'field-beam-soak',
+    title: 'Soak the field-cured beams',
+    from: ['soaking'],
+    to: 'test-begun',
+    limit: 'curing.field-beam-soak',
+    place: 'minute',
+    means: 'remark',
+    late: 'Test them now: they are no longer as the structure is.',
+    early: 'Leave them in lime water until the time is up: a dry skin breaks low.',
+    for: 'beam/field',
+  },
+  {
+    id: 'arrival',
+    title: 'Keep them in the laboratory before the test',
+    from: ['received'],
+    to: 'test-begun',
+    limit: 'curing.arrival',
+    place: 'minute',
+    means: 'remark',
+    late: '',
+    early: 'They are tested a day after they came at the earliest.',
     profiles: ['is'],
   },
 ] as const satisfies readonly ClockDefinition[];

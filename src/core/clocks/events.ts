@@ -47,7 +47,13 @@ export const EVENTS = {
   received: 'Received',
   demoulded: 'Mould off',
   'in-final-cure': 'In final cure',
+  'stored-damp': 'Beams stored on the ground',
+  soaking: 'Into lime water',
+  'test-begun': 'Test begins',
 } as const;
+
+/** Moments nobody presses: they are read off a ticket or a mix’s data, so their entry is always later. */
+export const TOLD: ReadonlySet<string> = new Set(['batched', 'final-set']);
 
 export type EventId = keyof typeof EVENTS;
 export const EVENT_IDS = Object.keys(EVENTS) as EventId[];
@@ -58,4 +64,12 @@ export type Stamps = Readonly<Partial<Record<EventId, number>>>;
 /** True for text that names an event. */
 export function isEventId(text: string): text is EventId {
   return Object.hasOwn(EVENTS, text);
+}
+
+/** Events that only some specimens have: beams are soaked, and where the school asks, the way to the test is timed. */
+export function isEventFor(event: EventId, made: readonly string[], profile: string): boolean {
+  if (event === 'stored-damp') return made.includes('beam/field');
+  const beams = made.some((each) => each.startsWith('beam/'));
+  if (event === 'soaking') return beams;
+  return event !== 'test-begun' || beams || profile === 'is';
 }

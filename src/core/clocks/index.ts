@@ -1,4 +1,5 @@
 export * from './definitions';
+export * from './device-clock';
 export * from './events';
 export * from './plan';
 export * from './state';

@@ -94,6 +94,7 @@ function letGo(clock: ClockDefinition, stamps: Stamps): boolean {
 /**
  * Every clock of a sample at a moment: those that run first, by the time they have left, then those that ended.
  * @param wanted leaves out clocks of work that is not planned for this sample
+ * @param made kinds of specimens made of it, `beam/field`: clocks for others do not run
  */
 export function readClocks(
   stamps: Stamps,
@@ -101,8 +102,10 @@ export function readClocks(
   limits: Limits,
   system: System,
   wanted: (clock: ClockDefinition) => boolean = () => true,
+  made: readonly string[] = [],
 ): { readonly live: readonly ClockReading[]; readonly done: readonly ClockReading[] } {
   const all = clocksFor(limits.profile)
+    .filter((clock) => !clock.for || made.includes(clock.for))
     .filter((clock) => wanted(clock) || stamps[clock.to] !== undefined)
     .filter((clock) => stamps[clock.to] !== undefined || !letGo(clock, stamps))
     .map((clock) => readClock(clock, stamps, now, limits, system));

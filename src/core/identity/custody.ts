@@ -6,6 +6,7 @@ export const SPECIMEN_EVENTS = [
   'received',
   'final cure',
   'on hold',
+  'hold decided',
   'released',
   'tested',
   'quarantined',

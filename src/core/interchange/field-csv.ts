@@ -5,12 +5,12 @@ import type { System } from '../quantity';
 
 /** The clocks of samples as they ended, one a row: what started and stopped each, how long it took, what is allowed. */
 export function clockLogCsv(
-  samples: readonly { readonly label: string; readonly stamps: Stamps }[],
+  samples: readonly { readonly label: string; readonly stamps: Stamps; readonly made: readonly string[] }[],
   limits: Limits,
   system: System,
 ): string {
-  const rows = samples.flatMap(({ label, stamps }) =>
-    readClocks(stamps, 0, limits, system).done.map((reading) => [
+  const rows = samples.flatMap(({ label, stamps, made }) =>
+    readClocks(stamps, 0, limits, system, () => true, made).done.map((reading) => [
       label,
       reading.clock.id,
       iso(reading.startedAt),

@@ -59,6 +59,12 @@ export const AIR_AND_DENSITY = {
   'air.F2.1-1/2': required('F2 and F3', '1 1/2', '37.5', '5.5'),
   'air.F2.2': required('F2 and F3', '2', '50', '5.0'),
   'air.F2.3': required('F2 and F3', '3', '75', '4.5'),
+  'air.people': entry(
+    'Air content',
+    'Two people’s results on one batch',
+    standard('ASTM C231/C231M'),
+    both(max('0.8'), 'percent'),
+  ),
   'air.jump': entry(
     AIR,
     'Difference from the load before that calls for a repeat',

@@ -148,6 +148,30 @@ export const FRESH = {
     C94,
     both(max('3'), 'percent'),
   ),
+  'delivery.drum-mixed': entry(
+    DELIVERY,
+    'Concrete in the drum, of its gross volume, mixed in the truck',
+    C94,
+    both(max('63'), 'percent'),
+  ),
+  'delivery.drum-agitated': entry(
+    DELIVERY,
+    'Concrete in the drum, of its gross volume, only agitated',
+    C94,
+    both(max('80'), 'percent'),
+  ),
+  'delivery.aggregate-mass': entry(
+    DELIVERY,
+    'Batched aggregates against the mix design',
+    C94,
+    both(max('2'), 'percent'),
+  ),
+  'delivery.admixture-mass': entry(
+    DELIVERY,
+    'Batched admixtures against the mix design',
+    C94,
+    both(max('3'), 'percent'),
+  ),
   'delivery.wc-step': entry(
     DELIVERY,
     'Water-cementitious ratio reported to',
@@ -227,6 +251,42 @@ export const FRESH = {
     '"Maximum" slump at which the low band ends',
     C94,
     twin(max('3'), 'in', max('75'), 'mm'),
+  ),
+  'slump.people-low': entry(
+    SLUMP,
+    'Two results of two people differ by at most, low level',
+    C143,
+    twin(max('0.82'), 'in', max('20'), 'mm'),
+  ),
+  'slump.people-mid': entry(
+    SLUMP,
+    'Two results of two people differ by at most, middle level',
+    C143,
+    twin(max('1.10'), 'in', max('28'), 'mm'),
+  ),
+  'slump.people-high': entry(
+    SLUMP,
+    'Two results of two people differ by at most, high level',
+    C143,
+    twin(max('1.50'), 'in', max('38'), 'mm'),
+  ),
+  'slump.hot-above': entry(
+    SLUMP,
+    'Concrete above which a high slump of an old load is looked into',
+    commonPractice,
+    twin(max('85'), 'degF', max('29'), 'degC'),
+  ),
+  'slump.old-after': entry(
+    SLUMP,
+    'Age after which a high slump of a hot load is looked into',
+    commonPractice,
+    both(max('60'), 'min'),
+  ),
+  'slump.jump': entry(
+    SLUMP,
+    'More slump than the load before, with the same water, that is looked into',
+    commonPractice,
+    twin(max('1'), 'in', max('25'), 'mm'),
   ),
   'slump.repeat-level': entry(
     SLUMP,
@@ -337,6 +397,12 @@ export const FRESH = {
     'Concrete around the sensor, times the nominal aggregate',
     C1064,
     both(min('3'), 'one'),
+  ),
+  'temperature.people': entry(
+    'Concrete temperature',
+    'Two people’s readings of one sample',
+    ourChoice('twice what a verified device may be off'),
+    twin(max('2'), 'deltaF', max('1'), 'deltaC'),
   ),
   'temperature.jump': entry(
     TEMPERATURE,

@@ -221,6 +221,24 @@ export const SPECIMENS = {
     standard('IS 516'),
     both(min('24'), 'h'),
   ),
+  'curing.near': entry(
+    INITIAL,
+    'This near an end of its range the box is looked after',
+    ourChoice('before it is out'),
+    twin(max('2'), 'deltaF', max('1'), 'deltaC'),
+  ),
+  'curing.unplugged': entry(
+    INITIAL,
+    'This near the outdoor extremes on both sides, the box is taken for unplugged',
+    ourChoice('a heated and cooled box does not follow the weather'),
+    twin(max('2'), 'deltaF', max('1'), 'deltaC'),
+  ),
+  'curing.lime': entry(
+    FINAL,
+    'Lime that saturates a gallon [litre] of water',
+    C511,
+    twin(min('0.4'), 'oz', min('3'), 'g'),
+  ),
   'curing.tank-stirred': entry(FINAL, 'Months between stirrings of the tank', C511, both(max('1'), 'one')),
   'curing.tank-cleaned': entry(FINAL, 'Months between cleanings of the tank', C511, both(max('24'), 'one')),
   'curing.recorder-reviewed': entry(
@@ -264,6 +282,18 @@ export const SPECIMENS = {
     'Years a field technician’s certificate holds',
     C1077,
     both(max('5'), 'one'),
+  ),
+  'stamps.typed': entry(
+    PEOPLE,
+    'Between a stamp’s time and its entry, after which it counts as typed',
+    ourChoice('a press is entered when it is made'),
+    both(max('60'), 's'),
+  ),
+  'stamps.device-clock': entry(
+    PEOPLE,
+    'A device’s clock from the server’s, after which it is put right',
+    ourChoice('shorter than the shortest warning of a clock'),
+    both(max('10'), 's'),
   ),
   'sampling.hold': entry(
     MAKING,

@@ -79,6 +79,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly performedAt: string;
   /** Beginnings of the names of the limits it holds readings against, for its description. */
   readonly limitPrefixes: readonly string[];
+  /** True for tests that acceptance asks a certified technician for. */
+  readonly needsCard?: boolean;
   /** The result shown in lists and taken into series. */
   readonly mainResult: string;
   /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */

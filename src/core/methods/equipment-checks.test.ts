@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../limits';
-import { dueOn, equipmentDue, equipmentFindings } from '.';
+import { dueOn } from '../windows';
+import { equipmentDue, equipmentFindings } from '.';
 
 const limits = new Limits();
 

@@ -1,17 +1,8 @@
 import { DateTime } from 'luxon';
 import { cite, type LimitId, type Limits } from '../limits';
+import { dueOn } from '../windows';
 import { type Finding, finding } from '../working';
 import type { EquipmentFacts, RunSetup } from './setup';
-
-/**
- * The last day on which equipment may be used: the same day of the month, so many months after its verification
- * (the last day of the month if it has no such day), that day included.
- * @param verifiedOn calendar date `2031-04-02`
- * @returns the due date in the same form
- */
-export function dueOn(verifiedOn: string, months: number): string {
-  return DateTime.fromISO(verifiedOn, { zone: 'utc' }).plus({ months }).toISODate() ?? verifiedOn;
-}
 
 /** The register entry that sets the interval for a kind of equipment. */
 export function intervalLimit(kind: string): LimitId {

@@ -11,6 +11,7 @@ import { moulding } from './moulding';
 import { sampling } from './sampling';
 import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
+import { withStanding } from './standing';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
 const REGISTRY = {
@@ -30,9 +31,13 @@ const REGISTRY = {
 
 export type MethodId = keyof typeof REGISTRY;
 
-export const METHODS: readonly Method[] = Object.values(REGISTRY);
+const COMPLETE: ReadonlyMap<string, Method> = new Map(
+  Object.entries(REGISTRY).map(([id, method]) => [id, withStanding(method)]),
+);
+
+export const METHODS: readonly Method[] = [...COMPLETE.values()];
 
 /** The method of an id; undefined when there is none. */
 export function findMethod(id: string): Method | undefined {
-  return Object.hasOwn(REGISTRY, id) ? REGISTRY[id as MethodId] : undefined;
+  return COMPLETE.get(id);
 }

@@ -82,6 +82,8 @@ export class SpecimenFacts {
   @IsOptional() @IsInt() @Min(1) designatedAgeHours?: number;
   @IsOptional() @IsIn(NOMINAL_SIZES) nominalSize?: NominalSize;
   @IsOptional() @IsIn(['standard', 'field']) cure?: 'standard' | 'field';
+  /** True while nobody has decided what a held specimen is for. */
+  @IsOptional() @IsBoolean() held?: boolean;
   /** Specified strength, `4,500 psi`. */
   @IsOptional() @MeasureText('stress') specifiedStrength?: string;
   /** Strength expected at this age from the mix's history. */
@@ -123,11 +125,21 @@ export class SampleFacts {
   @IsOptional() @MeasureText('length') earlierSlump?: string;
   /** True when the portion before this one sheared. */
   @IsOptional() @IsBoolean() earlierSheared?: boolean;
+  @IsOptional() @MeasureText('temperature') measuredTemperature?: string;
+  /** Water-cementitious ratio of this load and of the one before, from their tickets. */
+  @IsOptional() @IsNumberString() ratio?: string;
+  @IsOptional() @IsNumberString() previousRatio?: string;
+  /** Slump of the load before this one. */
+  @IsOptional() @MeasureText('length') previousSlump?: string;
+  /** Alcohol that worked in the volumetric meter with this mix, the newest first. */
+  @IsOptional() @IsArray() @IsString({ each: true }) alcohol?: string[];
   @IsOptional() @MeasureText('percent') measuredAir?: string;
   @IsOptional() @MeasureText('percent') otherAir?: string;
   /** What the load before this one showed. */
   @IsOptional() @MeasureText('temperature') previousTemperature?: string;
   @IsOptional() @MeasureText('percent') previousAir?: string;
+  /** Kinds of specimens made of it with their curing, `beam/field`; absent when not known. */
+  @IsOptional() @IsArray() @IsString({ each: true }) specimens?: string[];
   /** The stamps of the sample clock, by event, ISO 8601 with offset. */
   @IsOptional() @IsObject() events?: Record<string, string>;
 }
@@ -152,6 +164,20 @@ export class EquipmentFacts {
   @IsOptional() @IsBoolean() inService?: boolean;
 }
 
+/** A certificate of the person who makes the test. */
+export class CardFact {
+  @IsArray() @IsString({ each: true }) methods: string[];
+  @IsISO8601({ strict: true }) issuedOn: string;
+  @IsISO8601({ strict: true }) expiresOn: string;
+  @IsOptional() @IsISO8601({ strict: true }) withdrawnOn?: string;
+}
+
+/** Who makes the test, with every certificate on file. */
+export class TechnicianFacts {
+  @IsString() name: string;
+  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => CardFact) cards?: CardFact[];
+}
+
 /** Everything that a computation needs besides the readings. Plain data: it is stored with the run and exported. */
 export class RunSetup {
   @IsOptional() @IsIn(['half-even', 'half-up']) rounding?: RoundingMode;
@@ -164,6 +190,9 @@ export class RunSetup {
   @IsOptional() @ValidateNested() @Type(() => SpecimenFacts) specimen?: SpecimenFacts;
   @IsOptional() @ValidateNested() @Type(() => SampleFacts) sample?: SampleFacts;
   @IsOptional() @ValidateNested() @Type(() => PlacementFacts) placement?: PlacementFacts;
+  @IsOptional() @ValidateNested() @Type(() => TechnicianFacts) technician?: TechnicianFacts;
+  /** When stamps were entered, by field, ISO 8601 with offset: apart from what they say, they were typed later. */
+  @IsOptional() @IsObject() enteredAt?: Record<string, string>;
   @IsOptional()
   @IsArray()
   @ValidateNested({ each: true })

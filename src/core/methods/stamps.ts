@@ -59,6 +59,7 @@ export function clockFindings(
     .filter((id) => counted.has(id))
     .flatMap((id) => {
       const clock: ClockDefinition = clockOf(id);
+      if (clock.for && !setup.sample?.specimens?.includes(clock.for)) return [];
       const reading = readClock(clock, stamps, 0, limits, input.system);
       const stopwatch = typed[id];
       const byHand = stopwatch === undefined ? undefined : readMeasure(input, stopwatch)?.value.toNumber();

@@ -81,3 +81,10 @@ export function mouldText(size: MouldSize): string {
 export function mouldsOf(system: System): readonly MouldSize[] {
   return MOULD_SIZES.filter((size) => MOULDS[size].system === system);
 }
+
+/** Kinds of specimens with their curing, each once, `beam/field`: what the clocks of curing ask for. */
+export function specimenClasses(
+  made: readonly { readonly size: MouldSize; readonly cure: 'standard' | 'field' }[],
+): string[] {
+  return [...new Set(made.map(({ size, cure }) => `${mouldOf(size).kind}/${cure}`))].toSorted();
+}

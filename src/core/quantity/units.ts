@@ -67,6 +67,7 @@ export const UNITS = {
   kg: unit('mass', 'kg', 1, ['kg']),
   g: unit('mass', 'g', '0.001', ['g', 'gram', 'grams']),
   lb: unit('mass', 'lb', POUND, ['lb', 'lbs', 'lb.', 'pound', 'pounds']),
+  oz: unit('mass', 'oz', POUND.div(16), ['oz', 'ounce', 'ounces']),
   N: unit('force', 'N', 1, ['n', 'newton', 'newtons']),
   kN: unit('force', 'kN', 1000, ['kn']),
   lbf: unit('force', 'lbf', POUND_FORCE, ['lbf', 'lb', 'lbs', 'pounds']),

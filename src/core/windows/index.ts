@@ -1,1 +1,2 @@
 export * from './age-window';
+export * from './due-on';

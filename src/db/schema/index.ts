@@ -1,4 +1,6 @@
 export * from './jobs';
 export * from './people';
+export * from './practice';
 export * from './reports';
 export * from './runs';
+export * from './storage';

@@ -1,4 +1,5 @@
 import { boolean, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import type { Batch } from '@/core/interchange';
 import type { Draw } from '@/core/sampling-plan';
 // Relative: the generator of migrations reads this file and knows no aliases.
 import { HAND_OVERS, SPECIMEN_EVENTS } from '../../core/identity/custody';
@@ -7,6 +8,7 @@ import { EXPOSURES, SAMPLE_KINDS, SLUMP_CLASSES } from '../../core/methods/kinds
 import { MOULD_SIZES, type MouldSize } from '../../core/moulds/moulds';
 import { at } from './columns';
 import { people } from './people';
+import { storages } from './storage';
 
 export const jobs = pgTable('jobs', {
   id: uuid('id').primaryKey().defaultRandom(),
@@ -159,6 +161,24 @@ export const loads = pgTable(
   (table) => [unique().on(table.placementId, table.number)],
 );
 
+/** What a file of the plant said of a ticket, before or after its truck came. Append only; the first one stands. */
+export const batches = pgTable(
+  'batches',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    placementId: uuid('placement_id')
+      .notNull()
+      .references(() => placements.id),
+    ticket: text('ticket').notNull(),
+    batch: jsonb('batch').$type<Batch>().notNull(),
+    by: text('by')
+      .notNull()
+      .references(() => people.id),
+    at: at('at').notNull(),
+  },
+  (table) => [unique().on(table.placementId, table.ticket)],
+);
+
 export const samples = pgTable(
   'samples',
   {
@@ -254,6 +274,9 @@ export const specimenEvents = pgTable(
     note: text('note').notNull().default(''),
     /** Where it stands from then on: box and row, tank and rack. */
     place: text('place').notNull().default(''),
+    /** The tank or room it stands in from then on, and where in it: `B3`. */
+    storageId: uuid('storage_id').references(() => storages.id),
+    position: text('position'),
     handoverId: uuid('handover_id').references(() => handovers.id),
     savedAt: at('saved_at').notNull().defaultNow(),
   },

@@ -73,6 +73,10 @@ export const readings = pgTable(
     text: text('text'),
     takenAt: at('taken_at').notNull(),
     savedAt: at('saved_at').notNull().defaultNow(),
+    /** What the device's own clock said, when it was found to be wrong and `takenAt` was put right. */
+    deviceAt: at('device_at'),
+    /** The device's steady counter, ms since its page was opened: a change of its clock does not move it. */
+    steadyMs: bigint('steady_ms', { mode: 'number' }),
     by: person('by').notNull(),
     reason: text('reason'),
     amendmentId: uuid('amendment_id').references(() => amendments.id),
@@ -164,6 +168,8 @@ export const attachments = pgTable(
     mime: text('mime').notNull(),
     sha256: text('sha256').notNull(),
     bytes: bytes('bytes').notNull(),
+    /** Where it was taken, `lat, long` in degrees; only when the person wanted it kept. */
+    place: text('place'),
     by: person('by').notNull(),
     at: at('at').notNull(),
   },

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { IsString, IsUUID, MaxLength } from 'class-validator';
+import { IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { attachments, runs } from '@/db/schema';
 import { NotFound } from '../errors';
@@ -27,6 +27,10 @@ export class AttachInput {
   @IsString() @MaxLength(200) name: string;
   /** Base64 of the file. */
   @IsString() @MaxLength(Math.ceil(LARGEST / 3) * 4 + 4, { message: 'Picture: at most 6 MB.' }) data: string;
+  /** Where it was taken, `lat, long` in degrees: only when the person wants it kept. */
+  @IsOptional()
+  @Matches(/^-?\d{1,2}(?:\.\d+)?, -?\d{1,3}(?:\.\d+)?$/u, { message: 'Place: degrees north and east.' })
+  place?: string;
 }
 
 /** A photograph kept with a run: the break, the label, the ticket. */
@@ -52,6 +56,7 @@ export const attach = defineUseCase({
       mime,
       sha256: createHash('sha256').update(bytes).digest('hex'),
       bytes,
+      place: input.place ?? null,
       by: actor.id,
       at: now,
     });

@@ -18,8 +18,9 @@ import { and, desc, eq, inArray } from 'drizzle-orm';
 import { CONDITIONS, HAND_OVERS } from '@/core/identity/custody';
 import { Limits } from '@/core/limits';
 import { setupMeasure } from '@/core/methods';
-import { drawPositions, samplesForDay } from '@/core/sampling-plan';
+import { drawPositions, randomNumbers, samplesForDay } from '@/core/sampling-plan';
 import {
+  batches,
   handovers,
   jobs,
   loads,
@@ -38,7 +39,8 @@ import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-cas
 import { currentReadings } from './runs';
 import { instantField } from './samples';
 
-async function lockPlacement(tx: Transaction, placementId: string) {
+/** A placement, locked for what is added to it in order, with its job. */
+export async function lockPlacement(tx: Transaction, placementId: string) {
   const [found] = await tx
     .select({ placement: placements, job: jobs })
     .from(placements)
@@ -61,6 +63,11 @@ export class PlanSamplingInput {
   count?: number;
   /** The seed, to draw a plan again as it was drawn elsewhere. */
   @IsOptional() @IsInt({ message: 'Seed: a whole number.' }) @Min(1) @Max(2_147_483_647) seed?: number;
+  /** Random numbers out of a table, one a sample, instead of drawing them here. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(20_000, { message: 'Random numbers: at most 20,000 characters.' })
+  numbers?: string;
 }
 
 /**
@@ -91,6 +98,7 @@ export const planSampling = defineUseCase({
     }
     const count = input.count ?? plan.count;
     const seed = input.seed ?? randomInt(1, 2_147_483_647);
+    const given = input.numbers?.trim() ? tableNumbers(input.numbers, count) : [];
     const [made] = await tx
       .insert(samplingPlans)
       .values({
@@ -99,8 +107,12 @@ export const planSampling = defineUseCase({
         volume,
         area,
         count,
-        why: count > plan.count ? `${count} samples as the project asks; ${plan.sentence}` : plan.sentence,
-        draws: drawPositions(count, cubic, seed),
+        why: [
+          ...(count > plan.count ? [`${count} samples as the project asks`] : []),
+          plan.sentence,
+          ...(given.length > 0 ? ['random numbers from a table'] : []),
+        ].join('; '),
+        draws: drawPositions(count, cubic, seed, given),
         by: actor.id,
         at: now,
       })
@@ -108,6 +120,18 @@ export const planSampling = defineUseCase({
     return { planId: made?.id ?? '', count };
   },
 });
+
+/** As many numbers of a table as there are samples; refused at the field when there are fewer. */
+function tableNumbers(text: string, count: number): string[] {
+  const read = randomNumbers(text);
+  if ('problem' in read) return refuseFields({ numbers: read.problem });
+  if (read.numbers.length < count) {
+    refuseFields({
+      numbers: `${count} samples are to be drawn: ${read.numbers.length} numbers are too few.`,
+    });
+  }
+  return read.numbers.slice(0, count);
+}
 
 export class AddLoadInput {
   /** Made by the device: the same ticket sent twice is one load. */
@@ -118,7 +142,8 @@ export class AddLoadInput {
   @MaxLength(40, { message: 'Ticket: at most 40 characters.' })
   ticket: string;
   @IsOptional() @IsString() @MaxLength(40, { message: 'Truck: at most 40 characters.' }) truck?: string;
-  @IsNotEmpty({ message: 'Volume on the ticket is needed.' }) @IsString() volume: string;
+  /** Absent: as the plant’s file says it. */
+  @IsOptional() @IsString() volume?: string;
   @IsISO8601({ strict: true }, { message: 'On site at: date and time.' }) arrivedAt: string;
 }
 
@@ -140,6 +165,12 @@ export const addLoad = defineUseCase({
     if (there.some(({ ticket }) => ticket === input.ticket.trim())) {
       refuseFields({ ticket: `Ticket ${input.ticket.trim()} is entered already.` });
     }
+    const [known] = await tx
+      .select({ batch: batches.batch })
+      .from(batches)
+      .where(and(eq(batches.placementId, placement.id), eq(batches.ticket, input.ticket.trim())));
+    const volume = input.volume?.trim() || known?.batch.volume;
+    if (!volume) return refuseFields({ volume: 'Volume on the ticket is needed.' });
     const [made] = await tx
       .insert(loads)
       .values({
@@ -147,8 +178,8 @@ export const addLoad = defineUseCase({
         placementId: placement.id,
         number: (there[0]?.number ?? 0) + 1,
         ticket: input.ticket.trim(),
-        truck: input.truck?.trim() ?? '',
-        volume: measureText('volume', input.volume, 'volume', us ? 'yd3' : 'm3', us ? [0.25, 20] : [0.2, 16]),
+        truck: input.truck?.trim() || (known?.batch.truck ?? ''),
+        volume: measureText('volume', volume, 'volume', us ? 'yd3' : 'm3', us ? [0.25, 20] : [0.2, 16]),
         arrivedAt: instantField('arrivedAt', 'On site at', input.arrivedAt, now),
         by: actor.id,
       })
@@ -263,7 +294,7 @@ async function stampCuring(
     runId: run.id,
     field,
     text: at.toISOString(),
-    takenAt: at,
+    takenAt: now,
     by,
     savedAt: now,
   });

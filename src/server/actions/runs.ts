@@ -10,6 +10,7 @@ import {
   IsString,
   IsUUID,
   MaxLength,
+  Min,
   ValidateNested,
 } from 'class-validator';
 import { and, desc, eq, inArray } from 'drizzle-orm';
@@ -150,6 +151,10 @@ export class ReadingInput {
   /** As typed; absent or empty takes the reading back. */
   @IsOptional() @IsString() @MaxLength(LOG_LENGTH, { message: 'At most 200,000 characters.' }) text?: string;
   @IsISO8601({ strict: true }) takenAt: string;
+  /** The device's own clock, when it was found wrong and `takenAt` was put right by the server's. */
+  @IsOptional() @IsISO8601({ strict: true }) deviceAt?: string;
+  /** The device's steady counter, ms since its page was opened. */
+  @IsOptional() @IsInt() @Min(0) steadyMs?: number;
   /** The reading of this field that the person saw, by its sequence number; absent when there was none. */
   @IsOptional() @IsInt() basedOn?: number;
   @IsOptional() @IsString() @MaxLength(500) reason?: string;
@@ -229,6 +234,8 @@ export const saveReadings = defineUseCase({
           field: reading.field,
           text,
           takenAt: new Date(reading.takenAt),
+          deviceAt: reading.deviceAt ? new Date(reading.deviceAt) : null,
+          steadyMs: reading.steadyMs ?? null,
           by: actor.id,
           savedAt: context.now,
           reason: reading.reason ?? null,
@@ -278,7 +285,7 @@ async function recordOutcome(context: Context, place: RunPlace, method: Method):
   const { tx, actor, now } = context;
   const current = await currentReadings(tx, place.run.id);
   const typed = inputOf(method, place.job.system, current);
-  const { system: _, ...setup } = await runSetup(tx, place, typed, now);
+  const { system: _, ...setup } = await runSetup(tx, place, typed, now, { by: actor.id, current });
   const { input } = usableInput(method, typed);
   const outcome = method.compute(input, setup);
   await tx.insert(outcomes).values({

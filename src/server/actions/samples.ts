@@ -15,14 +15,15 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { eq, sql } from 'drizzle-orm';
-import { RECORDED_EVENTS } from '@/core/identity/custody';
+import { and, eq, sql } from 'drizzle-orm';
 import { specimenLabel } from '@/core/identity/labels';
+import { batchReadings } from '@/core/interchange';
 import { Limits } from '@/core/limits';
 import { SAMPLE_KINDS, type SampleKind } from '@/core/methods';
 import { MOULD_SIZES, type MouldSize } from '@/core/moulds';
 import { ageWindow } from '@/core/windows';
 import {
+  batches,
   jobs,
   loads,
   mixes,
@@ -123,6 +124,7 @@ export const takeSample = defineUseCase({
       ['sampling', 'loadVolume', load?.volume],
       ['delivery', 'loadVolume', load?.volume],
       ['delivery', 'arrivedAt', load?.arrivedAt.toISOString()],
+      ...(await batchFacts(tx, placement.id, load?.ticket)),
     ];
     const rows = known.flatMap(([method, field, text]) => {
       const run = opened.find((each) => each.method === method);
@@ -134,6 +136,26 @@ export const takeSample = defineUseCase({
     return { sampleId };
   },
 });
+
+/** What the plant's file says of the load's ticket, as readings of the runs it belongs to. */
+async function batchFacts(
+  tx: Transaction,
+  placementId: string,
+  ticket: string | undefined,
+): Promise<[string, string, string][]> {
+  if (!ticket) return [];
+  const [found] = await tx
+    .select({ batch: batches.batch })
+    .from(batches)
+    .where(and(eq(batches.placementId, placementId), eq(batches.ticket, ticket)));
+  if (!found) return [];
+  return Object.entries(batchReadings(found.batch)).flatMap(([method, fields]) =>
+    Object.entries(fields)
+      // The load's own volume is read in already.
+      .filter(([field]) => field !== 'loadVolume')
+      .map(([field, text]) => [method, field, text] as [string, string, string]),
+  );
+}
 
 export class DescribeSampleInput {
   @IsUUID() sampleId: string;
@@ -258,37 +280,3 @@ export async function sampleAndJob(tx: Transaction, sampleId: string) {
   if (!found) throw new NotFound('This sample');
   return found;
 }
-
-export class RecordEventInput {
-  @IsUUID() specimenId: string;
-  @IsIn(RECORDED_EVENTS, { message: 'What happened: choose one.' }) kind: (typeof RECORDED_EVENTS)[number];
-  @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
-  @IsOptional() @IsString() @MaxLength(500, { message: 'Note: at most 500 characters.' }) note?: string;
-  @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
-}
-
-/** Something that happened to a specimen. A specimen is discarded only with a reason. */
-export const recordEvent = defineUseCase({
-  name: 'record specimen event',
-  roles: STAFF,
-  Input: RecordEventInput,
-  async act({ tx, actor, now }, input) {
-    const [specimen] = await tx.select().from(specimens).where(eq(specimens.id, input.specimenId));
-    if (!specimen) throw new NotFound('This specimen');
-    const note = input.note?.trim() ?? '';
-    if (input.kind === 'discarded' && note === '') {
-      refuseFields({ note: 'Say what is wrong with it; a low number is no reason.' });
-    }
-    if (input.kind === 'released' && note === '') refuseFields({ note: 'Say who released it.' });
-    if (input.kind === 'note' && note === '') refuseFields({ note: 'Write the note.' });
-    await tx.insert(specimenEvents).values({
-      specimenId: specimen.id,
-      kind: input.kind,
-      at: instantField('at', 'When', input.at, now),
-      personId: actor.id,
-      note,
-      place: input.place?.trim() ?? '',
-    });
-    return { specimenId: specimen.id };
-  },
-});

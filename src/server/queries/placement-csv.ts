@@ -18,7 +18,7 @@ export async function placementCsv(
   const day = await placementDay(db, actor, placementId);
   if (what === 'clocks') {
     return clockLogCsv(
-      day.samples.map(({ label, events }) => ({ label, stamps: events })),
+      day.samples.map(({ label, events, made }) => ({ label, stamps: events, made })),
       day.limits,
       day.job.system,
     );

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
+import { type Compared, type PairRow, pairsOf } from '@/core/cross-checks';
 import { sampleLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
 import { type RunSetup, setupMeasure } from '@/core/methods';
@@ -6,11 +7,14 @@ import { airRange } from '@/core/methods/air';
 import { temperatureLimits } from '@/core/methods/concrete-temperature';
 import { yieldForClaim } from '@/core/methods/density-yield';
 import { slumpRange } from '@/core/methods/slump';
+import { specimenClasses } from '@/core/moulds';
 import { exact, roundedText, type System, unitLabel } from '@/core/quantity';
 import { type Against, loadDecision, targetsOf } from '@/core/sampling-plan';
+import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
   attachments,
+  batches,
   jobs,
   loads,
   mixes,
@@ -61,13 +65,23 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     .innerJoin(people, eq(people.id, samples.sampledBy))
     .where(eq(samples.placementId, placementId))
     .orderBy(asc(samples.sampledAt));
+  const tickets = await db
+    .select({ batch: batches.batch })
+    .from(batches)
+    .where(eq(batches.placementId, placementId))
+    .orderBy(asc(batches.at), asc(batches.ticket));
   const ids = taken.map(({ sample }) => sample.id);
   const fresh = ids.length > 0 ? await runViews(db, { sampleIds: ids }) : [];
   const weather = await runViews(db, { placementIds: [placementId] });
   const made =
     ids.length > 0
       ? await db
-          .select({ sampleId: specimens.sampleId, label: specimens.label })
+          .select({
+            sampleId: specimens.sampleId,
+            label: specimens.label,
+            size: specimens.size,
+            cure: specimens.cure,
+          })
           .from(specimens)
           .where(inArray(specimens.sampleId, ids))
           .orderBy(asc(specimens.label))
@@ -98,6 +112,7 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     events: events.get(sample.id) ?? {},
     runs: fresh.filter(({ sampleId }) => sampleId === sample.id),
     specimens: made.filter(({ sampleId }) => sampleId === sample.id).map(({ label }) => label),
+    made: specimenClasses(made.filter(({ sampleId }) => sampleId === sample.id)),
   }));
   return {
     ...place,
@@ -105,11 +120,40 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     plan: plan ?? null,
     targets: plan ? targetsOf(plan.draws, volumes) : [],
     loads: trucks.map((load) => ({ ...load, decision: decisionFor(load.id, views) })),
+    batches: tickets.map(({ batch }) => batch),
     volumeOut: out.toFixed(),
     samples: views,
     weather,
     photos,
   };
+}
+
+/** The pairs that samples of one load make, with what may lie between two people’s results. */
+export function samplePairs(day: Pick<PlacementDay, 'samples' | 'loads' | 'job' | 'limits'>): PairRow[] {
+  const compared: readonly Compared[] = ['slump', 'air content', 'concrete temperature', 'density'];
+  return pairsOf(
+    day.samples.map((view) => {
+      const valid = view.runs.filter(
+        ({ state, outcome }) => state === 'complete' && outcome && isReportable(outcome.findings),
+      );
+      const results = valid.flatMap(({ outcome }) => outcome?.results ?? []);
+      const source = view.runs.find(({ method }) => method === 'sampling')?.input?.source;
+      return {
+        label: view.label.split('-').at(-1) ?? '',
+        load: day.loads.find(({ id }) => id === view.loadId)?.ticket ?? '',
+        kind: view.kind,
+        point: source === undefined ? null : source === 'pump' ? ('end' as const) : ('truck' as const),
+        results: Object.fromEntries(
+          compared.flatMap((quantity) => {
+            const result = results.find((each) => each.quantity === quantity);
+            return result ? [[quantity, { value: result.reported, unit: result.unit }]] : [];
+          }),
+        ),
+      };
+    }),
+    day.job.system,
+    day.limits,
+  );
 }
 
 export type PlacementDay = Awaited<ReturnType<typeof placementDay>>;

@@ -17,7 +17,11 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
   if (!method) throw new NotFound('This run');
   const current = await currentReadings(db, runId);
   const input = inputOf(method, place.job.system, current);
-  const { system, ...setup } = await runSetup(db, place, input, now, { forChoosing: true });
+  const { system, ...setup } = await runSetup(db, place, input, now, {
+    forChoosing: true,
+    by: actor.id,
+    current,
+  });
   // Only a specimen belongs to a set; the tests of fresh concrete need nothing of their sample's dossier.
   const sets = place.specimen && place.sample ? (await sampleDossier(db, actor, place.sample.id)).sets : [];
   const [view] = await runViews(db, { runIds: [runId] });

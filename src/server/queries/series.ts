@@ -1,10 +1,20 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import { evaluateSeries, type SeriesPoint, type SeriesVerdicts } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
 import { measureIn, parseMeasure } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
-import { followUps, jobs, mixCriteria, mixes, people, placements, samples } from '@/db/schema';
+import {
+  followUps,
+  jobs,
+  mixCriteria,
+  mixes,
+  outcomes,
+  people,
+  placements,
+  runs,
+  samples,
+} from '@/db/schema';
 import { limitChangesAt } from '../run-setup';
 import { present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
@@ -59,6 +69,10 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
   );
   const releasedOnly = actor.role === 'client';
   const views = releasedOnly ? withoutUnreleased(all) : all;
+  const uncertified = await uncertifiedSamples(
+    db,
+    taken.map(({ sample }) => sample.id),
+  );
   const rows = taken.flatMap(({ sample, element }): SeriesRow[] => {
     const sets = ageSets(
       views.filter((view) => view.sampleId === sample.id),
@@ -80,7 +94,11 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
         sampledAt: sample.sampledAt.getTime(),
         value: set.test.state === 'tested' ? set.test.value : null,
         state: set.test.state,
-        engineer: [...set.test.engineer, ...(unaccepted ? ['a recorded reason is not accepted yet'] : [])],
+        engineer: [
+          ...set.test.engineer,
+          ...(unaccepted ? ['a recorded reason is not accepted yet'] : []),
+          ...(uncertified.has(sample.id) ? ['sampled or moulded without a valid certificate'] : []),
+        ],
         element,
         set,
         early: young?.test.text ? { ageHours: young.ageHours, text: young.test.text } : null,
@@ -109,6 +127,24 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
     verdicts: evaluateSeries(rows, specifiedValue(mix, job.system), job.system, limits, job.rounding),
     followUps: releasedOnly ? [] : done,
   };
+}
+
+/** Samples that somebody without a valid certificate took or moulded, by the newest outcomes of those runs. */
+async function uncertifiedSamples(
+  db: Queryable,
+  sampleIds: readonly string[],
+): Promise<ReadonlySet<string | null>> {
+  if (sampleIds.length === 0) return new Set();
+  const newest = await db
+    .selectDistinctOn([outcomes.runId], {
+      sampleId: runs.sampleId,
+      uncertified: sql<boolean>`${outcomes.outcome} -> 'findings' @> '[{"id":"people.certified"}]'::jsonb`,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .where(and(inArray(runs.sampleId, [...sampleIds]), inArray(runs.method, ['sampling', 'moulding'])))
+    .orderBy(outcomes.runId, desc(outcomes.seq));
+  return new Set(newest.filter(({ uncertified }) => uncertified).map(({ sampleId }) => sampleId));
 }
 
 /** Every mix a person may read, with how it stands. */

@@ -5,6 +5,7 @@ import {
   type ClockReading,
   EVENT_IDS,
   type EventId,
+  isEventFor,
   nextEvent,
   readClocks,
   type Stamps,
@@ -13,6 +14,7 @@ import { type LimitChanges, Limits, type Profile } from '@/core/limits';
 import type { System } from '@/core/quantity';
 import { ageText } from '@/core/windows';
 import { perform } from '../api';
+import { timeNow } from '../clock';
 import { Card } from '../parts/Card';
 import { LinkButton, TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
@@ -54,6 +56,8 @@ interface Props {
     readonly label: string;
     readonly ageHours: number | null;
   }[];
+  /** Kinds of specimens made of it with their curing, `beam/field`. */
+  readonly made: readonly string[];
   readonly designatedDays: number;
   readonly limitChanges: LimitChanges;
 }
@@ -104,10 +108,11 @@ export function FieldSample(props: Props) {
     [given],
   );
   const planned = useCallback(
-    (event: EventId) => openRuns.has(places.get(event)?.runId ?? ''),
-    [places, openRuns],
+    (event: EventId) =>
+      openRuns.has(places.get(event)?.runId ?? '') && isEventFor(event, props.made, profile),
+    [places, openRuns, props.made, profile],
   );
-  const { live, done } = readClocks(stamps, now, limits, system, ({ to }) => planned(to));
+  const { live, done } = readClocks(stamps, now, limits, system, ({ to }) => planned(to), props.made);
   const [sound, setSound] = useState(false);
   useEffect(() => setSound(alarmWanted()), []);
   useAlarm(live, stamps, sound, now);
@@ -124,8 +129,8 @@ export function FieldSample(props: Props) {
     place?.run.readings.save(place.field, text);
   };
   const press = (event: EventId): void => {
-    stamp(event, new Date().toISOString());
-    setUndo({ event, until: Date.now() + UNDO_MS });
+    stamp(event, new Date(timeNow()).toISOString());
+    setUndo({ event, until: timeNow() + UNDO_MS });
     if (sound) signal(990, 0.06);
     if (OPENS.has(event) && planned(event)) setOpen(places.get(event)?.runId ?? null);
   };

@@ -8,6 +8,7 @@ import { plainOf, type System } from '@/core/quantity';
 import { sampleSize } from '@/core/sampling-plan';
 import { ageText } from '@/core/windows';
 import { type Failure, perform } from '../api';
+import { timeNow } from '../clock';
 import { useNotice } from '../parts/Notice';
 import { dayTime, fromLocalInput, localInput } from '../time';
 import { useNow } from '../use-now';
@@ -98,7 +99,7 @@ export function MakeSpecimens({
     setRows((all) => all.map((row) => (row.key === key ? { ...row, ...change } : row)));
   const make = async (): Promise<void> => {
     const cast =
-      castAt === null ? new Date(finishedAt ?? Date.now()).toISOString() : fromLocalInput(castAt, zone);
+      castAt === null ? new Date(finishedAt ?? timeNow()).toISOString() : fromLocalInput(castAt, zone);
     if (!cast) return notice('There is no such time here: check day and clock.', 'error');
     setBusy(true);
     const reply = await perform<{ labels: string[] }>('make-specimens', {

@@ -3,6 +3,7 @@ import { Box, Button, TextField, ToggleButton, ToggleButtonGroup, Typography } f
 import { type KeyboardEvent, useState } from 'react';
 import type { DrawingId, EquipmentFacts, FieldSpec } from '@/core/methods';
 import { type System, unitLabel, unitLabelsOf } from '@/core/quantity';
+import { timeNow } from '../clock';
 import { Drawing } from '../drawings/Drawing';
 import { Keypad, useKeypad } from '../field/Keypad';
 import { MONO } from '../theme';
@@ -322,7 +323,7 @@ function InstantField(props: Props) {
   const { field, value, zone } = props;
   const shown = value && !Number.isNaN(Date.parse(value)) ? localInput(value, zone) : '';
   const now = (): void => {
-    if (!props.readOnly) props.onSave(new Date().toISOString());
+    if (!props.readOnly) props.onSave(new Date(timeNow()).toISOString());
   };
   return (
     <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>

@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { perform } from '../api';
+import { momentNow } from '../clock';
 import { newId } from '../ids';
 
 export interface CurrentReading {
@@ -14,6 +15,8 @@ interface Pending {
   readonly field: string;
   readonly text: string;
   readonly takenAt: string;
+  readonly deviceAt?: string;
+  readonly steadyMs: number;
   readonly basedOn?: number;
   readonly reason?: string;
   readonly amendmentId?: string;
@@ -190,7 +193,7 @@ export function useReadings(
           id: newId(),
           field,
           text: text.trim(),
-          takenAt: new Date().toISOString(),
+          ...momentNow(),
           ...(reason ? { reason } : {}),
           ...(amendmentId ? { amendmentId } : {}),
         },

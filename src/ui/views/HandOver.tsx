@@ -14,6 +14,7 @@ import { useRouter } from 'next/navigation';
 import { type FormEvent, useRef, useState } from 'react';
 import { CONDITIONS, type HAND_OVERS } from '@/core/identity/custody';
 import { type Failure, perform } from '../api';
+import { timeNow } from '../clock';
 import { newId } from '../ids';
 import { Card, Empty } from '../parts/Card';
 import { useNotice } from '../parts/Notice';
@@ -60,7 +61,7 @@ export function HandOver({ zone, now, me, people, specimens, past }: Props) {
     setChosen((all) => new Set(all).add(found.id));
   };
   const send = async (): Promise<void> => {
-    const when = at === null ? new Date().toISOString() : fromLocalInput(at, zone);
+    const when = at === null ? new Date(timeNow()).toISOString() : fromLocalInput(at, zone);
     if (!when) return notice('There is no such time here: check day and clock.', 'error');
     setBusy(true);
     const reply = await perform('hand-over', {

@@ -91,6 +91,7 @@ export const airPressure: Method<AirPressureInput> = {
   ],
   Input: AirPressureInput,
   steps: STEPS,
+  needsCard: true,
   performedAt: 'readAt',
   limitPrefixes: ['air-pressure.', 'air.', 'equipment.'],
   mainResult: 'air content',

@@ -74,6 +74,7 @@ export const airVolumetric: Method<AirVolumetricInput> = {
   yields: [{ quantity: 'air content', symbol: 'A' }],
   Input: AirVolumetricInput,
   steps: STEPS,
+  needsCard: true,
   performedAt: 'readAt',
   limitPrefixes: ['air-volumetric.', 'air.', 'agency/air-volumetric.', 'equipment.'],
   mainResult: 'air content',
@@ -82,6 +83,15 @@ export const airVolumetric: Method<AirVolumetricInput> = {
     const range = airRange(system, setup, limits);
     return [
       ...(range ? [{ label: 'Specified', text: range.text }] : []),
+      ...(setup.sample?.alcohol?.length
+        ? [
+            {
+              label: 'Alcohol that worked with this mix',
+              text: setup.sample.alcohol.join(', '),
+              note: 'valid tests, the newest first',
+            },
+          ]
+        : []),
       { label: 'Alcohol the table covers', text: limits.of('air-volumetric.alcohol', system).text },
       {
         label: 'Alcohol to begin with',

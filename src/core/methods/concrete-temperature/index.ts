@@ -48,6 +48,7 @@ export const concreteTemperature: Method<ConcreteTemperatureInput> = {
   yields: [{ quantity: 'concrete temperature', symbol: 'T' }],
   Input: ConcreteTemperatureInput,
   steps: STEPS,
+  needsCard: true,
   performedAt: 'readAt',
   limitPrefixes: ['temperature.', 'equipment.'],
   mainResult: 'concrete temperature',

@@ -16,6 +16,7 @@ export function findingsBeforeLoad(
   limits: Limits,
 ): Finding[] {
   return [
+    ...heldFindings(setup),
     ...ageFindings(input, setup, limits),
     ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
     ...expectedLoadFindings(input, setup, limits),
@@ -24,6 +25,24 @@ export function findingsBeforeLoad(
     ...diameterFindings(input, setup, limits),
     ...endFindings(input, limits),
     ...guardFindings(input),
+  ];
+}
+
+/** A held specimen that nobody has decided on: tested now, it could only be used to pick the better number. */
+function heldFindings(setup: RunSetup): Finding[] {
+  if (!setup.specimen?.held) return [];
+  return [
+    finding({
+      id: 'specimen.held',
+      severity: 'departure',
+      needsReason: true,
+      beforeLoad: true,
+      fields: [],
+      message: 'This specimen is held in reserve; nobody has decided what it is for.',
+      action:
+        'Leave it wet. A reviewer decides first: in place of a defective one while its window is open, or for information.',
+      remark: 'Held specimen tested without a decision beforehand.',
+    }),
   ];
 }
 

@@ -23,6 +23,7 @@ export function deliveryFindings(
     ...moistureFindings(input, limits),
     ...designFindings(input, water, setup, limits),
     ...waterFindings(input, water),
+    ...drumFindings(input, limits),
     ...turnFindings(input, limits),
     ...orderFindings(input, setup),
   ];
@@ -274,6 +275,30 @@ function orderFindings(input: DeliveryInput, setup: RunSetup): Finding[] {
       fields: ['addedAt'],
       message: 'The sample was taken before the last addition: it is void.',
       action: 'Sample again after remixing.',
+    }),
+  ];
+}
+
+/** A drum that holds more than it can mix or agitate. */
+function drumFindings(input: DeliveryInput, limits: Limits): Finding[] {
+  const load = readMeasure(input, 'loadVolume')?.value;
+  const drum = readMeasure(input, 'drumVolume')?.value;
+  if (!load || !drum?.greaterThan(0)) return [];
+  const share = load.div(drum).times(100);
+  const limit = limits.of(
+    input.mixed === 'plant' ? 'delivery.drum-agitated' : 'delivery.drum-mixed',
+    input.system,
+  );
+  if (isWithin(share, limit)) return [];
+  return [
+    finding({
+      id: limit.id,
+      severity: 'advice',
+      fields: ['drumVolume'],
+      limit: cite(limit),
+      message: `The drum is filled to ${plainOf(share.toDecimalPlaces(0), 'percent')} of its gross volume.`,
+      action:
+        'Check the volume on the ticket; too full a drum does not mix. Tell the purchaser’s representative.',
     }),
   ];
 }

@@ -26,6 +26,8 @@ const STEPS: readonly Step[] = [
       'arrivedAt',
       'mix',
       'loadVolume',
+      'drumVolume',
+      'mixed',
       'cementitious',
       'water',
       'ticketAllows',

@@ -59,6 +59,19 @@ export class DeliveryInput extends RunInput {
   })
   loadVolume?: string;
 
+  @MeasureField({ label: 'Gross volume of the drum', help: 'On its plate.', ...LOAD_VOLUME, example: '' })
+  drumVolume?: string;
+
+  @ChoiceField({
+    label: 'Mixed',
+    options: [
+      { value: 'truck', label: 'In the truck' },
+      { value: 'plant', label: 'In the plant, agitated in the truck' },
+    ],
+    example: '',
+  })
+  mixed?: 'truck' | 'plant';
+
   @MeasureField({
     label: 'Cementitious material',
     help: 'Whole load.',

@@ -66,6 +66,7 @@ export const densityYield: Method<DensityYieldInput> = {
   ],
   Input: DensityYieldInput,
   steps: STEPS,
+  needsCard: true,
   performedAt: 'weighedAt',
   limitPrefixes: ['density.', 'air.', 'air-pressure.', 'equipment.'],
   mainResult: 'density',

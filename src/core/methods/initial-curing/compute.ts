@@ -106,8 +106,13 @@ export function compute(input: InitialCuringInput, setup: RunSetup): Outcome {
         'bare',
         'demould-en',
         'demould-is',
+        'beams-stored',
+        'beam-soak',
+        'field-beam-soak',
+        'arrival',
       ]),
       ...rangeFindings(input, { minimum, maximum, range, summary, log }, unit),
+      ...nearFindings(input, { minimum, maximum, range }, limits, unit),
       ...departureFindings(input, set, setup, limits),
       ...stateFindings(input),
       ...finalFindings(input, limits, unit),
@@ -215,6 +220,53 @@ function rangeFindings(input: InitialCuringInput, held: Held, unit: UnitId): Fin
         message: `The record has gaps of ${summary.unknown.toFixed(1)} h in all.`,
         action: 'Look for the missing rows in the recorder.',
         remark: `Temperature not known for ${summary.unknown.toFixed(1)} h.`,
+      }),
+    );
+  }
+  return found;
+}
+
+/** A box that is about to leave its range, and one that follows the weather. */
+function nearFindings(
+  input: InitialCuringInput,
+  { minimum, maximum, range }: Pick<Held, 'minimum' | 'maximum' | 'range'>,
+  limits: Limits,
+  unit: UnitId,
+): Finding[] {
+  if (input.method === 'structure') return [];
+  const found: Finding[] = [];
+  const near = limits.number('curing.near', input.system);
+  const low = minimum && range.low && !minimum.lessThan(range.low) && minimum.minus(range.low).lessThan(near);
+  const high =
+    maximum && range.high && !maximum.greaterThan(range.high) && range.high.minus(maximum).lessThan(near);
+  if (low || high) {
+    found.push(
+      finding({
+        id: 'curing.near',
+        severity: 'advice',
+        fields: [low ? 'minimum' : 'maximum'],
+        limit: cite(range),
+        message: `The box is at ${plainOf((low ? minimum : maximum) ?? exact(0), unit)}, near the end of its range.`,
+        action: 'Adjust it now, while the whole record is still inside.',
+      }),
+    );
+  }
+  const [coldest, warmest] = [
+    readMeasure(input, 'outdoorMinimum')?.value,
+    readMeasure(input, 'outdoorMaximum')?.value,
+  ];
+  const follows = limits.number('curing.unplugged', input.system);
+  const like = (a: Exact | undefined, b: Exact | undefined): boolean =>
+    a !== undefined && b !== undefined && a.minus(b).abs().lessThanOrEqualTo(follows);
+  if (like(minimum, coldest) && like(maximum, warmest)) {
+    found.push(
+      finding({
+        id: 'curing.unplugged',
+        severity: 'advice',
+        fields: ['outdoorMinimum', 'outdoorMaximum'],
+        limit: cite(limits.of('curing.unplugged', input.system)),
+        message: 'The box went up and down with the weather: it looks unplugged.',
+        action: 'Look at plug, breaker and thermostat, and who else uses the socket.',
       }),
     );
   }

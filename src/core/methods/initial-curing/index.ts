@@ -22,7 +22,7 @@ const STEPS: readonly Step[] = [
     phase: 'test',
     instruction:
       'Read lowest and highest, photograph, look at every specimen. Not before eight hours after final set, not after 48 hours.',
-    fields: ['minimum', 'maximum', 'log', 'collectedAt', 'condition'],
+    fields: ['minimum', 'maximum', 'outdoorMinimum', 'outdoorMaximum', 'log', 'collectedAt', 'condition'],
     caution: 'Lift with a straight back; electricity stays away from water.',
   },
   {
@@ -38,7 +38,16 @@ const STEPS: readonly Step[] = [
     title: 'Into final cure',
     phase: 'after',
     instruction: 'Mould off, mark the concrete itself, then into water or moist room within half an hour.',
-    fields: ['demouldedAt', 'wetAt', 'finalTemperature', 'siteWater', 'remarks'],
+    fields: [
+      'demouldedAt',
+      'wetAt',
+      'finalTemperature',
+      'siteWater',
+      'storedAt',
+      'soakedAt',
+      'testBegunAt',
+      'remarks',
+    ],
     caution: 'Lime water burns: gloves and eye protection.',
   },
 ];

@@ -8,7 +8,7 @@ import {
   RunInput,
   TextField,
 } from '../fields';
-import { TEMPERATURE } from '../specs';
+import { AIR_TEMPERATURE, TEMPERATURE } from '../specs';
 
 const HOURS: Pick<MeasureSpec, 'dimension' | 'unit' | 'step' | 'possible'> = {
   dimension: 'duration',
@@ -66,6 +66,17 @@ export class InitialCuringInput extends RunInput {
   @MeasureField({ label: 'Highest', ...TEMPERATURE, example: { US: '76', SI: '24' } })
   maximum?: string;
 
+  @MeasureField({
+    label: 'Outdoors, lowest',
+    help: 'Of the same hours: shows a box that was not plugged in.',
+    ...AIR_TEMPERATURE,
+    example: '',
+  })
+  outdoorMinimum?: string;
+
+  @MeasureField({ label: 'Outdoors, highest', ...AIR_TEMPERATURE, example: '' })
+  outdoorMaximum?: string;
+
   @LogField({
     label: 'Temperature record',
     help: 'From a recorder or by hand: time and temperature, one a line. Times as date and clock, or hours from moulding.',
@@ -108,6 +119,25 @@ export class InitialCuringInput extends RunInput {
 
   @InstantField({ label: 'In final cure', event: 'in-final-cure', example: '2031-05-15T13:15:00-04:00' })
   wetAt?: string;
+
+  @InstantField({
+    label: 'Field-cured beams stored',
+    help: 'Moulds off, on the ground, top up, banked with damp earth or sand.',
+    event: 'stored-damp',
+    example: '',
+  })
+  storedAt?: string;
+
+  @InstantField({ label: 'Beams into lime water', event: 'soaking', example: '' })
+  soakedAt?: string;
+
+  @InstantField({
+    label: 'Test begins',
+    help: 'Of beams, and where the school counts the time since arrival.',
+    event: 'test-begun',
+    example: '',
+  })
+  testBegunAt?: string;
 
   @MeasureField({
     label: 'Tank or room',

@@ -114,6 +114,7 @@ export const moulding: Method<MouldingInput> = {
   yields: [{ quantity: 'median density of the set', symbol: 'Dm' }],
   Input: MouldingInput,
   steps: STEPS,
+  needsCard: true,
   performedAt: 'finishedAt',
   limitPrefixes: ['moulding.', 'sampling.moulding-start', 'agency/sampling.'],
   mainResult: 'median density of the set',

@@ -59,6 +59,7 @@ export const sampling: Method<SamplingInput> = {
   ],
   Input: SamplingInput,
   steps: STEPS,
+  needsCard: true,
   performedAt: 'finalPortionAt',
   limitPrefixes: ['sampling.'],
   mainResult: 'share discharged at the final portion',

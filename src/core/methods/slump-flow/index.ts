@@ -47,6 +47,7 @@ export const slumpFlow: Method<SlumpFlowInput> = {
   ],
   Input: SlumpFlowInput,
   steps: STEPS,
+  needsCard: true,
   performedAt: 'readAt',
   limitPrefixes: ['flow.', 'slump.start', 'equipment.'],
   mainResult: 'slump flow',

@@ -1,12 +1,21 @@
 import { cite, isWithin, type Limits } from '../../limits';
-import { type Exact, interpolate, type Measure, plainOf, type System, unitLabel } from '../../quantity';
+import {
+  type Exact,
+  exact,
+  interpolate,
+  type Measure,
+  plainOf,
+  type System,
+  unitLabel,
+} from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { aggregateFindings } from '../aggregate';
 import { countsIn } from '../counts';
 import { equipmentUse } from '../equipment-checks';
 import { type RunSetup, setupMeasure } from '../setup';
-import { clockFindings } from '../stamps';
+import { clockFindings, sampleStamps } from '../stamps';
 import type { SlumpInput } from './input';
+import { slumpRange } from './range';
 
 /** Everything a slump test is held against besides the specification. */
 export function slumpFindings(
@@ -40,6 +49,7 @@ export function slumpFindings(
     ...shapeFindings(input, shearedTwice(input, setup), limits),
     ...rangeFindings(input, read, limits),
     ...repeatFindings(input, read, setup, limits),
+    ...suspectFindings(input, read, setup, limits),
   ];
 }
 
@@ -156,18 +166,25 @@ function rangeFindings(input: SlumpInput, read: Measure | undefined, limits: Lim
 }
 
 /**
- * How far two slumps of one operator on one sample may differ.
+ * How far two slumps on one sample may differ.
  * @param mean of the two, in the system's unit
+ * @param people one operator's two, or two people's
  * @returns the largest difference in the same unit, between the levels by straight lines
  * Source: ASTM C143/C143M precision (from memory).
  */
-export function slumpRepeatability(mean: Exact, system: System, limits: Limits): Exact {
+export function slumpRepeatability(
+  mean: Exact,
+  system: System,
+  limits: Limits,
+  people: 'one' | 'two' = 'one',
+): Exact {
   const levels = limits.of('slump.repeat-level', system);
-  const at = (id: 'slump.repeat-low' | 'slump.repeat-mid' | 'slump.repeat-high') => limits.number(id, system);
+  const at = (level: 'low' | 'mid' | 'high') =>
+    limits.number(people === 'one' ? `slump.repeat-${level}` : `slump.people-${level}`, system);
   return interpolate(mean, [
-    [levels.low ?? mean, at('slump.repeat-low')],
-    [limits.number('slump.repeat-middle', system), at('slump.repeat-mid')],
-    [levels.high ?? mean, at('slump.repeat-high')],
+    [levels.low ?? mean, at('low')],
+    [limits.number('slump.repeat-middle', system), at('mid')],
+    [levels.high ?? mean, at('high')],
   ]);
 }
 
@@ -195,4 +212,60 @@ function repeatFindings(
       action: 'Look for a cause. Two slumps are never averaged into one result.',
     }),
   ];
+}
+
+/** A slump that the rest of what is known of the load does not explain. Common practice, no source. */
+function suspectFindings(
+  input: SlumpInput,
+  read: Measure | undefined,
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  const { sample } = setup;
+  const { system } = input;
+  if (!read || input.shape !== 'true' || !sample) return [];
+  const us = system === 'US';
+  const found: Finding[] = [];
+  const temperature = setupMeasure(sample.measuredTemperature, 'temperature', us ? 'degF' : 'degC');
+  const { batched, 'final-portion': sampled } = sampleStamps(input, setup);
+  const range = slumpRange(system, setup, limits);
+  const hot = limits.of('slump.hot-above', system);
+  const old = limits.of('slump.old-after', system);
+  const age = batched === undefined || sampled === undefined ? 0 : (sampled - batched) / 60_000;
+  if (
+    range?.high &&
+    read.value.greaterThan(range.high) &&
+    temperature?.greaterThan(hot.high ?? temperature) &&
+    age > (old.high?.toNumber() ?? age)
+  ) {
+    found.push(
+      finding({
+        id: 'slump.hot-above',
+        severity: 'advice',
+        fields: ['slump'],
+        limit: cite(hot),
+        message: `High slump of a load that is ${Math.floor(age)} min old and ${plainOf(temperature, us ? 'degF' : 'degC')} warm: it should have stiffened.`,
+        action: 'Ask for water or admixture that is not on the ticket, wash water too.',
+      }),
+    );
+  }
+  const previous = setupMeasure(sample.previousSlump, 'length', us ? 'in' : 'mm');
+  const jump = limits.of('slump.jump', system);
+  const same =
+    sample.ratio !== undefined &&
+    sample.previousRatio !== undefined &&
+    exact(sample.ratio).lessThanOrEqualTo(sample.previousRatio);
+  if (previous && same && read.value.minus(previous).greaterThanOrEqualTo(jump.high ?? previous)) {
+    found.push(
+      finding({
+        id: 'slump.jump',
+        severity: 'advice',
+        fields: ['slump'],
+        limit: cite(jump),
+        message: `${plainOf(read.value.minus(previous), read.unit)} more than the load before, with no more water on its ticket.`,
+        action: 'Ask for wash water and admixture.',
+      }),
+    );
+  }
+  return found;
 }

@@ -9,6 +9,7 @@ import { SlumpInput } from './input';
 import { slumpRange } from './range';
 import { STEPS } from './steps';
 
+export { slumpRepeatability } from './findings';
 export { SlumpInput } from './input';
 export { slumpRange } from './range';
 
@@ -32,6 +33,7 @@ export const slump: Method<SlumpInput> = {
   yields: [{ quantity: 'slump', symbol: 'S' }],
   Input: SlumpInput,
   steps: STEPS,
+  needsCard: true,
   performedAt: 'readAt',
   limitPrefixes: ['slump.', 'equipment.'],
   mainResult: 'slump',

@@ -2,6 +2,7 @@ import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
+import { specimenClasses } from '@/core/moulds';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { fieldSample } from '@/server/queries/placement';
@@ -75,6 +76,7 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
           label,
           ageHours,
         }))}
+        made={specimenClasses(field.specimens)}
         designatedDays={mix.ageHours / 24}
         limitChanges={limits.changes}
       />

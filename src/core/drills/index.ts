@@ -1,0 +1,4 @@
+export * from './play';
+export * from './registry';
+export * from './score';
+export * from './types';

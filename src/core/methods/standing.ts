@@ -1,0 +1,99 @@
+import { DateTime } from 'luxon';
+import { isCertified, lapsedCard } from '../certification';
+import { TOLD } from '../clocks';
+import { cite } from '../limits';
+import { bySeverity, type Finding, finding } from '../working';
+import type { Conformity, Method, Outcome } from './contract';
+import { dayOf } from './equipment-checks';
+import { fieldsOf, type RunInput } from './fields';
+import { limitsOf, type RunSetup } from './setup';
+
+/** A test for acceptance that a person without a valid certificate for it made. */
+function certificationFindings(method: Method, input: object, setup: RunSetup): Finding[] {
+  const { technician } = setup;
+  const performed = (input as Record<string, unknown>)[method.performedAt];
+  const day = dayOf(typeof performed === 'string' ? performed : undefined, setup);
+  if (!method.needsCard || !technician || day === undefined) return [];
+  const cards = technician.cards ?? [];
+  if (isCertified(cards, method.id, day)) return [];
+  const lapsed = lapsedCard(cards, method.id, day);
+  const why = lapsed
+    ? `the certificate lapsed on ${lapsed.expiresOn}`
+    : 'no certificate for this test is on file';
+  return [
+    finding({
+      id: 'people.certified',
+      severity: 'departure',
+      fields: [],
+      limit: cite(limitsOf(setup).of('people.certified', 'US')),
+      message: `${technician.name} is not certified for ${method.title.toLowerCase()} on this day: ${why}.`,
+      action:
+        'Let a certified technician make or witness it. The result is reported with the remark; whether it counts for acceptance is the engineer’s decision.',
+      remark: `Not certified: ${technician.name}, ${why}.`,
+    }),
+  ];
+}
+
+/** Stamps whose time was typed, not pressed: each stands with the time it was entered. */
+function lateStampFindings(method: Method, input: object, setup: RunSetup): Finding[] {
+  const entered = setup.enteredAt ?? {};
+  const limit = limitsOf(setup).of('stamps.typed', 'US');
+  const most = (limit.high?.toNumber() ?? 0) * 1000;
+  const zone = setup.zone ?? 'utc';
+  const clock = (at: number): string => DateTime.fromMillis(at, { zone }).toFormat('HH:mm:ss');
+  const typed = fieldsOf(method.Input).flatMap((field) => {
+    if (field.kind !== 'instant' || !field.event || TOLD.has(field.event)) return [];
+    const claimed = Date.parse(String((input as Record<string, unknown>)[field.name] ?? ''));
+    const entry = Date.parse(entered[field.name] ?? '');
+    if (Number.isNaN(claimed) || Number.isNaN(entry) || Math.abs(entry - claimed) <= most) return [];
+    return [{ name: field.name, words: `${field.label} ${clock(claimed)}, entered ${clock(entry)}` }];
+  });
+  if (typed.length === 0) return [];
+  const words = typed.map((each) => each.words).join('; ');
+  return [
+    finding({
+      id: 'stamps.typed',
+      severity: 'departure',
+      needsReason: false,
+      fields: typed.map(({ name }) => name),
+      limit: cite(limit),
+      message: `Times typed, not pressed when it happened: ${words}.`,
+      action: 'Press at the event. The times stand as they were given, with the mark.',
+      remark: `Times typed afterwards: ${words}.`,
+    }),
+  ];
+}
+
+/** What is said instead of a mark of acceptance, the arithmetic still with it. */
+function withheld(conformity: Conformity): Conformity {
+  const { side: _, ...rest } = conformity;
+  return {
+    ...rest,
+    verdict: 'not yet determinable',
+    sentence: `Mark of acceptance withheld, made without a valid certificate. ${conformity.sentence}`,
+  };
+}
+
+/**
+ * A method with what holds for every test alike: who made it and how its stamps came about. It is added in this one
+ * place, so that no method can forget it.
+ * Source: ACI 318 26.12, ASTM C94/C94M and C1077 for certified technicians (from memory).
+ */
+export function withStanding(method: Method): Method {
+  return {
+    ...method,
+    compute(input: RunInput, setup: RunSetup): Outcome {
+      const outcome = method.compute(input, setup);
+      const uncertified = certificationFindings(method, input, setup);
+      const added = [...uncertified, ...lateStampFindings(method, input, setup)];
+      if (added.length === 0) return outcome;
+      const acceptance = (setup.sample?.kind ?? 'acceptance') === 'acceptance';
+      return {
+        ...outcome,
+        findings: bySeverity([...outcome.findings, ...added]),
+        conformity:
+          uncertified.length > 0 && acceptance ? outcome.conformity.map(withheld) : outcome.conformity,
+      };
+    },
+  };
+}

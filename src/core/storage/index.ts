@@ -1,0 +1,3 @@
+export * from './duties';
+export * from './lime';
+export * from './positions';

@@ -1,0 +1,11 @@
+import { DateTime } from 'luxon';
+
+/**
+ * The last day on which what was verified may be used: the same day of the month, so many months after its verification
+ * (the last day of the month if it has no such day), that day included.
+ * @param verifiedOn calendar date `2031-04-02`
+ * @returns the due date in the same form
+ */
+export function dueOn(verifiedOn: string, months: number): string {
+  return DateTime.fromISO(verifiedOn, { zone: 'utc' }).plus({ months }).toISODate() ?? verifiedOn;
+}

@@ -1,0 +1,149 @@
+import { IsIn, IsISO8601, IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { and, eq, inArray } from 'drizzle-orm';
+import { RECORDED_EVENTS } from '@/core/identity/custody';
+import { Limits } from '@/core/limits';
+import { ageWindow } from '@/core/windows';
+import { specimenEvents, specimens } from '@/db/schema';
+import { Conflict, NotFound } from '../errors';
+import { limitChangesAt } from '../run-setup';
+import { placeIn } from '../standing';
+import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
+import { instantField } from './samples';
+
+export class RecordEventInput {
+  @IsUUID() specimenId: string;
+  @IsIn(RECORDED_EVENTS, { message: 'What happened: choose one.' }) kind: (typeof RECORDED_EVENTS)[number];
+  @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
+  @IsOptional() @IsString() @MaxLength(500, { message: 'Note: at most 500 characters.' }) note?: string;
+  @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
+  /** The tank or room it goes into, and where in it: `B3`. */
+  @IsOptional() @IsUUID() storageId?: string;
+  @IsOptional() @IsString() @MaxLength(10, { message: 'Position: as B3.' }) position?: string;
+}
+
+/** Something that happened to a specimen. A specimen is discarded only with a reason, a held one only once released. */
+export const recordEvent = defineUseCase({
+  name: 'record specimen event',
+  roles: STAFF,
+  Input: RecordEventInput,
+  async act({ tx, actor, now }, input) {
+    const [specimen] = await tx.select().from(specimens).where(eq(specimens.id, input.specimenId));
+    if (!specimen) throw new NotFound('This specimen');
+    const note = input.note?.trim() ?? '';
+    if (input.kind === 'discarded' && note === '') {
+      refuseFields({ note: 'Say what is wrong with it; a low number is no reason.' });
+    }
+    if (input.kind === 'discarded' && specimen.ageHours === null) {
+      const released = await tx
+        .select({ id: specimenEvents.id })
+        .from(specimenEvents)
+        .where(and(eq(specimenEvents.specimenId, specimen.id), eq(specimenEvents.kind, 'released')));
+      if (released.length === 0) {
+        refuseFields({
+          kind: 'It is held: record first who released it, in writing. Time alone releases nothing.',
+        });
+      }
+    }
+    if (input.storageId && input.kind !== 'final cure') {
+      refuseFields({ storageId: 'Only specimens in final cure stand in a tank or room.' });
+    }
+    const where = input.storageId
+      ? await placeIn(tx, input.storageId, input.position, specimen.id)
+      : { place: input.place?.trim() ?? '' };
+    if (input.kind === 'released' && note === '') refuseFields({ note: 'Say who released it.' });
+    if (input.kind === 'note' && note === '') refuseFields({ note: 'Write the note.' });
+    await tx.insert(specimenEvents).values({
+      specimenId: specimen.id,
+      kind: input.kind,
+      at: instantField('at', 'When', input.at, now),
+      personId: actor.id,
+      note,
+      ...where,
+    });
+    return { specimenId: specimen.id };
+  },
+});
+
+export class DecideHoldInput {
+  @IsUUID() specimenId: string;
+  @IsIn(['replace', 'information'], { message: 'What for: choose one.' }) decision: 'replace' | 'information';
+  /** The defective specimen it stands in for. */
+  @IsOptional() @IsUUID() replaces?: string;
+  @IsNotEmpty({ message: 'Give the reason: what is wrong with the other, or what is to be learned.' })
+  @IsString()
+  @MaxLength(500, { message: 'Reason: at most 500 characters.' })
+  reason: string;
+}
+
+/** Age at which a held specimen is tested for information when the design age gave a low result. Common practice. */
+const INFORMATION_HOURS = 56 * 24;
+
+/**
+ * What a held specimen is for, decided before it is tested: it stands in for a defective one while that one's window
+ * is open, or it informs at 56 days. Never to pick the best.
+ */
+export const decideHold = defineUseCase({
+  name: 'decide on held specimen',
+  roles: ['reviewer', 'manager'],
+  Input: DecideHoldInput,
+  async act({ tx, actor, now }, input) {
+    const [held] = await tx.select().from(specimens).where(eq(specimens.id, input.specimenId)).for('update');
+    if (!held) throw new NotFound('This specimen');
+    if (held.ageHours !== null || held.testedAt)
+      throw new Conflict('Only a held specimen that is not tested can be decided on.');
+    const gone = await tx
+      .select({ id: specimenEvents.id })
+      .from(specimenEvents)
+      .where(
+        and(eq(specimenEvents.specimenId, held.id), inArray(specimenEvents.kind, ['discarded', 'lost'])),
+      );
+    if (gone.length > 0) throw new Conflict('It is not there any more.');
+    const ageHours =
+      input.decision === 'information' ? INFORMATION_HOURS : await replacedAge(tx, held, input.replaces, now);
+    const { changes, revision } = await limitChangesAt(tx);
+    const window = ageWindow(held.castAt.getTime(), ageHours, new Limits(changes, revision));
+    await tx
+      .update(specimens)
+      .set({ ageHours, opensAt: new Date(window.opensAt), closesAt: new Date(window.closesAt) })
+      .where(eq(specimens.id, held.id));
+    await tx.insert(specimenEvents).values({
+      specimenId: held.id,
+      kind: 'hold decided',
+      at: now,
+      personId: actor.id,
+      note: `${input.decision === 'replace' ? 'Stands in for a defective one' : 'Tested for information'}: ${input.reason.trim()}`,
+    });
+    return { specimenId: held.id, ageHours };
+  },
+});
+
+/** The age of the specimen that is replaced: of the same sample, put aside for a recorded defect, its window open. */
+async function replacedAge(
+  tx: Transaction,
+  held: typeof specimens.$inferSelect,
+  replaces: string | undefined,
+  now: Date,
+): Promise<number> {
+  const [other] = replaces ? await tx.select().from(specimens).where(eq(specimens.id, replaces)) : [];
+  if (other?.sampleId !== held.sampleId || other.ageHours === null) {
+    return refuseFields({ replaces: 'Choose the specimen of the same sample that it stands in for.' });
+  }
+  const put = await tx
+    .select({ id: specimenEvents.id })
+    .from(specimenEvents)
+    .where(
+      and(
+        eq(specimenEvents.specimenId, other.id),
+        inArray(specimenEvents.kind, ['discarded', 'quarantined', 'lost']),
+      ),
+    );
+  if (other.testedAt || put.length === 0) {
+    refuseFields({
+      replaces: `${other.label} must be put aside for a recorded defect before it is tested; a low number is no defect.`,
+    });
+  }
+  if (other.closesAt && now > other.closesAt) {
+    refuseFields({ replaces: `The window of ${other.label} is closed: the held one can only inform.` });
+  }
+  return other.ageHours;
+}

@@ -1,0 +1,85 @@
+'use client';
+import { useSyncExternalStore } from 'react';
+import { askedServer, type DeviceClock, lookAgain, watchClock } from '@/core/clocks';
+import { Limits } from '@/core/limits';
+
+const LOOK_MS = 1000;
+const ASK_AGAIN_MS = 5 * 60_000;
+
+let clock: DeviceClock | null = null;
+let asking = false;
+const watchers = new Set<() => void>();
+
+function look(): DeviceClock {
+  const [wall, steady] = [Date.now(), performance.now()];
+  const before = clock;
+  clock = before ? lookAgain(before, wall, steady) : watchClock(wall, steady);
+  if (before && !clock.sure) void ask();
+  if (before?.offset !== clock.offset) for (const told of watchers) told();
+  return clock;
+}
+
+/** Asks the server for its time; without a network the device’s own word stands until it comes back. */
+async function ask(): Promise<void> {
+  if (asking || !navigator.onLine) return;
+  asking = true;
+  try {
+    const sent = Date.now();
+    const response = await fetch('/api/health', { cache: 'no-store' });
+    const { now } = (await response.json()) as { now?: number };
+    if (response.ok && now !== undefined && clock) {
+      const before = clock.offset;
+      const bearable = (new Limits().of('stamps.device-clock', 'US').high?.toNumber() ?? 0) * 1000;
+      clock = askedServer(clock, sent, Date.now(), now, bearable);
+      if (clock.offset !== before) for (const told of watchers) told();
+    }
+  } catch {
+    // Not reached: asked again when the network is back or the clock is next found to have jumped.
+  }
+  asking = false;
+}
+
+function watch(told: () => void): () => void {
+  watchers.add(told);
+  look();
+  void ask();
+  const ticking = setInterval(look, LOOK_MS);
+  const renewing = setInterval(() => void ask(), ASK_AGAIN_MS);
+  const awake = (): void => {
+    look();
+    void ask();
+  };
+  window.addEventListener('online', awake);
+  document.addEventListener('visibilitychange', awake);
+  return () => {
+    watchers.delete(told);
+    clearInterval(ticking);
+    clearInterval(renewing);
+    window.removeEventListener('online', awake);
+    document.removeEventListener('visibilitychange', awake);
+  };
+}
+
+/** The time that counts, ms since the epoch: the device’s, put right where it was found wrong. */
+export function timeNow(): number {
+  return Date.now() + (clock?.offset ?? 0);
+}
+
+/** The moment of a reading as it is sent: the time that counts, and what the device itself said. */
+export function momentNow(): { takenAt: string; deviceAt?: string; steadyMs: number } {
+  const wrong = (clock?.offset ?? 0) !== 0;
+  return {
+    takenAt: new Date(timeNow()).toISOString(),
+    ...(wrong ? { deviceAt: new Date().toISOString() } : {}),
+    steadyMs: Math.round(performance.now()),
+  };
+}
+
+/** Watches the device’s clock while a page stands; how far it is off, ms, zero when it is right. */
+export function useClockOffset(): number {
+  return useSyncExternalStore(
+    watch,
+    () => clock?.offset ?? 0,
+    () => 0,
+  );
+}
