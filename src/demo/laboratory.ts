@@ -30,9 +30,9 @@ export async function addCards(act: Act, actors: Record<PersonKey, Actor>, now: 
   }
 }
 
-/** Tank and room with their duties; the room gives the specimens their places. */
-export async function addStorages(act: Act, now: Date): Promise<Rack> {
-  let rack = new Rack('', 0, 0);
+/** Tank and room with their duties, and the places each has to give. */
+export async function addStorages(act: Act, now: Date): Promise<Record<'tank' | 'room', Rack>> {
+  const racks = { tank: new Rack('', 0, 0), room: new Rack('', 0, 0) };
   for (const { duties, ...storage } of STORAGES) {
     const { storageId } = await act('laboratory', addStorage, storage, now);
     for (const [duty, days] of Object.entries(duties)) {
@@ -40,9 +40,9 @@ export async function addStorages(act: Act, now: Date): Promise<Rack> {
       const at = new Date(now.getTime() - days * DAY).toISOString();
       await act('laboratory', recordDuty, { storageId, duty, at, ...extremes }, now);
     }
-    if (storage.kind === 'room') rack = new Rack(storageId, storage.rows, storage.columns);
+    racks[storage.kind] = new Rack(storageId, storage.rows, storage.columns);
   }
-  return rack;
+  return racks;
 }
 
 /** Free places of a room, given out in order and given back when a specimen leaves. */

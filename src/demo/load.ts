@@ -66,8 +66,13 @@ function seedForThirdTruck(volume: number): number {
   return Array.from({ length: 500 }, (_, index) => 4100 + index * 37).find(fits) ?? 4100;
 }
 
+/** The mix a planned sample is of: no two place the same elements. */
+function mixOf(plan: PlannedSample) {
+  return MIXES.find(({ elements }) => (elements as readonly string[]).includes(plan.element)) ?? MIXES[0];
+}
+
 class Loader {
-  private rack = new Rack('', 0, 0);
+  private racks = { tank: new Rack('', 0, 0), room: new Rack('', 0, 0) };
 
   constructor(
     private readonly db: Database,
@@ -91,7 +96,7 @@ class Loader {
     await this.act('manager', letClientSee, { personId: this.actors.client.id, jobId }, first);
     await this.addEquipment();
     await addCards(this.act.bind(this), this.actors, this.now);
-    this.rack = await addStorages(this.act.bind(this), this.now);
+    this.racks = await addStorages(this.act.bind(this), this.now);
     for (const mix of MIXES) {
       const { key: _, story: __, mean: ___, deviation: ____, elements: _____, ...data } = mix;
       const { mixId } = await this.act('reviewer', createMix, { ...data, jobId, ageDays: 28 }, first);
@@ -251,6 +256,7 @@ class Loader {
 
   private async cureAndBreak(sampleId: string, castAt: number, plan: PlannedSample): Promise<void> {
     const views = await specimenViews(this.db, [sampleId]);
+    const rack = this.racks[mixOf(plan).key === 'walls' ? 'tank' : 'room'];
     const collected = castAt + 25 * HOUR;
     if (collected < this.now.getTime()) {
       await this.carry(
@@ -265,8 +271,8 @@ class Loader {
             specimenId: view.id,
             kind: 'final cure',
             at: new Date(collected).toISOString(),
-            storageId: this.rack.storageId,
-            position: this.rack.take(view.id),
+            storageId: rack.storageId,
+            position: rack.take(view.id),
           },
           collected,
         );
@@ -284,7 +290,7 @@ class Loader {
         cylinder.testedAt - 6 * MINUTE,
       );
       await this.read('laboratory', runId, cylinder.readings, cylinder.testedAt, true, cylinder.reasons);
-      this.rack.leave(view.id);
+      rack.leave(view.id);
     }
     for (const view of await specimenViews(this.db, [sampleId])) {
       for (const reason of view.run?.reasons ?? []) {

@@ -31,6 +31,11 @@ export function fullDay(at: At, zone: string): string {
   return formatter(zone, { day: 'numeric', month: 'short', year: 'numeric' }).format(date(at));
 }
 
+/** True on a Saturday or Sunday of the job's zone. */
+export function isWeekend(at: At, zone: string): boolean {
+  return /^S/u.test(formatter(zone, { weekday: 'short' }).format(date(at)));
+}
+
 /** 09:30, in the job's zone. */
 export function clock(at: At, zone: string): string {
   return formatter(zone, { hour: '2-digit', minute: '2-digit' }).format(date(at));

@@ -11,6 +11,7 @@ const STAFF_PLACES: readonly Place[] = [
   { href: '/verdicts', word: 'Verdicts' },
   { href: '/reports', word: 'Reports' },
   { href: '/gear', word: 'Gear' },
+  { href: '/practice', word: 'Practice' },
 ];
 const CLIENT_PLACES: readonly Place[] = [
   { href: '/today', word: 'Today' },

@@ -3,7 +3,7 @@ export interface CardFacts {
   readonly methods: readonly string[];
   readonly issuedOn: string;
   readonly expiresOn: string;
-  readonly withdrawnOn?: string;
+  readonly withdrawnOn?: string | undefined;
 }
 
 export type CardState = 'valid' | 'lapses soon' | 'lapsed' | 'not yet' | 'withdrawn';

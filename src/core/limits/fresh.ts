@@ -148,6 +148,12 @@ export const FRESH = {
     C94,
     both(max('3'), 'percent'),
   ),
+  'delivery.slump-water': entry(
+    DELIVERY,
+    'Water in a cubic yard [metre] that raises the slump by 1 in [25 mm]; display only',
+    commonPractice,
+    twin(max('10'), 'lb/yd3', max('6'), 'kg/m3'),
+  ),
   'delivery.drum-mixed': entry(
     DELIVERY,
     'Concrete in the drum, of its gross volume, mixed in the truck',

@@ -2,7 +2,7 @@ import { DateTime } from 'luxon';
 import { isCertified, lapsedCard } from '../certification';
 import { TOLD } from '../clocks';
 import { cite } from '../limits';
-import { bySeverity, type Finding, finding } from '../working';
+import { bySeverity, type Finding, finding, isReportable } from '../working';
 import type { Conformity, Method, Outcome } from './contract';
 import { dayOf } from './equipment-checks';
 import { fieldsOf, type RunInput } from './fields';
@@ -74,6 +74,16 @@ function withheld(conformity: Conformity): Conformity {
   };
 }
 
+/** Validity is about the test, tolerance about the concrete: a test that is not valid says nothing of the concrete. */
+function undetermined(conformity: Conformity): Conformity {
+  const { criterion } = conformity;
+  return {
+    criterion,
+    verdict: 'not yet determinable',
+    sentence: `No valid test to hold against ${criterion}.`,
+  };
+}
+
 /**
  * A method with what holds for every test alike: who made it and how its stamps came about. It is added in this one
  * place, so that no method can forget it.
@@ -86,14 +96,14 @@ export function withStanding(method: Method): Method {
       const outcome = method.compute(input, setup);
       const uncertified = certificationFindings(method, input, setup);
       const added = [...uncertified, ...lateStampFindings(method, input, setup)];
-      if (added.length === 0) return outcome;
+      const findings = bySeverity([...outcome.findings, ...added]);
       const acceptance = (setup.sample?.kind ?? 'acceptance') === 'acceptance';
-      return {
-        ...outcome,
-        findings: bySeverity([...outcome.findings, ...added]),
-        conformity:
-          uncertified.length > 0 && acceptance ? outcome.conformity.map(withheld) : outcome.conformity,
-      };
+      const conformity = !isReportable(findings)
+        ? outcome.conformity.map(undetermined)
+        : uncertified.length > 0 && acceptance
+          ? outcome.conformity.map(withheld)
+          : outcome.conformity;
+      return { ...outcome, findings, conformity };
     },
   };
 }

@@ -1,8 +1,17 @@
 import { asc, desc, eq } from 'drizzle-orm';
+import { cardState } from '@/core/certification';
 import { Limits } from '@/core/limits';
 import { equipmentDue } from '@/core/methods';
 import type { Queryable } from '@/db/client';
-import { equipment, equipmentVerifications, jobClients, jobs, limitChanges, people } from '@/db/schema';
+import {
+  cards,
+  equipment,
+  equipmentVerifications,
+  jobClients,
+  jobs,
+  limitChanges,
+  people,
+} from '@/db/schema';
 import { limitChangesAt } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -92,5 +101,21 @@ export async function peopleList(db: Queryable, actor: Actor) {
   return rows.map((row) => ({
     ...row,
     jobs: shared.filter(({ personId }) => personId === row.id).map(({ number }) => number),
+  }));
+}
+
+/** Certificates with their state on a day: everybody's for a manager, else a person's own. `today` is a calendar date. */
+export async function cardList(db: Queryable, actor: Actor, today: string) {
+  staffOnly(actor);
+  const rows = await db
+    .select({ card: cards, name: people.name })
+    .from(cards)
+    .innerJoin(people, eq(people.id, cards.personId))
+    .where(actor.role === 'manager' ? undefined : eq(cards.personId, actor.id))
+    .orderBy(asc(people.name), desc(cards.issuedOn));
+  return rows.map(({ card, name }) => ({
+    ...card,
+    name,
+    state: cardState({ ...card, withdrawnOn: card.withdrawnOn ?? undefined }, today),
   }));
 }

@@ -94,3 +94,14 @@ export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
           .orderBy(asc(samples.number));
   return rows.map((row) => ({ ...row, samples: taken.filter((s) => s.placementId === row.placement.id) }));
 }
+
+/** The zone that most jobs lie in: what belongs to the laboratory and to no job is shown in it. */
+export async function usualZone(db: Queryable): Promise<string> {
+  const [found] = await db
+    .select({ zone: jobs.zone })
+    .from(jobs)
+    .groupBy(jobs.zone)
+    .orderBy(desc(sql`count(*)`), asc(jobs.zone))
+    .limit(1);
+  return found?.zone ?? 'UTC';
+}

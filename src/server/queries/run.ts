@@ -39,7 +39,13 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
     .where(eq(readings.runId, runId))
     .orderBy(asc(readings.seq));
   const files = await db
-    .select({ id: attachments.id, name: attachments.name, mime: attachments.mime, at: attachments.at })
+    .select({
+      id: attachments.id,
+      name: attachments.name,
+      mime: attachments.mime,
+      place: attachments.place,
+      at: attachments.at,
+    })
     .from(attachments)
     .where(eq(attachments.runId, runId))
     .orderBy(asc(attachments.at));

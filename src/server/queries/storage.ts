@@ -72,3 +72,16 @@ export async function storageList(db: Queryable, actor: Actor, now: Date): Promi
     };
   });
 }
+
+/** Where a specimen stands, what that place owes, and the places it could go to. */
+export async function specimenHome(db: Queryable, actor: Actor, specimenId: string, now: Date) {
+  const storages = await storageList(db, actor, now);
+  const home = storages.find((storage) => storage.specimens.some(({ id }) => id === specimenId));
+  return {
+    storages: storages.map(({ id, name }) => ({ id, name })),
+    home: home
+      ? { name: home.name, position: home.specimens.find(({ id }) => id === specimenId)?.position ?? null }
+      : null,
+    owed: home ? home.duties.filter(({ state }) => state === 'overdue').map(({ duty }) => duty) : [],
+  };
+}

@@ -6,11 +6,11 @@ import { Limits, type Profile } from '@/core/limits';
 import { type MouldSize, mouldOf, mouldsOf, mouldText } from '@/core/moulds';
 import { plainOf, type System } from '@/core/quantity';
 import { sampleSize } from '@/core/sampling-plan';
-import { ageText } from '@/core/windows';
+import { ageText, ageWindow } from '@/core/windows';
 import { type Failure, perform } from '../api';
 import { timeNow } from '../clock';
 import { useNotice } from '../parts/Notice';
-import { dayTime, fromLocalInput, localInput } from '../time';
+import { dayTime, fromLocalInput, isWeekend, localInput } from '../time';
 import { useNow } from '../use-now';
 
 interface Row {
@@ -252,11 +252,14 @@ export function MakeSpecimens({
         {`With the slump they take ${plainOf(need.needed, volumeUnit)}; sample ${plainOf(need.take, volumeUnit)}${need.leastGoverns ? ', the least for strength specimens' : ''}, ${need.barrows === 1 ? 'one barrow' : `${need.barrows} barrows`}.`}
       </Typography>
       <Box>
+        <Typography variant="body2" color="text.secondary">
+          {`${limits.of('curing.initial', 'US').high} h in the box end: ${dayTime(start + (limits.of('curing.initial', 'US').high?.toNumber() ?? 0) * 3_600_000, zone)}`}
+        </Typography>
         {rows
           .filter(({ age }) => Number(age) > 0)
           .map(({ key, age }) => (
             <Typography key={key} variant="body2" color="text.secondary">
-              {`${ageText(Number(age) * 24)}: ${dayTime(start + Number(age) * 86_400_000, zone)}`}
+              {`${ageText(Number(age) * 24)}: ${dayTime(start + Number(age) * 86_400_000, zone)}${weekendWords(start, Number(age), zone, limits)}`}
             </Typography>
           ))}
       </Box>
@@ -265,4 +268,11 @@ export function MakeSpecimens({
       </Button>
     </Stack>
   );
+}
+
+/** What is said of an age that falls on a closed day: how far its window reaches to either side. */
+function weekendWords(start: number, days: number, zone: string, limits: Limits): string {
+  if (!isWeekend(start + days * 86_400_000, zone)) return '';
+  const window = ageWindow(start, days * 24, limits);
+  return `, a weekend; the window is ${dayTime(window.opensAt, zone)} to ${dayTime(window.closesAt, zone)}`;
 }

@@ -1,11 +1,17 @@
 'use client';
 import {
   Alert,
+  Box,
   Button,
+  Checkbox,
   Dialog,
   DialogActions,
   DialogContent,
   DialogTitle,
+  FormControl,
+  FormControlLabel,
+  FormHelperText,
+  FormLabel,
   MenuItem,
   Stack,
   TextField,
@@ -20,8 +26,9 @@ import { fromLocalInput } from '../time';
 export interface FormField {
   readonly name: string;
   readonly label: string;
-  readonly type?: 'text' | 'number' | 'date' | 'datetime' | 'password' | 'email' | 'lines';
+  readonly type?: 'text' | 'number' | 'date' | 'datetime' | 'password' | 'email' | 'lines' | 'checks';
   readonly help?: string;
+  /** To choose one of, or with `checks` any number of. */
   readonly options?: readonly { readonly value: string; readonly label: string }[];
   /** Sent only when it holds something. */
   readonly optional?: boolean;
@@ -80,7 +87,8 @@ function OpenForm({ close, ...props }: Props & { close: () => void }) {
           return;
         }
         values[field.name] = at;
-      } else values[field.name] = field.type === 'number' ? Number(text) : text;
+      } else if (field.type === 'checks') values[field.name] = text.split(' ').filter(Boolean);
+      else values[field.name] = field.type === 'number' ? Number(text) : text;
     }
     const reply = await perform(props.useCase, props.shape ? props.shape(values) : values);
     if (!reply.ok) {
@@ -113,32 +121,42 @@ function OpenForm({ close, ...props }: Props & { close: () => void }) {
                 key={field.name}
                 name={field.name}
                 control={form.control}
-                render={({ field: control, fieldState }) => (
-                  <TextField
-                    {...control}
-                    inputRef={control.ref}
-                    label={`${field.label}${field.optional ? ' (optional)' : ''}`}
-                    type={inputType(field)}
-                    select={field.options !== undefined}
-                    multiline={field.type === 'lines'}
-                    minRows={field.type === 'lines' ? 3 : undefined}
-                    autoFocus={index === 0}
-                    autoComplete={field.type === 'password' ? 'new-password' : 'off'}
-                    error={fieldState.error !== undefined}
-                    helperText={fieldState.error?.message ?? field.help}
-                    slotProps={{
-                      inputLabel: field.type === 'date' || field.type === 'datetime' ? { shrink: true } : {},
-                      htmlInput: field.type === 'number' ? { inputMode: 'numeric' } : {},
-                    }}
-                    fullWidth
-                  >
-                    {field.options?.map((option) => (
-                      <MenuItem key={option.value} value={option.value}>
-                        {option.label}
-                      </MenuItem>
-                    ))}
-                  </TextField>
-                )}
+                render={({ field: control, fieldState }) =>
+                  field.type === 'checks' ? (
+                    <Checks
+                      field={field}
+                      value={control.value ?? ''}
+                      onChange={control.onChange}
+                      error={fieldState.error?.message}
+                    />
+                  ) : (
+                    <TextField
+                      {...control}
+                      inputRef={control.ref}
+                      label={`${field.label}${field.optional ? ' (optional)' : ''}`}
+                      type={inputType(field)}
+                      select={field.options !== undefined}
+                      multiline={field.type === 'lines'}
+                      minRows={field.type === 'lines' ? 3 : undefined}
+                      autoFocus={index === 0}
+                      autoComplete={field.type === 'password' ? 'new-password' : 'off'}
+                      error={fieldState.error !== undefined}
+                      helperText={fieldState.error?.message ?? field.help}
+                      slotProps={{
+                        inputLabel:
+                          field.type === 'date' || field.type === 'datetime' ? { shrink: true } : {},
+                        htmlInput: field.type === 'number' ? { inputMode: 'numeric' } : {},
+                      }}
+                      fullWidth
+                    >
+                      {field.options?.map((option) => (
+                        <MenuItem key={option.value} value={option.value}>
+                          {option.label}
+                        </MenuItem>
+                      ))}
+                    </TextField>
+                  )
+                }
               />
             ))}
           </Stack>
@@ -156,8 +174,49 @@ function OpenForm({ close, ...props }: Props & { close: () => void }) {
   );
 }
 
+/** Any number of answers, ticked; held as their values with spaces between. */
+function Checks({
+  field,
+  value,
+  onChange,
+  error,
+}: {
+  field: FormField;
+  value: string;
+  onChange: (value: string) => void;
+  error: string | undefined;
+}) {
+  const chosen = value.split(' ').filter(Boolean);
+  return (
+    <FormControl component="fieldset" error={error !== undefined}>
+      <FormLabel component="legend">{field.label}</FormLabel>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+        {field.options?.map((option) => (
+          <FormControlLabel
+            key={option.value}
+            label={option.label}
+            control={
+              <Checkbox
+                checked={chosen.includes(option.value)}
+                onChange={(_, on) =>
+                  onChange(
+                    (on ? [...chosen, option.value] : chosen.filter((each) => each !== option.value)).join(
+                      ' ',
+                    ),
+                  )
+                }
+              />
+            }
+          />
+        ))}
+      </Box>
+      <FormHelperText>{error ?? field.help}</FormHelperText>
+    </FormControl>
+  );
+}
+
 function inputType(field: FormField): string {
   if (field.type === 'datetime') return 'datetime-local';
-  if (field.type === 'lines' || field.type === 'number') return 'text';
+  if (field.type === 'lines' || field.type === 'number' || field.type === 'checks') return 'text';
   return field.type ?? 'text';
 }

@@ -36,5 +36,5 @@ export interface RunSheetData {
   }[];
   /** The sample, for runs made on one: such a test can be repeated. */
   readonly sampleId: string | null;
-  readonly photos: readonly { readonly id: string; readonly name: string }[];
+  readonly photos: readonly { readonly id: string; readonly name: string; readonly place: string | null }[];
 }

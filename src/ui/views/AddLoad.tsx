@@ -12,12 +12,17 @@ export function AddLoad({
   zone,
   now,
   volume,
+  ticket = '',
+  truck = '',
 }: {
   placementId: string;
   system: System;
   zone: string;
   now: string;
   volume: string;
+  /** As the plant's file says it. */
+  ticket?: string;
+  truck?: string;
 }) {
   const [clientId, setClientId] = useState('');
   return (
@@ -25,19 +30,25 @@ export function AddLoad({
       title="Truck on site"
       useCase="add-load"
       fixed={{ placementId, clientId }}
-      initial={{ arrivedAt: now, volume }}
+      initial={{ arrivedAt: now, volume, ticket, truck }}
       zone={zone}
       fields={[
         { name: 'ticket', label: 'Ticket', help: 'Its number, typed or scanned.' },
         { name: 'truck', label: 'Truck', optional: true },
-        { name: 'volume', label: 'Volume', help: system === 'US' ? 'As 9 yd³.' : 'As 7 m³.' },
+        {
+          name: 'volume',
+          label: 'Volume',
+          optional: true,
+          help: `${system === 'US' ? 'As 9 yd³.' : 'As 7 m³.'} Empty: as the plant’s file says it.`,
+        },
         { name: 'arrivedAt', label: 'On site at', type: 'datetime' },
       ]}
       submit="Enter the truck"
       done="Truck entered."
       button={(open) => (
         <Button
-          variant="contained"
+          variant={ticket ? 'outlined' : 'contained'}
+          size={ticket ? 'small' : 'medium'}
           onClick={() => {
             setClientId(newId());
             open();

@@ -50,6 +50,13 @@ export function PlanSampling({
           type: 'number',
           help: 'Only to draw again what was drawn elsewhere.',
         },
+        {
+          name: 'numbers',
+          label: 'Random numbers from a table',
+          optional: true,
+          type: 'lines',
+          help: 'Instead of drawing here: one for each sample, as 0.371 0.862, or a column pasted from a file.',
+        },
       ]}
       submit="Draw and lock"
       done="Samples drawn. The next target is shown one truck ahead."

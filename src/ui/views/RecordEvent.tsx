@@ -9,11 +9,13 @@ export function RecordEvent({
   zone,
   now,
   tested,
+  storages,
 }: {
   specimenId: string;
   zone: string;
   now: string;
   tested: boolean;
+  storages: readonly { readonly id: string; readonly name: string }[];
 }) {
   const kinds = tested ? ['note'] : RECORDED_EVENTS;
   return (
@@ -28,11 +30,25 @@ export function RecordEvent({
       fields={[
         { name: 'kind', label: 'What', options: kinds.map((kind) => ({ value: kind, label: kind })) },
         { name: 'at', label: 'When', type: 'datetime' },
+        ...(storages.length > 0 && !tested
+          ? [
+              {
+                name: 'storageId',
+                label: 'Tank or room',
+                optional: true,
+                options: [
+                  { value: '', label: 'none of these' },
+                  ...storages.map(({ id, name }) => ({ value: id, label: name })),
+                ],
+              },
+              { name: 'position', label: 'Place in it', optional: true, help: 'Row and number, as B3.' },
+            ]
+          : []),
         {
           name: 'place',
-          label: 'Where it stands',
+          label: 'Where it stands otherwise',
           optional: true,
-          help: 'Tank and rack, box and row.',
+          help: 'Box and row on site.',
         },
         {
           name: 'note',

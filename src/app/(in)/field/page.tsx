@@ -1,14 +1,15 @@
-import { Box, Stack, Typography } from '@mui/material';
+import { Alert, Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
+import { cardList } from '@/server/queries/gear';
 import { jobDetail, jobList, recentPlacements } from '@/server/queries/jobs';
 import { staffOnly } from '@/server/scope';
 import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton } from '@/ui/parts/LinkButton';
-import { dayTime, localInput } from '@/ui/time';
+import { dayTime, fullDay, localInput } from '@/ui/time';
 import { NewPlacement } from '@/ui/views/NewPlacement';
 
 export const metadata: Metadata = { title: 'Field' };
@@ -20,6 +21,9 @@ export default async function FieldPage() {
   const db = database();
   const now = new Date();
   const [placements, jobs] = await Promise.all([recentPlacements(db, actor, now), jobList(db, actor)]);
+  const due = (await cardList(db, actor, now.toISOString().slice(0, 10))).filter(
+    ({ personId, state }) => personId === actor.id && (state === 'lapses soon' || state === 'lapsed'),
+  );
   const details = await Promise.all(jobs.map((job) => jobDetail(db, actor, job.id)));
   return (
     <Stack spacing={2} sx={{ maxWidth: 760 }}>
@@ -37,6 +41,13 @@ export default async function FieldPage() {
           }))}
         />
       </Box>
+      {due.map((card) => (
+        <Alert key={card.id} severity={card.state === 'lapsed' ? 'error' : 'warning'}>
+          {card.state === 'lapsed'
+            ? `Your certificate ${card.number} lapsed on ${fullDay(`${card.expiresOn}T12:00:00Z`, 'UTC')}: tests for acceptance carry the remark “not certified”.`
+            : `Your certificate ${card.number} lapses on ${fullDay(`${card.expiresOn}T12:00:00Z`, 'UTC')}: book the examination.`}
+        </Alert>
+      ))}
       {placements.length === 0 ? (
         <Card>
           <Empty>

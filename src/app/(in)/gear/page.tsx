@@ -9,6 +9,7 @@ import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton } from '@/ui/parts/LinkButton';
 import { AddEquipment } from '@/ui/views/AddEquipment';
 import { GearTable } from '@/ui/views/GearTable';
+import { ImportEquipment } from '@/ui/views/ImportEquipment';
 
 export const metadata: Metadata = { title: 'Gear' };
 
@@ -27,12 +28,18 @@ export default async function GearPage() {
         <LinkButton href="/gear/limits" variant="outlined">
           Limits register
         </LinkButton>
-        {actor.role === 'manager' ? (
-          <LinkButton href="/gear/people" variant="outlined">
-            People
-          </LinkButton>
+        <LinkButton href="/gear/storage" variant="outlined">
+          Tanks and rooms
+        </LinkButton>
+        <LinkButton href="/gear/people" variant="outlined">
+          {actor.role === 'manager' ? 'People' : 'Certificates'}
+        </LinkButton>
+        {bench ? (
+          <>
+            <ImportEquipment kinds={EQUIPMENT_KINDS} known={items.map(({ number }) => number)} />
+            <AddEquipment kinds={EQUIPMENT_KINDS} />
+          </>
         ) : null}
-        {bench ? <AddEquipment kinds={EQUIPMENT_KINDS} /> : null}
       </Box>
       <Card>
         {items.length === 0 ? (

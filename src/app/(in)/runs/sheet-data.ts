@@ -33,6 +33,6 @@ export function runSheetData(sheet: Sheet, canWrite: boolean): RunSheetData {
       : null,
     history: sheet.history.map(({ takenAt, ...reading }) => ({ ...reading, at: takenAt.getTime() })),
     sampleId: run.sampleId,
-    photos: sheet.files.map(({ id, name }) => ({ id, name })),
+    photos: sheet.files.map(({ id, name, place }) => ({ id, name, place })),
   };
 }

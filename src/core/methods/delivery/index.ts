@@ -11,6 +11,8 @@ import { deliveryFindings, remixTurns } from './findings';
 import { DeliveryInput } from './input';
 import { loadWater } from './water';
 
+export { type WaterState, waterForSlump } from './water';
+
 const C94 = standard('ASTM C94/C94M');
 
 /** Order of work: ASTM C94/C94M (from memory), in our own words. */
@@ -152,6 +154,9 @@ function compute(input: DeliveryInput, setup: RunSetup): Outcome {
         permitted: water.permitted?.toNumber() ?? null,
         added: readMeasure(input, 'added')?.value.toNumber() ?? null,
         turns: remixTurns(input)?.toNumber() ?? null,
+        cementitious: readMeasure(input, 'cementitious')?.value.toNumber() ?? null,
+        water: water.total?.toNumber() ?? null,
+        volume: readMeasure(input, 'loadVolume')?.value.toNumber() ?? null,
         unit: system === 'US' ? 'gal' : 'L',
       },
     },

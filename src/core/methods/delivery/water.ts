@@ -133,3 +133,35 @@ export function againstDesign(
   const wanted = each.times(volume);
   return wanted.isZero() ? undefined : batched.minus(wanted).div(wanted).times(100);
 }
+
+/** What is known of a load's water, for asking what more of it would do; lb, yd³ and gal, or kg, m³ and L. */
+export interface WaterState {
+  readonly cementitious: Exact;
+  readonly total: Exact;
+  readonly volume: Exact;
+  /** Still permitted on site, with nothing added yet. */
+  readonly permitted: Exact;
+  /** Added so far. */
+  readonly added: Exact;
+}
+
+/**
+ * What it would take to raise the slump, by the usual rule of thumb.
+ * @param rise wanted, in steps of 1 in or 25 mm
+ * @returns water in gal or L, the ratio it leads to, and what is left of the permitted water (below zero: not allowed)
+ * Source: common practice, in the register; it is shown and never judged by.
+ */
+export function waterForSlump(
+  rise: Exact,
+  state: WaterState,
+  system: 'US' | 'SI',
+  limits: Limits,
+): { readonly water: Exact; readonly ratio: Exact; readonly left: Exact } {
+  const mass = limits.number('delivery.slump-water', system).times(rise).times(state.volume);
+  const water = mass.div(limits.number('delivery.gallon', system));
+  return {
+    water,
+    ratio: state.total.plus(mass).div(state.cementitious),
+    left: state.permitted.minus(state.added).minus(water),
+  };
+}

@@ -1,35 +1,73 @@
 import { Box, Stack, Typography } from '@mui/material';
+import { DateTime } from 'luxon';
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
+import { findMethod } from '@/core/methods';
 import { database } from '@/db/client';
 import { ROLES } from '@/db/schema';
-import { pageActor } from '@/server/page';
-import { peopleList } from '@/server/queries/gear';
+import { CARD_METHODS } from '@/server/actions/cards';
+import { pageActor, pageData } from '@/server/page';
+import { cardList, peopleList } from '@/server/queries/gear';
 import { jobList } from '@/server/queries/jobs';
 import { Card } from '@/ui/parts/Card';
+import { AddCard, CardTable } from '@/ui/views/Cards';
 import { AddPerson, PeopleTable } from '@/ui/views/People';
 
 export const metadata: Metadata = { title: 'People' };
 
+const title = (id: string): string => findMethod(id)?.title ?? id;
+
+/** Who may sign in, and who is certified for what; all but a manager see their own certificates only. */
 export default async function PeoplePage() {
   const actor = await pageActor();
-  if (actor.role !== 'manager') notFound();
   const db = database();
-  const [people, jobs] = await Promise.all([peopleList(db, actor), jobList(db, actor)]);
+  const today = DateTime.now().toISODate();
+  const manager = actor.role === 'manager';
+  const cards = await pageData(() => cardList(db, actor, today));
+  const people = manager ? await peopleList(db, actor) : [];
+  const jobs = manager ? await jobList(db, actor) : [];
   return (
     <Stack spacing={2}>
-      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography variant="h1" sx={{ flexGrow: 1 }}>
-          People
+          {manager ? 'People' : 'Your certificates'}
         </Typography>
-        <AddPerson roles={ROLES} />
+        {manager ? <AddPerson roles={ROLES} /> : null}
       </Box>
-      <Card>
-        <PeopleTable
-          people={people}
-          roles={ROLES}
-          jobs={jobs.map(({ id, number, name }) => ({ id, name: `${number} ${name}` }))}
-          self={actor.id}
+      {manager ? (
+        <Card>
+          <PeopleTable
+            people={people}
+            roles={ROLES}
+            jobs={jobs.map(({ id, number, name }) => ({ id, name: `${number} ${name}` }))}
+            self={actor.id}
+          />
+        </Card>
+      ) : null}
+      <Card
+        title={manager ? 'Certificates' : undefined}
+        actions={
+          manager ? (
+            <AddCard
+              people={people.filter(({ role, active }) => role !== 'client' && active)}
+              methods={CARD_METHODS.map((value) => ({ value, label: title(value) }))}
+              today={today}
+            />
+          ) : undefined
+        }
+      >
+        <CardTable
+          canChange={manager}
+          today={today}
+          cards={cards.map((card) => ({
+            id: card.id,
+            name: card.name,
+            number: card.number,
+            covers: card.methods.map(title),
+            issuedOn: card.issuedOn,
+            expiresOn: card.expiresOn,
+            withdrawnReason: card.withdrawnReason,
+            state: card.state,
+          }))}
         />
       </Card>
     </Stack>

@@ -1,11 +1,19 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import type { PairRow } from '@/core/cross-checks';
+import { batchDifferences } from '@/core/interchange';
 import { findMethod } from '@/core/methods';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
-import { claimedYield, freshSeries, type PlacementDay, placementDay } from '@/server/queries/placement';
+import {
+  claimedYield,
+  freshSeries,
+  type PlacementDay,
+  placementDay,
+  samplePairs,
+} from '@/server/queries/placement';
 import { measureWords } from '@/server/reports/content';
 import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -13,7 +21,9 @@ import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { clock, dayTime, localInput } from '@/ui/time';
 import { AddLoad } from '@/ui/views/AddLoad';
 import { DayLine } from '@/ui/views/DayLine';
+import { ForecastDialog } from '@/ui/views/ForecastDialog';
 import { FreshPlot } from '@/ui/views/FreshPlot';
+import { ImportTickets } from '@/ui/views/ImportTickets';
 import { LivePage } from '@/ui/views/LivePage';
 import { PlanSampling } from '@/ui/views/PlanSampling';
 import { VolumeBar } from '@/ui/views/VolumeBar';
@@ -32,6 +42,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
   const now = Date.now();
   const names = new Map(loads.map((load) => [load.id, String(load.number)]));
   const claim = claimedYield(day);
+  const pairs = samplePairs(day);
   return (
     <Stack spacing={2}>
       <LivePage placementId={placement.id} />
@@ -136,12 +147,43 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           ) : null}
         </Card>
       ) : null}
-      {loads.length > 0 ? (
-        <Card title="Trucks">
-          <Trucks day={day} />
+      {pairs.length > 0 ? (
+        <Card title="Two samples of one load">
+          <Pairs rows={pairs} />
         </Card>
       ) : null}
-      <Card title="Weather and evaporation" actions={<WeatherNow placementId={placement.id} />}>
+      <Card
+        title="Trucks"
+        actions={
+          <ImportTickets
+            placementId={placement.id}
+            system={job.system}
+            zone={job.zone}
+            profile={job.profile}
+            limitChanges={day.limits.changes}
+            known={day.batches.map(({ ticket }) => ticket)}
+          />
+        }
+      >
+        {loads.length > 0 ? <Trucks day={day} /> : <Empty>No truck has come yet.</Empty>}
+        <OnTheWay day={day} now={now} />
+      </Card>
+      <Card
+        title="Weather and evaporation"
+        actions={
+          <>
+            <ForecastDialog
+              system={job.system}
+              zone={job.zone}
+              profile={job.profile}
+              limitChanges={day.limits.changes}
+              bleedsLittle={mix.bleedsLittle}
+              concrete={job.system === 'US' ? '75 °F' : '24 °C'}
+            />
+            <WeatherNow placementId={placement.id} />
+          </>
+        }
+      >
         <Weather day={day} />
       </Card>
       {photos.length > 0 ? (
@@ -277,6 +319,83 @@ function Trucks({ day }: { day: PlacementDay }) {
                     {load.decision.next}
                   </Typography>
                 ) : null}
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
+
+/** Tickets of the plant's file whose trucks have not come; a press enters the truck as the file says it. */
+function OnTheWay({ day, now }: { day: PlacementDay; now: number }) {
+  const { job } = day;
+  const here = new Set(day.loads.map(({ ticket }) => ticket));
+  const coming = day.batches.filter(({ ticket }) => !here.has(ticket));
+  if (coming.length === 0) return null;
+  return (
+    <Box sx={{ mt: 2 }}>
+      <Typography variant="h3">On the way</Typography>
+      <Table size="small">
+        <TableBody>
+          {coming.map((batch) => (
+            <TableRow key={batch.ticket}>
+              <TableCell className="mono">{batch.ticket}</TableCell>
+              <TableCell>{batch.truck ? `truck ${batch.truck}` : ''}</TableCell>
+              <TableCell>{batch.loadedAt ? `loaded ${clock(batch.loadedAt, job.zone)}` : ''}</TableCell>
+              <TableCell>
+                {batchDifferences(batch, job.system, day.limits).map((found) => (
+                  <Typography key={found.id} variant="body2" sx={{ color: 'warning.main' }}>
+                    {found.message}
+                  </Typography>
+                ))}
+              </TableCell>
+              <TableCell sx={{ textAlign: 'right' }}>
+                <AddLoad
+                  placementId={day.placement.id}
+                  system={job.system}
+                  zone={job.zone}
+                  now={localInput(now, job.zone)}
+                  volume={batch.volume ? `${batch.volume} ${job.system === 'US' ? 'yd³' : 'm³'}` : ''}
+                  ticket={batch.ticket}
+                  truck={batch.truck}
+                />
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
+
+/** Results on one load beside each other: two people's against what they may differ, and the loss along the line. */
+function Pairs({ rows }: { rows: readonly PairRow[] }) {
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            {['Ticket', 'What', 'First', 'Second', 'Difference', 'What it says'].map((word) => (
+              <TableCell key={word}>{word}</TableCell>
+            ))}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {rows.map((row) => (
+            <TableRow key={`${row.load}/${row.quantity}/${row.first}/${row.second}`}>
+              <TableCell className="mono">{row.load}</TableCell>
+              <TableCell>{row.quantity}</TableCell>
+              <TableCell className="mono">{row.first}</TableCell>
+              <TableCell className="mono">{row.second}</TableCell>
+              <TableCell className="mono">{row.difference}</TableCell>
+              <TableCell sx={{ color: row.inside === false ? 'error.main' : 'text.primary' }}>
+                {row.why === 'line'
+                  ? 'change from the truck to the placing end'
+                  : row.inside
+                    ? `inside ${row.allowed} of two people`
+                    : `more than ${row.allowed} of two people: look for a cause`}
               </TableCell>
             </TableRow>
           ))}

@@ -1,18 +1,31 @@
-import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import {
+  Alert,
+  Box,
+  Stack,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  Typography,
+} from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
+import { DUTY_FACTS } from '@/core/storage';
 import { ageText, durationText, windowState } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { specimenDetail } from '@/server/queries/specimen';
+import { specimenHome } from '@/server/queries/storage';
 import { Card, Facts } from '@/ui/parts/Card';
 import { Findings } from '@/ui/parts/Findings';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { WindowBadge } from '@/ui/parts/WindowBadge';
 import { Working } from '@/ui/parts/Working';
 import { dayTime, localInput } from '@/ui/time';
+import { DecideHold } from '@/ui/views/DecideHold';
 import { RecordEvent } from '@/ui/views/RecordEvent';
 
 export const metadata: Metadata = { title: 'Specimen' };
@@ -20,7 +33,9 @@ export const metadata: Metadata = { title: 'Specimen' };
 export default async function SpecimenPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const { specimen, dossier, events } = await pageData(() => specimenDetail(database(), actor, id));
+  const db = database();
+  const { specimen, dossier, events } = await pageData(() => specimenDetail(db, actor, id));
+  const { storages, home, owed } = await specimenHome(db, actor, id, new Date());
   const { job, mix, placement, sample, limits } = dossier;
   const { zone } = job;
   const main = specimen.run?.strength;
@@ -42,7 +57,18 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
         {state ? (
           <WindowBadge state={state} />
         ) : (
-          <Typography color="text.secondary">Held in reserve</Typography>
+          <>
+            <Typography color="text.secondary">Held in reserve</Typography>
+            {actor.role === 'reviewer' || actor.role === 'manager' ? (
+              <DecideHold
+                specimenId={specimen.id}
+                label={specimen.label}
+                set={dossier.specimens
+                  .filter(({ ageHours, testedAt }) => ageHours !== null && testedAt === null)
+                  .map(({ id: other, label }) => ({ id: other, label }))}
+              />
+            ) : null}
+          </>
         )}
         {main ? (
           <Typography className="mono" sx={{ fontSize: '1.6rem', ml: 'auto' }}>
@@ -53,6 +79,11 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
           {specimen.run ? 'Open the run sheet' : 'To the bench'}
         </LinkButton>
       </Box>
+      {owed.length > 0 && home ? (
+        <Alert severity="warning">
+          {`${home.name} owes a duty: ${owed.map((duty) => DUTY_FACTS[duty].title.toLowerCase()).join(', ')}.`}
+        </Alert>
+      ) : null}
       <Box
         sx={{
           display: 'grid',
@@ -75,6 +106,16 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
               ['Placed in', `${placement.element}${placement.location ? `, ${placement.location}` : ''}`],
               ['Size', mouldText(specimen.size)],
               ['Curing', specimen.cure],
+              ...(home
+                ? [
+                    [
+                      'Stands in',
+                      <TextLink key="home" href="/gear/storage">
+                        {`${home.name}${home.position ? `, ${home.position}` : ''}`}
+                      </TextLink>,
+                    ] as const,
+                  ]
+                : []),
               ['Cast', dayTime(specimen.castAt, zone)],
               ['Age asked', specimen.ageHours ? ageText(specimen.ageHours) : 'held'],
               ...(specimen.opensAt && specimen.closesAt
@@ -106,6 +147,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
                 zone={zone}
                 now={localInput(new Date(), zone)}
                 tested={specimen.testedAt !== null}
+                storages={storages}
               />
             </>
           }

@@ -1,0 +1,191 @@
+'use client';
+import {
+  Alert,
+  Box,
+  Button,
+  Checkbox,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  Stack,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  TextField,
+  Typography,
+} from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { type ChangeEvent, type ReactNode, useId, useMemo, useState } from 'react';
+import { perform } from '../api';
+import { useNotice } from '../parts/Notice';
+
+export interface ImportRowView {
+  readonly key: string;
+  readonly cells: readonly string[];
+  /** Why it cannot be brought in; empty when it can. */
+  readonly errors: readonly string[];
+  /** What somebody should know of it and may bring in all the same. */
+  readonly remarks?: readonly string[];
+}
+
+export interface ImportView {
+  readonly rows: readonly ImportRowView[];
+  readonly problems: readonly string[];
+}
+
+const LARGEST = 2_000_000;
+
+/** A file chosen or rows pasted, looked at row by row first; only what is ticked is brought in, all of it or nothing. */
+export function ImportDialog({
+  title,
+  intro,
+  columns,
+  read,
+  send,
+  button,
+}: {
+  title: string;
+  intro: ReactNode;
+  columns: readonly string[];
+  read: (text: string) => ImportView;
+  /** The use case and its data, for the rows that were chosen. */
+  send: (text: string, keys: readonly string[]) => readonly [useCase: string, data: object];
+  button: (open: () => void) => ReactNode;
+}) {
+  const router = useRouter();
+  const notice = useNotice();
+  const titleId = useId();
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [trouble, setTrouble] = useState('');
+  const [busy, setBusy] = useState(false);
+  const view = useMemo(() => (text.trim() === '' ? null : read(text)), [text, read]);
+  const good = view?.rows.filter(({ errors }) => errors.length === 0) ?? [];
+  const chosen = good.filter(({ key }) => !left.has(key));
+  const take = (words: string): void => {
+    setText(words);
+    setLeft(new Set());
+    setTrouble('');
+  };
+  const choose = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    if (file.size > LARGEST) return setTrouble('The file is larger than 2 MB: split it.');
+    take(await file.text());
+  };
+  const bring = async (): Promise<void> => {
+    setBusy(true);
+    const [useCase, data] = send(
+      text,
+      chosen.map(({ key }) => key),
+    );
+    const reply = await perform<{ imported: number }>(useCase, data);
+    setBusy(false);
+    if (!reply.ok) return setTrouble(Object.values(reply.errors)[0] ?? reply.message);
+    notice(`${reply.data.imported} brought in.`);
+    take('');
+    setOpen(false);
+    router.refresh();
+  };
+  return (
+    <>
+      {button(() => setOpen(true))}
+      <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="md" aria-labelledby={titleId}>
+        <DialogTitle id={titleId}>{title}</DialogTitle>
+        <DialogContent>
+          <Stack spacing={2} sx={{ pt: 1 }}>
+            <Typography variant="body2" color="text.secondary">
+              {intro}
+            </Typography>
+            <Box>
+              <Button component="label" variant="outlined">
+                Choose a file
+                <input type="file" accept=".csv,.txt,text/csv,text/plain" hidden onChange={choose} />
+              </Button>
+            </Box>
+            <TextField
+              label="or paste the rows"
+              value={text}
+              onChange={(event) => take(event.target.value)}
+              multiline
+              minRows={3}
+              maxRows={8}
+              slotProps={{ htmlInput: { className: 'mono', style: { fontSize: '0.85rem' } } }}
+            />
+            {trouble ? <Alert severity="error">{trouble}</Alert> : null}
+            {view?.problems.map((problem) => (
+              <Alert key={problem} severity="error">
+                {problem}
+              </Alert>
+            ))}
+            {view && view.rows.length > 0 ? (
+              <Box sx={{ overflowX: 'auto' }}>
+                <Table size="small">
+                  <TableHead>
+                    <TableRow>
+                      <TableCell padding="checkbox" />
+                      {[...columns, 'Remarks'].map((word) => (
+                        <TableCell key={word}>{word}</TableCell>
+                      ))}
+                    </TableRow>
+                  </TableHead>
+                  <TableBody>
+                    {view.rows.map((row) => (
+                      <TableRow key={row.key}>
+                        <TableCell padding="checkbox">
+                          <Checkbox
+                            checked={row.errors.length === 0 && !left.has(row.key)}
+                            disabled={row.errors.length > 0}
+                            slotProps={{ input: { 'aria-label': `Bring in ${row.cells[0]}` } }}
+                            onChange={(_, on) =>
+                              setLeft((all) => {
+                                const next = new Set(all);
+                                if (on) next.delete(row.key);
+                                else next.add(row.key);
+                                return next;
+                              })
+                            }
+                          />
+                        </TableCell>
+                        {row.cells.map((cell, index) => (
+                          <TableCell key={columns[index]} className="mono">
+                            {cell}
+                          </TableCell>
+                        ))}
+                        <TableCell>
+                          {row.errors.map((error) => (
+                            <Typography key={error} variant="body2" color="error">
+                              {error}
+                            </Typography>
+                          ))}
+                          {row.remarks?.map((remark) => (
+                            <Typography key={remark} variant="body2" sx={{ color: 'warning.main' }}>
+                              {remark}
+                            </Typography>
+                          ))}
+                        </TableCell>
+                      </TableRow>
+                    ))}
+                  </TableBody>
+                </Table>
+              </Box>
+            ) : null}
+          </Stack>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => setOpen(false)} color="secondary">
+            Cancel
+          </Button>
+          <Button variant="contained" onClick={bring} loading={busy} disabled={chosen.length === 0}>
+            {`Bring in ${chosen.length}`}
+          </Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  );
+}
