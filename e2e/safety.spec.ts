@@ -1,7 +1,17 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, signedIn } from './helpers';
 
-const PAGES = ['/today', '/field', '/jobs', '/verdicts', '/reports', '/gear', '/gear/limits'] as const;
+const PAGES = [
+  '/today',
+  '/field',
+  '/jobs',
+  '/verdicts',
+  '/reports',
+  '/gear',
+  '/gear/limits',
+  '/gear/storage',
+  '/practice',
+] as const;
 const NOWHERE = '00000000-0000-4000-8000-000000000000';
 
 test('a stranger reaches no page and no action', async ({ page, request }) => {

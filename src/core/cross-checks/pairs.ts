@@ -1,6 +1,6 @@
 import type { LimitId, Limits } from '../limits';
 import { slumpRepeatability } from '../methods/slump';
-import { type Exact, exact, plainOf, type System, type UnitId } from '../quantity';
+import { type Exact, exact, plainOf, type System, type UnitId, unitLabel } from '../quantity';
 
 /** A sample of a load with what its tests came to, as reported. */
 export interface PairedSample {
@@ -78,13 +78,15 @@ function compared(
   const [x, y] = [exact(one.value), exact(other.value)];
   const allowed = why === 'line' ? null : largest(quantity, x, y, system, limits);
   const difference = y.minus(x);
+  // To the place both are reported to.
+  const places = Math.max(...[one, other].map(({ value }) => value.split('.')[1]?.length ?? 0));
   return {
     load: a.load,
     quantity,
     why,
-    first: `${a.label} ${plainOf(x, one.unit)}`,
-    second: `${b.label} ${plainOf(y, other.unit)}`,
-    difference: `${difference.isNegative() ? '−' : '+'}${plainOf(difference.abs(), one.unit)}`,
+    first: `${a.label} ${one.value} ${unitLabel(one.unit)}`,
+    second: `${b.label} ${other.value} ${unitLabel(other.unit)}`,
+    difference: `${difference.isNegative() ? '−' : '+'}${difference.abs().toFixed(places)} ${unitLabel(one.unit)}`,
     allowed: allowed && plainOf(allowed.toDecimalPlaces(2), one.unit),
     inside: allowed && difference.abs().lessThanOrEqualTo(allowed),
   };

@@ -233,13 +233,9 @@ export function claimedYield(
   const line = (run: RunView, symbol: string) =>
     run.outcome?.lines.find((each) => each.symbol === symbol)?.value;
   const densities = runs.flatMap((run) => line(run, 'D') ?? []).map(exact);
-  const [first] = runs.filter((run) => line(run, 'Y') !== undefined && line(run, 'D') !== undefined);
-  if (!first) return null;
-  // One batch's mass is its yield times its density, both unrounded.
-  const mass = exact(line(first, 'Y') ?? 0)
-    .times(line(first, 'D') ?? 0)
-    .times(job.system === 'US' ? 27 : 1);
-  const made = yieldForClaim(mass, densities, job.system, limits);
+  const [mass] = runs.flatMap((run) => line(run, 'M') ?? []);
+  if (mass === undefined) return null;
+  const made = yieldForClaim(exact(mass), densities, job.system, limits);
   return (
     made && {
       text: `${roundedText(made, '0.01')} ${job.system === 'US' ? 'yd³' : 'm³'}`,

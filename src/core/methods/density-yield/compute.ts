@@ -67,6 +67,17 @@ export function compute(input: DensityYieldInput, setup: RunSetup): Outcome {
     );
   }
   const batch = batchOf(input, limits);
+  if (batch.mass) {
+    sheet.line({
+      symbol: 'M',
+      name: 'Mass of the batch with the water added on site',
+      formula: 'b + w',
+      uses: { b: batch.mass.minus(batch.siteWater), w: batch.siteWater },
+      value: batch.mass,
+      unit: us ? 'lb' : 'kg',
+      source: standard('ASTM C138/C138M'),
+    });
+  }
   const yielded =
     density && batch.mass ? yieldLines(density, batch.mass, input, limits, sheet, results, mode) : undefined;
   const air =

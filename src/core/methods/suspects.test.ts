@@ -1,0 +1,206 @@
+import { describe, expect, it } from 'vitest';
+import { exact } from '@/core/quantity';
+import { computed, idsOf } from '@/testing/outcome';
+import { Limits } from '../limits';
+import { airVolumetric } from './air-volumetric';
+import { delivery, waterForSlump } from './delivery';
+import { initialCuring } from './initial-curing';
+import type { SampleFacts } from './setup';
+import { slump } from './slump';
+
+const SAMPLED = '2031-05-14T14:00:00Z';
+const earlier = (minutes: number): string => new Date(Date.parse(SAMPLED) - minutes * 60_000).toISOString();
+const slumped = (height: string, sample: SampleFacts, system: 'US' | 'SI' = 'US') =>
+  idsOf(
+    computed(slump, { system, shape: 'true', slump: height }, { sample: { sampledAt: SAMPLED, ...sample } }),
+  );
+
+// Rules of thumb of the trade: no source. Nothing of it is more than advice.
+describe('a slump that nothing explains', () => {
+  const hot = (temperature: string, minutes: number, height = '6 1/4'): string[] =>
+    slumped(height, {
+      slump: '4 in',
+      slumpKind: 'target',
+      measuredTemperature: temperature,
+      events: { batched: earlier(minutes) },
+    });
+  it.each([
+    ['86 degF', 61, '6 1/4', true],
+    ['85 degF', 61, '6 1/4', false],
+    ['86 degF', 60, '6 1/4', false],
+    ['86 degF', 61, '5', false],
+  ])('%s, %d min old, %s in: looked into %s', (temperature, minutes, height, found) => {
+    expect(hot(temperature, minutes, height).includes('slump.hot-above')).toBe(found);
+  });
+  it('needs a specification to be high against', () => {
+    expect(slumped('8', { measuredTemperature: '90 degF', events: { batched: earlier(80) } })).not.toContain(
+      'slump.hot-above',
+    );
+  });
+  const jump = (over: SampleFacts) =>
+    slumped('5', { previousSlump: '4 in', ratio: '0.42', previousRatio: '0.42', ...over });
+  it('is an inch more than the load before with no more water', () => {
+    expect(jump({})).toContain('slump.jump');
+    expect(jump({ previousSlump: '4.25 in' })).not.toContain('slump.jump');
+    expect(jump({ ratio: '0.43' })).not.toContain('slump.jump');
+    expect(jump({ previousRatio: '0.43' })).toContain('slump.jump');
+  });
+  it('is not asked about while a ticket is not known', () => {
+    expect(slumped('5', { previousSlump: '4 in', ratio: '0.42' })).not.toContain('slump.jump');
+    expect(slumped('5', { previousSlump: '4 in', previousRatio: '0.42' })).not.toContain('slump.jump');
+  });
+  it('holds in millimetres with its own numbers', () => {
+    const mm = (height: string) =>
+      slumped(height, { previousSlump: '100 mm', ratio: '0.42', previousRatio: '0.42' }, 'SI');
+    expect(mm('125')).toContain('slump.jump');
+    expect(mm('120')).not.toContain('slump.jump');
+  });
+});
+
+// ASTM C94/C94M (from memory): 63 % of the gross volume when mixed in the truck, 80 % as an agitator.
+describe('a drum', () => {
+  const filled = (loadVolume: string, mixed?: string) =>
+    idsOf(computed(delivery, { loadVolume, drumVolume: '15', ...(mixed ? { mixed } : {}) }));
+  it.each([
+    ['9.45', undefined, null],
+    ['9.5', undefined, 'delivery.drum-mixed'],
+    ['9.5', 'truck', 'delivery.drum-mixed'],
+    ['12', 'plant', null],
+    ['12.1', 'plant', 'delivery.drum-agitated'],
+  ])('of 15 with %s, mixed %s: %s', (load, mixed, id) => {
+    expect(filled(load, mixed).filter((each) => each.includes('drum'))).toEqual(id ? [id] : []);
+  });
+});
+
+describe('water for more slump', () => {
+  const limits = new Limits();
+  const load = (
+    over: Partial<Record<'cementitious' | 'total' | 'volume' | 'permitted' | 'added', string>> = {},
+  ) => {
+    const all = { cementitious: '5076', total: '2142', volume: '9', permitted: '17', added: '0', ...over };
+    return Object.fromEntries(
+      Object.entries(all).map(([key, value]) => [key, exact(value)]),
+    ) as unknown as Parameters<typeof waterForSlump>[1];
+  };
+  // 10 lb a cubic yard for an inch (common practice): 90 lb for nine yards, 10.785 gal of 8.345 lb.
+  it('in the inch system', () => {
+    const { water, ratio, left } = waterForSlump(exact(1), load(), 'US', limits);
+    expect(water.toFixed(3)).toBe('10.785');
+    expect(ratio.toFixed(4)).toBe('0.4397');
+    expect(left.toFixed(3)).toBe('6.215');
+  });
+  it('in SI a litre is a kilogram', () => {
+    const { water, left } = waterForSlump(
+      exact(2),
+      load({ cementitious: '2720', total: '1192', volume: '8', permitted: '32', added: '10' }),
+      'SI',
+      limits,
+    );
+    expect([water.toFixed(), left.toFixed()]).toEqual(['96', '-74']);
+  });
+  it('nothing for nothing', () => {
+    expect(waterForSlump(exact(0), load(), 'US', limits).water.toFixed()).toBe('0');
+  });
+});
+
+describe('a curing box', () => {
+  const box = (minimum: string, maximum: string, more: Record<string, string> = {}, strength = '4500 psi') =>
+    idsOf(
+      computed(
+        initialCuring,
+        { method: 'box', minimum, maximum, ...more },
+        { sample: { specifiedStrength: strength } },
+      ),
+    );
+  // ASTM C31/C31M (from memory): 60 to 80 °F, 68 to 78 °F from 6000 psi; looked after within 2 °F is our choice.
+  it.each([
+    ['62', '78', '4500 psi', false],
+    ['61', '78', '4500 psi', true],
+    ['62', '79', '4500 psi', true],
+    ['60', '80', '4500 psi', true],
+    ['70', '76', '6000 psi', false],
+    ['69', '76', '6000 psi', true],
+    ['70', '77', '6000 psi', true],
+  ])('at %s to %s °F for %s is looked after: %s', (low, high, strength, near) => {
+    expect(box(low, high, {}, strength).includes('curing.near')).toBe(near);
+  });
+  it('that is out is no longer near', () => {
+    expect(box('59', '70')).not.toContain('curing.near');
+    expect(box('59', '70')).toContain('curing.initial-temperature');
+  });
+  it.each([
+    ['52', '71', true],
+    ['54', '69', true],
+    ['49', '71', false],
+    ['52', '74', false],
+  ])(
+    'that was at 52 to 71 °F while it was %s to %s outdoors is taken for unplugged: %s',
+    (low, high, unplugged) => {
+      expect(
+        box('52', '71', { outdoorMinimum: low, outdoorMaximum: high }).includes('curing.unplugged'),
+      ).toBe(unplugged);
+    },
+  );
+  it('of field-cured specimens is at the structure: neither is said', () => {
+    const ids = idsOf(
+      computed(initialCuring, {
+        method: 'structure',
+        minimum: '61',
+        maximum: '79',
+        outdoorMinimum: '61',
+        outdoorMaximum: '79',
+      }),
+    );
+    expect(ids.filter((id) => id === 'curing.near' || id === 'curing.unplugged')).toEqual([]);
+  });
+});
+
+// ASTM C31/C31M (from memory): field-cured beams out of their moulds at 48 ± 4 h, soaked 24 ± 4 h before the test;
+// standard-cured beams at least 20 h. IS 516 (from memory): 24 h in the laboratory before the test.
+describe('the waits of beams and cubes', () => {
+  const T0 = Date.parse('2031-05-14T10:00:00Z');
+  const at = (hours: number): string => new Date(T0 + hours * 3_600_000).toISOString();
+  const curing = (typed: Record<string, string>, made: string[], profile: 'astm' | 'is' = 'astm') =>
+    idsOf(
+      computed(
+        initialCuring,
+        { method: 'water', ...typed },
+        { profile, sample: { specimens: made, events: { moulded: at(0) } } },
+      ),
+    ).filter((id) => id.includes('beam') || id.includes('arrival'));
+  it.each([
+    [43.99, ['curing.field-beam-off']],
+    [44, []],
+    [52, []],
+    [52.02, ['curing.field-beam-off']],
+  ])('field-cured beams stored after %f h', (hours, ids) => {
+    expect(curing({ storedAt: at(hours) }, ['beam/field'])).toEqual(ids);
+  });
+  it.each([
+    ['beam/standard', 19.98, ['curing.beam-soak']],
+    ['beam/standard', 20, []],
+    ['beam/standard', 200, []],
+    ['beam/field', 19.98, ['curing.field-beam-soak']],
+    ['beam/field', 20, []],
+    ['beam/field', 28, []],
+    ['beam/field', 28.02, ['curing.field-beam-soak']],
+    ['cylinder/standard', 2, []],
+  ])('%s soaked for %f h', (made, hours, ids) => {
+    expect(curing({ soakedAt: at(300), testBegunAt: at(300 + hours) }, [made])).toEqual(ids);
+  });
+  it.each([
+    ['is', 23.98, ['curing.arrival']],
+    ['is', 24, []],
+    ['astm', 1, []],
+  ] as const)('in the %s school tested %f h after they came', (profile, hours, ids) => {
+    expect(curing({ receivedAt: at(30), testBegunAt: at(30 + hours) }, ['cube/standard'], profile)).toEqual(
+      ids,
+    );
+  });
+});
+
+it('the plan of the volumetric meter says what worked with this mix', () => {
+  const plan = airVolumetric.plan('US', { sample: { alcohol: ['1.8 pt', '1.5 pt'] } });
+  expect(plan.find(({ label }) => label.includes('worked'))?.text).toBe('1.8 pt, 1.5 pt');
+  expect(airVolumetric.plan('US', {}).some(({ label }) => label.includes('worked'))).toBe(false);
+});

@@ -1,0 +1,295 @@
+import { randomUUID } from 'node:crypto';
+import { and, eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readings, runs, samplingPlans } from '@/db/schema';
+import { freshDatabase } from '@/testing/database';
+import { errorsOf } from '@/testing/refusals';
+import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
+import { importBatches } from './actions/batches';
+import { addLoad, planSampling } from './actions/field';
+import { importEquipment } from './actions/gear';
+import { completeRun, saveReadings, startRun } from './actions/runs';
+import { takeSample } from './actions/samples';
+import { gearList } from './queries/gear';
+import { placementDay, samplePairs } from './queries/placement';
+import { runSheet } from './queries/run';
+import { perform } from './use-case';
+
+const MINUTE = 60_000;
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let site: Site;
+beforeAll(async () => {
+  fresh = await freshDatabase();
+  site = await makeSite(fresh.db);
+});
+afterAll(() => fresh?.close());
+
+const at = (minutes: number): string => new Date(CAST + minutes * MINUTE).toISOString();
+const now = (minutes: number): Date => new Date(CAST + minutes * MINUTE);
+
+const HEAD = 'ticket,truck,time_loaded,volume,material,type,design,actual,unit,moisture_pct,absorption_pct';
+const CSV = [
+  HEAD,
+  'K1,7,2031-05-14 08:40,9,cement,cement,4200,4230,lb,,',
+  'K1,7,,,water,water,2100,2142,lb,,',
+  'K1,7,,,sand,fine,,11250,lb,5.2,1.1',
+  'K2,9,2031-05-14 08:55,,cement,cement,4200,4200,lb,,',
+  'K3,9,2031-05-14 08:55,,cement,cheese,4200,4200,lb,,',
+].join('\n');
+
+describe('tickets of the plant', () => {
+  const bring = (tickets: string[], csv = CSV) =>
+    perform(
+      site.db,
+      site.actors.field,
+      importBatches,
+      { placementId: site.placementId, csv, tickets },
+      now(-30),
+    );
+  it('are brought in as chosen, all or none', async () => {
+    expect(await errorsOf(bring(['K1', 'K9']))).toHaveProperty('csv');
+    expect(await errorsOf(bring(['K3']))).toHaveProperty('csv');
+    expect(await errorsOf(bring([]))).toHaveProperty('tickets');
+    const day = await placementDay(site.db, site.actors.field, site.placementId);
+    expect(day.batches).toEqual([]);
+    expect(await bring(['K1', 'K2'])).toEqual({ imported: 2 });
+  });
+  it('never overwrite what is there', async () => {
+    expect((await errorsOf(bring(['K2'])))['']).toMatch(/K2: imported already/);
+    await expect(fresh.owner.query("UPDATE batches SET ticket = 'x'")).rejects.toThrow(/append only/);
+  });
+  it('fill in the truck that comes, what is typed first', async () => {
+    const load = (data: object) =>
+      perform(
+        site.db,
+        site.actors.field,
+        addLoad,
+        { clientId: randomUUID(), placementId: site.placementId, arrivedAt: at(-20), ...data },
+        now(-20),
+      );
+    await load({ ticket: 'K1' });
+    expect((await errorsOf(load({ ticket: 'K2' }))).volume).toMatch(/needed/);
+    await load({ ticket: 'K2', volume: '8 yd³', truck: '10' });
+    expect((await errorsOf(load({ ticket: 'unheard of' }))).volume).toMatch(/needed/);
+    const day = await placementDay(site.db, site.actors.field, site.placementId);
+    expect(day.loads.map(({ ticket, truck, volume }) => [ticket, truck, volume])).toEqual([
+      ['K1', '7', '9 yd3'],
+      ['K2', '10', '8 yd3'],
+    ]);
+  });
+  it('are read in with the sample of their truck', async () => {
+    const day = await placementDay(site.db, site.actors.field, site.placementId);
+    const { sampleId } = await perform(
+      site.db,
+      site.actors.field,
+      takeSample,
+      { clientId: randomUUID(), placementId: site.placementId, sampledAt: at(-10), loadId: day.loads[0]?.id },
+      now(-10),
+    );
+    const rows = await site.db
+      .select({ method: runs.method, field: readings.field, text: readings.text })
+      .from(readings)
+      .innerJoin(runs, eq(runs.id, readings.runId))
+      .where(and(eq(runs.sampleId, sampleId), eq(runs.method, 'delivery')));
+    const read = Object.fromEntries(rows.map(({ field, text }) => [field, text]));
+    expect(read).toMatchObject({
+      batchedAt: '2031-05-14T12:40:00.000Z',
+      batchedFrom: 'ticket',
+      cementitious: '4230',
+      water: '2142',
+      fine: '11250',
+      fineMoisture: '5.2',
+      fineAbsorption: '1.1',
+      loadVolume: '9 yd3',
+    });
+  });
+});
+
+describe('random numbers of a table', () => {
+  const plan = (data: object) =>
+    perform(
+      site.db,
+      site.actors.field,
+      planSampling,
+      { placementId: site.placementId, volume: '310 yd3', ...data },
+      now(-60),
+    );
+  it('are used as they stand, and said with the plan', async () => {
+    const { planId } = await plan({ numbers: '0.371 0.862\n0.054 0.9' });
+    const [made] = await site.db.select().from(samplingPlans).where(eq(samplingPlans.id, planId));
+    expect(made?.draws.map(({ position }) => position)).toEqual(['38.34', '192.41', '212.25']);
+    expect(made?.why).toMatch(/random numbers from a table$/);
+  });
+  it.each([
+    ['0.371 0.862', /3 samples are to be drawn: 2 numbers are too few/],
+    ['0.371 0.862 1.5', /1.5 is no random number/],
+    ['rubbish', /No number found/],
+  ])('are refused at the field: %j', async (numbers, message) => {
+    expect((await errorsOf(plan({ numbers }))).numbers).toMatch(message);
+  });
+});
+
+describe('a list of instruments', () => {
+  const LIST = [
+    'number,kind,name,place,verified_on,verified_from,verified_to,certificate',
+    'I-1,thermometer,Digital,Van,2031-02-03,,,C-1',
+    'I-2,compression machine,Press two,Hall,2031-02-03,"10,000 lbf","200,000 lbf",C-2',
+    'I-3,compression machine,Press three,Hall,2031-02-03,,,C-3',
+    'I-4,slump mould,Cone,Van,,,,',
+  ].join('\n');
+  const bring = (lines: number[], by = site.actors.laboratory) =>
+    perform(site.db, by, importEquipment, { csv: LIST, lines }, now(0));
+  it('is brought in as chosen, with its verifications, all or none', async () => {
+    expect(await errorsOf(bring([2, 4]))).toHaveProperty('verifiedFrom');
+    const before = await gearList(site.db, site.actors.field, '2031-05-14');
+    expect(before.some(({ number }) => number === 'I-1')).toBe(false);
+    expect(await bring([2, 3, 5])).toEqual({ imported: 3 });
+    const after = await gearList(site.db, site.actors.field, '2031-05-14');
+    const by = (number: string) => after.find((item) => item.number === number);
+    expect([by('I-1')?.state, by('I-2')?.last?.verifiedTo, by('I-4')?.state]).toEqual([
+      'in date',
+      '200000 lbf',
+      'never verified',
+    ]);
+  });
+  it('never overwrites, and is not for the field', async () => {
+    expect((await errorsOf(bring([2]))).csv).toMatch(
+      /Line 2: I-1 is in the register already. Nothing was imported/,
+    );
+    expect((await errorsOf(bring([99]))).csv).toMatch(/not as it was in the preview/);
+    expect(await errorsOf(bring([2], site.actors.field))).toHaveProperty('');
+  });
+});
+
+describe('what the samples of a load say to one another', () => {
+  const sample = async (kind: string, loadId: string | undefined, minutes: number): Promise<string> => {
+    const { sampleId } = await perform(
+      site.db,
+      site.actors.field,
+      takeSample,
+      {
+        clientId: randomUUID(),
+        placementId: site.placementId,
+        sampledAt: at(minutes),
+        kind,
+        ...(loadId ? { loadId } : {}),
+      },
+      now(minutes),
+    );
+    return sampleId;
+  };
+  const run = async (sampleId: string, method: string, values: Record<string, string>): Promise<string> => {
+    const { runId } = await perform(site.db, site.actors.field, startRun, { method, sampleId }, now(20));
+    const current = readingsOf(values);
+    const there = await site.db.select().from(readings).where(eq(readings.runId, runId));
+    const based = current.map((reading) => {
+      const seq = there.filter(({ field }) => field === reading.field).at(-1)?.seq;
+      return seq === undefined ? reading : { ...reading, basedOn: seq };
+    });
+    await perform(site.db, site.actors.field, saveReadings, { runId, readings: based }, now(20));
+    await perform(
+      site.db,
+      site.actors.field,
+      completeRun,
+      { runId, reasons: [], reasonForAll: 'as seen' },
+      now(21),
+    );
+    return runId;
+  };
+  const CHUTE = { source: 'chute', kind: 'acceptance' };
+  it('an assurance sample is laid beside the other, a sample at the hose beside the truck', async () => {
+    const [load] = (await placementDay(site.db, site.actors.field, site.placementId)).loads;
+    const first = await sample('acceptance', load?.id, 5);
+    const second = await sample('assurance', load?.id, 6);
+    const hose = await sample('acceptance', load?.id, 7);
+    await run(first, 'sampling', CHUTE);
+    await run(second, 'sampling', { ...CHUTE, kind: 'assurance' });
+    await run(hose, 'sampling', { ...CHUTE, source: 'pump' });
+    await run(first, 'slump', { shape: 'true', slump: '4' });
+    await run(second, 'slump', { shape: 'true', slump: '5 1/2' });
+    await run(hose, 'slump', { shape: 'true', slump: '3 1/2' });
+    const rows = samplePairs(await placementDay(site.db, site.actors.field, site.placementId));
+    expect(rows.map(({ why, difference, inside }) => [why, difference, inside]).toSorted()).toEqual([
+      ['line', '−0.50 in', null],
+      ['line', '−2.00 in', null],
+      ['people', '+1.50 in', false],
+    ]);
+  });
+  it('the load before says its slump and its ratio, the mix the alcohol that worked', async () => {
+    const first = await sample('acceptance', undefined, 30);
+    await run(first, 'air-volumetric', {
+      variant: 'before',
+      alcohol: '1.8',
+      zeroed: 'true',
+      reading1: '5.75',
+      reading2: '5.75',
+      stuck: 'no',
+      leaked: 'no',
+    });
+    await run(first, 'slump', { shape: 'true', slump: '4' });
+    await run(first, 'delivery', { cementitious: '5000', water: '2100', loadVolume: '9', batchedAt: at(0) });
+    const next = await sample('acceptance', undefined, 60);
+    await run(next, 'delivery', { cementitious: '5000', water: '2150', loadVolume: '9', batchedAt: at(30) });
+    await run(next, 'concrete-temperature', { temperature: '82' });
+    const { runId } = await perform(
+      site.db,
+      site.actors.field,
+      startRun,
+      { method: 'slump', sampleId: next },
+      now(61),
+    );
+    const sheet = await runSheet(site.db, site.actors.field, runId, now(61));
+    expect(sheet.setup.sample).toMatchObject({
+      previousSlump: '4.00 in',
+      ratio: '0.43',
+      previousRatio: '0.42',
+      measuredTemperature: '82 degF',
+    });
+    const air = await perform(
+      site.db,
+      site.actors.field,
+      startRun,
+      { method: 'air-volumetric', sampleId: next },
+      now(61),
+    );
+    expect((await runSheet(site.db, site.actors.field, air.runId, now(61))).setup.sample?.alcohol).toEqual([
+      '1.8 pt',
+    ]);
+  });
+});
+
+describe('a reading of a device whose clock is wrong', () => {
+  it('keeps both times and the steady counter', async () => {
+    const { sampleId } = await perform(
+      site.db,
+      site.actors.field,
+      takeSample,
+      { clientId: randomUUID(), placementId: site.placementId, sampledAt: at(90) },
+      now(90),
+    );
+    const { runId } = await perform(
+      site.db,
+      site.actors.field,
+      startRun,
+      { method: 'slump', sampleId },
+      now(91),
+    );
+    const reading = {
+      id: randomUUID(),
+      field: 'readAt',
+      text: at(91),
+      takenAt: at(91),
+      deviceAt: at(151),
+      steadyMs: 61_200,
+    };
+    await perform(site.db, site.actors.field, saveReadings, { runId, readings: [reading] }, now(91));
+    const [kept] = await site.db.select().from(readings).where(eq(readings.id, reading.id));
+    expect([kept?.takenAt.toISOString(), kept?.deviceAt?.toISOString(), kept?.steadyMs]).toEqual([
+      at(91),
+      at(151),
+      61_200,
+    ]);
+    const sheet = await runSheet(site.db, site.actors.field, runId, now(92));
+    expect(sheet.setup.enteredAt).toEqual({ readAt: at(91) });
+  });
+});
