@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, lte, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, lte, or, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { isLimitId, type LimitChanges } from '@/core/limits';
 import {
@@ -27,20 +27,32 @@ import {
   specimens,
 } from '@/db/schema';
 import { NotFound } from './errors';
-import { relatedFacts } from './sample-facts';
+import { ageFrom, relatedFacts } from './sample-facts';
 
-/** The laboratory's changes to the limits register up to a revision; the newest of each entry counts. */
+/**
+ * The changes to the limits register up to a revision; the newest of each entry counts, and what a project's document
+ * sets stands before what the laboratory does.
+ * @param jobId the project; absent where none is meant
+ */
 export async function limitChangesAt(
   db: Queryable,
-  revision?: number,
+  options: { readonly revision?: number; readonly jobId?: string } = {},
 ): Promise<{ changes: LimitChanges; revision: number }> {
+  const { revision, jobId } = options;
   const rows = await db
     .select()
     .from(limitChanges)
-    .where(revision === undefined ? undefined : lte(limitChanges.revision, revision))
+    .where(
+      and(
+        revision === undefined ? undefined : lte(limitChanges.revision, revision),
+        jobId ? or(isNull(limitChanges.jobId), eq(limitChanges.jobId, jobId)) : isNull(limitChanges.jobId),
+      ),
+    )
     .orderBy(limitChanges.revision);
   const changes: LimitChanges = {};
-  for (const row of rows) if (isLimitId(row.limitId)) changes[row.limitId] = row.change;
+  const own = (of: boolean) => rows.filter((row) => (row.jobId !== null) === of);
+  for (const row of [...own(false), ...own(true)])
+    if (isLimitId(row.limitId)) changes[row.limitId] = row.change;
   return { changes, revision: revision ?? rows.at(-1)?.revision ?? 0 };
 }
 
@@ -129,7 +141,7 @@ export async function runSetup(
     DateTime.fromISO(String(at), { zone: job.zone }).toISODate() ??
     DateTime.fromJSDate(now, { zone: job.zone }).toISODate() ??
     '';
-  const { changes } = await limitChangesAt(db, run.limitsRevision);
+  const { changes } = await limitChangesAt(db, { revision: run.limitsRevision, jobId: job.id });
   const fields = fieldsOf(method.Input).filter((field) => field.kind === 'equipment');
   const stamped = new Set(
     fieldsOf(method.Input).flatMap((field) => (field.kind === 'instant' && field.event ? [field.name] : [])),
@@ -179,12 +191,14 @@ async function subjectFacts(
   place: RunPlace,
   input: Readonly<Record<string, unknown>>,
 ): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'placement'>> {
-  const { mix, sample, specimen, run, placement } = place;
+  const { mix, sample, specimen, run, placement, job } = place;
   if (specimen) {
+    const counted = await ageFrom(db, job, specimen.sampleId, specimen.castAt);
     return {
       specimen: {
         label: specimen.label,
         castAt: specimen.castAt.toISOString(),
+        ...(counted.getTime() === specimen.castAt.getTime() ? {} : { ageFrom: counted.toISOString() }),
         ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
         ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
         cure: specimen.cure,

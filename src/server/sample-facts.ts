@@ -159,6 +159,7 @@ export async function relatedFacts(
   const facts: Record<string, string | undefined> = {
     measuredSlump: reportedOf(of('slump'), 'slump'),
     earlierSlump: run.method === 'slump' ? reportedOf(of('slump'), 'slump') : undefined,
+    earlierDensity: run.method === 'density-yield' ? reportedOf(of('density-yield'), 'density') : undefined,
     measuredTemperature:
       run.method === 'slump' ? reportedOf(of('concrete-temperature'), 'concrete temperature') : undefined,
     ratio: run.method === 'slump' ? plainOf(reportedOf(of('delivery'), RATIO)) : undefined,
@@ -190,4 +191,19 @@ export async function relatedFacts(
     ...(run.method === 'slump' && newest('slump')?.input.shape === 'shear' ? { earlierSheared: true } : {}),
     ...Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)),
   };
+}
+
+/**
+ * The instant the age of a sample's specimens counts from: the casting, in the IS school the addition of the water.
+ * Source: ASTM C39/C39M, EN 12390-2, IS 516 (from memory).
+ */
+export async function ageFrom(
+  db: Queryable,
+  job: Pick<typeof jobs.$inferSelect, 'profile'>,
+  sampleId: string,
+  castAt: Date,
+): Promise<Date> {
+  if (job.profile !== 'is') return castAt;
+  const batched = (await sampleEvents(db, [sampleId])).get(sampleId)?.batched;
+  return batched === undefined ? castAt : new Date(batched);
 }

@@ -15,6 +15,7 @@ import NextLink from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useState } from 'react';
 import { isTyping } from './keys';
+import { ClockNotice } from './parts/ClockNotice';
 import { SearchBox } from './SearchBox';
 import { SCHEMES, type Scheme } from './theme';
 
@@ -104,6 +105,7 @@ export function Shell({
           mx: 'auto',
         }}
       >
+        <ClockNotice />
         {children}
       </Box>
       <Box

@@ -10,9 +10,15 @@ export interface LimitValue {
 
 /**
  * `recalled`: from memory, to be checked by the laboratory against its own copy; `our choice`: proposed here, no
- * document says it; `confirmed` and `set by the laboratory`: done by a named person, with history.
+ * document says it; `confirmed` and `set by …`: done by a named person, with history; what a project's
+ * document sets holds for that project only.
  */
-export type LimitStatus = 'recalled' | 'our choice' | 'confirmed' | 'set by the laboratory';
+export type LimitStatus =
+  | 'recalled'
+  | 'our choice'
+  | 'confirmed'
+  | 'set by the laboratory'
+  | 'set by the project';
 
 /** An entry of the register: every tolerance, window, factor and requirement that code refers to. */
 export interface LimitEntry {

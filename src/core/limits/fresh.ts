@@ -404,6 +404,18 @@ export const FRESH = {
     C1064,
     both(min('3'), 'one'),
   ),
+  'temperature.steady-change': entry(
+    'Concrete temperature',
+    'Change of a reading that is called steady',
+    ourChoice('what a display shows'),
+    twin(max('1'), 'deltaF', max('0.5'), 'deltaC'),
+  ),
+  'temperature.steady-over': entry(
+    'Concrete temperature',
+    'Time over which a reading is called steady',
+    ourChoice('a quarter of the least dwell'),
+    both(max('30'), 's'),
+  ),
   'temperature.people': entry(
     'Concrete temperature',
     'Two people’s readings of one sample',

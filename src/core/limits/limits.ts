@@ -13,7 +13,7 @@ import {
 
 /** What a laboratory has confirmed or changed of one entry. */
 export interface LimitChange {
-  readonly status: 'confirmed' | 'set by the laboratory';
+  readonly status: 'confirmed' | 'set by the laboratory' | 'set by the project';
   readonly edition?: string;
   readonly US?: LimitValue;
   readonly SI?: LimitValue;

@@ -76,6 +76,8 @@ export class SpecimenFacts {
   @IsOptional() @IsString() label?: string;
   /** Casting instant, ISO 8601 with offset. */
   @IsOptional() @IsISO8601({ strict: true }) castAt?: string;
+  /** Where its age counts from, when it is not the casting: in the IS school the addition of the water. */
+  @IsOptional() @IsISO8601({ strict: true }) ageFrom?: string;
   /** Designated age, elapsed hours; absent for a held specimen. */
   @IsOptional() @IsInt() @Min(1) ageHours?: number;
   /** Age the specified strength is for; a younger specimen is expected to reach a share of it. */
@@ -123,6 +125,8 @@ export class SampleFacts {
   @IsOptional() @MeasureText('length') measuredSlump?: string;
   /** The slump before this one on the same sample, when it was made again. */
   @IsOptional() @MeasureText('length') earlierSlump?: string;
+  /** The density before this one on the same sample, when it was made again. */
+  @IsOptional() @MeasureText('density') earlierDensity?: string;
   /** True when the portion before this one sheared. */
   @IsOptional() @IsBoolean() earlierSheared?: boolean;
   @IsOptional() @MeasureText('temperature') measuredTemperature?: string;

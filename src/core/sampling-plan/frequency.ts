@@ -114,3 +114,20 @@ export function samplesByEn206(
     : 0;
   return Math.max(1, first + later);
 }
+
+/**
+ * Whether the next load is to be sampled although nothing was drawn: the volume since the last sample of this mixture
+ * comes near what one sample stands for.
+ * @param since volume placed since the last sample, yd³ or m³
+ * @param next volume of the next load
+ * Source: ACI 318 26.12.2 for the volume (from memory); that it is said at a share of it is our choice.
+ */
+export function isSampleDue(since: Exact, next: Exact, system: System, limits: Limits): boolean {
+  const share = limits.number('plan.due-soon', system).div(100);
+  return since.plus(next).greaterThanOrEqualTo(limits.number('plan.volume', system).times(share));
+}
+
+/** True when so little of a mixture is used in all that tests may be waived, with approved evidence. */
+export function isWaivable(total: Exact, system: System, limits: Limits): boolean {
+  return total.lessThan(limits.number('plan.waiver', system));
+}

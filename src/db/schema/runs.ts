@@ -14,7 +14,7 @@ import {
 import type { LimitChange } from '@/core/limits';
 import type { Outcome, RunSetup } from '@/core/methods';
 import { at, bytes, person } from './columns';
-import { placements, samples, specimens } from './jobs';
+import { jobs, placements, samples, specimens } from './jobs';
 
 /** A method carried out on a specimen or sample. */
 export const runs = pgTable(
@@ -177,11 +177,17 @@ export const attachments = pgTable(
 );
 
 /** What the laboratory confirmed or changed in the limits register; the revision is kept with every run. */
-export const limitChanges = pgTable('limit_changes', {
-  revision: bigserial('revision', { mode: 'number' }).primaryKey(),
-  limitId: text('limit_id').notNull(),
-  change: jsonb('change').$type<LimitChange>().notNull(),
-  note: text('note').notNull(),
-  by: person('by').notNull(),
-  at: at('at').notNull(),
-});
+export const limitChanges = pgTable(
+  'limit_changes',
+  {
+    revision: bigserial('revision', { mode: 'number' }).primaryKey(),
+    limitId: text('limit_id').notNull(),
+    /** The project whose document sets it; null for the laboratory as a whole. */
+    jobId: uuid('job_id').references(() => jobs.id),
+    change: jsonb('change').$type<LimitChange>().notNull(),
+    note: text('note').notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.jobId)],
+);

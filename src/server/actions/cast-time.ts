@@ -1,9 +1,7 @@
 import { IsISO8601, IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, eq, inArray } from 'drizzle-orm';
-import { Limits } from '@/core/limits';
-import { ageWindow } from '@/core/windows';
 import { runs, specimenEvents, specimens } from '@/db/schema';
-import { limitChangesAt } from '../run-setup';
+import { windowsOf } from '../age';
 import { defineUseCase, refuseFields, STAFF } from '../use-case';
 import { recomputeRun } from './runs';
 import { instantField, minuteOf, sampleAndJob } from './samples';
@@ -27,24 +25,18 @@ export const correctCastTime = defineUseCase({
   Input: CorrectCastTimeInput,
   async act(context, input) {
     const { tx, actor, now } = context;
-    const { sample } = await sampleAndJob(tx, input.sampleId);
+    const { sample, job } = await sampleAndJob(tx, input.sampleId);
     const castAt = instantField('castAt', 'Moulding finished at', input.castAt, now);
     if (minuteOf(castAt) < minuteOf(sample.sampledAt)) {
       refuseFields({ castAt: 'Cylinders cannot be made before the sample was taken.' });
     }
     const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id));
     if (own.length === 0) refuseFields({ castAt: 'No cylinders have been made of this sample.' });
-    const { changes, revision } = await limitChangesAt(tx);
-    const limits = new Limits(changes, revision);
+    const windowOf = await windowsOf(tx, job, sample.id, castAt);
     for (const specimen of own) {
-      const window = specimen.ageHours ? ageWindow(castAt.getTime(), specimen.ageHours, limits) : null;
       await tx
         .update(specimens)
-        .set({
-          castAt,
-          opensAt: window ? new Date(window.opensAt) : null,
-          closesAt: window ? new Date(window.closesAt) : null,
-        })
+        .set({ castAt, ...windowOf(specimen.ageHours) })
         .where(eq(specimens.id, specimen.id));
     }
     await tx.insert(specimenEvents).values(

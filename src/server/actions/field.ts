@@ -85,7 +85,7 @@ export const planSampling = defineUseCase({
     const area = input.area
       ? measureText('area', input.area, 'area', us ? 'ft2' : 'm2', [0, 1_000_000])
       : null;
-    const { changes, revision } = await limitChangesAt(tx);
+    const { changes, revision } = await limitChangesAt(tx, { jobId: job.id });
     const limits = new Limits(changes, revision, job.profile);
     const cubic = setupMeasure(volume, 'volume', us ? 'yd3' : 'm3');
     if (!cubic) return refuseFields({ volume: 'Planned volume: as 60 yd³.' });

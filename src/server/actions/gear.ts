@@ -18,7 +18,7 @@ import { readInstruments } from '@/core/interchange';
 import { isLimitId, type LimitChange, type LimitValue, shippedLimit } from '@/core/limits';
 import { fieldsOf, METHODS } from '@/core/methods';
 import { exact, parseMeasure, type UnitId } from '@/core/quantity';
-import { equipment, equipmentVerifications, limitChanges } from '@/db/schema';
+import { equipment, equipmentVerifications, jobs, limitChanges } from '@/db/schema';
 import { NotFound } from '../errors';
 import { BENCH, defineUseCase, MANAGERS, refuseFields } from '../use-case';
 
@@ -135,8 +135,12 @@ export const setService = defineUseCase({
 
 export class ChangeLimitInput {
   @IsString() limitId: string;
-  @IsIn(['confirmed', 'set by the laboratory'], { message: 'Confirm it, or set a value.' })
-  status: 'confirmed' | 'set by the laboratory';
+  @IsIn(['confirmed', 'set by the laboratory', 'set by the project'], {
+    message: 'Confirm it, or set a value.',
+  })
+  status: LimitChange['status'];
+  /** The project whose document sets it. */
+  @IsOptional() @IsUUID() jobId?: string;
   @IsNotEmpty({ message: 'Edition: which one did you check it against?' })
   @IsString()
   @MaxLength(80, { message: 'Edition: at most 80 characters.' })
@@ -156,12 +160,18 @@ export const changeLimit = defineUseCase({
   Input: ChangeLimitInput,
   async act({ tx, actor, now }, input) {
     if (!isLimitId(input.limitId)) throw new NotFound('This limit');
+    const ofProject = input.status === 'set by the project';
+    if (ofProject !== (input.jobId !== undefined)) throw new NotFound('This project');
+    if (input.jobId) {
+      const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, input.jobId));
+      if (!job) throw new NotFound('This project');
+    }
     const shipped = shippedLimit(input.limitId);
     const change: { -readonly [K in keyof LimitChange]: LimitChange[K] } = {
       status: input.status,
       edition: input.edition,
     };
-    if (input.status === 'set by the laboratory') {
+    if (input.status !== 'confirmed') {
       for (const system of ['both', 'US', 'SI'] as const) {
         const own = shipped[system];
         if (own) change[system] = newValue(system, own, input.values?.[system] ?? {});
@@ -169,7 +179,14 @@ export const changeLimit = defineUseCase({
     }
     const [made] = await tx
       .insert(limitChanges)
-      .values({ limitId: input.limitId, change, note: input.note, by: actor.id, at: now })
+      .values({
+        limitId: input.limitId,
+        jobId: input.jobId ?? null,
+        change,
+        note: input.note,
+        by: actor.id,
+        at: now,
+      })
       .returning({ revision: limitChanges.revision });
     return { revision: made?.revision ?? 0 };
   },

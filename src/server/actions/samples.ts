@@ -18,10 +18,8 @@ import {
 import { and, eq, sql } from 'drizzle-orm';
 import { specimenLabel } from '@/core/identity/labels';
 import { batchReadings } from '@/core/interchange';
-import { Limits } from '@/core/limits';
 import { SAMPLE_KINDS, type SampleKind } from '@/core/methods';
 import { MOULD_SIZES, type MouldSize } from '@/core/moulds';
-import { ageWindow } from '@/core/windows';
 import {
   batches,
   jobs,
@@ -34,6 +32,7 @@ import {
   specimenEvents,
   specimens,
 } from '@/db/schema';
+import { windowsOf } from '../age';
 import { NotFound } from '../errors';
 import { freshTestsFor } from '../fresh-tests';
 import { limitChangesAt } from '../run-setup';
@@ -103,7 +102,7 @@ export const takeSample = defineUseCase({
       })
       .returning({ id: samples.id });
     const sampleId = sample?.id ?? '';
-    const { revision } = await limitChangesAt(tx);
+    const { revision } = await limitChangesAt(tx, { jobId: job.id });
     const opened = await tx
       .insert(runs)
       .values(
@@ -231,13 +230,11 @@ export const makeSpecimens = defineUseCase({
       .where(eq(specimens.sampleId, sample.id));
     const total = input.groups.reduce((sum, group) => sum + group.count, 0);
     if (made.length + total > 26) refuseFields({ groups: 'At most 26 specimens of one sample (A to Z).' });
-    const { changes, revision } = await limitChangesAt(tx);
-    const limits = new Limits(changes, revision);
+    const windowOf = await windowsOf(tx, job, sample.id, castAt);
     const rows = input.groups
       .flatMap(({ ageDays, count }) => Array.from({ length: count }, () => ageDays))
       .map((ageDays, index) => {
         const ageHours = ageDays === undefined ? null : ageDays * 24;
-        const window = ageHours === null ? null : ageWindow(castAt.getTime(), ageHours, limits);
         return {
           sampleId: sample.id,
           label: specimenLabel(job.number, sample.number, made.length + index),
@@ -245,8 +242,7 @@ export const makeSpecimens = defineUseCase({
           cure: input.cure,
           castAt,
           ageHours,
-          opensAt: window ? new Date(window.opensAt) : null,
-          closesAt: window ? new Date(window.closesAt) : null,
+          ...windowOf(ageHours),
         };
       });
     const saved = await tx

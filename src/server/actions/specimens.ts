@@ -1,14 +1,12 @@
 import { IsIn, IsISO8601, IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, eq, inArray } from 'drizzle-orm';
 import { RECORDED_EVENTS } from '@/core/identity/custody';
-import { Limits } from '@/core/limits';
-import { ageWindow } from '@/core/windows';
 import { specimenEvents, specimens } from '@/db/schema';
+import { windowsOf } from '../age';
 import { Conflict, NotFound } from '../errors';
-import { limitChangesAt } from '../run-setup';
 import { placeIn } from '../standing';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
-import { instantField } from './samples';
+import { instantField, sampleAndJob } from './samples';
 
 export class RecordEventInput {
   @IsUUID() specimenId: string;
@@ -100,11 +98,11 @@ export const decideHold = defineUseCase({
     if (gone.length > 0) throw new Conflict('It is not there any more.');
     const ageHours =
       input.decision === 'information' ? INFORMATION_HOURS : await replacedAge(tx, held, input.replaces, now);
-    const { changes, revision } = await limitChangesAt(tx);
-    const window = ageWindow(held.castAt.getTime(), ageHours, new Limits(changes, revision));
+    const { job } = await sampleAndJob(tx, held.sampleId);
+    const windowOf = await windowsOf(tx, job, held.sampleId, held.castAt);
     await tx
       .update(specimens)
-      .set({ ageHours, opensAt: new Date(window.opensAt), closesAt: new Date(window.closesAt) })
+      .set({ ageHours, ...windowOf(ageHours) })
       .where(eq(specimens.id, held.id));
     await tx.insert(specimenEvents).values({
       specimenId: held.id,

@@ -284,7 +284,7 @@ export async function sampleDossier(db: Queryable, actor: Actor, sampleId: strin
     .innerJoin(people, eq(people.id, samples.sampledBy))
     .where(and(eq(samples.id, sampleId), readableJobs(db, actor)));
   const place = present(found, 'This sample');
-  const { changes, revision } = await limitChangesAt(db);
+  const { changes, revision } = await limitChangesAt(db, { jobId: place.job.id });
   const limits = new Limits(changes, revision);
   const releasedOnly = actor.role === 'client';
   const all = await specimenViews(db, [sampleId]);

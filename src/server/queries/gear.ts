@@ -1,6 +1,6 @@
-import { asc, desc, eq } from 'drizzle-orm';
+import { asc, desc, eq, isNull } from 'drizzle-orm';
 import { cardState } from '@/core/certification';
-import { Limits } from '@/core/limits';
+import { Limits, type Profile } from '@/core/limits';
 import { equipmentDue } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import {
@@ -61,6 +61,7 @@ export async function limitRegister(db: Queryable, actor: Actor) {
     .select({ row: limitChanges, byName: people.name })
     .from(limitChanges)
     .innerJoin(people, eq(people.id, limitChanges.by))
+    .where(isNull(limitChanges.jobId))
     .orderBy(desc(limitChanges.revision));
   return {
     revision,
@@ -77,6 +78,41 @@ export async function limitRegister(db: Queryable, actor: Actor) {
           change: row.change,
         })),
     })),
+  };
+}
+
+/** What a project's own document sets of the register, newest first of each entry, and the rows it may set. */
+export async function projectLimits(
+  db: Queryable,
+  actor: Actor,
+  job: { readonly id: string; readonly profile: Profile },
+) {
+  staffOnly(actor);
+  const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
+  const limits = new Limits(changes, revision, job.profile);
+  const rows = await db
+    .selectDistinctOn([limitChanges.limitId], {
+      limitId: limitChanges.limitId,
+      note: limitChanges.note,
+      at: limitChanges.at,
+      byName: people.name,
+    })
+    .from(limitChanges)
+    .innerJoin(people, eq(people.id, limitChanges.by))
+    .where(eq(limitChanges.jobId, job.id))
+    .orderBy(limitChanges.limitId, desc(limitChanges.revision));
+  const school = `${job.profile}/`;
+  const all = limits.all();
+  const owned = new Set(all.flatMap(({ id }) => (id.startsWith(school) ? [id.slice(school.length)] : [])));
+  return {
+    set: rows.map((row) => {
+      const entry = all.find(({ id }) => id === row.limitId)?.entry;
+      return { ...row, title: entry?.title ?? row.limitId, edition: entry?.edition ?? '', entry };
+    }),
+    /** Every row this school goes by: its own where it has one. */
+    entries: all
+      .filter(({ id }) => (id.includes('/') ? id.startsWith(school) : !owned.has(id)))
+      .map(({ id, entry }) => ({ id, entry })),
   };
 }
 

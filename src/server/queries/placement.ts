@@ -102,7 +102,7 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
       : [];
   const volumes = trucks.map(({ volume }) => setupMeasure(volume, 'volume', volumeUnit) ?? exact(0));
   const out = volumes.reduce((sum, each) => sum.plus(each), exact(0));
-  const { changes, revision } = await limitChangesAt(db);
+  const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
   const limits = new Limits(changes, revision, job.profile);
   const events = await sampleEvents(db, ids);
   const views = taken.map(({ sample, by }) => ({
@@ -300,7 +300,7 @@ export async function fieldSample(db: Queryable, actor: Actor, sampleId: string)
     .from(specimens)
     .where(eq(specimens.sampleId, sampleId))
     .orderBy(asc(specimens.label));
-  const { changes, revision } = await limitChangesAt(db);
+  const { changes, revision } = await limitChangesAt(db, { jobId: place.job.id });
   return {
     ...place,
     sample,

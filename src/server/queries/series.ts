@@ -61,7 +61,7 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
     .innerJoin(placements, eq(placements.id, samples.placementId))
     .where(eq(placements.mixId, mix.id))
     .orderBy(asc(samples.sampledAt));
-  const { changes, revision } = await limitChangesAt(db);
+  const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
   const limits = new Limits(changes, revision);
   const all = await specimenViews(
     db,

@@ -1,9 +1,9 @@
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
-import { PROFILE_WORDS } from '@/core/limits';
+import { type Limits, limitText, PROFILE_WORDS } from '@/core/limits';
 import { fieldsOf, findMethod } from '@/core/methods';
 import { mouldText } from '@/core/moulds';
-import { UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
+import { type System, UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
 import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
 import { ageText, durationText } from '@/core/windows';
 import { type Finding, sourceText } from '@/core/working';
@@ -116,8 +116,11 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
       })),
     verdicts,
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
-    methods:
-      job.profile === 'astm' ? methods : [...methods, `School of testing: ${PROFILE_WORDS[job.profile]}`],
+    methods: [
+      ...methods,
+      ...(job.profile === 'astm' ? [] : [`School of testing: ${PROFILE_WORDS[job.profile]}`]),
+      ...projectRows(limits, job.system),
+    ],
     limitsRevision: limits.revision,
     recalledLimits: limits.all().some(({ entry }) => entry.status === 'recalled'),
     statements: STATEMENTS,
@@ -127,6 +130,17 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
     hindrances,
     rests: runs.flatMap((run) => (run.outcomeId ? [{ outcomeId: run.outcomeId, runId: run.id }] : [])),
   };
+}
+
+/** The rows that the project's own document sets, as the report names them. */
+function projectRows(limits: Limits, system: System): string[] {
+  return limits
+    .all()
+    .filter(({ entry }) => entry.status === 'set by the project')
+    .map(({ entry }) => {
+      const value = entry.both ?? entry[system];
+      return `Set by the project (${entry.edition}): ${entry.title}${value ? `, ${limitText(value)}` : ''}`;
+    });
 }
 
 function hindrancesOf(run: RunView, views: readonly SpecimenView[]): string[] {

@@ -16,7 +16,6 @@ import { ageText } from '@/core/windows';
 import { perform } from '../api';
 import { timeNow } from '../clock';
 import { Card } from '../parts/Card';
-import { ClockNotice } from '../parts/ClockNotice';
 import { LinkButton, TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
 import type { RunSheetData } from '../runsheet/types';
@@ -143,7 +142,6 @@ export function FieldSample(props: Props) {
         <RunHolder key={data.runId} data={data} now={props.now} onRun={hold} />
       ))}
       <Stack spacing={1.5}>
-        <ClockNotice />
         <OtherSamples {...props} now={now} limits={limits} />
         <Paper sx={{ px: 1.5, py: 1 }}>
           {props.specified.map((line) => (

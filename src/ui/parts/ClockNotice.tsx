@@ -10,7 +10,7 @@ export function ClockNotice() {
   const seconds = Math.round(Math.abs(offset) / 1000);
   const size = seconds < 90 ? `${seconds} s` : durationText(seconds / 60);
   return (
-    <Alert severity="warning">
+    <Alert severity="warning" sx={{ mb: 2 }}>
       {`The clock of this device is ${size} ${offset > 0 ? 'slow' : 'fast'}. Stamps are taken by the laboratory’s clock; both times are kept. Set the device right.`}
     </Alert>
   );

@@ -35,10 +35,20 @@ const COLOUR: Readonly<Record<LimitStatus, string>> = {
   'our choice': 'text.secondary',
   confirmed: 'success.main',
   'set by the laboratory': 'primary.main',
+  'set by the project': 'primary.main',
 };
 
 /** Every limit in force with its values, source and status, by subject. */
-export function LimitTable({ entries, canChange }: { entries: readonly Entry[]; canChange: boolean }) {
+export function LimitTable({
+  entries,
+  canChange,
+  jobId,
+}: {
+  entries: readonly Entry[];
+  canChange: boolean;
+  /** The project whose rows are set here; the laboratory's when absent. */
+  jobId?: string;
+}) {
   const [words, setWords] = useState('');
   const shown = entries.filter((entry) =>
     `${entry.group} ${entry.title} ${entry.source} ${entry.status} ${entry.id}`
@@ -107,7 +117,7 @@ export function LimitTable({ entries, canChange }: { entries: readonly Entry[]; 
                         {entry.status}
                       </TableCell>
                       <TableCell sx={{ whiteSpace: 'nowrap' }}>
-                        {canChange ? <ChangeButtons entry={entry} /> : null}
+                        {canChange ? <ChangeButtons entry={entry} jobId={jobId} /> : null}
                       </TableCell>
                     </TableRow>
                   ))}
@@ -129,7 +139,7 @@ const ABOUT: readonly FormField[] = [
   { name: 'note', label: 'Note', type: 'lines', help: 'What you checked, or why you set it.' },
 ];
 
-function ChangeButtons({ entry }: { entry: Entry }) {
+function ChangeButtons({ entry, jobId }: { entry: Entry; jobId: string | undefined }) {
   const ends = (['both', 'US', 'SI'] as const).flatMap((system) => {
     const value = entry[system];
     return (['low', 'high'] as const).flatMap((end) =>
@@ -141,23 +151,28 @@ function ChangeButtons({ entry }: { entry: Entry }) {
   const words = { both: '', US: ', inch-pound', SI: ', SI' } as const;
   return (
     <>
-      <FormDialog
-        title={`Confirm: ${entry.title}`}
-        useCase="change-limit"
-        fixed={{ limitId: entry.id, status: 'confirmed' }}
-        fields={ABOUT}
-        submit="Confirm"
-        done="Confirmed."
-        button={(open) => (
-          <Button size="small" variant="outlined" onClick={open}>
-            Confirm
-          </Button>
-        )}
-      />
+      {jobId ? null : (
+        <FormDialog
+          title={`Confirm: ${entry.title}`}
+          useCase="change-limit"
+          fixed={{ limitId: entry.id, status: 'confirmed' }}
+          fields={ABOUT}
+          submit="Confirm"
+          done="Confirmed."
+          button={(open) => (
+            <Button size="small" variant="outlined" onClick={open}>
+              Confirm
+            </Button>
+          )}
+        />
+      )}
       <FormDialog
         title={`Set: ${entry.title}`}
         useCase="change-limit"
-        fixed={{ limitId: entry.id, status: 'set by the laboratory' }}
+        fixed={{
+          limitId: entry.id,
+          ...(jobId ? { status: 'set by the project', jobId } : { status: 'set by the laboratory' }),
+        }}
         initial={Object.fromEntries(ends.map(({ name, value }) => [name.replace('.', '_'), value]))}
         fields={[
           ...ends.map(({ name, system, end, unit }) => ({
@@ -172,7 +187,7 @@ function ChangeButtons({ entry }: { entry: Entry }) {
             values[system] = { ...values[system], [end]: typed[name.replace('.', '_')] };
           }
           const { limitId, status, edition, note } = typed;
-          return { limitId, status, edition, note, values };
+          return { limitId, status, edition, note, values, ...(jobId ? { jobId } : {}) };
         }}
         submit="Set"
         done="Set. Runs that begin from now on use it."

@@ -45,6 +45,7 @@ const STEPS: readonly Step[] = [
     fields: [
       'pumpedAt',
       'trimmedAt',
+      'initialLine',
       'onLine',
       'petcocks',
       'apparent',

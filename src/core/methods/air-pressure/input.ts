@@ -73,6 +73,9 @@ export class AirPressureInput extends RunInput {
   @InstantField({ label: 'Gauge trimmed', event: 'gauge-trimmed', example: '' })
   trimmedAt?: string;
 
+  @TextField({ label: 'Initial line of this meter', help: 'As it stands on its card.', example: '' })
+  initialLine?: string;
+
   @CheckField({ label: 'Gauge on the initial line' })
   onLine?: boolean;
 

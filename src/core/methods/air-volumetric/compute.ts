@@ -100,6 +100,7 @@ export function compute(input: AirVolumetricInput, setup: RunSetup): Outcome {
     lines: sheet.lines,
     findings: bySeverity([
       ...findings,
+      ...handlingFindings(input, limits),
       ...compareFindings(result, older ? 'reading1' : 'reading2', system, setup, limits),
     ]),
     conformity: airConformity(result && roundTo(result, step, mode), system, setup, limits),
@@ -184,6 +185,50 @@ function conditionFindings(input: AirVolumetricInput, limits: Limits): Finding[]
         limit: cite(limit),
         message: `The foam stands ${foam} divisions above the liquid.`,
         action: `Discard it: more alcohol is needed. ${AGAIN}`,
+      }),
+    );
+  }
+  return found;
+}
+
+/** How the meter was handled, as far as it was recorded. */
+function handlingFindings(input: AirVolumetricInput, limits: Limits): Finding[] {
+  const found: Finding[] = [];
+  const rows = [
+    [
+      'inverted',
+      'air-volumetric.inverted',
+      'Upside down for',
+      'Stones jam in the neck: turn it upright sooner and repeat.',
+    ],
+    [
+      'waterFirst',
+      'air-volumetric.water-first',
+      'Water before the alcohol:',
+      'At least that much water goes in first.',
+    ],
+    [
+      'cup',
+      'air-volumetric.cup',
+      'The cup holds, of the bowl,',
+      'Have the cup calibrated: every cup counts as one percent.',
+    ],
+  ] as const;
+  for (const [field, id, what, action] of rows) {
+    const read = readMeasure(input, field);
+    const limit = limits.of(id, input.system);
+    if (!read || isWithin(read.value, limit)) continue;
+    const message = `${what} ${plainOf(read.value, read.unit)}.`;
+    found.push(
+      finding({
+        id,
+        severity: 'departure',
+        needsReason: false,
+        fields: [field],
+        limit: cite(limit),
+        message,
+        action,
+        remark: `${message.slice(0, -1)}; ${limit.text}.`,
       }),
     );
   }

@@ -24,7 +24,7 @@ const STEPS: readonly Step[] = [
     phase: 'before',
     instruction:
       'Clamp. At least 1 pint [0.5 L] of water, then the measured alcohol, then water to zero; cap it.',
-    fields: ['alcohol', 'zeroed'],
+    fields: ['waterFirst', 'alcohol', 'zeroed'],
     caution:
       'Isopropyl alcohol burns and its vapour catches fire: no flame, spark or smoking, cap the bottle, read the safety data sheet. Collect the waste water; never into a drain.',
   },
@@ -34,7 +34,7 @@ const STEPS: readonly Step[] = [
     phase: 'test',
     instruction:
       'Upside down no longer than 5 s at once, 45 s in all and until the stones are heard. Then roll a minute, neck at 45 degrees.',
-    fields: ['shakeStartedAt', 'shakeEndedAt', 'rollStartedAt', 'rollEndedAt', 'leaked'],
+    fields: ['inverted', 'shakeStartedAt', 'shakeEndedAt', 'rollStartedAt', 'rollEndedAt', 'leaked'],
     caution: 'It is heavy: bend the knees, not the back.',
   },
   {
@@ -52,6 +52,7 @@ const STEPS: readonly Step[] = [
       'reading2',
       'reading3',
       'waterCups',
+      'cup',
       'alcoholCups',
       'readAt',
     ],

@@ -8,7 +8,7 @@ import {
   RunInput,
   TextField,
 } from '../fields';
-import { countSpec, percentSpec } from '../specs';
+import { countSpec, percentSpec, SECONDS } from '../specs';
 
 const READING = percentSpec('0.25', '30');
 
@@ -57,6 +57,25 @@ export class AirVolumetricInput extends RunInput {
 
   @CheckField({ label: 'Level on zero', help: 'Bottom of the meniscus.' })
   zeroed?: boolean;
+
+  @MeasureField({
+    label: 'Water poured in first',
+    help: 'Before the alcohol.',
+    dimension: 'volume',
+    unit: { US: 'pt', SI: 'L' },
+    step: { US: '0.1', SI: '0.05' },
+    possible: { US: ['0', '20'], SI: ['0', '10'] },
+    example: '',
+  })
+  waterFirst?: string;
+
+  @MeasureField({
+    label: 'Longest upside down',
+    help: 'At a time, by eye or stopwatch.',
+    ...SECONDS,
+    example: '',
+  })
+  inverted?: string;
 
   @InstantField({ label: 'First inversion', event: 'shake-start', example: '' })
   shakeStartedAt?: string;
@@ -117,6 +136,14 @@ export class AirVolumetricInput extends RunInput {
     example: '0',
   })
   waterCups?: string;
+
+  @MeasureField({
+    label: 'Cup, of the bowl',
+    help: 'Volume of the calibrated cup in percent of the bowl, from its calibration.',
+    ...percentSpec('0.01', '5'),
+    example: '',
+  })
+  cup?: string;
 
   @MeasureField({
     label: 'Cups of alcohol',

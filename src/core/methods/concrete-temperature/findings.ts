@@ -4,6 +4,7 @@ import { convert, type Exact, exact, plainOf, unitLabel } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
+import { timedRows, unreadRows } from '../rows';
 import { type RunSetup, setupMeasure } from '../setup';
 import { clockFindings, sampleStamps } from '../stamps';
 import type { ConcreteTemperatureInput } from './input';
@@ -25,6 +26,8 @@ export function temperatureFindings(
     ...coverFindings(input, setup, limits),
     ...placeFindings(input),
     ...steadyFindings(input, read),
+    ...traceFindings(input, limits),
+    ...coldFindings(input, limits),
     ...usualFindings(read, input, limits),
     ...jumpFindings(read, input, setup, limits),
   ];
@@ -109,6 +112,53 @@ function steadyFindings(input: ConcreteTemperatureInput, read: Exact | undefined
       fields: ['steady'],
       message: 'The reading was still changing.',
       action: 'Leave the sensor in until it is steady and read again.',
+    }),
+  ];
+}
+
+/** Whether the last half minute of the readings was steady: the latest against the last that is old enough. */
+function traceFindings(input: ConcreteTemperatureInput, limits: Limits): Finding[] {
+  const { rows, bad } = timedRows(input.trace);
+  const unread = unreadRows(
+    'temperature.trace',
+    'trace',
+    bad,
+    'Time and temperature on each line, as 0:30 71.2.',
+  );
+  const last = rows.at(-1);
+  const over = limits.number('temperature.steady-over', input.system);
+  const before =
+    last && rows.findLast(({ seconds }) => last.seconds.minus(seconds).greaterThanOrEqualTo(over));
+  if (!last || !before) return unread;
+  const moved = last.value.minus(before.value).abs();
+  const limit = limits.of('temperature.steady-change', input.system);
+  if (isWithin(moved, limit)) return unread;
+  return [
+    ...unread,
+    finding({
+      id: 'temperature.steady-change',
+      severity: 'invalid',
+      fields: ['trace'],
+      limit: cite(limit),
+      message: `It moved by ${plainOf(moved, limit.unit)} in the last ${last.seconds.minus(before.seconds)} s.`,
+      action: 'Leave the sensor in until it is steady and read again.',
+    }),
+  ];
+}
+
+/** Air so cold that the rows of cold weather apply, and nobody said so. */
+function coldFindings(input: ConcreteTemperatureInput, limits: Limits): Finding[] {
+  const air = readMeasure(input, 'airTemperature');
+  const limit = limits.of('temperature.cold-air', input.system);
+  if (!air || input.cold === true || !limit.high || air.value.greaterThanOrEqualTo(limit.high)) return [];
+  return [
+    finding({
+      id: limit.id,
+      severity: 'advice',
+      fields: ['cold'],
+      limit: cite(limit),
+      message: `The air is at ${plainOf(air.value, air.unit)}: the least temperatures of cold weather may apply.`,
+      action: 'Tick cold weather if such air is expected while the concrete is protected.',
     }),
   ];
 }

@@ -27,6 +27,7 @@ const STEPS: readonly Step[] = [
     instruction: 'At least two minutes and steady; read with the sensor in.',
     fields: [
       'dwell',
+      'trace',
       'steady',
       'temperature',
       'readDelay',

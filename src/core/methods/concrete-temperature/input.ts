@@ -3,6 +3,7 @@ import {
   ChoiceField,
   EquipmentField,
   InstantField,
+  LogField,
   MeasureField,
   RunInput,
   TextField,
@@ -44,6 +45,13 @@ export class ConcreteTemperatureInput extends RunInput {
     example: '',
   })
   dwell?: string;
+
+  @LogField({
+    label: 'Readings while it settles',
+    help: 'From a probe or by eye: time and temperature, one a line, as 0:30 71.2. They say whether it is steady.',
+    example: '',
+  })
+  trace?: string;
 
   @CheckField({ label: 'Steady', help: 'Changed by no more than 1 °F [0.5 °C] in half a minute.' })
   steady?: boolean;

@@ -76,7 +76,8 @@ function ageFindings(input: CylinderCompressionInput, setup: RunSetup, limits: L
     ];
   }
   if (ageHours === undefined) return [];
-  const window = ageWindow(cast, ageHours, limits);
+  const { ageFrom } = setup.specimen ?? {};
+  const window = ageWindow(ageFrom ? Date.parse(ageFrom) : cast, ageHours, limits);
   const off = offWindow(window, broken);
   if (off.where === 'inside') return [];
   const early = off.where === 'before';

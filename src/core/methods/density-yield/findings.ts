@@ -26,6 +26,7 @@ export function densityFindings(
     ...measureFindings(input, values, setup, limits),
     ...batchFindings(input, values, limits),
     ...meterFindings(values, input, setup, limits),
+    ...repeatFindings(values, input, setup, limits),
   ];
 }
 
@@ -159,4 +160,30 @@ function meterFindings(
     message: `Gravimetric air ${roundTo(gravimetricAir, '0.1').toFixed(1)} %, meter ${meter} %: they differ by ${difference.toFixed(1)} %.`,
     look: 'Look at tare, relative densities and moisture.',
   });
+}
+
+/** A density made again by the same operator on the same sample. */
+function repeatFindings(
+  values: DensityValues,
+  input: DensityYieldInput,
+  setup: RunSetup,
+  limits: Limits,
+): Finding[] {
+  const unit = input.system === 'US' ? 'lb/ft3' : 'kg/m3';
+  const earlier = setupMeasure(setup.sample?.earlierDensity, 'density', unit);
+  const limit = limits.of('density.operator', input.system);
+  if (!values.density || !earlier) return [];
+  const difference = values.density.minus(earlier).abs();
+  if (isWithin(difference, limit)) return [];
+  return [
+    finding({
+      id: limit.id,
+      severity: 'advice',
+      fields: ['fullMass'],
+      limit: cite(limit),
+      message: `It differs by ${plainOf(difference.toDecimalPlaces(2), unit)} from the density before on this sample.`,
+      action:
+        'Look for a cause: tare, strike-off, filling. Two densities are never averaged into one result.',
+    }),
+  ];
 }

@@ -58,6 +58,21 @@ function aggregateFindings(input: MouldingInput, setup: RunSetup, limits: Limits
   const aggregate = setupMeasure(setup.sample?.aggregate, 'length', unit);
   const mould = mouldOf(input.mould);
   if (!aggregate || mould.system !== input.system) return [];
+  if (input.mould === 'cube-100' && input.wetSieved !== true) {
+    const largest = limits.of('moulding.cube-aggregate', input.system);
+    if (!isWithin(aggregate, largest)) {
+      return [
+        finding({
+          id: largest.id,
+          severity: 'invalid',
+          fields: ['mould'],
+          limit: cite(largest),
+          message: `An aggregate of ${plainOf(aggregate, unit)} is too large for cubes of 100 mm.`,
+          action: 'Make cubes of 150 mm.',
+        }),
+      ];
+    }
+  }
   const factor = limits.of('moulding.aggregate', input.system);
   const needed = aggregate.times(factor.low ?? 3);
   if (needed.lessThanOrEqualTo(mould.least) || input.wetSieved === true) return [];
@@ -71,7 +86,7 @@ function aggregateFindings(input: MouldingInput, setup: RunSetup, limits: Limits
         text: `least dimension ${factor.low} times the aggregate, ${plainOf(needed, unit)}`,
       },
       message: `The mould is too small for an aggregate of ${plainOf(aggregate, unit)}.`,
-      action: 'Use larger moulds; above 2 in [50 mm] wet-sieve the concrete.',
+      action: `Use larger moulds; above ${limits.of('moulding.sieve', input.system).high} ${unit} wet-sieve the concrete over that sieve.`,
     }),
   ];
 }

@@ -1,11 +1,12 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { PROFILE_WORDS } from '@/core/limits';
+import { limitText, PROFILE_WORDS } from '@/core/limits';
 import { METHODS } from '@/core/methods';
 import { ageText } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
+import { projectLimits } from '@/server/queries/gear';
 import { jobDetail } from '@/server/queries/jobs';
 import { measureWords } from '@/server/reports/content';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -23,6 +24,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
   const actor = await pageActor();
   const { job, mixes, placements, samples } = await pageData(() => jobDetail(database(), actor, id));
   const staff = actor.role !== 'client';
+  const limits = staff ? (await projectLimits(database(), actor, job)).set : [];
   const byId = new Map(placements.map((row) => [row.placement.id, row]));
   return (
     <Stack spacing={2}>
@@ -94,6 +96,34 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
           </Table>
         )}
       </Card>
+      {staff ? (
+        <Card
+          title="Limits of this project"
+          actions={
+            <LinkButton href={`/gear/limits?job=${job.id}`} size="small" variant="outlined">
+              {actor.role === 'manager' ? 'Set a limit' : 'All limits'}
+            </LinkButton>
+          }
+        >
+          {limits.length === 0 ? (
+            <Typography color="text.secondary">
+              The project sets none of its own: the laboratory’s register holds.
+            </Typography>
+          ) : (
+            limits.map(({ limitId, title, entry, note, edition, byName }) => (
+              <Typography key={limitId}>
+                {`${title}: `}
+                <span className="mono">
+                  {entry
+                    ? limitText(entry.both ?? (job.system === 'US' ? entry.US : entry.SI) ?? { unit: 'one' })
+                    : ''}
+                </span>
+                {`. ${edition}. ${note} (${byName})`}
+              </Typography>
+            ))
+          )}
+        </Card>
+      ) : null}
       <Card
         title="Samples"
         actions={
