@@ -7,7 +7,8 @@ const LOOK_MS = 1000;
 const ASK_AGAIN_MS = 5 * 60_000;
 
 let clock: DeviceClock | null = null;
-let asking = false;
+let asking: Promise<void> | null = null;
+let asked = false;
 const watchers = new Set<() => void>();
 
 function look(): DeviceClock {
@@ -20,23 +21,41 @@ function look(): DeviceClock {
 }
 
 /** Asks the server for its time; without a network the device’s own word stands until it comes back. */
-async function ask(): Promise<void> {
-  if (asking || !navigator.onLine) return;
-  asking = true;
+function ask(): Promise<void> {
+  if (!navigator.onLine) return Promise.resolve();
+  asking ??= askOnce().finally(() => {
+    asking = null;
+  });
+  return asking;
+}
+
+async function askOnce(): Promise<void> {
   try {
     const sent = Date.now();
     const response = await fetch('/api/health', { cache: 'no-store' });
     const { now } = (await response.json()) as { now?: number };
-    if (response.ok && now !== undefined && clock) {
-      const before = clock.offset;
-      const bearable = (new Limits().of('stamps.device-clock', 'US').high?.toNumber() ?? 0) * 1000;
-      clock = askedServer(clock, sent, Date.now(), now, bearable);
-      if (clock.offset !== before) for (const told of watchers) told();
-    }
+    if (!response.ok || now === undefined || !clock) return;
+    asked = true;
+    const before = clock.offset;
+    const bearable = (new Limits().of('stamps.device-clock', 'US').high?.toNumber() ?? 0) * 1000;
+    clock = askedServer(clock, sent, Date.now(), now, bearable);
+    if (clock.offset !== before) for (const told of watchers) told();
   } catch {
     // Not reached: asked again when the network is back or the clock is next found to have jumped.
   }
-  asking = false;
+}
+
+/** How long a press waits for the server’s word on the time before it goes by the device’s own. */
+const PATIENCE_MS = 2000;
+
+/** The moment of a press as it counts, ms: on a page that has just opened, once the server has said what time it is. */
+export async function momentOfPress(): Promise<number> {
+  const wall = Date.now();
+  if (!asked) {
+    look();
+    await Promise.race([ask(), new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))]);
+  }
+  return wall + (clock?.offset ?? 0);
 }
 
 function watch(told: () => void): () => void {

@@ -3,8 +3,11 @@ import { exact } from '@/core/quantity';
 import { computed, idsOf } from '@/testing/outcome';
 import { Limits } from '../limits';
 import { airVolumetric } from './air-volumetric';
+import { concreteTemperature } from './concrete-temperature';
 import { delivery, waterForSlump } from './delivery';
+import { densityYield } from './density-yield';
 import { initialCuring } from './initial-curing';
+import { moulding } from './moulding';
 import type { SampleFacts } from './setup';
 import { slump } from './slump';
 
@@ -203,4 +206,93 @@ it('the plan of the volumetric meter says what worked with this mix', () => {
   const plan = airVolumetric.plan('US', { sample: { alcohol: ['1.8 pt', '1.5 pt'] } });
   expect(plan.find(({ label }) => label.includes('worked'))?.text).toBe('1.8 pt, 1.5 pt');
   expect(airVolumetric.plan('US', {}).some(({ label }) => label.includes('worked'))).toBe(false);
+});
+
+// ASTM C173/C173M (from memory): five seconds at the most upside down, a pint [0.5 L] of water first, the cup 1.00 ± 0.04 %
+// of the bowl.
+describe('how the volumetric meter was handled', () => {
+  const handled = (typed: Record<string, string>, system: 'US' | 'SI' = 'US') =>
+    idsOf(computed(airVolumetric, { system, variant: 'before', ...typed })).filter((id) =>
+      ['air-volumetric.inverted', 'air-volumetric.water-first', 'air-volumetric.cup'].includes(id),
+    );
+  it.each([
+    [{ inverted: '5' }, 'US', []],
+    [{ inverted: '6' }, 'US', ['air-volumetric.inverted']],
+    [{ waterFirst: '1.0' }, 'US', []],
+    [{ waterFirst: '0.9' }, 'US', ['air-volumetric.water-first']],
+    [{ waterFirst: '0.5' }, 'SI', []],
+    [{ waterFirst: '0.45' }, 'SI', ['air-volumetric.water-first']],
+    [{ cup: '0.96' }, 'US', []],
+    [{ cup: '1.04' }, 'US', []],
+    [{ cup: '0.95' }, 'US', ['air-volumetric.cup']],
+    [{ cup: '1.05' }, 'US', ['air-volumetric.cup']],
+  ] as const)('%j in %s: %j', (typed, system, ids) => {
+    expect(handled(typed, system)).toEqual(ids);
+  });
+  it('is a remark that asks for no reason', () => {
+    const { findings } = computed(airVolumetric, { variant: 'before', inverted: '9' });
+    const found = findings.find(({ id }) => id === 'air-volumetric.inverted');
+    expect([found?.severity, found?.needsReason]).toEqual(['departure', false]);
+    expect(found?.remark).toBe('Upside down for 9 s; not more than 5 s.');
+  });
+});
+
+describe('a temperature that settles', () => {
+  const steady = (trace: string, system: 'US' | 'SI' = 'US') =>
+    idsOf(
+      computed(concreteTemperature, { system, temperature: system === 'US' ? '72' : '22', trace }),
+    ).filter((id) => id.startsWith('temperature.'));
+  // Steady: no more than 1 °F [0.5 °C] in half a minute; our choice.
+  it.each([
+    ['0:00 60\n1:30 71\n2:00 72', 'US', []],
+    ['0:00 60\n1:30 70.9\n2:00 72', 'US', ['temperature.steady-change']],
+    ['0:00 60\n1:00 70\n1:45 71.9\n2:00 72', 'US', ['temperature.steady-change']],
+    ['0:00 20\n1:30 21.5\n2:00 22', 'SI', []],
+    ['0:00 20\n1:30 21.4\n2:00 22', 'SI', ['temperature.steady-change']],
+    ['2:00 72', 'US', []],
+    ['', 'US', []],
+    ['soon 72\n2:00 72', 'US', ['temperature.trace']],
+  ] as const)('%j in %s: %j', (trace, system, ids) => {
+    expect(steady(trace, system)).toEqual(ids);
+  });
+  it.each([
+    ['39', undefined, true],
+    ['40', undefined, false],
+    ['39', 'true', false],
+  ])('in air of %s °F, cold weather said %s: asked about %s', (airTemperature, cold, asked) => {
+    const typed = { temperature: '62', airTemperature, ...(cold ? { cold: true } : {}) };
+    expect(idsOf(computed(concreteTemperature, typed)).includes('temperature.cold-air')).toBe(asked);
+  });
+});
+
+// ASTM C138/C138M (from memory): one operator's two within 1.85 lb/ft³ [29.6 kg/m³].
+it.each([
+  ['36.25', '145.4 lb/ft3', false],
+  ['36.25', '143.6 lb/ft3', false],
+  ['36.25', '143.5 lb/ft3', true],
+])('a net mass of %s lb after a density of %s is looked into: %s', (net, earlierDensity, found) => {
+  const outcome = computed(
+    densityYield,
+    {
+      emptyMass: '8.1',
+      fullMass: (8.1 + Number(net)).toFixed(2),
+      measureVolume: '0.249274',
+      nominalVolume: '0.25',
+    },
+    { sample: { earlierDensity } },
+  );
+  expect(idsOf(outcome).includes('density.operator')).toBe(found);
+});
+
+// IS 516 (from memory): cubes of 100 mm for aggregate up to 20 mm.
+it.each([
+  ['cube-100', '20 mm', []],
+  ['cube-100', '25 mm', ['moulding.cube-aggregate']],
+  ['cube-150', '40 mm', []],
+  ['cube-150', '63 mm', ['moulding.aggregate']],
+])('%s with an aggregate of %s: %j', (mould, aggregate, ids) => {
+  const found = idsOf(
+    computed(moulding, { system: 'SI', mould, consolidation: 'rod' }, { sample: { aggregate } }),
+  );
+  expect(found.filter((id) => id.includes('aggregate'))).toEqual(ids);
 });

@@ -6,6 +6,8 @@ import { exact } from '../quantity';
 import {
   type Against,
   drawPositions,
+  isSampleDue,
+  isWaivable,
   loadAt,
   loadDecision,
   owedByProject,
@@ -198,5 +200,27 @@ describe('layers, strokes and taps (ASTM C31, C143, C192, IS 516, from memory)',
       const cubic = kind === 'cylinder' ? (Math.PI * a * a * l) / 4 : a * l * w;
       expect(cubic / (system === 'US' ? 1728 : 1e6) / Number(volume)).toBeCloseTo(1, 5);
     }
+  });
+});
+
+// ACI 318 26.12.2 (from memory): 150 yd³ [110 m³] a sample; under 50 yd³ [38 m³] tests may be waived. That a sample is
+// called due at 80 % is our choice.
+describe('what the volume alone says', () => {
+  it.each([
+    ['US', '110', '9', false],
+    ['US', '111', '9', true],
+    ['US', '150', '0', true],
+    ['SI', '80', '7', false],
+    ['SI', '81', '7', true],
+  ] as const)('%s: %s since the last sample, %s in the next load: due %s', (system, since, next, due) => {
+    expect(isSampleDue(exact(since), exact(next), system, new Limits())).toBe(due);
+  });
+  it.each([
+    ['US', '49.9', true],
+    ['US', '50', false],
+    ['SI', '37.9', true],
+    ['SI', '38', false],
+  ] as const)('%s: %s in all may be waived: %s', (system, total, waivable) => {
+    expect(isWaivable(exact(total), system, new Limits())).toBe(waivable);
   });
 });

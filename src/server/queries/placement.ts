@@ -8,8 +8,8 @@ import { temperatureLimits } from '@/core/methods/concrete-temperature';
 import { yieldForClaim } from '@/core/methods/density-yield';
 import { slumpRange } from '@/core/methods/slump';
 import { specimenClasses } from '@/core/moulds';
-import { exact, roundedText, type System, unitLabel } from '@/core/quantity';
-import { type Against, loadDecision, targetsOf } from '@/core/sampling-plan';
+import { type Exact, exact, roundedText, type System, unitLabel } from '@/core/quantity';
+import { type Against, isSampleDue, isWaivable, loadDecision, targetsOf } from '@/core/sampling-plan';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
@@ -70,6 +70,10 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     .from(batches)
     .where(eq(batches.placementId, placementId))
     .orderBy(asc(batches.at), asc(batches.ticket));
+  const ofMix = await db
+    .select({ volume: placements.volume })
+    .from(placements)
+    .where(eq(placements.mixId, place.mix.id));
   const ids = taken.map(({ sample }) => sample.id);
   const fresh = ids.length > 0 ? await runViews(db, { sampleIds: ids }) : [];
   const weather = await runViews(db, { placementIds: [placementId] });
@@ -120,11 +124,41 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     plan: plan ?? null,
     targets: plan ? targetsOf(plan.draws, volumes) : [],
     loads: trucks.map((load) => ({ ...load, decision: decisionFor(load.id, views) })),
+    ...owing(taken, trucks, volumes, ofMix, job.system, limits),
     batches: tickets.map(({ batch }) => batch),
     volumeOut: out.toFixed(),
     samples: views,
     weather,
     photos,
+  };
+}
+
+/**
+ * What the volume alone says: whether the next load is to be sampled, and whether so little of the mixture is used in the
+ * project that tests may be waived.
+ */
+function owing(
+  taken: readonly { readonly sample: typeof samples.$inferSelect }[],
+  trucks: readonly (typeof loads.$inferSelect)[],
+  volumes: readonly Exact[],
+  ofMix: readonly { readonly volume: string | null }[],
+  system: System,
+  limits: Limits,
+): { sampleDue: boolean; waivable: boolean } {
+  const unit = system === 'US' ? 'yd3' : 'm3';
+  const sum = (all: readonly Exact[]): Exact => all.reduce((total, each) => total.plus(each), exact(0));
+  const sampled = taken
+    .filter(({ sample }) => sample.kind === 'acceptance')
+    .map(({ sample }) => sample.loadId);
+  const last = trucks.findLastIndex(({ id }) => sampled.includes(id));
+  const since = sum(volumes.slice(last + 1));
+  const planned = ofMix.map(({ volume }) => setupMeasure(volume ?? undefined, 'volume', unit));
+  return {
+    sampleDue: trucks.length > 0 && isSampleDue(since, volumes.at(-1) ?? exact(0), system, limits),
+    // Only when every placement of the mixture says how much it takes.
+    waivable:
+      planned.every((volume) => volume !== undefined) &&
+      isWaivable(sum(planned.map((volume) => volume ?? exact(0))), system, limits),
   };
 }
 

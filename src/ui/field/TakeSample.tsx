@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { SampleKind } from '@/core/methods';
 import { perform } from '../api';
-import { timeNow } from '../clock';
+import { momentOfPress } from '../clock';
 import { newId } from '../ids';
 import { useNotice } from '../parts/Notice';
 
@@ -35,8 +35,11 @@ export function TakeSample({
   const pressed = useRef<{ clientId: string; sampledAt: string; press: string } | null>(null);
   const take = async (press: 'first portion' | 'whole'): Promise<void> => {
     // A press that could not be sent is sent again as it was, not as a second sample taken later.
-    pressed.current ??= { clientId: newId(), sampledAt: new Date(timeNow()).toISOString(), press };
     setBusy(true);
+    if (!pressed.current) {
+      const at = await momentOfPress();
+      pressed.current = { clientId: newId(), sampledAt: new Date(at).toISOString(), press };
+    }
     const reply = await perform<{ sampleId: string }>('take-sample', {
       placementId,
       kind,

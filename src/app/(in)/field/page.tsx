@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
+import { boxedSets } from '@/server/queries/boxes';
 import { cardList } from '@/server/queries/gear';
 import { jobDetail, jobList, recentPlacements } from '@/server/queries/jobs';
 import { staffOnly } from '@/server/scope';
@@ -10,6 +11,7 @@ import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton } from '@/ui/parts/LinkButton';
 import { dayTime, fullDay, localInput } from '@/ui/time';
+import { Boxes } from '@/ui/views/Boxes';
 import { NewPlacement } from '@/ui/views/NewPlacement';
 
 export const metadata: Metadata = { title: 'Field' };
@@ -21,6 +23,7 @@ export default async function FieldPage() {
   const db = database();
   const now = new Date();
   const [placements, jobs] = await Promise.all([recentPlacements(db, actor, now), jobList(db, actor)]);
+  const boxes = await boxedSets(db, actor, now);
   const due = (await cardList(db, actor, now.toISOString().slice(0, 10))).filter(
     ({ personId, state }) => personId === actor.id && (state === 'lapses soon' || state === 'lapsed'),
   );
@@ -48,6 +51,11 @@ export default async function FieldPage() {
             : `Your certificate ${card.number} lapses on ${fullDay(`${card.expiresOn}T12:00:00Z`, 'UTC')}: book the examination.`}
         </Alert>
       ))}
+      {boxes.length > 0 ? (
+        <Card title="In their boxes">
+          <Boxes sets={boxes} now={now.getTime()} />
+        </Card>
+      ) : null}
       {placements.length === 0 ? (
         <Card>
           <Empty>

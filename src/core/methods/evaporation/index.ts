@@ -28,7 +28,7 @@ const STEPS: readonly Step[] = [
 ];
 
 /** Rate of evaporation from fresh concrete at a placement. */
-export { evaporationRate, type Weather, type WouldTake, wouldTake } from './formulas';
+export { evaporationRate, wouldTake } from './formulas';
 export const evaporation: Method<EvaporationInput> = {
   id: 'evaporation',
   title: 'Evaporation rate',

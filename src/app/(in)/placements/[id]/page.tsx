@@ -74,6 +74,16 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           }
         >
           <Plan day={day} />
+          {day.sampleDue ? (
+            <Typography sx={{ color: 'warning.main', fontWeight: 700, mt: 1 }} role="status">
+              ! Sample due on the next load: the volume since the last sample says so.
+            </Typography>
+          ) : null}
+          {day.waivable ? (
+            <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+              {`So little of this mix is planned in all (under ${day.limits.of('plan.waiver', job.system).high} ${job.system === 'US' ? 'yd³' : 'm³'}) that tests may be waived, with evidence the engineer approves. Until then the plan stands.`}
+            </Typography>
+          ) : null}
         </Card>
         <Card
           title="Take a sample"

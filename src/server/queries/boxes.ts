@@ -1,0 +1,93 @@
+import { and, asc, eq, exists, gte } from 'drizzle-orm';
+import { clockOf, readClock } from '@/core/clocks';
+import { sampleLabel } from '@/core/identity/labels';
+import { Limits } from '@/core/limits';
+import { findMethod, usableInput } from '@/core/methods';
+import type { Queryable } from '@/db/client';
+import { jobs, placements, runs, samples, specimens } from '@/db/schema';
+import { currentReadings, inputOf } from '../actions/runs';
+import { limitChangesAt } from '../run-setup';
+import { sampleEvents } from '../sample-facts';
+import { readableJobs, staffOnly } from '../scope';
+import type { Actor } from '../use-case';
+
+const DAYS = 7;
+const HOUR = 3_600_000;
+
+/** A set of specimens that stands in its box on site. */
+export interface BoxedSet {
+  readonly sampleId: string;
+  readonly label: string;
+  readonly element: string;
+  readonly zone: string;
+  /** When the longest initial curing is over. */
+  readonly collectBy: number;
+  /** When they may be moved at the earliest: eight hours after final set; null while the set is not known. */
+  readonly earliest: number | null;
+  readonly estimated: boolean;
+  readonly over: boolean;
+}
+
+/** The sets that are moulded and not collected yet: how long each may stay, and from when it may be moved. */
+export async function boxedSets(db: Queryable, actor: Actor, now: Date): Promise<BoxedSet[]> {
+  staffOnly(actor);
+  const open = await db
+    .select({ sample: samples, run: runs, element: placements.element, job: jobs })
+    .from(runs)
+    .innerJoin(samples, eq(samples.id, runs.sampleId))
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .where(
+      and(
+        readableJobs(db, actor),
+        eq(runs.method, 'initial-curing'),
+        eq(runs.state, 'open'),
+        gte(samples.sampledAt, new Date(now.getTime() - DAYS * 24 * HOUR)),
+        exists(db.select({ id: specimens.id }).from(specimens).where(eq(specimens.sampleId, samples.id))),
+      ),
+    )
+    .orderBy(asc(samples.sampledAt));
+  const events = await sampleEvents(
+    db,
+    open.map(({ sample }) => sample.id),
+  );
+  const sets: BoxedSet[] = [];
+  for (const { sample, run, element, job } of open) {
+    const stamps = events.get(sample.id) ?? {};
+    if (stamps.moulded === undefined || stamps.collected !== undefined) continue;
+    const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
+    const limits = new Limits(changes, revision, job.profile);
+    const clock = readClock(clockOf('initial-cure'), stamps, now.getTime(), limits, job.system);
+    const after = (limits.of('curing.after-set', job.system).low?.toNumber() ?? 0) * HOUR;
+    const set = stamps['final-set'];
+    const estimate = set === undefined ? await estimatedSet(db, run.id, job.system, limits) : undefined;
+    const from =
+      set ?? (estimate === undefined || stamps.batched === undefined ? undefined : stamps.batched + estimate);
+    sets.push({
+      sampleId: sample.id,
+      label: sampleLabel(job.number, sample.number),
+      element,
+      zone: job.zone,
+      collectBy: stamps.moulded + (clock.most ?? 0) * 1000,
+      earliest: from === undefined ? null : from + after,
+      estimated: set === undefined,
+      over: clock.state === 'over',
+    });
+  }
+  return sets;
+}
+
+/** The final set after batching as it is estimated from the readings so far, ms; undefined while it cannot be. */
+async function estimatedSet(
+  db: Queryable,
+  runId: string,
+  system: 'US' | 'SI',
+  limits: Limits,
+): Promise<number | undefined> {
+  const method = findMethod('initial-curing');
+  if (!method) return undefined;
+  const { input } = usableInput(method, inputOf(method, system, await currentReadings(db, runId)));
+  const { results } = method.compute(input, { limitChanges: limits.changes, profile: limits.profile });
+  const set = results.find(({ quantity }) => quantity === 'final set after batching, estimated');
+  return set ? Number(set.value) * HOUR : undefined;
+}
