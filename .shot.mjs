@@ -16,7 +16,7 @@ for(const item of list){
   await p.setViewportSize({width:w,height:h});
   let url=path;
   if(path.startsWith('@')){ // follow: @/field>linktext
-    const [start,...steps]=path.slice(1).split('>');
+    const [start,...steps]=path.slice(1).split('→');
     await p.goto(base+start); await p.waitForLoadState('networkidle').catch(()=>{});
     for(const s of steps){ const l=p.locator(s).first(); await l.click(); await p.waitForTimeout(700); await p.waitForLoadState('networkidle').catch(()=>{}); }
   } else { await p.goto(base+url); await p.waitForLoadState('networkidle').catch(()=>{}); }

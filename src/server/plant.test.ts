@@ -11,6 +11,7 @@ import { importEquipment } from './actions/gear';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { gearList } from './queries/gear';
+import { jobList, usualZone } from './queries/jobs';
 import { placementDay, samplePairs } from './queries/placement';
 import { runSheet } from './queries/run';
 import { perform } from './use-case';
@@ -256,6 +257,16 @@ describe('what the samples of a load say to one another', () => {
       '1.8 pt',
     ]);
   });
+});
+
+it('a list of jobs says how much is going on in each', async () => {
+  const second = await makeSite(site.db, 'TWO');
+  const list = await jobList(site.db, site.actors.field);
+  const of = (id: string) => list.find((job) => job.id === id);
+  expect([of(second.jobId)?.placements, of(second.jobId)?.samples]).toEqual([1, 0]);
+  const day = await placementDay(site.db, site.actors.field, site.placementId);
+  expect([of(site.jobId)?.placements, of(site.jobId)?.samples]).toEqual([1, day.samples.length]);
+  expect(await usualZone(site.db)).toBe('America/New_York');
 });
 
 describe('a reading of a device whose clock is wrong', () => {

@@ -15,8 +15,9 @@ export async function jobList(db: Queryable, actor: Actor) {
       location: jobs.location,
       system: jobs.system,
       zone: jobs.zone,
-      placements: sql<number>`(select count(*)::int from ${placements} where ${placements.jobId} = ${jobs.id})`,
-      samples: sql<number>`(select count(*)::int from ${samples} where ${samples.jobId} = ${jobs.id})`,
+      // Written out: in a select from one table Drizzle leaves the table off its columns, also inside a subquery.
+      placements: sql<number>`(select count(*)::int from placements p where p.job_id = jobs.id)`,
+      samples: sql<number>`(select count(*)::int from samples s where s.job_id = jobs.id)`,
     })
     .from(jobs)
     .where(readableJobs(db, actor))
