@@ -63,7 +63,7 @@ export function setupMeasure(
   return unit ? measureIn(parsed.measure, unit).value : exact(parsed.measure.value);
 }
 
-export const NOMINAL_SIZES = ['4x8', '6x12', '100x200', '150x300'] as const;
+export const NOMINAL_SIZES = ['4x8', '6x12', '9x18', '100x200', '150x300', '225x450'] as const;
 export type NominalSize = (typeof NOMINAL_SIZES)[number];
 
 /** True for the sizes of cylinders, which are compressed. */

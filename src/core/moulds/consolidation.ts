@@ -107,11 +107,13 @@ export function specimenCount(size: MouldSize, how: Consolidation, limits: Limit
     };
   }
   const small = across.lessThan(system === 'US' ? 6 : 150);
-  const layers = how === 'vibrate' || small ? 2 : 3;
+  const wide = across.greaterThan(system === 'US' ? 6 : 150);
+  const layers = how === 'vibrate' || small ? 2 : wide ? 4 : 3;
   return {
     layers,
-    strokes: how === 'rod' ? limits.number('moulding.strokes', system).toNumber() : 0,
-    insertions: how === 'vibrate' ? (small ? 1 : 2) : 0,
+    strokes:
+      how === 'rod' ? limits.number(wide ? 'moulding.strokes-9' : 'moulding.strokes', system).toNumber() : 0,
+    insertions: how === 'vibrate' ? (small ? 1 : wide ? 4 : 2) : 0,
     taps,
     rod: how === 'rod' ? (small ? ROD_SMALL[system] : ROD_LARGE[system]) : 'vibrator',
     marks: marksOf(length, layers, unit),

@@ -224,3 +224,20 @@ describe('what the volume alone says', () => {
     expect(isWaivable(exact(total), system, new Limits())).toBe(waivable);
   });
 });
+
+// ASTM C31/C31M table (from memory): 2 × 25 for 4 in, 3 × 25 for 6 in, 4 × 50 for 9 in; vibrated in two layers, 1, 2 and 4
+// insertions.
+it.each([
+  ['4x8', 2, 25, 1],
+  ['6x12', 3, 25, 2],
+  ['9x18', 4, 50, 4],
+  ['225x450', 4, 50, 4],
+] as const)(
+  '%s: %d layers of %d strokes, or two layers of %d insertions',
+  (size, layers, strokes, insertions) => {
+    const rodded = specimenCount(size, 'rod', limits);
+    const vibrated = specimenCount(size, 'vibrate', limits);
+    expect([rodded.layers, rodded.strokes, rodded.insertions]).toEqual([layers, strokes, 0]);
+    expect([vibrated.layers, vibrated.strokes, vibrated.insertions]).toEqual([2, 0, insertions]);
+  },
+);

@@ -16,6 +16,8 @@ import { SlumpFlowBench } from './slump-flow/Bench';
 /** What a method's bench is given: its picture as data. */
 export interface BenchProps {
   readonly picture: Picture;
+  /** Takes a reading off the picture; absent where nothing can be written. */
+  readonly take?: ((field: string, text: string) => void) | undefined;
 }
 
 /** The bench of each method, by the method's id. */

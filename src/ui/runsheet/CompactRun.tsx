@@ -45,7 +45,7 @@ export function CompactRun({ data, run }: { data: RunSheetData; run: Run }) {
           />
         </Box>
       ))}
-      <Bench picture={run.live.outcome.picture} />
+      <Bench picture={run.live.outcome.picture} take={readOnly ? undefined : run.readings.save} />
       <Results outcome={run.live.outcome} mainResult={run.method.mainResult} />
       <Typography
         variant="body2"

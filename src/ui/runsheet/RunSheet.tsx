@@ -84,7 +84,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
           />
         </Paper>
         <Paper sx={{ p: 2, order: { xs: 0, md: 0 } }}>
-          <Bench picture={outcome.picture} />
+          <Bench picture={outcome.picture} take={readOnly ? undefined : run.readings.save} />
           {step ? (
             <>
               <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 1, mb: 1.5 }}>

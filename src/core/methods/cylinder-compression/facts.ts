@@ -6,8 +6,10 @@ import { type NominalSize, type RunSetup, setupMeasure } from '../setup';
 const NOMINAL: Readonly<Record<NominalSize, { system: System; diameter: string; length: string }>> = {
   '4x8': { system: 'US', diameter: '4', length: '8' },
   '6x12': { system: 'US', diameter: '6', length: '12' },
+  '9x18': { system: 'US', diameter: '9', length: '18' },
   '100x200': { system: 'SI', diameter: '100', length: '200' },
   '150x300': { system: 'SI', diameter: '150', length: '300' },
+  '225x450': { system: 'SI', diameter: '225', length: '450' },
 };
 
 /** Diameter a nominal size stands for, in the unit of the run's system. */
@@ -19,7 +21,7 @@ export function nominalDiameter(size: NominalSize, system: System): Exact {
 
 /** True for the two larger sizes, 6×12 and 150×300. */
 export function isLargeCylinder(size: NominalSize): boolean {
-  return size === '6x12' || size === '150x300';
+  return size !== '4x8' && size !== '100x200';
 }
 
 export const STRESS_UNIT: Readonly<Record<System, UnitId>> = { US: 'psi', SI: 'MPa' };
