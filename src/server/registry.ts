@@ -7,6 +7,7 @@ import { addLoad, handOver, planSampling } from './actions/field';
 import { addEquipment, changeLimit, importEquipment, recordVerification, setService } from './actions/gear';
 import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
+import { keepLoadLog } from './actions/load-logs';
 import { addPerson, changePerson, letClientSee } from './actions/people';
 import { recordPractice } from './actions/practice';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
@@ -41,6 +42,7 @@ export const USE_CASES = {
   'sign-report': signReport,
   'record-follow-up': recordFollowUp,
   attach,
+  'keep-load-log': keepLoadLog,
   'add-equipment': addEquipment,
   'import-equipment': importEquipment,
   'record-verification': recordVerification,

@@ -18,6 +18,7 @@ import {
   equipmentVerifications,
   jobs,
   limitChanges,
+  loadLogs,
   mixes,
   outcomes,
   people,
@@ -95,6 +96,7 @@ export async function equipmentFacts(
       kind: item.kind,
       name: item.name,
       inService: item.inService,
+      ...(item.logMapping ? { logMapping: item.logMapping } : {}),
       ...(last ? { verifiedOn: last.verifiedOn } : {}),
       ...(last?.verifiedFrom ? { verifiedFrom: last.verifiedFrom } : {}),
       ...(last?.verifiedTo ? { verifiedTo: last.verifiedTo } : {}),
@@ -161,12 +163,35 @@ export async function runSetup(
     limitChanges: changes,
     equipment: facts,
     ...(method.needsCard ? { technician: await technicianFacts(db, run.completedBy ?? options.by) } : {}),
+    ...(run.method === 'cylinder-compression' ? await loadLogFacts(db, run.id) : {}),
     enteredAt: Object.fromEntries(
       options.current
         .filter(({ field }) => stamped.has(field))
         .map(({ field, takenAt }) => [field, takenAt.toISOString()]),
     ),
     ...(await subjectFacts(db, place, input)),
+  };
+}
+
+/** What the newest load log of a run came to; nothing when none was kept. */
+async function loadLogFacts(db: Queryable, runId: string): Promise<Pick<RunSetup, 'loadLog'>> {
+  const [kept] = await db
+    .select({ analysis: loadLogs.analysis })
+    .from(loadLogs)
+    .where(eq(loadLogs.runId, runId))
+    .orderBy(desc(loadLogs.at))
+    .limit(1);
+  if (!kept) return {};
+  const { verdict, troubles, outside, underRead, dips, spikes } = kept.analysis;
+  return {
+    loadLog: {
+      verdict,
+      troubles: [...troubles],
+      outside,
+      underRead,
+      dips: dips.map(({ load, depth }) => ({ load, depth })),
+      spikes: spikes.map(({ was, now }) => ({ was, now })),
+    },
   };
 }
 

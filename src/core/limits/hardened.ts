@@ -11,6 +11,7 @@ const EXPECTED = 'Expected strength';
 const FACTOR = 'Length to diameter factor';
 const MACHINE = 'Testing machine';
 const SET = 'Agreement within a set';
+const LOG = 'Load log';
 const ACCEPTANCE = 'Strength acceptance';
 
 /** Age, cylinders, machines, sets and acceptance. */
@@ -195,5 +196,29 @@ export const HARDENED = {
     'A single test below f′c by at most this share, above the dividing strength',
     ACI318,
     both(max('0.10'), 'one'),
+  ),
+  'log.share-remark': entry(
+    LOG,
+    'Samples outside the band of the rate, of those judged, that ask for a remark',
+    ourChoice('the standard gives the band, not how a record is scored'),
+    both(max('10'), 'percent'),
+  ),
+  'log.share-review': entry(
+    LOG,
+    'Samples outside the band of the rate, of those judged, that ask for a review',
+    ourChoice('the standard gives the band, not how a record is scored'),
+    both(max('30'), 'percent'),
+  ),
+  'log.under-read-remark': entry(
+    LOG,
+    'Load that may have been missed between two samples, of the peak, that asks for a remark',
+    ourChoice('half the least that a strength is rounded to at low loads'),
+    both(max('0.5'), 'percent'),
+  ),
+  'log.under-read-review': entry(
+    LOG,
+    'Load that may have been missed between two samples, of the peak, that asks for a review',
+    ourChoice('as large as a press may be off'),
+    both(max('1.0'), 'percent'),
   ),
 } as const satisfies Record<string, LimitEntry>;

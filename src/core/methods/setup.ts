@@ -6,6 +6,7 @@ import {
   IsIn,
   IsInt,
   IsISO8601,
+  IsNumber,
   IsNumberString,
   IsObject,
   IsOptional,
@@ -24,6 +25,7 @@ import {
   type RoundingMode,
   type UnitId,
 } from '../quantity';
+import type { LogAnalysis, LogMapping, LogTrouble } from '../signals';
 import {
   EXPOSURES,
   type Exposure,
@@ -166,6 +168,8 @@ export class EquipmentFacts {
   @IsOptional() @MeasureText('force') verifiedFrom?: string;
   @IsOptional() @MeasureText('force') verifiedTo?: string;
   @IsOptional() @IsBoolean() inService?: boolean;
+  /** How the load logs of this machine are written, as it was confirmed last. */
+  @IsOptional() @IsObject() logMapping?: LogMapping;
 }
 
 /** A certificate of the person who makes the test. */
@@ -182,6 +186,17 @@ export class TechnicianFacts {
   @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => CardFact) cards?: CardFact[];
 }
 
+/** What the load log kept with a run came to; `core/signals` says what each is. */
+export class LoadLogFacts {
+  @IsIn(['valid', 'remark', 'review', 'no result']) verdict: LogAnalysis['verdict'];
+  @IsArray() @IsString({ each: true }) troubles: LogTrouble[];
+  @IsOptional() @IsNumber() outside?: number | null;
+  @IsOptional() @IsNumber() underRead?: number | null;
+  /** Load before each drop that recovered, in the unit of the run, and its depth in percent. */
+  @IsArray() @IsObject({ each: true }) dips: { load: number; depth: number }[];
+  @IsArray() @IsObject({ each: true }) spikes: { was: number; now: number }[];
+}
+
 /** Everything that a computation needs besides the readings. Plain data: it is stored with the run and exported. */
 export class RunSetup {
   @IsOptional() @IsIn(['half-even', 'half-up']) rounding?: RoundingMode;
@@ -194,6 +209,7 @@ export class RunSetup {
   @IsOptional() @ValidateNested() @Type(() => SpecimenFacts) specimen?: SpecimenFacts;
   @IsOptional() @ValidateNested() @Type(() => SampleFacts) sample?: SampleFacts;
   @IsOptional() @ValidateNested() @Type(() => PlacementFacts) placement?: PlacementFacts;
+  @IsOptional() @ValidateNested() @Type(() => LoadLogFacts) loadLog?: LoadLogFacts;
   @IsOptional() @ValidateNested() @Type(() => TechnicianFacts) technician?: TechnicianFacts;
   /** When stamps were entered, by field, ISO 8601 with offset: apart from what they say, they were typed later. */
   @IsOptional() @IsObject() enteredAt?: Record<string, string>;

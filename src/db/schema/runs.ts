@@ -13,6 +13,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { LimitChange } from '@/core/limits';
 import type { Outcome, RunSetup } from '@/core/methods';
+import type { LogAnalysis, LogMapping } from '@/core/signals';
 import { at, bytes, person } from './columns';
 import { jobs, placements, samples, specimens } from './jobs';
 
@@ -136,6 +137,8 @@ export const equipment = pgTable('equipment', {
   name: text('name').notNull(),
   place: text('place').notNull().default(''),
   inService: boolean('in_service').notNull().default(true),
+  /** How the files of this machine are written, as it was confirmed last. */
+  logMapping: jsonb('log_mapping').$type<LogMapping>(),
 });
 
 export const equipmentVerifications = pgTable(
@@ -174,6 +177,27 @@ export const attachments = pgTable(
     at: at('at').notNull(),
   },
   (table) => [index().on(table.runId)],
+);
+
+/** A load log as it came from the press, whole, with what its analysis came to. Append only: the newest counts. */
+export const loadLogs = pgTable(
+  'load_logs',
+  {
+    id: uuid('id').primaryKey(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    name: text('name').notNull(),
+    /** Of the file as it came. */
+    sha256: text('sha256').notNull(),
+    /** The file, compressed. */
+    bytes: bytes('bytes').notNull(),
+    mapping: jsonb('mapping').$type<LogMapping>().notNull(),
+    analysis: jsonb('analysis').$type<LogAnalysis>().notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.runId, table.at)],
 );
 
 /** What the laboratory confirmed or changed in the limits register; the revision is kept with every run. */

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Paper, Stack, Tab, Tabs, Typography } from '@mui/material';
 import { type ReactNode, useState } from 'react';
-import { BENCHES } from '../methods/registry';
+import { BENCHES, INSTRUMENTS } from '../methods/registry';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
 import { Completion } from './Completion';
@@ -34,6 +34,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
   const index = steps.findIndex(({ id }) => id === stepId);
   const step = steps[index];
   const Bench = BENCHES[data.method];
+  const instrument = INSTRUMENTS[data.method];
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
   const move = (by: 1 | -1): void => {
     const target = steps[index + by];
@@ -103,6 +104,9 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
                 showMissing={showMissing}
               />
             </>
+          ) : null}
+          {instrument && instrument.step === stepId ? (
+            <instrument.Instrument run={run} data={data} readOnly={readOnly} />
           ) : null}
           {stepId === steps.at(-1)?.id ? <Photos data={data} /> : null}
         </Paper>

@@ -1,15 +1,19 @@
 'use client';
 import { Alert, Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useEffect, useState } from 'react';
 
 /** Sign-in by e-mail and password. */
 export function SignIn({ next, demo }: { next: string; demo: boolean }) {
-  const [email, setEmail] = useState('');
-  const [password, setPassword] = useState('');
+  // What is typed, or filled in by the browser, before the page has come alive stays in the fields themselves; and until
+  // then the button cannot be pressed, or the browser would send the form by its own means.
+  const [alive, setAlive] = useState(false);
+  useEffect(() => setAlive(true), []);
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
-  const submit = async (event: FormEvent): Promise<void> => {
+  const submit = async (event: FormEvent<HTMLFormElement>): Promise<void> => {
     event.preventDefault();
+    const typed = new FormData(event.currentTarget);
+    const [email, password] = [String(typed.get('email') ?? ''), String(typed.get('password') ?? '')];
     if (email.trim() === '' || password === '') return setTrouble('Type your e-mail and your password.');
     setBusy(true);
     setTrouble('');
@@ -35,7 +39,7 @@ export function SignIn({ next, demo }: { next: string; demo: boolean }) {
   return (
     <Box component="main" sx={{ minHeight: '100vh', display: 'grid', placeItems: 'center', p: 2 }}>
       <Paper sx={{ p: { xs: 3, sm: 4 }, width: '100%', maxWidth: 420 }}>
-        <Stack component="form" spacing={2} onSubmit={submit} noValidate>
+        <Stack component="form" method="post" spacing={2} onSubmit={submit} noValidate>
           <Box>
             <Typography variant="h1" color="primary">
               Bricole
@@ -48,19 +52,17 @@ export function SignIn({ next, demo }: { next: string; demo: boolean }) {
             type="email"
             autoComplete="username"
             autoFocus
-            value={email}
-            onChange={(event) => setEmail(event.target.value)}
+            name="email"
             size="medium"
           />
           <TextField
             label="Password"
             type="password"
             autoComplete="current-password"
-            value={password}
-            onChange={(event) => setPassword(event.target.value)}
+            name="password"
             size="medium"
           />
-          <Button type="submit" variant="contained" size="large" loading={busy}>
+          <Button type="submit" variant="contained" size="large" loading={busy} disabled={!alive}>
             Sign in
           </Button>
           {demo ? (

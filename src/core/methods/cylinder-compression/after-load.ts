@@ -5,6 +5,7 @@ import { readMeasure } from '../fields';
 import { type RunSetup, setupMeasure } from '../setup';
 import { expectedStrength, FORCE_UNIT, STRESS_UNIT } from './facts';
 import type { CylinderCompressionInput } from './input';
+import { logFindings } from './load-log';
 
 /** Computed values that the checks after loading look at. */
 export interface Computed {
@@ -24,6 +25,7 @@ export function findingsAfterLoad(
   return [
     ...loadFindings(input, setup),
     ...rateFindings(input, limits),
+    ...logFindings(setup, limits, input.system),
     ...fractureFindings(input),
     ...ratioFindings(input, limits, computed),
     ...resultFindings(input, setup, limits, computed),

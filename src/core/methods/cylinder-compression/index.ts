@@ -11,6 +11,7 @@ import { STEPS } from './steps';
 
 export { isLargeCylinder } from './facts';
 export { CylinderCompressionInput } from './input';
+export { logBand, troubleWords } from './load-log';
 
 /** Compressive strength of concrete cylinders. */
 export const cylinderCompression: Method<CylinderCompressionInput> = {

@@ -74,7 +74,7 @@ export function SlumpFlowBench({ picture, take }: BenchProps) {
           {!second ? null : (
             <line x1="200" x2="200" y1={105 - (two * scale) / 2} y2={105 + (two * scale) / 2} />
           )}
-          <text x="302" y="110" fontSize="16" stroke="none" fill={palette.text.primary}>
+          <text x="316" y="110" fontSize="16" stroke="none" fill={palette.text.primary}>
             {second ? `${one} × ${two} ${unit}` : `${one} ${unit}`}
           </text>
         </g>

@@ -1,0 +1,2 @@
+export * from './analyse-log';
+export * from './read-log';

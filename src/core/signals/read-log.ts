@@ -1,0 +1,208 @@
+import { convert, exact, findUnit, type UnitId } from '../quantity';
+
+/** Which columns of a file are time and load, and in what units. Asked once, remembered for a machine. */
+export interface LogMapping {
+  readonly delimiter: ',' | ';' | '\t' | ' ';
+  /** True where numbers are written with a comma. */
+  readonly decimalComma: boolean;
+  /** Lines before the first reading. */
+  readonly header: number;
+  readonly time: number;
+  readonly timeUnit: 's' | 'ms' | 'clock';
+  readonly load: number;
+  readonly loadUnit: UnitId;
+}
+
+/** A load log as numbers: seconds from its first reading, and load in the unit that was asked for. */
+export interface LoadLog {
+  readonly seconds: Float64Array;
+  readonly load: Float64Array;
+  /** Rows that could not be read; the first few of them. */
+  readonly unread: number;
+  readonly examples: readonly string[];
+  /** True when compression was written as negative and has been turned round. */
+  readonly turned: boolean;
+}
+
+const LOOKED_AT = 20;
+const LOAD_UNITS: readonly UnitId[] = ['lbf', 'kip', 'kN', 'N'];
+
+function lines(text: string, most: number): string[] {
+  const found: string[] = [];
+  let at = text.charCodeAt(0) === 0xfeff ? 1 : 0;
+  while (found.length < most && at < text.length) {
+    const end = text.indexOf('\n', at);
+    const line = text.slice(at, end === -1 ? text.length : end).replace(/\r$/u, '');
+    if (line.trim() !== '') found.push(line);
+    at = end === -1 ? text.length : end + 1;
+  }
+  return found;
+}
+
+/** The first rows of a file as they stand, for the person to look at. */
+export function firstRows(text: string, delimiter: LogMapping['delimiter']): string[][] {
+  return lines(text, LOOKED_AT).map((line) => cellsOf(line, delimiter));
+}
+
+function cellsOf(line: string, delimiter: LogMapping['delimiter']): string[] {
+  return (delimiter === ' ' ? line.trim().split(/\s+/u) : line.split(delimiter)).map((cell) => cell.trim());
+}
+
+/**
+ * Guesses how a file is written. Only a guess: the person confirms columns and units.
+ * @returns null when no two columns of numbers are found in its first rows
+ */
+export function guessMapping(text: string, usual: UnitId = 'lbf'): LogMapping | null {
+  const rows = lines(text, LOOKED_AT);
+  for (const delimiter of [';', '\t', ',', ' '] as const) {
+    const cells = rows.map((row) => cellsOf(row, delimiter));
+    const header = cells.findIndex((row) => row.filter((cell) => isReading(cell)).length >= 2);
+    if (header === -1) continue;
+    const names = (cells[header - 1] ?? []).map((name) => name.toLowerCase());
+    const first = cells[header] ?? [];
+    const numeric = first.flatMap((cell, column) => (isReading(cell) ? [column] : []));
+    const named = (words: RegExp): number | undefined => {
+      const column = names.findIndex((name) => words.test(name));
+      return numeric.includes(column) ? column : undefined;
+    };
+    const time = named(/time|^t\b|t_s|sec|zeit|temps/u) ?? numeric[0];
+    const load = named(/load|force|kraft|^f\b/u) ?? numeric.find((column) => column !== time);
+    if (time === undefined || load === undefined || time === load) continue;
+    return {
+      delimiter,
+      decimalComma: delimiter !== ',' && numeric.some((column) => first[column]?.includes(',')),
+      header,
+      time,
+      timeUnit: /:/u.test(first[time] ?? '') ? 'clock' : /ms|milli/u.test(names[time] ?? '') ? 'ms' : 's',
+      load,
+      loadUnit: unitIn(names[load] ?? '') ?? usual,
+    };
+  }
+  return null;
+}
+
+function unitIn(name: string): UnitId | undefined {
+  const word = /[([_\s]([a-z]+)[)\]]?$/u.exec(name)?.[1] ?? '';
+  const unit = findUnit(word, 'force');
+  return unit && LOAD_UNITS.includes(unit) ? unit : undefined;
+}
+
+const NUMBER = /^[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:[eE][+-]?\d+)?$/u;
+
+function isReading(cell: string): boolean {
+  return NUMBER.test(cell) || CLOCK.test(cell) || (cell.includes('T') && !Number.isNaN(Date.parse(cell)));
+}
+
+const CLOCK = /^(\d{1,2}):(\d\d):(\d\d(?:[.,]\d+)?)$/u;
+
+/** Seconds of a time of day or an instant; NaN when it is neither. */
+function clockSeconds(cell: string): number {
+  const [, hours, minutes, seconds] = CLOCK.exec(cell) ?? [];
+  if (hours) return Number(hours) * 3600 + Number(minutes) * 60 + Number(seconds?.replace(',', '.'));
+  return Date.parse(cell) / 1000;
+}
+
+/**
+ * Reads a load log into typed arrays, in one pass over its text.
+ * @param unit that the load is wanted in
+ * @param onProgress share of the text that has been read, 0 to 1, every now and then
+ */
+export function readLoadLog(
+  text: string,
+  mapping: LogMapping,
+  unit: UnitId,
+  onProgress: (share: number) => void = () => undefined,
+): LoadLog {
+  const { delimiter, decimalComma, header, time, timeUnit, load } = mapping;
+  let capacity = Math.max(1024, Math.ceil(text.length / 8));
+  let seconds = new Float64Array(capacity);
+  let loads = new Float64Array(capacity);
+  const factor = convert(exact(1), mapping.loadUnit, unit).toNumber();
+  const scale = timeUnit === 'ms' ? 0.001 : 1;
+  const number = (cell: string): number => {
+    const plain = decimalComma ? cell.replace(',', '.') : cell;
+    return plain === '' ? Number.NaN : Number(plain);
+  };
+  const examples: string[] = [];
+  let [count, unread, row, at, day, last] = [0, 0, 0, text.charCodeAt(0) === 0xfeff ? 1 : 0, 0, -1];
+  let [least, most] = [0, 0];
+  const step = Math.max(1, Math.floor(text.length / 50));
+  let told = step;
+  while (at < text.length) {
+    let end = text.indexOf('\n', at);
+    if (end === -1) end = text.length;
+    const from = at;
+    const to = text.charCodeAt(end - 1) === 13 ? end - 1 : end;
+    at = end + 1;
+    if (at > told) {
+      onProgress(Math.min(1, at / text.length));
+      told += step;
+    }
+    if (to <= from) continue;
+    row += 1;
+    if (row <= header) {
+      if (text.slice(from, to).trim() === '') row -= 1;
+      continue;
+    }
+    const timeCell = cellAt(text, from, to, time, delimiter);
+    let second = timeUnit === 'clock' ? clockSeconds(timeCell) : number(timeCell) * scale;
+    const value = number(cellAt(text, from, to, load, delimiter)) * factor;
+    if (Number.isNaN(second) || Number.isNaN(value)) {
+      const line = text.slice(from, to);
+      if (line.trim() === '') continue;
+      unread += 1;
+      if (examples.length < 3) examples.push(line);
+      continue;
+    }
+    if (timeUnit === 'clock' && CLOCK.test(timeCell)) {
+      // Past midnight a clock begins anew; a small step back is a fault of the file and stays one.
+      if (second + day < last - 43_200) day += 86_400;
+      second += day;
+    }
+    last = second;
+    if (count === capacity) {
+      capacity *= 2;
+      seconds = grown(seconds, capacity);
+      loads = grown(loads, capacity);
+    }
+    seconds[count] = second;
+    loads[count] = value;
+    if (value < least) least = value;
+    if (value > most) most = value;
+    count += 1;
+  }
+  const start = seconds[0] ?? 0;
+  const turned = -least > most;
+  const own = { seconds: seconds.slice(0, count), load: loads.slice(0, count) };
+  for (let index = 0; index < count; index += 1) {
+    own.seconds[index] = (own.seconds[index] ?? 0) - start;
+    if (turned) own.load[index] = -(own.load[index] ?? 0);
+  }
+  onProgress(1);
+  return { ...own, unread, examples, turned };
+}
+
+/** One cell of a line that stands between two places of the text; a line is never taken apart for its other cells. */
+function cellAt(
+  text: string,
+  from: number,
+  to: number,
+  column: number,
+  delimiter: LogMapping['delimiter'],
+): string {
+  if (delimiter === ' ') return text.slice(from, to).trim().split(/\s+/u)[column] ?? '';
+  let start = from;
+  for (let passed = 0; passed < column; passed += 1) {
+    const next = text.indexOf(delimiter, start);
+    if (next === -1 || next >= to) return '';
+    start = next + 1;
+  }
+  const next = text.indexOf(delimiter, start);
+  return text.slice(start, next === -1 || next > to ? to : next).trim();
+}
+
+function grown(values: Float64Array, capacity: number): Float64Array<ArrayBuffer> {
+  const larger = new Float64Array(capacity);
+  larger.set(values);
+  return larger;
+}

@@ -1,0 +1,103 @@
+import { createHash } from 'node:crypto';
+import { promisify } from 'node:util';
+import { gunzip } from 'node:zlib';
+import { Type } from 'class-transformer';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { eq } from 'drizzle-orm';
+import { findMethod, limitsOf, usableInput } from '@/core/methods';
+import { logBand } from '@/core/methods/cylinder-compression';
+import { exact, type UnitId } from '@/core/quantity';
+import { analyseLog, type LogMapping, readLoadLog } from '@/core/signals';
+import { equipment, loadLogs, runs } from '@/db/schema';
+import { NotFound } from '../errors';
+import { runPlace, runSetup } from '../run-setup';
+import { BENCH, defineUseCase, refuseFields } from '../use-case';
+import { currentReadings, inputOf, recomputeRun } from './runs';
+
+/** Largest file after unpacking, bytes: a million rows with room to spare. */
+const LARGEST = 64 * 1024 * 1024;
+const unpack = promisify(gunzip);
+
+class MappingInput implements LogMapping {
+  @IsIn([',', ';', '\t', ' '], { message: 'Between columns: choose one.' })
+  delimiter: LogMapping['delimiter'];
+  @IsBoolean() decimalComma: boolean;
+  @IsInt() @Min(0) @Max(200) header: number;
+  @IsInt() @Min(0) @Max(200) time: number;
+  @IsIn(['s', 'ms', 'clock'], { message: 'Unit of time: choose one.' }) timeUnit: LogMapping['timeUnit'];
+  @IsInt() @Min(0) @Max(200) load: number;
+  @IsIn(['lbf', 'kip', 'kN', 'N'], { message: 'Unit of load: choose one.' }) loadUnit: UnitId;
+}
+
+export class KeepLoadLogInput {
+  /** Made by the device: the same log sent twice is one. */
+  @IsUUID() id: string;
+  @IsUUID() runId: string;
+  @IsString() @MaxLength(200) name: string;
+  /** Base64 of the file, packed with gzip. */
+  @IsString() @MaxLength(9_000_000, { message: 'The file is too large: cut it to the test.' }) data: string;
+  @ValidateNested() @Type(() => MappingInput) mapping: MappingInput;
+}
+
+/**
+ * Keeps a load log whole with its run, analysed here from the file itself, and remembers how the machine writes its
+ * files. A later log of the same run counts instead; the one before stays.
+ */
+export const keepLoadLog = defineUseCase({
+  name: 'keep load log',
+  roles: BENCH,
+  Input: KeepLoadLogInput,
+  async act(context, input) {
+    const { tx, actor, now } = context;
+    const [before] = await tx.select().from(loadLogs).where(eq(loadLogs.id, input.id));
+    if (before) return { analysis: before.analysis };
+    const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
+    const method = findMethod('cylinder-compression');
+    if (run?.method !== 'cylinder-compression' || !method) throw new NotFound('This run');
+    const file = await unpack(Buffer.from(input.data, 'base64'), { maxOutputLength: LARGEST }).catch(() =>
+      refuseFields({ data: 'The file could not be unpacked, or is larger than 64 MB.' }),
+    );
+    const place = await runPlace(tx, run.id);
+    const { system } = place.job;
+    const current = await currentReadings(tx, run.id);
+    const typed = inputOf(method, system, current);
+    const setup = await runSetup(tx, place, typed, now, { by: actor.id, current });
+    const outcome = method.compute(usableInput(method, typed).input, setup);
+    const diameter = outcome.lines.find(({ symbol }) => symbol === 'D');
+    if (!diameter) return refuseFields({ data: 'Measure both diameters first: the rate is a stress.' });
+    const log = readLoadLog(file.toString('utf8'), input.mapping, system === 'US' ? 'lbf' : 'kN');
+    if (log.seconds.length < 2) {
+      refuseFields({ data: 'No two rows of time and load could be read: look at columns and units.' });
+    }
+    const analysis = analyseLog({ ...log, ...logBand(exact(diameter.value), system, limitsOf(setup)) });
+    await tx.insert(loadLogs).values({
+      id: input.id,
+      runId: run.id,
+      name: input.name,
+      sha256: createHash('sha256').update(file).digest('hex'),
+      bytes: Buffer.from(input.data, 'base64'),
+      mapping: { ...input.mapping },
+      analysis,
+      by: actor.id,
+      at: now,
+    });
+    if (typeof typed.machine === 'string') {
+      await tx
+        .update(equipment)
+        .set({ logMapping: { ...input.mapping } })
+        .where(eq(equipment.number, typed.machine));
+    }
+    await recomputeRun(context, run.id);
+    return { analysis };
+  },
+});

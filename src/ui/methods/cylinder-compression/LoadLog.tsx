@@ -1,0 +1,369 @@
+'use client';
+import {
+  Alert,
+  Box,
+  Button,
+  Checkbox,
+  FormControlLabel,
+  LinearProgress,
+  MenuItem,
+  Stack,
+  Table,
+  TableBody,
+  TableCell,
+  TableRow,
+  TextField,
+  Typography,
+} from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { type ChangeEvent, useState } from 'react';
+import { limitsOf } from '@/core/methods';
+import { logBand, troubleWords } from '@/core/methods/cylinder-compression';
+import { exact, roundedText, type UnitId, unitLabel } from '@/core/quantity';
+import { firstRows, guessMapping, type LogMapping } from '@/core/signals';
+import { perform } from '../../api';
+import { newId } from '../../ids';
+import { useNotice } from '../../parts/Notice';
+import type { InstrumentProps } from '../registry';
+import { LogChart } from './LogChart';
+import type { LogRead } from './load-log.worker';
+import { useLogWorker } from './use-log-worker';
+
+const LARGEST = 64 * 1024 * 1024;
+const VERDICT = {
+  valid: ['✓ The record is valid', 'success.main'],
+  remark: ['! Valid with a remark', 'warning.main'],
+  review: ['! To be reviewed', 'error.main'],
+  'no result': ['✕ No result from this record', 'error.main'],
+} as const;
+
+/** The load log of a break: a file of the press, its columns confirmed, analysed beside the page and kept whole. */
+export function LoadLog({ run, data, readOnly }: InstrumentProps) {
+  const router = useRouter();
+  const notice = useNotice();
+  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [mapping, setMapping] = useState<LogMapping | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const [busy, setBusy] = useState(false);
+  const { share, read, analyse, stop } = useLogWorker();
+  const { system } = data;
+  const unit: UnitId = system === 'US' ? 'lbf' : 'kN';
+  const limits = limitsOf(data.setup);
+  const diameter = run.live.outcome.lines.find(({ symbol }) => symbol === 'D');
+  const band = diameter ? logBand(exact(diameter.value), system, limits) : null;
+  const machine = data.setup.equipment?.find(({ number }) => number === run.readings.values.machine);
+  const choose = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+    const chosen = event.target.files?.[0];
+    event.target.value = '';
+    if (!chosen) return;
+    stop();
+    if (chosen.size > LARGEST) return setTrouble('The file is larger than 64 MB: cut it to the test.');
+    const text = await chosen.text();
+    const guessed = machine?.logMapping ?? guessMapping(text, unit);
+    setTrouble(guessed ? '' : 'No two columns of numbers were found in its first rows.');
+    setFile({ name: chosen.name, text });
+    setMapping(guessed);
+  };
+  const keep = async (found: LogRead): Promise<void> => {
+    if (!file || !mapping) return;
+    setBusy(true);
+    const reply = await perform('keep-load-log', {
+      id: newId(),
+      runId: data.runId,
+      name: file.name,
+      data: await packed(file.text),
+      mapping,
+    });
+    setBusy(false);
+    if (!reply.ok) return setTrouble(Object.values(reply.errors)[0] ?? reply.message);
+    const { peak, meanRate } = found.analysis;
+    const taken = (value: number, step: string): string =>
+      roundedText(exact(value), step).replaceAll(',', '');
+    // What somebody read off the indicator stands: the log never writes over it.
+    if (!run.readings.values.maximumLoad)
+      run.readings.save('maximumLoad', taken(peak, system === 'US' ? '10' : '0.1'));
+    if (meanRate !== null && !run.readings.values.loadingRate) {
+      run.readings.save('loadingRate', taken(meanRate, system === 'US' ? '0.1' : '0.001'));
+    }
+    notice('The log is kept with the run, whole.');
+    setFile(null);
+    router.refresh();
+  };
+  if (readOnly) return null;
+  return (
+    <Box sx={{ mt: 2, borderTop: 1, borderColor: 'divider', pt: 2 }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography variant="h3" sx={{ flexGrow: 1 }}>
+          Load log
+        </Typography>
+        <Button component="label" variant="outlined" disabled={!band}>
+          Choose the press’s file
+          <input type="file" accept=".csv,.txt,.tsv,.log,text/csv,text/plain" hidden onChange={choose} />
+        </Button>
+      </Box>
+      {band ? null : (
+        <Typography variant="body2" color="text.secondary">
+          Measure both diameters first: the rate is a stress.
+        </Typography>
+      )}
+      {data.setup.loadLog ? (
+        <Typography sx={{ color: VERDICT[data.setup.loadLog.verdict][1] }}>
+          {`Kept: ${VERDICT[data.setup.loadLog.verdict][0]}.`}
+        </Typography>
+      ) : null}
+      {trouble ? (
+        <Alert severity="error" sx={{ mt: 1 }}>
+          {trouble}
+        </Alert>
+      ) : null}
+      {file && mapping && band ? (
+        <Stack spacing={2} sx={{ mt: 1 }}>
+          <Columns
+            text={file.text}
+            mapping={mapping}
+            change={setMapping}
+            remembered={machine?.logMapping !== undefined}
+          />
+          <Button
+            variant="contained"
+            onClick={() => analyse(file.text, mapping, unit, band)}
+            disabled={share !== null}
+          >
+            Columns and units are right: analyse
+          </Button>
+          {share === null ? null : (
+            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+              <LinearProgress
+                variant="determinate"
+                value={100 * share}
+                aria-label="How much of the log is read"
+                sx={{ flexGrow: 1 }}
+              />
+              <Button size="small" onClick={stop}>
+                Stop
+              </Button>
+            </Box>
+          )}
+          {read ? (
+            <>
+              <Found read={read} unit={unit} system={system} />
+              <LogChart
+                read={read}
+                system={system}
+                corridor={{
+                  low: (band.low * band.area) / band.stress,
+                  high: (band.high * band.area) / band.stress,
+                }}
+              />
+              <Button variant="contained" size="large" onClick={() => keep(read)} loading={busy}>
+                Keep it with this run
+              </Button>
+            </>
+          ) : null}
+        </Stack>
+      ) : null}
+    </Box>
+  );
+}
+
+const FORCE: readonly UnitId[] = ['lbf', 'kip', 'kN', 'N'];
+
+/** The first rows of the file, and what each column is; confirmed by the person, remembered for the machine. */
+function Columns({
+  text,
+  mapping,
+  change,
+  remembered,
+}: {
+  text: string;
+  mapping: LogMapping;
+  change: (mapping: LogMapping) => void;
+  remembered: boolean;
+}) {
+  const rows = firstRows(text, mapping.delimiter).slice(0, Math.max(6, mapping.header + 3));
+  const columns = Math.max(...rows.map((row) => row.length), 1);
+  const pick = (
+    label: string,
+    value: string,
+    options: readonly (readonly [string, string])[],
+    take: (value: string) => Partial<LogMapping>,
+  ) => (
+    <TextField
+      select
+      size="small"
+      label={label}
+      value={value}
+      onChange={(event) => change({ ...mapping, ...take(event.target.value) })}
+      sx={{ minWidth: 150 }}
+    >
+      {options.map(([key, words]) => (
+        <MenuItem key={key} value={key}>
+          {words}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+  const numbered = Array.from(
+    { length: columns },
+    (_, index) => [String(index), `column ${index + 1}`] as const,
+  );
+  return (
+    <Stack spacing={1.5}>
+      <Typography variant="body2" color="text.secondary">
+        {remembered
+          ? 'As this machine’s files were written the last time. Look whether it still is so.'
+          : 'Guessed from the first rows: confirm it, units above all. It is remembered for this machine.'}
+      </Typography>
+      <Box sx={{ overflowX: 'auto', border: 1, borderColor: 'divider' }}>
+        <Table size="small">
+          <TableBody>
+            {rows.map((row, index) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no other name than their place
+              <TableRow key={index} sx={{ opacity: index < mapping.header ? 0.55 : 1 }}>
+                {row.map((cell, column) => (
+                  <TableCell
+                    // biome-ignore lint/suspicious/noArrayIndexKey: columns of a file have no other name than their place
+                    key={column}
+                    className="mono"
+                    sx={{
+                      fontWeight: column === mapping.time || column === mapping.load ? 700 : 400,
+                      color: column === mapping.load ? 'primary.main' : 'text.primary',
+                    }}
+                  >
+                    {cell}
+                  </TableCell>
+                ))}
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+        {pick('Time is in', String(mapping.time), numbered, (value) => ({ time: Number(value) }))}
+        {pick(
+          'Time in',
+          mapping.timeUnit,
+          [
+            ['s', 'seconds'],
+            ['ms', 'milliseconds'],
+            ['clock', 'time of day'],
+          ],
+          (value) => ({ timeUnit: value as LogMapping['timeUnit'] }),
+        )}
+        {pick('Load is in', String(mapping.load), numbered, (value) => ({ load: Number(value) }))}
+        {pick(
+          'Load in',
+          mapping.loadUnit,
+          FORCE.map((unit) => [unit, unitLabel(unit)] as const),
+          (value) => ({ loadUnit: value as UnitId }),
+        )}
+        <TextField
+          size="small"
+          label="Lines before the readings"
+          value={mapping.header}
+          onChange={(event) =>
+            change({ ...mapping, header: Number(event.target.value.replace(/\D/gu, '')) || 0 })
+          }
+          sx={{ width: 190 }}
+        />
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={mapping.decimalComma}
+              onChange={(_, on) => change({ ...mapping, decimalComma: on })}
+            />
+          }
+          label="Decimal comma"
+        />
+      </Box>
+    </Stack>
+  );
+}
+
+/** What the log came to, figure by figure. */
+function Found({ read, unit, system }: { read: LogRead; unit: UnitId; system: 'US' | 'SI' }) {
+  const { analysis, unread, examples, turned, took } = read;
+  const rate = system === 'US' ? 'psi/s' : 'MPa/s';
+  const places = system === 'US' ? 1 : 3;
+  const figures: readonly (readonly [string, string])[] = [
+    [
+      'Peak',
+      `${Math.round(analysis.peak).toLocaleString('en-US')} ${unitLabel(unit)} at ${analysis.peakAt.toFixed(1)} s`,
+    ],
+    ['Loading began', `${analysis.startAt.toFixed(1)} s`],
+    ['Half load', analysis.halfAt === null ? 'not in the log' : `${analysis.halfAt.toFixed(1)} s`],
+    [
+      'Mean rate, half to 90 %',
+      analysis.meanRate === null ? 'not known' : `${analysis.meanRate.toFixed(places)} ${rate}`,
+    ],
+    [
+      'From moment to moment',
+      analysis.slowest === null || analysis.fastest === null
+        ? 'not known'
+        : `${analysis.slowest.toFixed(places)} to ${analysis.fastest.toFixed(places)} ${rate}`,
+    ],
+    [
+      'Outside the band',
+      analysis.outside === null ? 'not known' : `${analysis.outside.toFixed(1)} % of ${analysis.judged}`,
+    ],
+    ['Broke', analysis.brokenAt === null ? 'not in the log' : `${analysis.brokenAt.toFixed(1)} s`],
+    [
+      'May have missed',
+      analysis.underRead === null ? 'not known' : `${analysis.underRead.toFixed(2)} % of the peak`,
+    ],
+  ];
+  const [words, colour] = VERDICT[analysis.verdict];
+  return (
+    <Box>
+      <Typography sx={{ fontWeight: 700, color: colour }} role="status">
+        {words}
+      </Typography>
+      <Box
+        component="dl"
+        sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 2, my: 1 }}
+      >
+        {figures.map(([label, value]) => (
+          <Box key={label} sx={{ display: 'contents' }}>
+            <Typography component="dt" variant="body2" color="text.secondary">
+              {label}
+            </Typography>
+            <Typography component="dd" variant="body2" className="mono" sx={{ m: 0 }}>
+              {value}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+      {[
+        ...analysis.troubles.map((each) => `The log: ${troubleWords(each)}.`),
+        ...analysis.dips.map(
+          ({ seconds, load, depth }) =>
+            `Dropped by ${depth.toFixed(1)} % from ${Math.round(load).toLocaleString('en-US')} ${unitLabel(unit)} at ${seconds.toFixed(1)} s and recovered.`,
+        ),
+        ...analysis.spikes.map(
+          ({ was, now }) => `One reading of ${Math.round(was)} replaced by ${Math.round(now)}.`,
+        ),
+        ...(turned ? ['Compression was written as negative: turned round.'] : []),
+        ...(unread > 0 ? [`${unread} rows could not be read, such as “${examples[0]}”.`] : []),
+      ].map((line) => (
+        <Typography key={line} variant="body2" sx={{ color: 'warning.main' }}>
+          {line}
+        </Typography>
+      ))}
+      <Typography variant="caption" color="text.secondary">
+        {`${analysis.rows.toLocaleString('en-US')} rows in ${(took / 1000).toFixed(2)} s. Algorithm ${analysis.version}.`}
+      </Typography>
+    </Box>
+  );
+}
+
+/** A text packed with gzip, in base64. */
+async function packed(text: string): Promise<string> {
+  const stream = new Blob([text]).stream().pipeThrough(new CompressionStream('gzip'));
+  const bytes = new Uint8Array(await new Response(stream).arrayBuffer());
+  let binary = '';
+  const chunk = 0x8000;
+  for (let from = 0; from < bytes.length; from += chunk) {
+    binary += String.fromCharCode(...bytes.subarray(from, from + chunk));
+  }
+  return btoa(binary);
+}
