@@ -5,8 +5,9 @@ import { jobs, runs } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
-import { planSampling } from './actions/field';
+import { addLoad, planSampling } from './actions/field';
 import { changeLimit } from './actions/gear';
+import { createPlacement } from './actions/jobs';
 import { saveReadings } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
 import { specimenViews } from './queries/dossier';
@@ -203,4 +204,52 @@ it('in the IS school the windows count from the water, elsewhere from the castin
   expect(await windows('astm')).toBe(now(10).getTime() + 672 * HOUR);
   const [job] = await other.db.select().from(jobs).where(eq(jobs.id, other.jobId));
   expect(job?.profile).toBe('astm');
+});
+
+// EN 206 (from memory, to be checked): what was delivered of the mixture before, and whether production is certified, count.
+it('in the EN school the plan of a day looks at what the mixture has had before', async () => {
+  await fresh.owner.query(`UPDATE jobs SET profile = 'en', system = 'SI' WHERE id = '${other.jobId}'`);
+  const plan = async (data: object) =>
+    (
+      await perform(
+        other.db,
+        other.actors.field,
+        planSampling,
+        { placementId: other.placementId, volume: '350 m3', ...data },
+        now(-5),
+      )
+    ).count;
+  expect(await plan({})).toBe(5);
+  expect(await plan({ certified: 'yes' })).toBe(5);
+  const { placementId } = await perform(
+    other.db,
+    other.actors.field,
+    createPlacement,
+    {
+      jobId: other.jobId,
+      mixId: other.mixId,
+      placedAt: new Date(CAST - 48 * HOUR).toISOString(),
+      element: 'Wall before',
+    },
+    now(-48 * 60),
+  );
+  for (let truck = 0; truck < 5; truck += 1) {
+    await perform(
+      other.db,
+      other.actors.field,
+      addLoad,
+      {
+        clientId: randomUUID(),
+        placementId,
+        ticket: `B${truck}`,
+        volume: '12 m3',
+        arrivedAt: new Date(CAST - 47 * HOUR).toISOString(),
+      },
+      now(-47 * 60),
+    );
+  }
+  // 60 m³ are behind it: the first fifty with their three samples are over.
+  expect(await plan({})).toBe(3);
+  expect(await plan({ certified: 'yes' })).toBe(2);
+  expect(await errorsOf(plan({ certified: 'perhaps' }))).toHaveProperty('certified');
 });

@@ -14,6 +14,12 @@ export interface PlannedDay {
   /** Slab or one face of wall, ft² or m²; absent when there is none. */
   readonly area?: Exact | undefined;
   readonly system: System;
+  /** Shifts of the day: in the IS school at least one sample each. */
+  readonly shifts?: number | undefined;
+  /** In the EN school: m³ or yd³ delivered of the mixture before, results it has so far, production certified. */
+  readonly history?:
+    | { readonly before: Exact; readonly results: number; readonly certified: boolean }
+    | undefined;
 }
 
 /**
@@ -21,17 +27,24 @@ export interface PlannedDay {
  * Source: ACI 318 26.12.2 (from memory): at least one a day, one for each 150 yd³ [110 m³], one for each 5,000 ft²
  *   [460 m²]. That "at least one for each" is rounded up is our choice.
  */
-export function samplesForDay({ volume, area, system }: PlannedDay, limits: Limits): DayPlan {
+export function samplesForDay(day: PlannedDay, limits: Limits): DayPlan {
+  const { volume, area, system, shifts, history } = day;
   if (limits.profile === 'is' || limits.profile === 'en') {
-    const cubic = system === 'US' ? convert(volume, 'yd3', 'm3') : volume;
+    const metric = (each: Exact): Exact => (system === 'US' ? convert(each, 'yd3', 'm3') : each);
     const count =
       limits.profile === 'is'
-        ? samplesByIs456(cubic, limits)
-        : samplesByEn206(cubic, exact(0), 0, false, limits);
+        ? samplesByIs456(metric(volume), limits, shifts)
+        : samplesByEn206(
+            metric(volume),
+            metric(history?.before ?? exact(0)),
+            history?.results ?? 0,
+            history?.certified ?? false,
+            limits,
+          );
     return {
       count,
       governs: 'volume',
-      sentence: `${count} ${count === 1 ? 'sample' : 'samples'} by ${limits.profile === 'is' ? 'IS 456' : 'EN 206, initial production, not certified'}`,
+      sentence: `${count} ${count === 1 ? 'sample' : 'samples'} by ${limits.profile === 'is' ? 'IS 456' : enWords(history, limits)}`,
     };
   }
   const byVolume = volume.div(limits.number('plan.volume', system)).ceil().toNumber();
@@ -44,6 +57,11 @@ export function samplesForDay({ volume, area, system }: PlannedDay, limits: Limi
     area: `one for each ${limits.number('plan.area', system)} ${system === 'US' ? 'ft²' : 'm²'}`,
   }[governs];
   return { count, governs, sentence: `${count} ${count === 1 ? 'sample' : 'samples'}: ${said}` };
+}
+
+function enWords(history: PlannedDay['history'], limits: Limits): string {
+  const initial = limits.number('en/plan.initial', 'SI').greaterThan(history?.results ?? 0);
+  return `EN 206, ${initial ? 'initial' : 'continuous'} production, ${history?.certified ? 'certified' : 'not certified'}`;
 }
 
 /**

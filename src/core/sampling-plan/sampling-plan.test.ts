@@ -241,3 +241,35 @@ it.each([
     expect([vibrated.layers, vibrated.strokes, vibrated.insertions]).toEqual([2, 0, insertions]);
   },
 );
+
+// EN 206 (from memory, to be checked): three in the first 50 m³, then one for each 150 m³, certified 200 m³; with 35 results
+// one for each 150 m³, certified 400 m³. IS 456 (from memory): at least one a shift.
+describe('the plan of a day by another school', () => {
+  const en = new Limits({}, 0, 'en');
+  const plan = (volume: string, before: string, results: number, certified: boolean) =>
+    samplesForDay(
+      { volume: exact(volume), system: 'SI', history: { before: exact(before), results, certified } },
+      en,
+    );
+  it.each([
+    ['40', '0', 0, false, 3, 'initial production, not certified'],
+    ['350', '0', 0, false, 5, 'initial production, not certified'],
+    ['350', '0', 0, true, 5, 'initial production, certified'],
+    ['150', '60', 4, false, 1, 'initial production, not certified'],
+    ['410', '60', 4, true, 3, 'initial production, certified'],
+    ['410', '9000', 35, true, 2, 'continuous production, certified'],
+    ['410', '9000', 35, false, 3, 'continuous production, not certified'],
+  ] as const)(
+    '%s m³ after %s m³ with %d results, certified %s: %d',
+    (volume, before, results, certified, count, words) => {
+      const found = plan(volume, before, results, certified);
+      expect(found.count).toBe(count);
+      expect(found.sentence).toContain(words);
+    },
+  );
+  it('in the IS school no shift goes without', () => {
+    const is = new Limits({}, 0, 'is');
+    const of = (shifts?: number) => samplesForDay({ volume: exact('4'), system: 'SI', shifts }, is).count;
+    expect([of(), of(1), of(2)]).toEqual([1, 1, 2]);
+  });
+});

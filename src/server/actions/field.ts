@@ -14,10 +14,11 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray, lt, sql } from 'drizzle-orm';
 import { CONDITIONS, HAND_OVERS } from '@/core/identity/custody';
 import { Limits } from '@/core/limits';
 import { setupMeasure } from '@/core/methods';
+import { type Exact, exact } from '@/core/quantity';
 import { drawPositions, randomNumbers, samplesForDay } from '@/core/sampling-plan';
 import {
   batches,
@@ -28,6 +29,7 @@ import {
   placements,
   readings,
   runs,
+  samples,
   samplingPlans,
   specimenEvents,
   specimens,
@@ -63,6 +65,14 @@ export class PlanSamplingInput {
   count?: number;
   /** The seed, to draw a plan again as it was drawn elsewhere. */
   @IsOptional() @IsInt({ message: 'Seed: a whole number.' }) @Min(1) @Max(2_147_483_647) seed?: number;
+  /** In the IS school: shifts of the day. */
+  @IsOptional()
+  @IsInt({ message: 'Shifts: a whole number.' })
+  @Min(1, { message: 'At least 1.' })
+  @Max(3, { message: 'At most 3.' })
+  shifts?: number;
+  /** In the EN school: production control certified, yes or no. */
+  @IsOptional() @IsIn(['yes', 'no'], { message: 'Certified: yes or no.' }) certified?: 'yes' | 'no';
   /** Random numbers out of a table, one a sample, instead of drawing them here. */
   @IsOptional()
   @IsString()
@@ -90,7 +100,16 @@ export const planSampling = defineUseCase({
     const cubic = setupMeasure(volume, 'volume', us ? 'yd3' : 'm3');
     if (!cubic) return refuseFields({ volume: 'Planned volume: as 60 yd³.' });
     const plan = samplesForDay(
-      { volume: cubic, area: setupMeasure(area ?? undefined, 'area', us ? 'ft2' : 'm2'), system: job.system },
+      {
+        volume: cubic,
+        area: setupMeasure(area ?? undefined, 'area', us ? 'ft2' : 'm2'),
+        system: job.system,
+        shifts: input.shifts,
+        history: {
+          ...(await mixSoFar(tx, placement, us ? 'yd3' : 'm3')),
+          certified: input.certified === 'yes',
+        },
+      },
       limits,
     );
     if (input.count !== undefined && input.count < plan.count) {
@@ -120,6 +139,29 @@ export const planSampling = defineUseCase({
     return { planId: made?.id ?? '', count };
   },
 });
+
+/** What was delivered of a placement's mixture before it, and how many acceptance samples it has. */
+async function mixSoFar(
+  tx: Transaction,
+  placement: typeof placements.$inferSelect,
+  unit: 'yd3' | 'm3',
+): Promise<{ before: Exact; results: number }> {
+  const earlier = and(eq(placements.mixId, placement.mixId), lt(placements.placedAt, placement.placedAt));
+  const volumes = await tx
+    .select({ volume: loads.volume })
+    .from(loads)
+    .innerJoin(placements, eq(placements.id, loads.placementId))
+    .where(earlier);
+  const [{ count } = { count: 0 }] = await tx
+    .select({ count: sql<number>`count(*)::int` })
+    .from(samples)
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .where(and(earlier, eq(samples.kind, 'acceptance')));
+  return {
+    before: volumes.reduce((sum, each) => sum.plus(setupMeasure(each.volume, 'volume', unit) ?? 0), exact(0)),
+    results: count,
+  };
+}
 
 /** As many numbers of a table as there are samples; refused at the field when there are fewer. */
 function tableNumbers(text: string, count: number): string[] {

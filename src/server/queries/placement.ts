@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, ne, sql } from 'drizzle-orm';
 import { type Compared, type PairRow, pairsOf } from '@/core/cross-checks';
 import { sampleLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
@@ -9,7 +9,14 @@ import { yieldForClaim } from '@/core/methods/density-yield';
 import { slumpRange } from '@/core/methods/slump';
 import { specimenClasses } from '@/core/moulds';
 import { type Exact, exact, roundedText, type System, unitLabel } from '@/core/quantity';
-import { type Against, isSampleDue, isWaivable, loadDecision, targetsOf } from '@/core/sampling-plan';
+import {
+  type Against,
+  isSampleDue,
+  isWaivable,
+  loadDecision,
+  owedByProject,
+  targetsOf,
+} from '@/core/sampling-plan';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
@@ -71,7 +78,12 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     .where(eq(batches.placementId, placementId))
     .orderBy(asc(batches.at), asc(batches.ticket));
   const ofMix = await db
-    .select({ volume: placements.volume })
+    .select({
+      volume: placements.volume,
+      // Written out: Drizzle would leave the table off its columns inside the subqueries.
+      batches: sql<number>`(select count(*)::int from loads l where l.placement_id = placements.id)`,
+      tests: sql<number>`(select count(*)::int from samples s where s.placement_id = placements.id and s.kind = 'acceptance')`,
+    })
     .from(placements)
     .where(eq(placements.mixId, place.mix.id));
   const ids = taken.map(({ sample }) => sample.id);
@@ -141,10 +153,10 @@ function owing(
   taken: readonly { readonly sample: typeof samples.$inferSelect }[],
   trucks: readonly (typeof loads.$inferSelect)[],
   volumes: readonly Exact[],
-  ofMix: readonly { readonly volume: string | null }[],
+  ofMix: readonly { readonly volume: string | null; readonly batches: number; readonly tests: number }[],
   system: System,
   limits: Limits,
-): { sampleDue: boolean; waivable: boolean } {
+): { sampleDue: boolean; waivable: boolean; testsOfMix: number; owed: number } {
   const unit = system === 'US' ? 'yd3' : 'm3';
   const sum = (all: readonly Exact[]): Exact => all.reduce((total, each) => total.plus(each), exact(0));
   const sampled = taken
@@ -153,7 +165,12 @@ function owing(
   const last = trucks.findLastIndex(({ id }) => sampled.includes(id));
   const since = sum(volumes.slice(last + 1));
   const planned = ofMix.map(({ volume }) => setupMeasure(volume ?? undefined, 'volume', unit));
+  const testsOfMix = ofMix.reduce((all, { tests }) => all + tests, 0);
+  const batchesOfMix = ofMix.reduce((all, each) => all + each.batches, 0);
   return {
+    testsOfMix,
+    // The five of a mixture are the rule of ACI 318; the other schools count otherwise.
+    owed: ['astm', 'agency'].includes(limits.profile) ? owedByProject(testsOfMix, batchesOfMix, limits) : 0,
     sampleDue: trucks.length > 0 && isSampleDue(since, volumes.at(-1) ?? exact(0), system, limits),
     // Only when every placement of the mixture says how much it takes.
     waivable:

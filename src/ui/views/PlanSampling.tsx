@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
+import type { Profile } from '@/core/limits';
 import type { System } from '@/core/quantity';
 import { FormDialog } from '../form/FormDialog';
 
@@ -10,12 +11,14 @@ export function PlanSampling({
   volume,
   area,
   planned,
+  profile,
 }: {
   placementId: string;
   system: System;
   volume: string;
   area: string;
   planned: boolean;
+  profile: Profile;
 }) {
   const us = system === 'US';
   return (
@@ -23,7 +26,7 @@ export function PlanSampling({
       title={planned ? 'Plan anew' : 'Plan the samples'}
       useCase="plan-sampling"
       fixed={{ placementId }}
-      initial={{ volume, area }}
+      initial={{ volume, area, ...(profile === 'en' ? { certified: 'no' } : {}) }}
       fields={[
         {
           name: 'volume',
@@ -36,6 +39,29 @@ export function PlanSampling({
           optional: true,
           help: us ? 'Slab, or one face of a wall, as 4,000 ft².' : 'Slab, or one face of a wall, as 400 m².',
         },
+        ...(profile === 'is'
+          ? [
+              {
+                name: 'shifts',
+                label: 'Shifts',
+                optional: true,
+                type: 'number' as const,
+                help: 'At least one sample each.',
+              },
+            ]
+          : []),
+        ...(profile === 'en'
+          ? [
+              {
+                name: 'certified',
+                label: 'Production control certified',
+                options: [
+                  { value: 'no', label: 'No' },
+                  { value: 'yes', label: 'Yes' },
+                ],
+              },
+            ]
+          : []),
         {
           name: 'count',
           label: 'Samples',

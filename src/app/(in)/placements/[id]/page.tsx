@@ -70,6 +70,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
               volume={measureWords(plan?.volume ?? placement.volume ?? '')}
               area={measureWords(plan?.area ?? placement.area ?? '')}
               planned={plan !== null}
+              profile={job.profile}
             />
           }
         >
@@ -77,6 +78,11 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           {day.sampleDue ? (
             <Typography sx={{ color: 'warning.main', fontWeight: 700, mt: 1 }} role="status">
               ! Sample due on the next load: the volume since the last sample says so.
+            </Typography>
+          ) : null}
+          {day.owed > 0 ? (
+            <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+              {`Of this mix ${day.testsOfMix} ${day.testsOfMix === 1 ? 'load is' : 'loads are'} sampled for acceptance so far: by its end at least ${day.limits.of('plan.fewest', job.system).high ?? day.limits.of('plan.fewest', job.system).low} are, or every load. ${day.owed} would be owed if it ended today.`}
             </Typography>
           ) : null}
           {day.waivable ? (
