@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { positionIn, positionName } from '@/core/storage';
 import type { Queryable } from '@/db/client';
 import { specimenEvents, specimens, storages } from '@/db/schema';
@@ -19,6 +19,8 @@ export async function standing(db: Queryable, storageId?: string) {
       at: specimenEvents.at,
     })
     .from(specimenEvents)
+    // Those that are broken are by far the most, and stand nowhere.
+    .innerJoin(specimens, and(eq(specimens.id, specimenEvents.specimenId), isNull(specimens.testedAt)))
     .where(
       inArray(specimenEvents.kind, [
         'final cure',

@@ -1,1 +1,2 @@
 export * from './summary';
+export * from './trend';

@@ -8,7 +8,7 @@ import { temperatureLimits } from '@/core/methods/concrete-temperature';
 import { yieldForClaim } from '@/core/methods/density-yield';
 import { slumpRange } from '@/core/methods/slump';
 import { specimenClasses } from '@/core/moulds';
-import { type Exact, exact, roundedText, type System, unitLabel } from '@/core/quantity';
+import { type Exact, exact, roundedText, type System, type UnitId, unitLabel } from '@/core/quantity';
 import {
   type Against,
   isSampleDue,
@@ -17,6 +17,7 @@ import {
   owedByProject,
   targetsOf,
 } from '@/core/sampling-plan';
+import { trendAt } from '@/core/statistics';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
@@ -216,6 +217,8 @@ export interface FreshSeries {
   readonly low: number | null;
   readonly high: number | null;
   readonly points: readonly { readonly label: string; readonly value: number; readonly valid: boolean }[];
+  /** Where it goes on to in half an hour, in words; only for what moves with the day, with three loads or more. */
+  readonly ahead: string | null;
 }
 
 /** The fresh results of a placement as small series: each test made again stands beside the first. */
@@ -235,6 +238,7 @@ export function freshSeries(day: Pick<PlacementDay, 'samples' | 'job' | 'limits'
                   label: view.label.split('-').at(-1) ?? '',
                   value: Number(result.reported),
                   valid,
+                  at: view.sampledAt.getTime(),
                   run,
                   unit: result.unit,
                 },
@@ -264,8 +268,33 @@ export function freshSeries(day: Pick<PlacementDay, 'samples' | 'job' | 'limits'
         low: ends?.low?.toNumber() ?? null,
         high: ends?.high?.toNumber() ?? null,
         points: points.map(({ label, value, valid }) => ({ label, value, valid })),
+        ahead: title === 'Concrete temperature' ? aheadOf(points, ends?.high ?? null) : null,
       };
     });
+}
+
+const AHEAD_MS = 30 * 60_000;
+
+/** Where the valid readings of the day go on to, half an hour after the last; common practice, no source. */
+function aheadOf(
+  points: readonly {
+    readonly value: number;
+    readonly valid: boolean;
+    readonly at: number;
+    readonly unit: UnitId;
+  }[],
+  high: Exact | null,
+): string | null {
+  const valid = points.filter((point) => point.valid);
+  const last = valid.at(-1);
+  if (!last) return null;
+  const next = trendAt(
+    valid.map(({ at, value }) => ({ x: (at - last.at) / AHEAD_MS, y: value })),
+    1,
+  );
+  if (next === undefined) return null;
+  const over = high !== null && next > high.toNumber();
+  return `At this trend about ${next.toFixed(0)} ${unitLabel(last.unit)} half an hour on${over ? ': above what is allowed' : ''}.`;
 }
 
 function temperatureRange(system: System, setup: RunSetup, limits: Limits) {

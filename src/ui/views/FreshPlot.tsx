@@ -10,12 +10,14 @@ export function FreshPlot({
   low,
   high,
   points,
+  ahead,
 }: {
   title: string;
   unit: string;
   low: number | null;
   high: number | null;
   points: readonly { readonly label: string; readonly value: number; readonly valid: boolean }[];
+  ahead: string | null;
 }) {
   const base = useChartSetup();
   const { palette } = useTheme();
@@ -74,6 +76,11 @@ export function FreshPlot({
           }}
         />
       </Box>
+      {ahead ? (
+        <Typography variant="body2" color="text.secondary">
+          {ahead}
+        </Typography>
+      ) : null}
     </Box>
   );
 }
