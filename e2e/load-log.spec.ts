@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { loadAt } from '../src/testing/load-curves';
 import { signedIn } from './helpers';
 
 /** A log as an indicator with a decimal comma writes it: kN, ten readings a second, one dip. */
@@ -18,13 +19,7 @@ function pressFile(): string {
   const rows = ['Zeit;Kraft [kN];Weg'];
   for (let tenth = 0; tenth <= 870; tenth += 1) {
     const t = tenth / 10;
-    const next = Math.max(
-      1,
-      points.findIndex(([time]) => time >= t - 1e-9),
-    );
-    const [t0, f0] = points[next - 1] ?? [0, 0];
-    const [t1, f1] = points[next] ?? [1, 0];
-    const load = (f0 + ((t - t0) / (t1 - t0)) * (f1 - f0)) * 0.0044482216;
+    const load = loadAt(points, t) * 0.0044482216;
     rows.push(`${t.toFixed(1)};${load.toFixed(3)};${(t / 100).toFixed(3)}`.replaceAll('.', ','));
   }
   return rows.join('\r\n');

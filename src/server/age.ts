@@ -1,7 +1,6 @@
-import { Limits } from '@/core/limits';
 import { ageWindow } from '@/core/windows';
 import type { jobs } from '@/db/schema';
-import { limitChangesAt } from './run-setup';
+import { limitsNow } from './run-setup';
 import { ageFrom } from './sample-facts';
 import type { Transaction } from './use-case';
 
@@ -12,8 +11,7 @@ export async function windowsOf(
   sampleId: string,
   castAt: Date,
 ) {
-  const { changes, revision } = await limitChangesAt(tx, { jobId: job.id });
-  const limits = new Limits(changes, revision, job.profile);
+  const limits = await limitsNow(tx, job);
   const from = await ageFrom(tx, job, sampleId, castAt);
   return (ageHours: number | null): { opensAt: Date | null; closesAt: Date | null } => {
     if (ageHours === null) return { opensAt: null, closesAt: null };

@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { guessMapping, type LogMapping } from '@/core/signals';
 import { equipment, loadLogs } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
+import { type Breakpoints, CORNER, loadAt, ORDINARY, STOPPED } from '@/testing/load-curves';
 import { errorsOf } from '@/testing/refusals';
 import {
   AT_28_DAYS,
@@ -31,50 +32,18 @@ beforeAll(async () => {
 afterAll(() => fresh?.close());
 
 /** A log by straight lines between breakpoints, ten readings a second. */
-function logText(points: readonly (readonly [number, number])[]): string {
+function logText(points: Breakpoints): string {
   const rows = ['time_s,load_lbf'];
   for (let tenth = 0; tenth <= (points.at(-1)?.[0] ?? 0) * 10; tenth += 1) {
     const t = tenth / 10;
-    const next = Math.max(
-      1,
-      points.findIndex(([time]) => time >= t - 1e-9),
-    );
-    const [t0, f0] = points[next - 1] ?? [0, 0];
-    const [t1, f1] = points[next] ?? [1, 0];
-    rows.push(`${t.toFixed(1)},${Math.round(f0 + ((t - t0) / (t1 - t0)) * (f1 - f0))}`);
+    rows.push(`${t.toFixed(1)},${Math.round(loadAt(points, t))}`);
   }
   return rows.join('\n');
 }
 
-const GOOD = logText([
-  [0, 0],
-  [3, 0],
-  [13, 28_000],
-  [67, 52_030],
-  [85, 55_630],
-  [86, 46_630],
-  [88, 5000],
-]);
-const CORNER = logText([
-  [0, 0],
-  [3, 0],
-  [15, 22_000],
-  [55, 39_600],
-  [55.5, 37_200],
-  [57, 38_000],
-  [87, 51_200],
-  [88, 51_400],
-  [90, 40_000],
-  [92, 12_000],
-]);
-const STOPPED = logText([
-  [0, 0],
-  [3, 0],
-  [13, 26_000],
-  [63, 48_000],
-  [70, 50_400],
-  [74, 49_200],
-]);
+const GOOD = logText(ORDINARY);
+const BROKEN_CORNER = logText(CORNER);
+const CUT_SHORT = logText(STOPPED);
 
 const opened = async (values: Record<string, string> = breakValues('55630')): Promise<string> => {
   const { specimenIds } = await makeSample(site);
@@ -138,19 +107,19 @@ describe('a load log kept with its run', () => {
     const runId = await opened();
     const id = randomUUID();
     const first = await keep(runId, GOOD, { id });
-    expect(await keep(runId, CORNER, { id })).toEqual(first);
+    expect(await keep(runId, BROKEN_CORNER, { id })).toEqual(first);
     expect((await site.db.select().from(loadLogs).where(eq(loadLogs.runId, runId))).length).toBe(1);
   });
   it('says what it found in the run’s findings, and the newest counts', async () => {
     const runId = await opened();
-    await keep(runId, STOPPED);
-    await keep(runId, CORNER, {}, site.actors.laboratory, new Date(AT_28_DAYS + 60_000));
+    await keep(runId, CUT_SHORT);
+    await keep(runId, BROKEN_CORNER, {}, site.actors.laboratory, new Date(AT_28_DAYS + 60_000));
     expect(await found(runId)).toEqual(['log.dip']);
     expect((await site.db.select().from(loadLogs).where(eq(loadLogs.runId, runId))).length).toBe(2);
   });
   it('that never fell below 95 % gives no valid result without a reason', async () => {
     const runId = await opened();
-    await keep(runId, STOPPED);
+    await keep(runId, CUT_SHORT);
     const errors = await errorsOf(
       perform(site.db, site.actors.laboratory, completeRun, { runId, reasons: [] }, NOW),
     );
@@ -159,7 +128,7 @@ describe('a load log kept with its run', () => {
   it('kept after completion makes the outcome anew', async () => {
     const { specimenIds } = await makeSample(site);
     const runId = await breakSpecimen(site, specimenIds[0] ?? '', '51400');
-    await keep(runId, CORNER);
+    await keep(runId, BROKEN_CORNER);
     const [run] = await runViews(site.db, { runIds: [runId] });
     expect(run?.outcome?.findings.map(({ id }) => id)).toContain('log.dip');
   });

@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray, isNull, lte, or, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { isLimitId, type LimitChanges } from '@/core/limits';
+import { isLimitId, type LimitChanges, Limits } from '@/core/limits';
 import {
   type EquipmentFacts,
   fieldsOf,
@@ -55,6 +55,18 @@ export async function limitChangesAt(
   for (const row of [...own(false), ...own(true)])
     if (isLimitId(row.limitId)) changes[row.limitId] = row.change;
   return { changes, revision: revision ?? rows.at(-1)?.revision ?? 0 };
+}
+
+/**
+ * The register as it stands now.
+ * @param job the project whose school and own document count; absent: the laboratory's
+ */
+export async function limitsNow(
+  db: Queryable,
+  job?: Pick<typeof jobs.$inferSelect, 'id' | 'profile'>,
+): Promise<Limits> {
+  const { changes, revision } = await limitChangesAt(db, { jobId: job?.id });
+  return new Limits(changes, revision, job?.profile);
 }
 
 /**

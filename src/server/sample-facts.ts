@@ -2,6 +2,7 @@ import { and, desc, eq, inArray, isNotNull, lt, ne } from 'drizzle-orm';
 import type { Stamps } from '@/core/clocks';
 import { fieldsOf, findMethod, type Outcome, type SampleFacts } from '@/core/methods';
 import { specimenClasses } from '@/core/moulds';
+import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { jobs, outcomes, placements, readings, runs, samples, specimens } from '@/db/schema';
 
@@ -72,7 +73,7 @@ async function otherOutcomes(db: Queryable, sampleId: string, runId: string) {
 
 function reportedOf(outcome: Outcome | undefined, quantity: string): string | undefined {
   const result = outcome?.results.find((each) => each.quantity === quantity);
-  const valid = outcome?.findings.every(({ severity }) => severity !== 'invalid') ?? false;
+  const valid = outcome ? isReportable(outcome.findings) : false;
   return result && valid ? `${result.reported} ${result.unit}` : undefined;
 }
 

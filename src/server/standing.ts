@@ -8,11 +8,19 @@ import { refuseFields, type Transaction } from './use-case';
 /** Events after which a specimen no longer stands where it stood. */
 const GONE = ['tested', 'discarded', 'lost'] as const;
 
-/** Where each of these specimens stands now: the newest event that gave it a place, unless it has left since. */
-export async function standing(db: Queryable, storageId?: string) {
+/**
+ * Where specimens stand now: the newest event that gave each a place, unless it has left since.
+ * @param which those in one tank or room, or one specimen; absent: all
+ */
+export async function standing(
+  db: Queryable,
+  which: { readonly storageId?: string; readonly specimenId?: string } = {},
+) {
+  const { storageId, specimenId } = which;
   const newest = db
     .selectDistinctOn([specimenEvents.specimenId], {
       specimenId: specimenEvents.specimenId,
+      label: specimens.label,
       kind: specimenEvents.kind,
       storageId: specimenEvents.storageId,
       position: specimenEvents.position,
@@ -22,29 +30,29 @@ export async function standing(db: Queryable, storageId?: string) {
     // Those that are broken are by far the most, and stand nowhere.
     .innerJoin(specimens, and(eq(specimens.id, specimenEvents.specimenId), isNull(specimens.testedAt)))
     .where(
-      inArray(specimenEvents.kind, [
-        'final cure',
-        'initial cure',
-        'collected',
-        'received',
-        'quarantined',
-        ...GONE,
-      ]),
+      and(
+        inArray(specimenEvents.kind, [
+          'final cure',
+          'initial cure',
+          'collected',
+          'received',
+          'quarantined',
+          ...GONE,
+        ]),
+        specimenId ? eq(specimenEvents.specimenId, specimenId) : undefined,
+      ),
     )
     .orderBy(specimenEvents.specimenId, desc(specimenEvents.at), desc(specimenEvents.savedAt))
     .as('newest');
   return db
     .select({
       specimenId: newest.specimenId,
-      label: specimens.label,
-      castAt: specimens.castAt,
-      ageHours: specimens.ageHours,
+      label: newest.label,
       storageId: newest.storageId,
       position: newest.position,
       since: newest.at,
     })
     .from(newest)
-    .innerJoin(specimens, eq(specimens.id, newest.specimenId))
     .where(and(eq(newest.kind, 'final cure'), storageId ? eq(newest.storageId, storageId) : undefined));
 }
 
@@ -63,7 +71,7 @@ export async function placeIn(
     const last = positionName(storage.rows - 1, storage.columns - 1);
     return refuseFields({ position: `${storage.name} has the places A1 to ${last}.` });
   }
-  const there = (await standing(tx, storageId)).find(
+  const there = (await standing(tx, { storageId })).find(
     (each) => each.position === at && each.specimenId !== specimenId,
   );
   if (there) return refuseFields({ position: `${there.label} stands there. Look before you move either.` });

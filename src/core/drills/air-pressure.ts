@@ -1,5 +1,5 @@
 import { apparentAir, gaugeAfterRelease } from './instruments';
-import { choose, press, read, seen } from './steps';
+import { acceptanceSetup, choose, press, read, seen } from './steps';
 import type { Drill, DrillScript, DrillWorld } from './types';
 
 /** Chamber over bowl, and initial gauge, of the practice meter. */
@@ -30,16 +30,11 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'petcock-open', 'main-valve', 'leak', 'rod-strike'],
     given: { type: 'B', consolidation: 'rod', factor: '0.3', onLine: 'true', watered: 'true' },
-    setup: {
-      zone: 'utc',
-      profile: 'astm',
-      sample: {
-        kind: 'acceptance',
-        sampledAt: new Date(world.startedAt).toISOString(),
-        measuredSlump: us ? '4 in' : '100 mm',
-        air: '6 %',
-      },
-    },
+    setup: acceptanceSetup({
+      sampledAt: new Date(world.startedAt).toISOString(),
+      measuredSlump: us ? '4 in' : '100 mm',
+      air: '6 %',
+    }),
     steps: [
       press(
         'fillStartedAt',
@@ -112,23 +107,14 @@ function script(world: DrillWorld): DrillScript {
               { fails: ['air-pressure.settle'], real: true },
             ),
           ]),
-      ...(open
-        ? [
-            read(
-              'petcocks',
-              'Both petcocks shut before the main valve is opened',
-              'You open the main valve. Beside it there is a fine hiss, and a drop hangs at the far petcock. Enter how the petcocks stand.',
-              { petcocks: 'open' },
-            ),
-          ]
-        : [
-            read(
-              'petcocks',
-              'Both petcocks shut before the main valve is opened',
-              'You turn both petcocks shut and try them by hand: they are. Enter how the petcocks stand.',
-              { petcocks: 'closed' },
-            ),
-          ]),
+      read(
+        'petcocks',
+        'Both petcocks shut before the main valve is opened',
+        open
+          ? 'You open the main valve. Beside it there is a fine hiss, and a drop hangs at the far petcock. Enter how the petcocks stand.'
+          : 'You turn both petcocks shut and try them by hand: they are. Enter how the petcocks stand.',
+        { petcocks: open ? 'open' : 'closed' },
+      ),
       choose(
         'tap',
         'Bowl struck, gauge tapped, valve held open',

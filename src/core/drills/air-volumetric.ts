@@ -1,5 +1,5 @@
 import { divisions, meterLevel, type RollMeter } from './instruments';
-import { choose, press, read, seen } from './steps';
+import { acceptanceSetup, choose, press, read, seen } from './steps';
 import type { Drill, DrillScript, DrillWorld } from './types';
 
 /** Air by the volumetric method, alcohol measured before rolling. */
@@ -34,11 +34,7 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'leak', 'alcohol-uncounted', 'stuck', 'petcock-open'],
     given: { variant: 'before' },
-    setup: {
-      zone: 'utc',
-      profile: 'astm',
-      sample: { kind: 'acceptance', sampledAt: new Date(world.startedAt).toISOString(), air: '6 %' },
-    },
+    setup: acceptanceSetup({ sampledAt: new Date(world.startedAt).toISOString(), air: '6 %' }),
     steps: [
       press(
         'fillStartedAt',

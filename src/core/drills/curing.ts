@@ -1,4 +1,4 @@
-import { choose, press, read } from './steps';
+import { acceptanceSetup, choose, press, read } from './steps';
 import type { Drill, DrillScript, DrillWorld } from './types';
 
 /** The visit to the box: extremes, hours, the way to the laboratory. */
@@ -31,15 +31,10 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'hot-box', 'moved-early', 'wrong-rod'],
     given: { method: 'box', setAt: start(early ? 1 : -14), condition: 'ok', protectedOnTheWay: 'true' },
-    setup: {
-      zone: 'utc',
-      profile: 'astm',
-      sample: {
-        kind: 'acceptance',
-        specifiedStrength: us ? '4,500 psi' : '30 MPa',
-        events: { moulded: start(-20) },
-      },
-    },
+    setup: acceptanceSetup({
+      specifiedStrength: us ? '4,500 psi' : '30 MPa',
+      events: { moulded: start(-20) },
+    }),
     steps: [
       choose(
         'set',

@@ -1,4 +1,4 @@
-import { choose, press, read } from './steps';
+import { acceptanceSetup, choose, press, read } from './steps';
 import type { Drill, DrillScript, DrillWorld } from './types';
 
 /** Density: tare, layers, plate, mass. */
@@ -29,15 +29,10 @@ function script(world: DrillWorld): DrillScript {
       nominalVolume: us ? '0.25' : '7',
       plate: rod ? 'false' : 'true',
     },
-    setup: {
-      zone: 'utc',
-      profile: 'astm',
-      sample: {
-        kind: 'acceptance',
-        sampledAt: new Date(world.startedAt).toISOString(),
-        measuredSlump: us ? '4 in' : '100 mm',
-      },
-    },
+    setup: acceptanceSetup({
+      sampledAt: new Date(world.startedAt).toISOString(),
+      measuredSlump: us ? '4 in' : '100 mm',
+    }),
     steps: [
       choose(
         'tare',

@@ -1,4 +1,4 @@
-import { choose, press, read } from './steps';
+import { acceptanceSetup, choose, press, read } from './steps';
 import type { Drill, DrillScript, DrillWorld } from './types';
 
 /** Sampling from a truck with a chute. */
@@ -31,7 +31,7 @@ function script(world: DrillWorld): DrillScript {
       wholeStream: 'true',
       portions: '2',
     },
-    setup: { zone: 'utc', profile: 'astm', sample: { kind: 'acceptance', loadVolume: `${load} ${unit}` } },
+    setup: acceptanceSetup({ loadVolume: `${load} ${unit}` }),
     steps: [
       choose(
         'water',

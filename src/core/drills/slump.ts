@@ -1,5 +1,5 @@
 import { quarters } from './instruments';
-import { choose, press, read, seen } from './steps';
+import { acceptanceSetup, choose, press, read, seen } from './steps';
 import type { Drill, DrillScript, DrillWorld } from './types';
 
 /** Slump: three layers by volume, a lift in its seconds, the displaced centre. */
@@ -23,16 +23,11 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'fast-lift', 'shear', 'first-portion', 'rod-strike'],
     given: { shearedBefore: 'false' },
-    setup: {
-      zone: 'utc',
-      profile: 'astm',
-      sample: {
-        kind: 'acceptance',
-        sampledAt: new Date(world.startedAt).toISOString(),
-        slump: us ? '4 in' : '100 mm',
-        slumpKind: 'target',
-      },
-    },
+    setup: acceptanceSetup({
+      sampledAt: new Date(world.startedAt).toISOString(),
+      slump: us ? '4 in' : '100 mm',
+      slumpKind: 'target',
+    }),
     steps: [
       choose(
         'damp',
@@ -141,7 +136,7 @@ function script(world: DrillWorld): DrillScript {
         'Shape judged from what is seen',
         sheared
           ? 'One side of the cone has slid away along a slope; the other half stands.'
-          : `The cone settles evenly. From the rod across the mould down to the ${sheared ? '' : 'displaced original centre of the top'}, the ruler says ${text} ${unit}.`,
+          : `The cone settles evenly. From the rod across the mould down to the displaced original centre of the top, the ruler says ${text} ${unit}.`,
         sheared ? { shape: 'shear' } : { shape: 'true', slump: text },
         us ? 0.13 : 3,
       ),

@@ -1,4 +1,4 @@
-import { choose, press, read, seen } from './steps';
+import { acceptanceSetup, choose, press, read, seen } from './steps';
 import type { Drill, DrillScript, DrillStep, DrillWorld } from './types';
 
 /** Cylinders: rod, layers, finish, marks, rest. */
@@ -64,16 +64,11 @@ function script(world: DrillWorld, what: 'cylinders' | 'beams'): DrillScript {
       ...(wrong ? {} : { rod: beams ? 'large' : 'small' }),
       planned: String(count),
     },
-    setup: {
-      zone: 'utc',
-      profile: 'astm',
-      sample: {
-        kind: 'acceptance',
-        sampledAt: new Date(world.startedAt).toISOString(),
-        measuredSlump: us ? '4 in' : '100 mm',
-        aggregate: us ? '3/4 in' : '20 mm',
-      },
-    },
+    setup: acceptanceSetup({
+      sampledAt: new Date(world.startedAt).toISOString(),
+      measuredSlump: us ? '4 in' : '100 mm',
+      aggregate: us ? '3/4 in' : '20 mm',
+    }),
     steps: [
       choose(
         'place',

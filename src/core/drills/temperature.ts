@@ -1,4 +1,4 @@
-import { choose, press, read, seen } from './steps';
+import { acceptanceSetup, choose, press, read, seen } from './steps';
 import type { Drill, DrillScript, DrillWorld } from './types';
 
 /** Temperature: cover, dwell, read in place. */
@@ -22,11 +22,7 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'early-read', 'first-portion', 'leak'],
     given: { place: 'barrow' },
-    setup: {
-      zone: 'utc',
-      profile: 'astm',
-      sample: { kind: 'acceptance', sampledAt: new Date(world.startedAt).toISOString() },
-    },
+    setup: acceptanceSetup({ sampledAt: new Date(world.startedAt).toISOString() }),
     steps: [
       choose(
         'device',

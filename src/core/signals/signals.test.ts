@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { type Breakpoints, CORNER, loadAt, ORDINARY, STOPPED } from '@/testing/load-curves';
 import { analyseLog, firstRows, guessMapping, type LogAnalysis, readLoadLog } from '.';
 
 const BAND = {
@@ -12,18 +13,12 @@ const BAND = {
 const AREA = 12.56637;
 
 /** A log by straight lines between breakpoints, sampled evenly, rounded to 10 lbf. */
-function built(
-  points: readonly (readonly [number, number])[],
-  dt: number,
-): { seconds: Float64Array; load: Float64Array } {
+function built(points: Breakpoints, dt: number): { seconds: Float64Array; load: Float64Array } {
   const last = points.at(-1)?.[0] ?? 0;
   const count = Math.round(last / dt) + 1;
   const seconds = Float64Array.from({ length: count }, (_, index) => index * dt);
   const load = seconds.map((t) => {
-    const next = points.findIndex(([time]) => time >= t - 1e-9);
-    const [t1, f1] = points[Math.max(1, next)] ?? [0, 0];
-    const [t0, f0] = points[Math.max(1, next) - 1] ?? [0, 0];
-    const tens = (f0 + ((t - t0) / (t1 - t0)) * (f1 - f0)) / 10;
+    const tens = loadAt(points, t) / 10;
     const down = Math.floor(tens + 1e-9);
     // Ties to the even ten, as an indicator would not: it is how the hand-worked logs were rounded.
     const tie = Math.abs(tens - down - 0.5) < 1e-9;
@@ -32,18 +27,9 @@ function built(
   return { seconds, load };
 }
 
-const analysed = (points: readonly (readonly [number, number])[], dt = 0.1, over: object = {}): LogAnalysis =>
+const analysed = (points: Breakpoints, dt = 0.1, over: object = {}): LogAnalysis =>
   analyseLog({ ...built(points, dt), area: AREA, stress: 1, ...BAND, ...over });
 
-const K1 = [
-  [0, 0],
-  [3, 0],
-  [13, 28_000],
-  [67, 52_030],
-  [85, 55_630],
-  [86, 46_630],
-  [88, 5000],
-] as const;
 const K5 = [
   [0, 0],
   [3, 0],
@@ -56,7 +42,7 @@ const K5 = [
 // Worked by hand and by an independent script from the breakpoints; common practice, no source.
 describe('a load log', () => {
   it('of an ordinary test', () => {
-    const log = analysed(K1);
+    const log = analysed(ORDINARY);
     expect([log.peak, log.peakAt]).toEqual([55_630, 85]);
     expect(log.halfAt).toBeCloseTo(12.934, 2);
     expect(log.ninetyAt).toBeCloseTo(62.593, 2);
@@ -89,18 +75,7 @@ describe('a load log', () => {
     expect(log.verdict).toBe('review');
   });
   it('with a corner that broke early and did not end the test', () => {
-    const log = analysed([
-      [0, 0],
-      [3, 0],
-      [15, 22_000],
-      [55, 39_600],
-      [55.5, 37_200],
-      [57, 38_000],
-      [87, 51_200],
-      [88, 51_400],
-      [90, 40_000],
-      [92, 12_000],
-    ]);
+    const log = analysed(CORNER);
     expect([log.peak, log.peakAt]).toEqual([51_400, 88]);
     expect(log.meanRate).toBeCloseTo(31.24, 1);
     expect(log.slowest).toBeCloseTo(-109.1, 0);
@@ -111,14 +86,7 @@ describe('a load log', () => {
     expect(log.verdict).toBe('remark');
   });
   it('that was stopped before the maximum was passed', () => {
-    const log = analysed([
-      [0, 0],
-      [3, 0],
-      [13, 26_000],
-      [63, 48_000],
-      [70, 50_400],
-      [74, 49_200],
-    ]);
+    const log = analysed(STOPPED);
     expect(log.meanRate).toBeCloseTo(36.21, 1);
     expect(log.outside).toBeCloseTo(0.2, 1);
     expect(log.brokenAt).toBeNull();
@@ -136,11 +104,11 @@ describe('a load log', () => {
     expect(analysed(K5, 1, { register: 45_700 }).verdict).toBe('valid');
   });
   it('with a spike keeps its peak and lists what was replaced', () => {
-    const log = built(K1, 0.1);
+    const log = built(ORDINARY, 0.1);
     log.load[500] = (log.load[500] ?? 0) + 9000;
     const found = analyseLog({ ...log, area: AREA, stress: 1, ...BAND });
     expect(found.spikes).toEqual([{ index: 500, was: 53_460, now: 44_465 }]);
-    const clean = analysed(K1);
+    const clean = analysed(ORDINARY);
     expect([found.peak, found.halfAt, found.ninetyAt, found.meanRate]).toEqual([
       clean.peak,
       clean.halfAt,
@@ -150,7 +118,7 @@ describe('a load log', () => {
   });
   it('whose clock repeats or falls back gives no rates', () => {
     for (const by of [0, -0.5]) {
-      const log = built(K1, 0.1);
+      const log = built(ORDINARY, 0.1);
       log.seconds[300] = (log.seconds[299] ?? 0) + by;
       const found = analyseLog({ ...log, area: AREA, stress: 1, ...BAND });
       expect([found.verdict, found.troubles, found.meanRate]).toEqual([
@@ -203,7 +171,7 @@ describe('a load log', () => {
     expect(log.verdict).toBe(verdict);
   });
   it('with a gap in the judged part is said to have one', () => {
-    const whole = built(K1, 0.1);
+    const whole = built(ORDINARY, 0.1);
     const kept = [...whole.seconds.keys()].filter((index) => index < 300 || index > 320);
     const log = analyseLog({
       seconds: Float64Array.from(kept, (index) => whole.seconds[index] ?? 0),

@@ -11,12 +11,11 @@ import {
 } from 'class-validator';
 import { and, eq, isNull } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { Limits } from '@/core/limits';
 import { METHODS } from '@/core/methods';
 import { dueOn } from '@/core/windows';
 import { cards, people } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
-import { limitChangesAt } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { defineUseCase, MANAGERS, refuseFields } from '../use-case';
 
 /** The tests that acceptance asks a certified technician for. */
@@ -60,8 +59,7 @@ export const addCard = defineUseCase({
     if (Date.parse(input.issuedOn) > now.getTime() + 86_400_000) {
       refuseFields({ issuedOn: 'Issued on lies in the future.' });
     }
-    const { changes, revision } = await limitChangesAt(tx);
-    const years = new Limits(changes, revision).number('people.certified', 'US').toNumber();
+    const years = (await limitsNow(tx)).number('people.certified', 'US').toNumber();
     const longest = dueOn(input.issuedOn, years * 12);
     const expiresOn = input.expiresOn ?? longest;
     realDay('expiresOn', 'Good until', expiresOn);

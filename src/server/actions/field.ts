@@ -16,7 +16,6 @@ import {
 } from 'class-validator';
 import { and, desc, eq, inArray, lt, sql } from 'drizzle-orm';
 import { CONDITIONS, HAND_OVERS } from '@/core/identity/custody';
-import { Limits } from '@/core/limits';
 import { setupMeasure } from '@/core/methods';
 import { type Exact, exact } from '@/core/quantity';
 import { drawPositions, randomNumbers, samplesForDay } from '@/core/sampling-plan';
@@ -36,7 +35,7 @@ import {
 } from '@/db/schema';
 import { NotFound } from '../errors';
 import { measureText } from '../measure-text';
-import { limitChangesAt } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
 import { currentReadings } from './runs';
 import { instantField } from './samples';
@@ -95,8 +94,7 @@ export const planSampling = defineUseCase({
     const area = input.area
       ? measureText('area', input.area, 'area', us ? 'ft2' : 'm2', [0, 1_000_000])
       : null;
-    const { changes, revision } = await limitChangesAt(tx, { jobId: job.id });
-    const limits = new Limits(changes, revision, job.profile);
+    const limits = await limitsNow(tx, job);
     const cubic = setupMeasure(volume, 'volume', us ? 'yd3' : 'm3');
     if (!cubic) return refuseFields({ volume: 'Planned volume: as 60 yd³.' });
     const plan = samplesForDay(

@@ -32,11 +32,7 @@ export const recordEvent = defineUseCase({
       refuseFields({ note: 'Say what is wrong with it; a low number is no reason.' });
     }
     if (input.kind === 'discarded' && specimen.ageHours === null) {
-      const released = await tx
-        .select({ id: specimenEvents.id })
-        .from(specimenEvents)
-        .where(and(eq(specimenEvents.specimenId, specimen.id), eq(specimenEvents.kind, 'released')));
-      if (released.length === 0) {
+      if (!(await hasEvent(tx, specimen.id, ['released']))) {
         refuseFields({
           kind: 'It is held: record first who released it, in writing. Time alone releases nothing.',
         });
@@ -61,6 +57,20 @@ export const recordEvent = defineUseCase({
     return { specimenId: specimen.id };
   },
 });
+
+/** Whether any of these things ever happened to a specimen. */
+async function hasEvent(
+  tx: Transaction,
+  specimenId: string,
+  kinds: readonly (typeof specimenEvents.$inferSelect)['kind'][],
+): Promise<boolean> {
+  const [found] = await tx
+    .select({ id: specimenEvents.id })
+    .from(specimenEvents)
+    .where(and(eq(specimenEvents.specimenId, specimenId), inArray(specimenEvents.kind, [...kinds])))
+    .limit(1);
+  return found !== undefined;
+}
 
 export class DecideHoldInput {
   @IsUUID() specimenId: string;
@@ -89,13 +99,7 @@ export const decideHold = defineUseCase({
     if (!held) throw new NotFound('This specimen');
     if (held.ageHours !== null || held.testedAt)
       throw new Conflict('Only a held specimen that is not tested can be decided on.');
-    const gone = await tx
-      .select({ id: specimenEvents.id })
-      .from(specimenEvents)
-      .where(
-        and(eq(specimenEvents.specimenId, held.id), inArray(specimenEvents.kind, ['discarded', 'lost'])),
-      );
-    if (gone.length > 0) throw new Conflict('It is not there any more.');
+    if (await hasEvent(tx, held.id, ['discarded', 'lost'])) throw new Conflict('It is not there any more.');
     const ageHours =
       input.decision === 'information' ? INFORMATION_HOURS : await replacedAge(tx, held, input.replaces, now);
     const { job } = await sampleAndJob(tx, held.sampleId);
@@ -126,16 +130,8 @@ async function replacedAge(
   if (other?.sampleId !== held.sampleId || other.ageHours === null) {
     return refuseFields({ replaces: 'Choose the specimen of the same sample that it stands in for.' });
   }
-  const put = await tx
-    .select({ id: specimenEvents.id })
-    .from(specimenEvents)
-    .where(
-      and(
-        eq(specimenEvents.specimenId, other.id),
-        inArray(specimenEvents.kind, ['discarded', 'quarantined', 'lost']),
-      ),
-    );
-  if (other.testedAt || put.length === 0) {
+  const aside = await hasEvent(tx, other.id, ['discarded', 'quarantined', 'lost']);
+  if (other.testedAt || !aside) {
     refuseFields({
       replaces: `${other.label} must be put aside for a recorded defect before it is tested; a low number is no defect.`,
     });

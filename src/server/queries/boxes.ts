@@ -1,12 +1,12 @@
 import { and, asc, eq, exists, gte } from 'drizzle-orm';
 import { clockOf, readClock } from '@/core/clocks';
 import { sampleLabel } from '@/core/identity/labels';
-import { Limits } from '@/core/limits';
+import type { Limits } from '@/core/limits';
 import { findMethod, usableInput } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { jobs, placements, runs, samples, specimens } from '@/db/schema';
 import { currentReadings, inputOf } from '../actions/runs';
-import { limitChangesAt } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { sampleEvents } from '../sample-facts';
 import { readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -51,12 +51,13 @@ export async function boxedSets(db: Queryable, actor: Actor, now: Date): Promise
     db,
     open.map(({ sample }) => sample.id),
   );
+  const ofJobs = new Map<string, Limits>();
   const sets: BoxedSet[] = [];
   for (const { sample, run, element, job } of open) {
     const stamps = events.get(sample.id) ?? {};
     if (stamps.moulded === undefined || stamps.collected !== undefined) continue;
-    const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
-    const limits = new Limits(changes, revision, job.profile);
+    const limits = ofJobs.get(job.id) ?? (await limitsNow(db, job));
+    ofJobs.set(job.id, limits);
     const clock = readClock(clockOf('initial-cure'), stamps, now.getTime(), limits, job.system);
     const after = (limits.of('curing.after-set', job.system).low?.toNumber() ?? 0) * HOUR;
     const set = stamps['final-set'];

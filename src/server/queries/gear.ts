@@ -1,6 +1,6 @@
 import { asc, desc, eq, isNull } from 'drizzle-orm';
 import { cardState } from '@/core/certification';
-import { Limits, type Profile } from '@/core/limits';
+import type { Profile } from '@/core/limits';
 import { equipmentDue } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import {
@@ -12,7 +12,7 @@ import {
   limitChanges,
   people,
 } from '@/db/schema';
-import { limitChangesAt } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 
@@ -21,8 +21,7 @@ export type DueState = 'in date' | 'due soon' | 'overdue' | 'never verified' | '
 /** The equipment with its last verification and when the next is due. `today` is a calendar date. */
 export async function gearList(db: Queryable, actor: Actor, today: string) {
   staffOnly(actor);
-  const { changes, revision } = await limitChangesAt(db);
-  const limits = new Limits(changes, revision);
+  const limits = await limitsNow(db);
   const items = await db.select().from(equipment).orderBy(asc(equipment.kind), asc(equipment.number));
   const checks = await db
     .select()
@@ -55,8 +54,7 @@ function dueState(inService: boolean, due: string | null, today: string): DueSta
 /** The limits register in force, each entry with the history of what the laboratory did to it. */
 export async function limitRegister(db: Queryable, actor: Actor) {
   staffOnly(actor);
-  const { changes, revision } = await limitChangesAt(db);
-  const limits = new Limits(changes, revision);
+  const limits = await limitsNow(db);
   const history = await db
     .select({ row: limitChanges, byName: people.name })
     .from(limitChanges)
@@ -64,7 +62,7 @@ export async function limitRegister(db: Queryable, actor: Actor) {
     .where(isNull(limitChanges.jobId))
     .orderBy(desc(limitChanges.revision));
   return {
-    revision,
+    revision: limits.revision,
     entries: limits.all().map(({ id, entry }) => ({
       id,
       ...entry,
@@ -88,8 +86,7 @@ export async function projectLimits(
   job: { readonly id: string; readonly profile: Profile },
 ) {
   staffOnly(actor);
-  const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
-  const limits = new Limits(changes, revision, job.profile);
+  const limits = await limitsNow(db, job);
   const rows = await db
     .selectDistinctOn([limitChanges.limitId], {
       limitId: limitChanges.limitId,

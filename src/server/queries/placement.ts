@@ -33,7 +33,7 @@ import {
   samplingPlans,
   specimens,
 } from '@/db/schema';
-import { limitChangesAt } from '../run-setup';
+import { limitChangesAt, limitsNow } from '../run-setup';
 import { sampleEvents } from '../sample-facts';
 import { present, readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -119,8 +119,7 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
       : [];
   const volumes = trucks.map(({ volume }) => setupMeasure(volume, 'volume', volumeUnit) ?? exact(0));
   const out = volumes.reduce((sum, each) => sum.plus(each), exact(0));
-  const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
-  const limits = new Limits(changes, revision, job.profile);
+  const limits = await limitsNow(db, job);
   const events = await sampleEvents(db, ids);
   const views = taken.map(({ sample, by }) => ({
     ...sample,
@@ -231,7 +230,7 @@ export function freshSeries(day: Pick<PlacementDay, 'samples' | 'job' | 'limits'
         .filter((run) => methods.includes(run.method) && run.state === 'complete')
         .flatMap((run) => {
           const result = run.outcome?.results.find((each) => each.quantity === quantity);
-          const valid = run.outcome?.findings.every(({ severity }) => severity !== 'invalid') ?? false;
+          const valid = run.outcome ? isReportable(run.outcome.findings) : false;
           return result
             ? [
                 {
@@ -327,7 +326,7 @@ export function claimedYield(
 /** How a result stands against its tolerance; null while it cannot be told. */
 function against(run: RunView): Against | null {
   const conformity = run.outcome?.conformity[0];
-  const valid = run.outcome?.findings.every(({ severity }) => severity !== 'invalid') ?? false;
+  const valid = run.outcome ? isReportable(run.outcome.findings) : false;
   if (run.state !== 'complete' || !conformity || !valid) return null;
   if (conformity.verdict === 'meets') return 'in';
   return conformity.side ?? null;

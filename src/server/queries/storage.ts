@@ -1,12 +1,12 @@
 import { asc, desc, eq } from 'drizzle-orm';
-import { Limits } from '@/core/limits';
+import type { Limits } from '@/core/limits';
 import { setupMeasure } from '@/core/methods';
 import { exact, plainOf } from '@/core/quantity';
 import { type DutyReading, dutiesOf, limeFor, readDuty } from '@/core/storage';
 import type { Queryable } from '@/db/client';
 import { people, storageDuties, storages } from '@/db/schema';
 import { measureWords } from '../reports/content';
-import { limitChangesAt } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import { standing } from '../standing';
 import type { Actor } from '../use-case';
@@ -29,12 +29,8 @@ export interface StorageView {
   }[];
 }
 
-/** The tanks and rooms: what stands in each, and how its duties stand. */
-export async function storageList(db: Queryable, actor: Actor, now: Date): Promise<StorageView[]> {
-  staffOnly(actor);
-  const { changes, revision } = await limitChangesAt(db);
-  const limits = new Limits(changes, revision);
-  const all = await db.select().from(storages).orderBy(asc(storages.name));
+/** How the duties of a tank or room stand, each by when it was last done. */
+async function dutiesBy(db: Queryable, limits: Limits, now: Date) {
   const done = await db
     .selectDistinctOn([storageDuties.storageId, storageDuties.duty], {
       storageId: storageDuties.storageId,
@@ -48,6 +44,25 @@ export async function storageList(db: Queryable, actor: Actor, now: Date): Promi
     .from(storageDuties)
     .leftJoin(people, eq(people.id, storageDuties.by))
     .orderBy(storageDuties.storageId, storageDuties.duty, desc(storageDuties.at));
+  return (storage: Pick<typeof storages.$inferSelect, 'id' | 'kind'>): StorageView['duties'] =>
+    dutiesOf(storage.kind).map((duty) => {
+      const last = done.find((each) => each.storageId === storage.id && each.duty === duty);
+      const extremes =
+        last?.lowest && last.highest ? `${measureWords(last.lowest)} to ${measureWords(last.highest)}` : '';
+      return {
+        ...readDuty(duty, last?.at.getTime() ?? null, now.getTime(), limits, 'US'),
+        byName: last?.byName ?? null,
+        note: [extremes, last?.note ?? ''].filter(Boolean).join('; '),
+      };
+    });
+}
+
+/** The tanks and rooms: what stands in each, and how its duties stand. */
+export async function storageList(db: Queryable, actor: Actor, now: Date): Promise<StorageView[]> {
+  staffOnly(actor);
+  const limits = await limitsNow(db);
+  const all = await db.select().from(storages).orderBy(asc(storages.name));
+  const duties = await dutiesBy(db, limits, now);
   const here = all.length > 0 ? await standing(db) : [];
   return all.map((storage) => {
     const water = setupMeasure(storage.volume ?? undefined, 'volume', 'gal');
@@ -55,16 +70,7 @@ export async function storageList(db: Queryable, actor: Actor, now: Date): Promi
     return {
       ...storage,
       lime: lime ? plainOf(lime.mass.toDecimalPlaces(0), lime.unit) : null,
-      duties: dutiesOf(storage.kind).map((duty) => {
-        const last = done.find((each) => each.storageId === storage.id && each.duty === duty);
-        const extremes =
-          last?.lowest && last.highest ? `${measureWords(last.lowest)} to ${measureWords(last.highest)}` : '';
-        return {
-          ...readDuty(duty, last?.at.getTime() ?? null, now.getTime(), limits, 'US'),
-          byName: last?.byName ?? null,
-          note: [extremes, last?.note ?? ''].filter(Boolean).join('; '),
-        };
-      }),
+      duties: duties(storage),
       specimens: here
         .filter(({ storageId }) => storageId === storage.id)
         .map(({ specimenId, label, position, since }) => ({ id: specimenId, label, position, since }))
@@ -75,13 +81,17 @@ export async function storageList(db: Queryable, actor: Actor, now: Date): Promi
 
 /** Where a specimen stands, what that place owes, and the places it could go to. */
 export async function specimenHome(db: Queryable, actor: Actor, specimenId: string, now: Date) {
-  const storages = await storageList(db, actor, now);
-  const home = storages.find((storage) => storage.specimens.some(({ id }) => id === specimenId));
+  staffOnly(actor);
+  const all = await db
+    .select({ id: storages.id, name: storages.name, kind: storages.kind })
+    .from(storages)
+    .orderBy(asc(storages.name));
+  const [here] = await standing(db, { specimenId });
+  const home = all.find(({ id }) => id === here?.storageId);
+  const duties = home ? (await dutiesBy(db, await limitsNow(db), now))(home) : [];
   return {
-    storages: storages.map(({ id, name }) => ({ id, name })),
-    home: home
-      ? { name: home.name, position: home.specimens.find(({ id }) => id === specimenId)?.position ?? null }
-      : null,
-    owed: home ? home.duties.filter(({ state }) => state === 'overdue').map(({ duty }) => duty) : [],
+    storages: all.map(({ id, name }) => ({ id, name })),
+    home: home ? { name: home.name, position: here?.position ?? null } : null,
+    owed: duties.filter(({ state }) => state === 'overdue').map(({ duty }) => duty),
   };
 }

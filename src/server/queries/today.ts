@@ -1,9 +1,8 @@
 import { and, asc, eq, gte, isNotNull, isNull, lte, notExists, or } from 'drizzle-orm';
-import { Limits } from '@/core/limits';
 import { type WindowState, windowState } from '@/core/windows';
 import type { Queryable } from '@/db/client';
 import { jobs, mixes, placements, runs, samples, specimenEvents, specimens } from '@/db/schema';
-import { limitChangesAt } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 
@@ -28,8 +27,7 @@ const DAY = 86_400_000;
 
 /** Windows around now: missed ones not yet broken, open ones, those that open within a week, and what was done today. */
 export async function brackets(db: Queryable, actor: Actor, now: Date): Promise<Bracket[]> {
-  const { changes, revision } = await limitChangesAt(db);
-  const limits = new Limits(changes, revision);
+  const limits = await limitsNow(db);
   const rows = await db
     .select({ specimen: specimens, sample: samples, placement: placements, mix: mixes, job: jobs })
     .from(specimens)

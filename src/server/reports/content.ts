@@ -6,7 +6,7 @@ import { mouldText } from '@/core/moulds';
 import { type System, UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
 import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
 import { ageText, durationText } from '@/core/windows';
-import { type Finding, sourceText } from '@/core/working';
+import { type Finding, isReportable, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { type RunView, type SpecimenView, sampleDossier } from '../queries/dossier';
 import { mixSeries } from '../queries/series';
@@ -193,7 +193,7 @@ function reportTest(run: RunView, zone: string): ReportTest {
         const facts = run.setup?.equipment?.find((each) => each.number === number);
         return `${field.label} ${number}${facts?.verifiedOn ? `, verified ${facts.verifiedOn}` : ''}`;
       }),
-    valid: (outcome?.findings ?? []).every(({ severity }) => severity !== 'invalid'),
+    valid: isReportable(outcome?.findings ?? []),
   };
 }
 

@@ -3,33 +3,20 @@ import {
   Alert,
   Box,
   Button,
-  Checkbox,
   Dialog,
   DialogActions,
   DialogContent,
   DialogTitle,
   Stack,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
   TextField,
   Typography,
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { type ChangeEvent, type ReactNode, useId, useMemo, useState } from 'react';
+import { type ReactNode, useId, useMemo, useState } from 'react';
 import { perform } from '../api';
+import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
-
-export interface ImportRowView {
-  readonly key: string;
-  readonly cells: readonly string[];
-  /** Why it cannot be brought in; empty when it can. */
-  readonly errors: readonly string[];
-  /** What somebody should know of it and may bring in all the same. */
-  readonly remarks?: readonly string[];
-}
+import { ImportRows, type ImportRowView, withKey } from './ImportRows';
 
 export interface ImportView {
   readonly rows: readonly ImportRowView[];
@@ -71,10 +58,7 @@ export function ImportDialog({
     setLeft(new Set());
     setTrouble('');
   };
-  const choose = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const choose = async (file: File): Promise<void> => {
     if (file.size > LARGEST) return setTrouble('The file is larger than 2 MB: split it.');
     take(await file.text());
   };
@@ -103,10 +87,9 @@ export function ImportDialog({
               {intro}
             </Typography>
             <Box>
-              <Button component="label" variant="outlined">
+              <FileButton variant="outlined" accept=".csv,.txt,text/csv,text/plain" take={choose}>
                 Choose a file
-                <input type="file" accept=".csv,.txt,text/csv,text/plain" hidden onChange={choose} />
-              </Button>
+              </FileButton>
             </Box>
             <TextField
               label="or paste the rows"
@@ -124,56 +107,13 @@ export function ImportDialog({
               </Alert>
             ))}
             {view && view.rows.length > 0 ? (
-              <Box sx={{ overflowX: 'auto' }}>
-                <Table size="small">
-                  <TableHead>
-                    <TableRow>
-                      <TableCell padding="checkbox" />
-                      {[...columns, 'Remarks'].map((word) => (
-                        <TableCell key={word}>{word}</TableCell>
-                      ))}
-                    </TableRow>
-                  </TableHead>
-                  <TableBody>
-                    {view.rows.map((row) => (
-                      <TableRow key={row.key}>
-                        <TableCell padding="checkbox">
-                          <Checkbox
-                            checked={row.errors.length === 0 && !left.has(row.key)}
-                            disabled={row.errors.length > 0}
-                            slotProps={{ input: { 'aria-label': `Bring in ${row.cells[0]}` } }}
-                            onChange={(_, on) =>
-                              setLeft((all) => {
-                                const next = new Set(all);
-                                if (on) next.delete(row.key);
-                                else next.add(row.key);
-                                return next;
-                              })
-                            }
-                          />
-                        </TableCell>
-                        {row.cells.map((cell, index) => (
-                          <TableCell key={columns[index]} className="mono">
-                            {cell}
-                          </TableCell>
-                        ))}
-                        <TableCell>
-                          {row.errors.map((error) => (
-                            <Typography key={error} variant="body2" color="error">
-                              {error}
-                            </Typography>
-                          ))}
-                          {row.remarks?.map((remark) => (
-                            <Typography key={remark} variant="body2" sx={{ color: 'warning.main' }}>
-                              {remark}
-                            </Typography>
-                          ))}
-                        </TableCell>
-                      </TableRow>
-                    ))}
-                  </TableBody>
-                </Table>
-              </Box>
+              <ImportRows
+                columns={[...columns, 'Remarks']}
+                rows={view.rows}
+                isChosen={({ key }) => !left.has(key)}
+                choose={({ key }, on) => setLeft((all) => withKey(all, key, !on))}
+                label={({ cells }) => `Bring in ${cells[0]}`}
+              />
             ) : null}
           </Stack>
         </DialogContent>

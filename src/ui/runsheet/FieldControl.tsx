@@ -6,6 +6,7 @@ import { type System, unitLabel, unitLabelsOf } from '@/core/quantity';
 import { timeNow } from '../clock';
 import { Drawing } from '../drawings/Drawing';
 import { Keypad, useKeypad } from '../field/Keypad';
+import { FileButton } from '../parts/FileButton';
 import { MONO } from '../theme';
 import { dayTime, fromLocalInput, localInput } from '../time';
 
@@ -121,8 +122,7 @@ const LARGEST_LOG = 2 * 1024 * 1024;
 function LogControl(props: Props) {
   const { field, value, error } = props;
   const [trouble, setTrouble] = useState('');
-  const load = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const load = async (file: File): Promise<void> => {
     if (file.size > LARGEST_LOG)
       return setTrouble('This file is larger than 2 MB: cut out the days that count.');
     setTrouble('');
@@ -148,18 +148,9 @@ function LogControl(props: Props) {
         }}
       />
       {props.readOnly ? null : (
-        <Button component="label" size="small" sx={{ mt: 0.5 }}>
+        <FileButton size="small" sx={{ mt: 0.5 }} accept=".csv,.txt,.tsv,text/*" take={load}>
           From a file
-          <input
-            type="file"
-            accept=".csv,.txt,.tsv,text/*"
-            hidden
-            onChange={(event) => {
-              void load(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </Button>
+        </FileButton>
       )}
     </Box>
   );

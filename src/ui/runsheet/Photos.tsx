@@ -1,9 +1,10 @@
 'use client';
-import { Box, Button, Checkbox, FormControlLabel, Typography } from '@mui/material';
+import { Box, Checkbox, FormControlLabel, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { type ChangeEvent, useState } from 'react';
+import { useState } from 'react';
 import { perform } from '../api';
 import { newId } from '../ids';
+import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
 import type { RunSheetData } from './types';
 
@@ -18,10 +19,7 @@ export function Photos({ data }: { data: RunSheetData }) {
   const notice = useNotice();
   const [busy, setBusy] = useState(false);
   const [withPlace, setWithPlace] = useState(false);
-  const add = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const add = async (file: File): Promise<void> => {
     setBusy(true);
     try {
       const picture = await sizedDown(file);
@@ -63,10 +61,9 @@ export function Photos({ data }: { data: RunSheetData }) {
       </Box>
       {data.canWrite && (data.lock === null || data.lock.amendment) ? (
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-          <Button component="label" variant="outlined" loading={busy}>
+          <FileButton variant="outlined" loading={busy} accept="image/*" capture="environment" take={add}>
             Add a photograph
-            <input type="file" accept="image/*" capture="environment" hidden onChange={add} />
-          </Button>
+          </FileButton>
           <FormControlLabel
             control={<Checkbox checked={withPlace} onChange={(_, on) => setWithPlace(on)} />}
             label="Keep where it was taken"

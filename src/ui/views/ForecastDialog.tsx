@@ -14,12 +14,13 @@ import {
   Typography,
   useTheme,
 } from '@mui/material';
-import { type ChangeEvent, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { readForecast } from '@/core/interchange';
 import { type LimitChanges, Limits, type Profile } from '@/core/limits';
 import { measureIn, parseMeasure, type System, unitLabel } from '@/core/quantity';
 import { limitLine, useChartSetup } from '../charts/setup';
+import { FileButton } from '../parts/FileButton';
 import { dayTime } from '../time';
 
 interface Props {
@@ -60,11 +61,7 @@ function OpenForecast({ close, ...props }: Props & { close: () => void }) {
     const at = measureIn(measure.measure, us ? 'degF' : 'degC').value;
     return readForecast(text, at, system, zone, limits, { station, bleedsLittle: props.bleedsLittle });
   }, [text, concrete, station, us, system, zone, limits, props.bleedsLittle]);
-  const choose = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (file) setText(await file.text());
-  };
+  const choose = async (file: File): Promise<void> => setText(await file.text());
   return (
     <Dialog open onClose={close} fullWidth maxWidth="md" aria-label="Evaporation from a forecast">
       <DialogTitle>Evaporation from a forecast</DialogTitle>
@@ -74,10 +71,9 @@ function OpenForecast({ close, ...props }: Props & { close: () => void }) {
             {`Columns time, air, humidity, wind; in ${us ? '°F and mph' : '°C and km/h'} unless the heading says otherwise (air_c, air_f, wind_kmh, wind_mph, wind_ms). A plan, not a reading: on the day measure at the slab.`}
           </Typography>
           <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
-            <Button component="label" variant="outlined">
+            <FileButton variant="outlined" accept=".csv,.txt,text/csv,text/plain" take={choose}>
               Choose a file
-              <input type="file" accept=".csv,.txt,text/csv,text/plain" hidden onChange={choose} />
-            </Button>
+            </FileButton>
             <TextField
               label="Concrete as it will come"
               value={concrete}

@@ -1,23 +1,12 @@
 'use client';
-import {
-  Alert,
-  Box,
-  Button,
-  Checkbox,
-  Stack,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
-  TextField,
-  Typography,
-} from '@mui/material';
+import { Alert, Box, Button, Stack, TextField, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { type ChangeEvent, useState } from 'react';
+import { useState } from 'react';
 import type { ImportPreview } from '@/core/interchange';
 import { perform, post } from '../api';
+import { ImportRows, withKey } from '../form/ImportRows';
 import { Card } from '../parts/Card';
+import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
 
 const METHOD = 'cylinder-compression';
@@ -34,10 +23,7 @@ export function ImportResults({ jobId }: { jobId: string }) {
   const [reason, setReason] = useState('');
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState('');
-  const read = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const read = async (file: File): Promise<void> => {
     if (file.size > LARGEST) return setTrouble('The file is larger than 2 MB: split it.');
     const text = await file.text();
     setName(file.name);
@@ -74,10 +60,9 @@ export function ImportResults({ jobId }: { jobId: string }) {
           same columns.
         </Typography>
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <Button component="label" variant="contained" loading={busy}>
+          <FileButton variant="contained" loading={busy} accept=".csv,text/csv,text/plain" take={read}>
             Choose a file
-            <input type="file" accept=".csv,text/csv,text/plain" hidden onChange={read} />
-          </Button>
+          </FileButton>
           <Typography>{name}</Typography>
         </Box>
         {trouble ? (
@@ -100,48 +85,17 @@ export function ImportResults({ jobId }: { jobId: string }) {
               {`Columns not used: ${preview.ignoredColumns.join(', ')}.`}
             </Typography>
           ) : null}
-          <Table size="small">
-            <TableHead>
-              <TableRow>
-                <TableCell padding="checkbox" />
-                <TableCell>Line</TableCell>
-                <TableCell>Specimen</TableCell>
-                <TableCell>Load</TableCell>
-                <TableCell>What is wrong</TableCell>
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {preview.rows.map((row) => (
-                <TableRow key={row.line}>
-                  <TableCell padding="checkbox">
-                    <Checkbox
-                      checked={chosen.has(row.line)}
-                      disabled={row.errors.length > 0}
-                      slotProps={{ input: { 'aria-label': `Import line ${row.line}` } }}
-                      onChange={(_, on) =>
-                        setChosen((all) => {
-                          const next = new Set(all);
-                          if (on) next.add(row.line);
-                          else next.delete(row.line);
-                          return next;
-                        })
-                      }
-                    />
-                  </TableCell>
-                  <TableCell className="mono">{row.line}</TableCell>
-                  <TableCell className="mono">{row.label}</TableCell>
-                  <TableCell className="mono">{String(row.input.maximumLoad ?? '')}</TableCell>
-                  <TableCell>
-                    {row.errors.map((error) => (
-                      <Typography key={`${error.column}${error.message}`} variant="body2" color="error">
-                        {`${error.column ? `${error.column}: ` : ''}${error.message}`}
-                      </Typography>
-                    ))}
-                  </TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
+          <ImportRows
+            columns={['Line', 'Specimen', 'Load', 'What is wrong']}
+            rows={preview.rows.map((row) => ({
+              key: String(row.line),
+              cells: [String(row.line), row.label, String(row.input.maximumLoad ?? '')],
+              errors: row.errors.map(({ column, message }) => (column ? `${column}: ${message}` : message)),
+            }))}
+            isChosen={({ key }) => chosen.has(Number(key))}
+            choose={({ key }, on) => setChosen((all) => withKey(all, Number(key), on))}
+            label={({ key }) => `Import line ${key}`}
+          />
           {good.length > 0 ? (
             <Box sx={{ mt: 2, display: 'flex', gap: 2, alignItems: 'flex-start', flexWrap: 'wrap' }}>
               <TextField

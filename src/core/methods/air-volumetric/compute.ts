@@ -1,6 +1,6 @@
 import { cite, isWithin, type Limits } from '../../limits';
 import { convert, type Exact, exact, plainOf, roundTo } from '../../quantity';
-import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import { bySeverity, type Finding, finding, isReportable, Sheet, standard } from '../../working';
 import { aggregateFindings } from '../aggregate';
 import { airConformity, compareFindings, layerFindings, sievedAir } from '../air';
 import type { Outcome } from '../contract';
@@ -73,7 +73,7 @@ export function compute(input: AirVolumetricInput, setup: RunSetup): Outcome {
     });
   }
   const pints = pintsOf(input);
-  const inTable = alcoholFindings(input, limits).every(({ severity }) => severity !== 'invalid');
+  const inTable = isReportable(alcoholFindings(input, limits));
   if (!older && reading && pints && inTable) {
     const correction = correctionLine(pints, limits, system, sheet);
     const cups = readMeasure(input, 'waterCups')?.value ?? exact(0);

@@ -16,13 +16,14 @@ import {
   Typography,
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { type ChangeEvent, useState } from 'react';
+import { useState } from 'react';
 import { limitsOf } from '@/core/methods';
 import { logBand, troubleWords } from '@/core/methods/cylinder-compression';
 import { exact, roundedText, type UnitId, unitLabel } from '@/core/quantity';
 import { firstRows, guessMapping, type LogMapping } from '@/core/signals';
 import { perform } from '../../api';
 import { newId } from '../../ids';
+import { FileButton } from '../../parts/FileButton';
 import { useNotice } from '../../parts/Notice';
 import type { InstrumentProps } from '../registry';
 import { LogChart } from './LogChart';
@@ -52,10 +53,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
   const diameter = run.live.outcome.lines.find(({ symbol }) => symbol === 'D');
   const band = diameter ? logBand(exact(diameter.value), system, limits) : null;
   const machine = data.setup.equipment?.find(({ number }) => number === run.readings.values.machine);
-  const choose = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const chosen = event.target.files?.[0];
-    event.target.value = '';
-    if (!chosen) return;
+  const choose = async (chosen: File): Promise<void> => {
     stop();
     if (chosen.size > LARGEST) return setTrouble('The file is larger than 64 MB: cut it to the test.');
     const text = await chosen.text();
@@ -96,10 +94,14 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
         <Typography variant="h3" sx={{ flexGrow: 1 }}>
           Load log
         </Typography>
-        <Button component="label" variant="outlined" disabled={!band}>
+        <FileButton
+          variant="outlined"
+          disabled={!band}
+          accept=".csv,.txt,.tsv,.log,text/csv,text/plain"
+          take={choose}
+        >
           Choose the press’s file
-          <input type="file" accept=".csv,.txt,.tsv,.log,text/csv,text/plain" hidden onChange={choose} />
-        </Button>
+        </FileButton>
       </Box>
       {band ? null : (
         <Typography variant="body2" color="text.secondary">
