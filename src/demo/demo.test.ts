@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { exact, parseMeasure } from '@/core/quantity';
-import { Chance } from './random';
+import { Chance } from '@/core/statistics';
 import { MIXES } from './scenario';
 import { planSamples } from './story';
 

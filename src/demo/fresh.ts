@@ -1,4 +1,4 @@
-import type { Chance } from './random';
+import type { Chance } from '@/core/statistics';
 import type { MIXES } from './scenario';
 
 const MINUTE = 60_000;

@@ -19,7 +19,7 @@ import { runViews, specimenViews } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
-import { Chance } from './random';
+import { Chance } from '@/core/statistics';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
 

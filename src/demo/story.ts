@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
 import { freshTests } from './fresh';
-import type { Chance } from './random';
+import type { Chance } from '@/core/statistics';
 import { JOB, type MIXES } from './scenario';
 
 const HOUR = 3_600_000;

@@ -1,5 +1,5 @@
 /** Version of the algorithm, kept with every analysis. */
-export const ANALYSIS_VERSION = 1;
+export const ANALYSIS_VERSION = 2;
 
 /** Percents: share of samples outside the band, and what the load can have risen between two samples. */
 export interface LogCriteria {
@@ -80,6 +80,8 @@ const HALF_WINDOW = 1;
 const SPIKE = 1.03;
 const DIP = 2;
 const GAP = 5;
+const CLIP_WINDOW = 1;
+const CLIP_SHARE = 0.5;
 
 const at = (values: Float64Array, index: number): number => values[index] ?? Number.NaN;
 
@@ -133,7 +135,7 @@ export function analyseLog(request: LogRequest): LogAnalysis {
       : null;
   const dips = dipsOf(seconds, load, peak, peakIndex);
   const underRead = meanRate === null ? null : (100 * (meanRate / stress) * area * interval) / peak;
-  if (isClipped(load, peak)) troubles.push('clipped');
+  if (isClipped(seconds, load, peak, meanRate === null ? null : (meanRate / stress) * area)) troubles.push('clipped');
   if (brokenIndex === null) troubles.push('maximum not shown');
   if (late) troubles.push('starts late');
   if (hasGap(seconds, halfAt ?? startAt, brokenIndex === null ? rows - 1 : brokenIndex, interval))
@@ -329,14 +331,23 @@ function dipsOf(seconds: Float64Array, load: Float64Array, peak: number, peakInd
   return dips;
 }
 
-/** Three or more equal samples at the very top: the indicator could show no more. */
-function isClipped(load: Float64Array, peak: number): boolean {
-  let run = 0;
-  for (let index = 0; index < load.length; index += 1) {
-    run = at(load, index) === peak ? run + 1 : 0;
-    if (run >= 3) return true;
-  }
-  return false;
+/**
+ * Three or more equal samples at the very top, which the load ran into at its full rate: the indicator could show no
+ * more. A concrete that yields comes to its top slowly, and stands there for some equal samples by nature.
+ */
+function isClipped(
+  seconds: Float64Array,
+  load: Float64Array,
+  peak: number,
+  rise: number | null,
+): boolean {
+  const top = load.indexOf(peak);
+  if (at(load, top + 1) !== peak || at(load, top + 2) !== peak) return false;
+  if (rise === null) return true;
+  let before = top;
+  while (before > 0 && at(seconds, top) - at(seconds, before) < CLIP_WINDOW) before -= 1;
+  const gained = peak - at(load, before);
+  return gained > CLIP_SHARE * rise * (at(seconds, top) - at(seconds, before));
 }
 
 function hasGap(seconds: Float64Array, from: number, last: number, interval: number): boolean {

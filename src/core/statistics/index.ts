@@ -1,2 +1,3 @@
 export * from './summary';
 export * from './trend';
+export * from "./chance";
