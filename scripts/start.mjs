@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { startCluster } from './lib/cluster.mjs';
+import { pressFeeds, startPresses } from './lib/presses.mjs';
 import { main, say } from './lib/say.mjs';
 import {
   buildApplication,
@@ -45,12 +46,14 @@ await main(async () => {
   installPackages();
   const cluster = await startCluster('database');
   let server;
+  let presses = [];
   let ending = false;
   const end = async (code) => {
     if (ending) return;
     ending = true;
     say('stopping');
     await stop(server);
+    for (const each of presses) await stop(each);
     if (!cluster.running) cluster.stop();
     rmSync(runFile, { force: true });
     process.exit(code);
@@ -70,6 +73,8 @@ await main(async () => {
     if (!dev) buildApplication();
     const port = await freePort(Number(process.env.PORT ?? 3000));
     const url = `http://127.0.0.1:${port}`;
+    const feeds = await pressFeeds();
+    presses = startPresses(feeds, databaseUrl);
     server = start(
       'node',
       ['node_modules/next/dist/bin/next', dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],
@@ -78,6 +83,7 @@ await main(async () => {
         BRICOLE_URL: url,
         BRICOLE_SECRET: secret(),
         BRICOLE_DEMO: '1',
+        BRICOLE_FEEDS: feeds,
         NEXT_TELEMETRY_DISABLED: '1',
       },
     );
@@ -90,6 +96,7 @@ await main(async () => {
   } catch (error) {
     if (!ending) {
       await stop(server);
+      for (const each of presses) await stop(each);
       if (!cluster.running) cluster.stop();
       throw error;
     }

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { startCluster } from './lib/cluster.mjs';
+import { pressFeeds, startPresses } from './lib/presses.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
 import {
   buildApplication,
@@ -69,11 +70,14 @@ async function playwright(cluster) {
   buildApplication();
   const port = await freePort(3900);
   const url = `http://127.0.0.1:${port}`;
+  const feeds = await pressFeeds();
+  const presses = startPresses(feeds, app);
   const server = start('node', [tool('next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], {
     BRICOLE_DATABASE_URL: app,
     BRICOLE_URL: url,
     BRICOLE_SECRET: 'only-for-this-test-run-0123456789abcdef',
     BRICOLE_DEMO: '1',
+    BRICOLE_FEEDS: feeds,
     BRICOLE_SIGN_INS_PER_MINUTE: '40',
     NEXT_TELEMETRY_DISABLED: '1',
   });
@@ -93,6 +97,7 @@ async function playwright(cluster) {
     count('Playwright', result.status, stats.expected, stats.unexpected);
   } finally {
     await stop(server);
+    for (const each of presses) await stop(each);
   }
 }
 

@@ -4,11 +4,12 @@ import { DateTime } from 'luxon';
 import { Limits } from '@/core/limits';
 import { exact } from '@/core/quantity';
 import { drawPositions, samplesForDay } from '@/core/sampling-plan';
+import { Chance } from '@/core/statistics';
 import type { Database } from '@/db/client';
 import { accounts, jobs, people } from '@/db/schema';
 import { importBatches } from '@/server/actions/batches';
 import { addLoad, handOver, planSampling } from '@/server/actions/field';
-import { addEquipment, recordVerification } from '@/server/actions/gear';
+import { addEquipment, describeMachine, recordVerification } from '@/server/actions/gear';
 import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
 import { letClientSee } from '@/server/actions/people';
 import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
@@ -19,7 +20,6 @@ import { runViews, specimenViews } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
-import { Chance } from '@/core/statistics';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
 
@@ -118,6 +118,16 @@ class Loader {
         { number, kind, name, place },
         this.now,
       );
+      if ('machine' in item) {
+        const { spacers, ...facts } = item.machine;
+        const seatOiledOn = today.minus({ months: number === 'PR-02' ? 9 : 2 }).toISODate() ?? '';
+        await this.act(
+          'laboratory',
+          describeMachine,
+          { equipmentId, machine: { ...facts, spacers: [...spacers], seatOiledOn } },
+          this.now,
+        );
+      }
       // The one before too: a test of some weeks ago is judged by what was in force then.
       const before = kind === 'pressure meter' ? 2.7 : 11.5;
       for (const months of [monthsAgo + before, monthsAgo]) {

@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
-import { freshTests } from './fresh';
 import type { Chance } from '@/core/statistics';
+import { freshTests } from './fresh';
 import { JOB, type MIXES } from './scenario';
 
 const HOUR = 3_600_000;
@@ -185,6 +185,10 @@ function planCylinder(target: number, testedAt: number, late: boolean, chance: C
       ends: 'pads',
       endsPlane: 'yes',
       zeroed: 'true',
+      spacers: '5 + 2',
+      flush: 'yes',
+      aligned: 'true',
+      zeroAfter: 'same',
       guarded: 'true',
       loadingRate: String(Math.round(chance.normal(35, 2))),
       maximumLoad: String(Math.round((target * area) / 10) * 10),

@@ -4,12 +4,20 @@ import { importBatches } from './actions/batches';
 import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
 import { addLoad, handOver, planSampling } from './actions/field';
-import { addEquipment, changeLimit, importEquipment, recordVerification, setService } from './actions/gear';
+import {
+  addEquipment,
+  changeLimit,
+  describeMachine,
+  importEquipment,
+  recordVerification,
+  setService,
+} from './actions/gear';
 import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
 import { addPerson, changePerson, letClientSee } from './actions/people';
 import { recordPractice } from './actions/practice';
+import { closePressFeed, drivePress, openPressFeed } from './actions/press';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, takeSample } from './actions/samples';
@@ -43,9 +51,13 @@ export const USE_CASES = {
   'record-follow-up': recordFollowUp,
   attach,
   'keep-load-log': keepLoadLog,
+  'open-press-feed': openPressFeed,
+  'close-press-feed': closePressFeed,
+  'drive-press': drivePress,
   'add-equipment': addEquipment,
   'import-equipment': importEquipment,
   'record-verification': recordVerification,
+  'describe-machine': describeMachine,
   'set-service': setService,
   'change-limit': changeLimit,
   'add-storage': addStorage,

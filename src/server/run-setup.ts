@@ -28,6 +28,7 @@ import {
   specimens,
 } from '@/db/schema';
 import { NotFound } from './errors';
+import { feedAddress } from './press/addresses';
 import { ageFrom, relatedFacts } from './sample-facts';
 
 /**
@@ -109,6 +110,8 @@ export async function equipmentFacts(
       name: item.name,
       inService: item.inService,
       ...(item.logMapping ? { logMapping: item.logMapping } : {}),
+      ...(item.machine ? { machine: item.machine } : {}),
+      ...(feedAddress(item.number) ? { live: true } : {}),
       ...(last ? { verifiedOn: last.verifiedOn } : {}),
       ...(last?.verifiedFrom ? { verifiedFrom: last.verifiedFrom } : {}),
       ...(last?.verifiedTo ? { verifiedTo: last.verifiedTo } : {}),
@@ -175,7 +178,7 @@ export async function runSetup(
     limitChanges: changes,
     equipment: facts,
     ...(method.needsCard ? { technician: await technicianFacts(db, run.completedBy ?? options.by) } : {}),
-    ...(run.method === 'cylinder-compression' ? await loadLogFacts(db, run.id) : {}),
+    ...(method.press ? await loadLogFacts(db, run.id) : {}),
     enteredAt: Object.fromEntries(
       options.current
         .filter(({ field }) => stamped.has(field))
@@ -237,6 +240,7 @@ async function subjectFacts(
         castAt: specimen.castAt.toISOString(),
         ...(counted.getTime() === specimen.castAt.getTime() ? {} : { ageFrom: counted.toISOString() }),
         ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
+        mould: specimen.size,
         ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
         cure: specimen.cure,
         ...(specimen.ageHours === null ? { held: true } : {}),

@@ -1,4 +1,6 @@
-import type { System, UnitId } from '../quantity';
+import type { Limit } from '../limits';
+import type { MouldSize } from '../moulds';
+import type { Exact, System, UnitId } from '../quantity';
 import type { Finding, Source, WorkingLine } from '../working';
 import type { RunInput } from './fields';
 import type { RunSetup } from './setup';
@@ -67,11 +69,47 @@ export interface PlanItem {
   readonly note?: string;
 }
 
+/** How a specimen is loaded in a press; lengths in in or mm, loads in lbf or kN, as the run's system. */
+export interface PressTest {
+  /** What the load is divided by, in² or mm², and the factor to the unit of the stress: 1 for lbf, 1000 for kN. */
+  readonly area: Exact;
+  readonly factor: Exact;
+  /** The band of the rate: of a stress, or of the load itself. */
+  readonly band: Limit;
+  /** Where the band counts: in the second half of loading, or from the beginning. */
+  readonly from: 'half' | 'start';
+  /** Load the specimen will probably take, where anything is known of it. */
+  readonly expected?: Exact | undefined;
+  /** Size that meets the bearing faces: diameter, or side. */
+  readonly width?: Exact | undefined;
+  /** Height in the press, without what is put on its ends. */
+  readonly height?: Exact | undefined;
+  readonly ends: 'pads' | 'bonded' | 'bare';
+  /** True when the area is of this specimen as measured, not of its nominal size. */
+  readonly measured: boolean;
+}
+
+/** Where a method meets the press, by the names of its steps and readings. */
+export interface PressUse<I extends RunInput = RunInput> {
+  readonly steps: { readonly setup: string; readonly load: string };
+  readonly fields: {
+    readonly machine: string;
+    readonly load: string;
+    readonly at: string;
+    readonly rate?: string;
+    readonly spacers?: string;
+  };
+  /** The test as far as it is known: undefined while nothing is known of the specimen's size. */
+  test(input: I, setup: RunSetup): PressTest | undefined;
+}
+
 export interface Method<I extends RunInput = RunInput> {
   readonly id: string;
   readonly title: string;
   readonly designations: readonly Source[];
   readonly runOn: 'specimen' | 'sample' | 'placement';
+  /** Which specimens it takes, for methods that run on one. */
+  takes?(mould: MouldSize): boolean;
   readonly yields: readonly { readonly quantity: string; readonly symbol: string }[];
   readonly Input: new () => I;
   readonly steps: readonly Step[];
@@ -81,6 +119,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly limitPrefixes: readonly string[];
   /** True for tests that acceptance asks a certified technician for. */
   readonly needsCard?: boolean;
+  /** How it is loaded, for methods that a press carries out. */
+  readonly press?: PressUse<I>;
   /** The result shown in lists and taken into series. */
   readonly mainResult: string;
   /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */

@@ -1,3 +1,4 @@
+import type { MouldSize } from '../moulds';
 import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
 import { concreteTemperature } from './concrete-temperature';
@@ -8,6 +9,7 @@ import { densityYield } from './density-yield';
 import { evaporation } from './evaporation';
 import { initialCuring } from './initial-curing';
 import { moulding } from './moulding';
+import { withPress } from './press/with-press';
 import { sampling } from './sampling';
 import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
@@ -32,7 +34,7 @@ const REGISTRY = {
 export type MethodId = keyof typeof REGISTRY;
 
 const COMPLETE: ReadonlyMap<string, Method> = new Map(
-  Object.entries(REGISTRY).map(([id, method]) => [id, withStanding(method)]),
+  Object.entries(REGISTRY).map(([id, method]) => [id, withStanding(withPress(method))]),
 );
 
 export const METHODS: readonly Method[] = [...COMPLETE.values()];
@@ -40,4 +42,9 @@ export const METHODS: readonly Method[] = [...COMPLETE.values()];
 /** The method of an id; undefined when there is none. */
 export function findMethod(id: string): Method | undefined {
   return COMPLETE.get(id);
+}
+
+/** The methods that a specimen of a mould can be tested by, in the order of the registry. */
+export function methodsFor(mould: MouldSize): readonly Method[] {
+  return METHODS.filter(({ runOn, takes }) => runOn === 'specimen' && takes?.(mould));
 }

@@ -12,19 +12,11 @@ import {
   IsOptional,
   IsString,
   Min,
-  registerDecorator,
   ValidateNested,
 } from 'class-validator';
 import { isLimitId, type LimitChanges, Limits, PROFILES, type Profile } from '../limits';
-import {
-  type Dimension,
-  type Exact,
-  exact,
-  measureIn,
-  parseMeasure,
-  type RoundingMode,
-  type UnitId,
-} from '../quantity';
+import { MOULD_SIZES, type MouldSize } from '../moulds';
+import type { RoundingMode } from '../quantity';
 import type { LogAnalysis, LogMapping, LogTrouble } from '../signals';
 import {
   EXPOSURES,
@@ -34,36 +26,10 @@ import {
   SLUMP_CLASSES,
   type SlumpClass,
 } from './kinds';
+import { MachineFacts } from './machine-facts';
+import { MeasureText } from './measure-text';
 
-/** A measured value in the setup, as text with its unit: `4,500 psi`. */
-function MeasureText(dimension: Dimension): PropertyDecorator {
-  return (target, key) => {
-    registerDecorator({
-      name: 'isMeasureText',
-      target: target.constructor,
-      propertyName: String(key),
-      validator: {
-        validate: (value: unknown) =>
-          typeof value === 'string' && setupMeasure(value, dimension) !== undefined,
-        defaultMessage: () => `${String(key)}: a ${dimension} with its unit is expected.`,
-      },
-    });
-  };
-}
-
-const NO_DEFAULT = '' as UnitId;
-
-/** A setup value in a given unit (or in the unit it was written in); undefined when it is not one. */
-export function setupMeasure(
-  text: string | undefined,
-  dimension: Dimension,
-  unit?: UnitId,
-): Exact | undefined {
-  if (text === undefined) return undefined;
-  const parsed = parseMeasure(text, dimension, NO_DEFAULT);
-  if (!parsed.ok || parsed.measure.unit === NO_DEFAULT) return undefined;
-  return unit ? measureIn(parsed.measure, unit).value : exact(parsed.measure.value);
-}
+export { setupMeasure } from './measure-text';
 
 export const NOMINAL_SIZES = ['4x8', '6x12', '9x18', '100x200', '150x300', '225x450'] as const;
 export type NominalSize = (typeof NOMINAL_SIZES)[number];
@@ -85,6 +51,8 @@ export class SpecimenFacts {
   /** Age the specified strength is for; a younger specimen is expected to reach a share of it. */
   @IsOptional() @IsInt() @Min(1) designatedAgeHours?: number;
   @IsOptional() @IsIn(NOMINAL_SIZES) nominalSize?: NominalSize;
+  /** The mould it was made in, whatever its shape. */
+  @IsOptional() @IsIn(MOULD_SIZES) mould?: MouldSize;
   @IsOptional() @IsIn(['standard', 'field']) cure?: 'standard' | 'field';
   /** True while nobody has decided what a held specimen is for. */
   @IsOptional() @IsBoolean() held?: boolean;
@@ -170,6 +138,10 @@ export class EquipmentFacts {
   @IsOptional() @IsBoolean() inService?: boolean;
   /** How the load logs of this machine are written, as it was confirmed last. */
   @IsOptional() @IsObject() logMapping?: LogMapping;
+  /** What a testing machine is like. */
+  @IsOptional() @ValidateNested() @Type(() => MachineFacts) machine?: MachineFacts;
+  /** True when its readings can be followed live. */
+  @IsOptional() @IsBoolean() live?: boolean;
 }
 
 /** A certificate of the person who makes the test. */

@@ -168,7 +168,11 @@ describe('what the simulator was told, the analysis finds', () => {
     press.place(specimen);
     press.levers = { pump: true, approach: true, fine: 0, door: true };
     const readings = press.run(14 / 3);
-    press.levers = { ...press.levers, approach: false, fine: (1.5 * speedForRate(specimen, 0.25, 0.7)) / 0.1 };
+    press.levers = {
+      ...press.levers,
+      approach: false,
+      fine: (1.5 * speedForRate(specimen, 0.25, 0.7)) / 0.1,
+    };
     for (let second = 0; second < 400; second += 1) readings.push(...press.run(1));
     const found = analysed(readings);
     expect(found.outside).toBeGreaterThan(85);

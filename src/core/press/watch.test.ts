@@ -123,6 +123,13 @@ describe('a break watched reading by reading', () => {
     expect(watch.view().peak).toBeCloseTo((20 * AREA) / 1000, 0);
   });
 
+  it('begins at any time of the machine’s clock, however few readings there are', () => {
+    const watch = new PressWatch(REQUEST);
+    for (const seconds of [5000, 5000.02, 5030]) watch.take({ seconds, load: 0 });
+    expect(watch.view().phase).toBe('idle');
+    expect(watch.view().rate).toBeNull();
+  });
+
   it('leaves readings aside whose time does not go forward', () => {
     const watch = new PressWatch(REQUEST);
     for (const seconds of [0, 0.1, 0.1, 0.05, 0.2]) watch.take({ seconds, load: 50 });

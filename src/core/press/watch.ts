@@ -106,13 +106,13 @@ export class PressWatch {
     const last = this.recent.at(-1);
     if (last && reading.seconds <= last.seconds) return;
     this.recent.push(reading);
-    while ((this.recent[0]?.seconds ?? 0) < reading.seconds - MEAN_WINDOW) this.recent.shift();
+    while ((this.recent[0]?.seconds ?? Number.POSITIVE_INFINITY) < reading.seconds - MEAN_WINDOW) this.recent.shift();
     if (this.phase === 'broken') return;
     this.followKnob(reading);
     this.followPeak(reading);
     const rate = this.slope(RATE_WINDOW);
     if (rate !== null) this.rates.push({ seconds: reading.seconds, rate });
-    while ((this.rates[0]?.seconds ?? 0) < reading.seconds - MEAN_WINDOW) this.rates.shift();
+    while ((this.rates[0]?.seconds ?? Number.POSITIVE_INFINITY) < reading.seconds - MEAN_WINDOW) this.rates.shift();
     this.move(reading, rate);
     this.score(reading, rate);
   }
@@ -181,7 +181,11 @@ export class PressWatch {
     if (this.phase === 'idle' || this.phase === 'contact') return;
     const falling = median < DECLINING * this.peak && (this.slope(CONTACT_FOR) ?? 0) < 0;
     this.declineSince = falling ? (this.declineSince ?? seconds) : null;
-    if (this.declineSince !== null && seconds - this.declineSince >= CONTACT_FOR && this.phase !== 'declining')
+    if (
+      this.declineSince !== null &&
+      seconds - this.declineSince >= CONTACT_FOR &&
+      this.phase !== 'declining'
+    )
       this.phase = 'declining';
     if (this.phase === 'declining' && load >= this.peak) this.phase = this.again();
     this.below = load < BROKEN * this.peak ? this.below + 1 : 0;

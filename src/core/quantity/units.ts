@@ -10,6 +10,7 @@ export type Dimension =
   | 'force'
   | 'stress'
   | 'stressRate'
+  | 'forceRate'
   | 'temperature'
   | 'temperatureDifference'
   | 'density'
@@ -78,6 +79,10 @@ export const UNITS = {
   ksi: unit('stress', 'ksi', PSI.times(1000), ['ksi']),
   'psi/s': unit('stressRate', 'psi/s', PSI, ['psi/s', 'psi/sec', 'psi per second']),
   'MPa/s': unit('stressRate', 'MPa/s', 1_000_000, ['mpa/s', 'mpa/sec']),
+  'psi/min': unit('stressRate', 'psi/min', PSI.div(60), ['psi/min', 'psi per minute']),
+  'MPa/min': unit('stressRate', 'MPa/min', exact(1_000_000).div(60), ['mpa/min', 'n/mm2/min', 'n/mm²/min']),
+  'lbf/s': unit('forceRate', 'lbf/s', POUND_FORCE, ['lbf/s', 'lb/s']),
+  'kN/s': unit('forceRate', 'kN/s', 1000, ['kn/s']),
   degC: unit('temperature', '°C', 1, ['°c', 'c', 'degc', 'deg c', 'celsius']),
   degF: unit('temperature', '°F', exact(5).div(9), ['°f', 'f', 'degf', 'deg f', 'fahrenheit'], '-32'),
   deltaC: unit('temperatureDifference', '°C', 1, ['°c', 'c', 'deltac']),

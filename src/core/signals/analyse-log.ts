@@ -135,7 +135,8 @@ export function analyseLog(request: LogRequest): LogAnalysis {
       : null;
   const dips = dipsOf(seconds, load, peak, peakIndex);
   const underRead = meanRate === null ? null : (100 * (meanRate / stress) * area * interval) / peak;
-  if (isClipped(seconds, load, peak, meanRate === null ? null : (meanRate / stress) * area)) troubles.push('clipped');
+  if (isClipped(seconds, load, peak, meanRate === null ? null : (meanRate / stress) * area))
+    troubles.push('clipped');
   if (brokenIndex === null) troubles.push('maximum not shown');
   if (late) troubles.push('starts late');
   if (hasGap(seconds, halfAt ?? startAt, brokenIndex === null ? rows - 1 : brokenIndex, interval))
@@ -335,12 +336,7 @@ function dipsOf(seconds: Float64Array, load: Float64Array, peak: number, peakInd
  * Three or more equal samples at the very top, which the load ran into at its full rate: the indicator could show no
  * more. A concrete that yields comes to its top slowly, and stands there for some equal samples by nature.
  */
-function isClipped(
-  seconds: Float64Array,
-  load: Float64Array,
-  peak: number,
-  rise: number | null,
-): boolean {
+function isClipped(seconds: Float64Array, load: Float64Array, peak: number, rise: number | null): boolean {
   const top = load.indexOf(peak);
   if (at(load, top + 1) !== peak || at(load, top + 2) !== peak) return false;
   if (rise === null) return true;

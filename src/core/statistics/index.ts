@@ -1,3 +1,3 @@
+export * from './chance';
 export * from './summary';
 export * from './trend';
-export * from "./chance";

@@ -12,7 +12,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { LimitChange } from '@/core/limits';
-import type { Outcome, RunSetup } from '@/core/methods';
+import type { MachineFacts, Outcome, RunSetup } from '@/core/methods';
 import type { LogAnalysis, LogMapping } from '@/core/signals';
 import { at, bytes, person } from './columns';
 import { jobs, placements, samples, specimens } from './jobs';
@@ -139,6 +139,8 @@ export const equipment = pgTable('equipment', {
   inService: boolean('in_service').notNull().default(true),
   /** How the files of this machine are written, as it was confirmed last. */
   logMapping: jsonb('log_mapping').$type<LogMapping>(),
+  /** What a testing machine is like: indicator, room, spacers, faces. */
+  machine: jsonb('machine').$type<MachineFacts>(),
 });
 
 export const equipmentVerifications = pgTable(

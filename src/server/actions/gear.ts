@@ -1,3 +1,4 @@
+import { Type } from 'class-transformer';
 import {
   ArrayMinSize,
   IsArray,
@@ -11,12 +12,13 @@ import {
   IsUUID,
   Matches,
   MaxLength,
+  ValidateNested,
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { readInstruments } from '@/core/interchange';
 import { isLimitId, type LimitChange, type LimitValue, shippedLimit } from '@/core/limits';
-import { fieldsOf, METHODS } from '@/core/methods';
+import { fieldsOf, MachineFacts, METHODS } from '@/core/methods';
 import { exact, parseMeasure, type UnitId } from '@/core/quantity';
 import { equipment, equipmentVerifications, jobs, limitChanges } from '@/db/schema';
 import { NotFound } from '../errors';
@@ -130,6 +132,31 @@ export const setService = defineUseCase({
       .returning({ id: equipment.id });
     if (changed.length === 0) throw new NotFound('This equipment');
     return { equipmentId: input.equipmentId };
+  },
+});
+
+export class DescribeMachineInput {
+  @IsUUID() equipmentId: string;
+  @ValidateNested() @Type(() => MachineFacts) machine: MachineFacts;
+}
+
+/** What a testing machine is like: indicator, room, spacers, faces. It decides what its run sheets say. */
+export const describeMachine = defineUseCase({
+  name: 'describe machine',
+  roles: BENCH,
+  Input: DescribeMachineInput,
+  async act({ tx }, input) {
+    const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
+    if (item?.kind !== 'compression machine') throw new NotFound('This machine');
+    const { machine } = input;
+    if (machine.indicator === 'dial' && !(machine.major && machine.minor && machine.fullScale)) {
+      refuseFields({ major: 'A dial: give its numbered marks, its small marks and its full scale.' });
+    }
+    await tx
+      .update(equipment)
+      .set({ machine: { ...machine } })
+      .where(eq(equipment.id, item.id));
+    return { equipmentId: item.id };
   },
 });
 

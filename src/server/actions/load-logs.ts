@@ -15,8 +15,8 @@ import {
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { findMethod, limitsOf, usableInput } from '@/core/methods';
-import { logBand } from '@/core/methods/cylinder-compression';
-import { exact, type UnitId } from '@/core/quantity';
+import { logBand } from '@/core/methods/press';
+import type { UnitId } from '@/core/quantity';
 import { analyseLog, type LogMapping, readLoadLog } from '@/core/signals';
 import { equipment, loadLogs, runs } from '@/db/schema';
 import { NotFound } from '../errors';
@@ -62,8 +62,8 @@ export const keepLoadLog = defineUseCase({
     const [before] = await tx.select().from(loadLogs).where(eq(loadLogs.id, input.id));
     if (before) return { analysis: before.analysis };
     const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
-    const method = findMethod('cylinder-compression');
-    if (run?.method !== 'cylinder-compression' || !method) throw new NotFound('This run');
+    const method = run && findMethod(run.method);
+    if (!run || !method?.press) throw new NotFound('This run');
     const file = await unpack(Buffer.from(input.data, 'base64'), { maxOutputLength: LARGEST }).catch(() =>
       refuseFields({ data: 'The file could not be unpacked, or is larger than 64 MB.' }),
     );
@@ -72,14 +72,13 @@ export const keepLoadLog = defineUseCase({
     const current = await currentReadings(tx, run.id);
     const typed = inputOf(method, system, current);
     const setup = await runSetup(tx, place, typed, now, { by: actor.id, current });
-    const outcome = method.compute(usableInput(method, typed).input, setup);
-    const diameter = outcome.lines.find(({ symbol }) => symbol === 'D');
-    if (!diameter) return refuseFields({ data: 'Measure both diameters first: the rate is a stress.' });
+    const test = method.press.test(usableInput(method, typed).input, setup);
+    if (!test?.measured) return refuseFields({ data: 'Measure the specimen first: the rate is a stress.' });
     const log = readLoadLog(file.toString('utf8'), input.mapping, system === 'US' ? 'lbf' : 'kN');
     if (log.seconds.length < 2) {
       refuseFields({ data: 'No two rows of time and load could be read: look at columns and units.' });
     }
-    const analysis = analyseLog({ ...log, ...logBand(exact(diameter.value), system, limitsOf(setup)) });
+    const analysis = analyseLog({ ...log, ...logBand(test, system, limitsOf(setup)) });
     await tx.insert(loadLogs).values({
       id: input.id,
       runId: run.id,

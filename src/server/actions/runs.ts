@@ -24,7 +24,7 @@ import {
   usableInput,
   validateInput,
 } from '@/core/methods';
-import { mouldOf, mouldText } from '@/core/moulds';
+import { mouldText } from '@/core/moulds';
 import type { Queryable } from '@/db/client';
 import {
   outcomes,
@@ -90,13 +90,13 @@ const SUBJECTS = {
   placement: { column: runs.placementId, table: placements, owner: 'placementId' },
 } as const;
 
-async function refuseOtherShapes(tx: Transaction, specimenId: string): Promise<void> {
+async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Method): Promise<void> {
   const [specimen] = await tx
     .select({ size: specimens.size })
     .from(specimens)
     .where(eq(specimens.id, specimenId));
-  if (specimen && mouldOf(specimen.size).kind !== 'cylinder') {
-    throw new Conflict(`A ${mouldText(specimen.size).toLowerCase()} is not tested as a cylinder.`);
+  if (specimen && !method.takes?.(specimen.size)) {
+    throw new Conflict(`${method.title} is not made on a ${mouldText(specimen.size).toLowerCase()}.`);
   }
 }
 
@@ -115,7 +115,7 @@ export const startRun = defineUseCase({
     const { column, table, owner } = SUBJECTS[method.runOn];
     const [there] = await tx.select({ id: table.id }).from(table).where(eq(table.id, subject)).for('update');
     if (!there) throw new NotFound(`This ${method.runOn}`);
-    if (method.id === 'cylinder-compression') await refuseOtherShapes(tx, subject);
+    if (method.runOn === 'specimen') await refuseOtherShapes(tx, subject, method);
     const earlier = await tx
       .select()
       .from(runs)

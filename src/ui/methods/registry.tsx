@@ -1,6 +1,6 @@
 import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
-import type { MethodId, Picture } from '@/core/methods';
+import type { Method, MethodId, Picture } from '@/core/methods';
 import type { RunSheetData } from '../runsheet/types';
 import type { Run } from '../runsheet/use-run';
 import { AirPressureBench } from './air-pressure/Bench';
@@ -30,15 +30,28 @@ export interface InstrumentProps {
   readonly readOnly: boolean;
 }
 
-/** Instruments that stand below the readings of one step: a file of the press, a live feed. */
-export const INSTRUMENTS: Readonly<
-  Partial<Record<MethodId, { readonly step: string; readonly Instrument: ComponentType<InstrumentProps> }>>
-> = {
+const LoadLog = dynamic(() => import('../press/LoadLog').then((all) => all.LoadLog));
+const LivePress = dynamic(() => import('../press/LivePress').then((all) => all.LivePress));
+const DialReader = dynamic(() => import('../press/DialReader').then((all) => all.DialReader));
+const SpacerView = dynamic(() => import('../press/SpacerView').then((all) => all.SpacerView));
+
+/** Instruments that belong to one method alone, by the step they stand at. */
+const OWN: Readonly<Partial<Record<MethodId, Readonly<Record<string, ComponentType<InstrumentProps>>>>>> = {
   'cylinder-compression': {
-    step: 'load',
-    Instrument: dynamic(() => import('./cylinder-compression/LoadLog').then((all) => all.LoadLog)),
+    fracture: dynamic(() => import('./cylinder-compression/FracturePath').then((all) => all.FracturePath)),
   },
 };
+
+/** Instruments that stand below the readings of a step, by the step's name. */
+export function instrumentsOf(method: Method, step: string): readonly ComponentType<InstrumentProps>[] {
+  const { press } = method;
+  const own = OWN[method.id as MethodId]?.[step];
+  return [
+    ...(press?.steps.setup === step ? [SpacerView] : []),
+    ...(press?.steps.load === step ? [LivePress, DialReader, LoadLog] : []),
+    ...(own ? [own] : []),
+  ];
+}
 
 /** The bench of each method, by the method's id. */
 export const BENCHES: Readonly<Record<MethodId, ComponentType<BenchProps>>> = {

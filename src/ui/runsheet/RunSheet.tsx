@@ -1,7 +1,7 @@
 'use client';
 import { Box, Paper, Stack, Tab, Tabs, Typography } from '@mui/material';
 import { type ReactNode, useState } from 'react';
-import { BENCHES, INSTRUMENTS } from '../methods/registry';
+import { BENCHES, instrumentsOf } from '../methods/registry';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
 import { Completion } from './Completion';
@@ -34,7 +34,8 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
   const index = steps.findIndex(({ id }) => id === stepId);
   const step = steps[index];
   const Bench = BENCHES[data.method];
-  const instrument = INSTRUMENTS[data.method];
+  // A step with an instrument of its own has no room for the picture of the whole.
+  const instruments = data.state === 'open' ? instrumentsOf(run.method, stepId) : [];
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
   const move = (by: 1 | -1): void => {
     const target = steps[index + by];
@@ -85,7 +86,9 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
           />
         </Paper>
         <Paper sx={{ p: 2, order: { xs: 0, md: 0 } }}>
-          <Bench picture={outcome.picture} take={readOnly ? undefined : run.readings.save} />
+          {instruments.length > 0 ? null : (
+            <Bench picture={outcome.picture} take={readOnly ? undefined : run.readings.save} />
+          )}
           {step ? (
             <>
               <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 1, mb: 1.5 }}>
@@ -105,9 +108,10 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
               />
             </>
           ) : null}
-          {instrument && instrument.step === stepId ? (
-            <instrument.Instrument run={run} data={data} readOnly={readOnly} />
-          ) : null}
+          {instruments.map((Instrument, order) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: the instruments of a step never change places
+            <Instrument key={order} run={run} data={data} readOnly={readOnly} />
+          ))}
           {stepId === steps.at(-1)?.id ? <Photos data={data} /> : null}
         </Paper>
         <Stack spacing={2} sx={{ order: { xs: 1, md: 0 }, minWidth: 0 }}>

@@ -32,6 +32,7 @@ export function useRun(data: RunSheetData, now: number) {
     const outcome: Outcome = method.compute(input, { ...data.setup, asOf: new Date(minute).toISOString() });
     const complete = validateInput(method, typed, { whole: true });
     return {
+      input,
       outcome: { ...outcome, findings: bySeverity(outcome.findings) },
       errors,
       missing: complete.ok ? {} : complete.errors,

@@ -12,11 +12,13 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { MachineFacts } from '@/core/methods';
 import { withThousands } from '@/core/quantity';
 import { perform } from '../api';
 import { FormDialog } from '../form/FormDialog';
 import { useNotice } from '../parts/Notice';
 import { fullDay } from '../time';
+import { DescribeMachine } from './DescribeMachine';
 
 interface Item {
   readonly id: string;
@@ -29,6 +31,7 @@ interface Item {
   readonly range: string;
   readonly certificate: string;
   readonly due: string | null;
+  readonly machine: MachineFacts | null;
   readonly state: 'in date' | 'due soon' | 'overdue' | 'never verified' | 'out of service';
 }
 
@@ -168,6 +171,9 @@ export function GearTable({
                           </Button>
                         )}
                       />
+                      {item.kind === 'compression machine' ? (
+                        <DescribeMachine number={item.number} equipmentId={item.id} machine={item.machine} />
+                      ) : null}
                       <Button size="small" color="secondary" onClick={() => service(item)}>
                         {item.inService ? 'Out of service' : 'Back in service'}
                       </Button>

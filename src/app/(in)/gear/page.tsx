@@ -59,6 +59,7 @@ export default async function GearPage() {
               range: item.last?.verifiedFrom ? `${item.last.verifiedFrom} to ${item.last.verifiedTo}` : '',
               certificate: item.last?.certificate ?? '',
               due: item.due,
+              machine: item.machine,
               state: item.state,
             }))}
           />

@@ -2,10 +2,9 @@ import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { readMeasure } from '../fields';
-import { type RunSetup, setupMeasure } from '../setup';
-import { expectedStrength, FORCE_UNIT, STRESS_UNIT } from './facts';
+import { expectedStrength, STRESS_UNIT } from '../press';
+import type { RunSetup } from '../setup';
 import type { CylinderCompressionInput } from './input';
-import { logFindings } from './load-log';
 
 /** Computed values that the checks after loading look at. */
 export interface Computed {
@@ -23,18 +22,15 @@ export function findingsAfterLoad(
   computed: Computed,
 ): Finding[] {
   return [
-    ...loadFindings(input, setup),
-    ...rateFindings(input, limits),
-    ...logFindings(setup, limits, input.system),
+    ...loadFindings(input),
     ...fractureFindings(input),
     ...ratioFindings(input, limits, computed),
     ...resultFindings(input, setup, limits, computed),
   ];
 }
 
-function loadFindings(input: CylinderCompressionInput, setup: RunSetup): Finding[] {
+function loadFindings(input: CylinderCompressionInput): Finding[] {
   const load = readMeasure(input, 'maximumLoad');
-  const machine = setup.equipment?.find((each) => each.number === input.machine);
   if (!load) return [];
   if (load.value.isZero()) {
     return [
@@ -48,46 +44,7 @@ function loadFindings(input: CylinderCompressionInput, setup: RunSetup): Finding
       }),
     ];
   }
-  const unit = FORCE_UNIT[input.system];
-  const from = setupMeasure(machine?.verifiedFrom, 'force', unit);
-  const to = setupMeasure(machine?.verifiedTo, 'force', unit);
-  const under = from !== undefined && load.value.lessThan(from);
-  const over = to !== undefined && load.value.greaterThan(to);
-  if (!under && !over) return [];
-  return [
-    finding({
-      id: 'machine.range',
-      severity: 'invalid',
-      fields: ['maximumLoad', 'machine'],
-      limit: {
-        id: 'machine.range',
-        text: `${from ? plainOf(from, unit) : '0'} to ${to ? plainOf(to, unit) : 'capacity'}`,
-        source: `verification of ${input.machine}`,
-        status: 'on record',
-      },
-      message: `${plainOf(load.value, unit)} is ${under ? 'below' : 'above'} the range ${input.machine} is verified for.`,
-      action: 'Check the digits. If it stands, the load may not be reported as a measured strength.',
-    }),
-  ];
-}
-
-function rateFindings(input: CylinderCompressionInput, limits: Limits): Finding[] {
-  const rate = readMeasure(input, 'loadingRate');
-  if (!rate) return [];
-  const limit = limits.of('cylinder.loading-rate', input.system);
-  if (isWithin(rate.value, limit)) return [];
-  const fast = limit.high !== undefined && rate.value.greaterThan(limit.high);
-  return [
-    finding({
-      id: 'cylinder.loading-rate',
-      severity: 'departure',
-      fields: ['loadingRate'],
-      limit: cite(limit),
-      message: `Loaded at ${plainOf(rate.value, rate.unit)}, ${fast ? 'faster' : 'slower'} than allowed.`,
-      action: `${fast ? 'Fast loading reads high' : 'Slow loading reads low'}: set the rate earlier on the next one and leave the valve alone near the top.`,
-      remark: `Loading rate ${plainOf(rate.value, rate.unit)}, outside ${limit.text}.`,
-    }),
-  ];
+  return [];
 }
 
 const SUGGESTS: Readonly<Record<string, string>> = {

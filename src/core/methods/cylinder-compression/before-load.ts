@@ -5,8 +5,8 @@ import { type Finding, finding } from '../../working';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { coarseReading } from '../outcome';
-import { type RunSetup, setupMeasure } from '../setup';
-import { expectedStrength, FORCE_UNIT, nominalDiameter } from './facts';
+import type { RunSetup } from '../setup';
+import { nominalDiameter } from './facts';
 import type { CylinderCompressionInput } from './input';
 
 /** Everything that can be checked before the specimen is destroyed; while an `invalid` one stands, no go-ahead. */
@@ -19,7 +19,6 @@ export function findingsBeforeLoad(
     ...heldFindings(setup),
     ...ageFindings(input, setup, limits),
     ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
-    ...expectedLoadFindings(input, setup, limits),
     ...surfaceFindings(input, setup, limits),
     ...squareFindings(input, limits),
     ...diameterFindings(input, setup, limits),
@@ -99,32 +98,6 @@ function ageFindings(input: CylinderCompressionInput, setup: RunSetup, limits: L
         ? 'Put it back in moist storage until the window opens.'
         : 'Break it all the same if the engineer wants the number; the true age is reported and an engineer decides whether it counts.',
       remark: `Broken at ${durationText((broken - cast) / 60_000)}, ${durationText(off.minutes)} ${early ? 'before' : 'after'} the ${ageText(ageHours)} window.`,
-    }),
-  ];
-}
-
-/** Whether the load that this specimen will probably take lies where the machine's verification covers it. */
-function expectedLoadFindings(input: CylinderCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
-  const machine = setup.equipment?.find((each) => each.number === input.machine);
-  const unit = FORCE_UNIT[input.system];
-  const top = setupMeasure(machine?.verifiedTo, 'force', unit);
-  const strength = expectedStrength(setup, input.system, limits);
-  const size = setup.specimen?.nominalSize;
-  if (!top || !strength || !size || input.maximumLoad) return [];
-  const area = nominalDiameter(size, input.system).pow(2).times(PI).div(4);
-  const load = strength.times(area).div(input.system === 'SI' ? 1000 : 1);
-  const limit = limits.of('machine.headroom', input.system);
-  const allowed = top.times(limit.high ?? 1);
-  if (load.lessThanOrEqualTo(allowed)) return [];
-  return [
-    finding({
-      id: 'machine.headroom',
-      severity: 'advice',
-      beforeLoad: true,
-      fields: ['machine'],
-      limit: cite(limit),
-      message: `About ${plainOf(load, unit)} is expected; ${input.machine} is verified to ${plainOf(top, unit)}.`,
-      action: 'Use a larger machine, or a range that is verified higher.',
     }),
   ];
 }

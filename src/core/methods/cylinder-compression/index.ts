@@ -3,15 +3,16 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import type { RunSetup } from '../setup';
+import { isCylinderSize, type RunSetup } from '../setup';
 import { compute } from './compute';
 import { CylinderCompressionInput } from './input';
 import { plan } from './plan';
+import { PRESS } from './press';
 import { STEPS } from './steps';
 
 export { isLargeCylinder } from './facts';
+export * from './fracture-path';
 export { CylinderCompressionInput } from './input';
-export { logBand, troubleWords } from './load-log';
 
 /** Compressive strength of concrete cylinders. */
 export const cylinderCompression: Method<CylinderCompressionInput> = {
@@ -19,6 +20,7 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
   title: 'Cylinder compression',
   designations: [standard('ASTM C39/C39M')],
   runOn: 'specimen',
+  takes: isCylinderSize,
   yields: [
     { quantity: 'compressive strength', symbol: 'f' },
     { quantity: 'density', symbol: 'rho' },
@@ -26,7 +28,8 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
   Input: CylinderCompressionInput,
   steps: STEPS,
   performedAt: 'testedAt',
-  limitPrefixes: ['cylinder.', 'age.', 'factor.', 'expected.', 'machine.', 'equipment.'],
+  limitPrefixes: ['cylinder.', 'age.', 'factor.', 'expected.', 'machine.', 'press.', 'log.', 'equipment.'],
+  press: PRESS,
   mainResult: 'compressive strength',
   plan,
   compute,

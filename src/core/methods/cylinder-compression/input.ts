@@ -131,11 +131,35 @@ export class CylinderCompressionInput extends RunInput {
   })
   endsPlane?: 'yes' | 'no';
 
+  @TextField({
+    label: 'Spacers',
+    help: 'Heights under the lower block with a plus between them, as 4 + 2; or none.',
+    example: { US: '4 + 2', SI: '100 + 50' },
+  })
+  spacers?: string;
+
+  @ChoiceField({
+    label: 'Stack flush',
+    help: 'No feeler goes in anywhere between spacers, block and head.',
+    options: [
+      { value: 'yes', label: 'Flush' },
+      { value: 'no', label: 'A feeler goes in' },
+    ],
+    example: 'yes',
+  })
+  flush?: 'yes' | 'no';
+
   @CheckField({ label: 'Indicator at zero, peak reset', help: 'Before contact, ram floating free.' })
   zeroed?: boolean;
 
   @CheckField({ label: 'Guard shut, eye protection on', help: 'Everyone near the press.' })
   guarded?: boolean;
+
+  @CheckField({
+    label: 'Axis upright below a tenth of the load',
+    help: 'With pads: pause, look, release and centre again if it leans.',
+  })
+  aligned?: boolean;
 
   @MeasureField({
     label: 'Loading rate',
@@ -167,6 +191,23 @@ export class CylinderCompressionInput extends RunInput {
     example: '2031-06-11T09:05:00-04:00',
   })
   testedAt?: string;
+
+  @TextField({
+    label: 'Levers worked by',
+    help: 'When somebody else than the responsible tester drove the press.',
+    example: '',
+  })
+  operator?: string;
+
+  @ChoiceField({
+    label: 'Zero after the test',
+    options: [
+      { value: 'same', label: 'Back at zero' },
+      { value: 'off', label: 'Not back at zero' },
+    ],
+    example: 'same',
+  })
+  zeroAfter?: 'same' | 'off';
 
   @ChoiceField({
     label: 'Fracture type',

@@ -56,6 +56,15 @@ export const STEPS: readonly Step[] = [
     fields: ['ends', 'endsPlane'],
   },
   {
+    id: 'spacers',
+    title: 'Spacers',
+    phase: 'before',
+    instruction:
+      'Fit the stack the picture shows, largest lowest, pins in. It must be flush everywhere before a specimen goes in.',
+    fields: ['spacers', 'flush'],
+    caution: 'Pump off while hands are inside. Lift steel spacers with both hands; mind toes and fingers.',
+  },
+  {
     id: 'zero',
     title: 'Place, zero, guard',
     phase: 'before',
@@ -71,7 +80,7 @@ export const STEPS: readonly Step[] = [
     phase: 'test',
     instruction:
       'Without shock; in the second half hold the rate and near the top leave the valve alone. Go on until the load falls steadily and the break is plain.',
-    fields: ['maximumLoad', 'testedAt', 'loadingRate'],
+    fields: ['aligned', 'maximumLoad', 'testedAt', 'loadingRate', 'zeroAfter', 'operator'],
     caution: 'A standing broken specimen still holds energy: release the load before reaching in.',
   },
   {

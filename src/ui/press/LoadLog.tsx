@@ -18,16 +18,17 @@ import {
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { limitsOf } from '@/core/methods';
-import { logBand, troubleWords } from '@/core/methods/cylinder-compression';
+import { logBand, troubleWords } from '@/core/methods/press';
 import { exact, roundedText, type UnitId, unitLabel } from '@/core/quantity';
 import { firstRows, guessMapping, type LogMapping } from '@/core/signals';
-import { perform } from '../../api';
-import { newId } from '../../ids';
-import { FileButton } from '../../parts/FileButton';
-import { useNotice } from '../../parts/Notice';
-import type { InstrumentProps } from '../registry';
+import { perform } from '../api';
+import { newId } from '../ids';
+import type { InstrumentProps } from '../methods/registry';
+import { FileButton } from '../parts/FileButton';
+import { useNotice } from '../parts/Notice';
 import { LogChart } from './LogChart';
 import type { LogRead } from './load-log.worker';
+import { machineOf } from './machine-of';
 import { useLogWorker } from './use-log-worker';
 
 const LARGEST = 64 * 1024 * 1024;
@@ -50,9 +51,10 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
   const { system } = data;
   const unit: UnitId = system === 'US' ? 'lbf' : 'kN';
   const limits = limitsOf(data.setup);
-  const diameter = run.live.outcome.lines.find(({ symbol }) => symbol === 'D');
-  const band = diameter ? logBand(exact(diameter.value), system, limits) : null;
-  const machine = data.setup.equipment?.find(({ number }) => number === run.readings.values.machine);
+  const use = run.method.press;
+  const test = use?.test(run.live.input, data.setup);
+  const band = test?.measured ? logBand(test, system, limits) : null;
+  const machine = machineOf(run, data);
   const choose = async (chosen: File): Promise<void> => {
     stop();
     if (chosen.size > LARGEST) return setTrouble('The file is larger than 64 MB: cut it to the test.');
@@ -78,10 +80,10 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
     const taken = (value: number, step: string): string =>
       roundedText(exact(value), step).replaceAll(',', '');
     // What somebody read off the indicator stands: the log never writes over it.
-    if (!run.readings.values.maximumLoad)
-      run.readings.save('maximumLoad', taken(peak, system === 'US' ? '10' : '0.1'));
-    if (meanRate !== null && !run.readings.values.loadingRate) {
-      run.readings.save('loadingRate', taken(meanRate, system === 'US' ? '0.1' : '0.001'));
+    const { load, rate } = use?.fields ?? { load: '' };
+    if (!run.readings.values[load]) run.readings.save(load, taken(peak, system === 'US' ? '10' : '0.1'));
+    if (meanRate !== null && rate && !run.readings.values[rate]) {
+      run.readings.save(rate, taken(meanRate, system === 'US' ? '0.1' : '0.001'));
     }
     notice('The log is kept with the run, whole.');
     setFile(null);
@@ -105,7 +107,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
       </Box>
       {band ? null : (
         <Typography variant="body2" color="text.secondary">
-          Measure both diameters first: the rate is a stress.
+          Measure the specimen first: the rate is a stress.
         </Typography>
       )}
       {data.setup.loadLog ? (

@@ -2,7 +2,7 @@
 import { Box, useTheme } from '@mui/material';
 import { Line } from 'react-chartjs-2';
 import { type System, unitLabel } from '@/core/quantity';
-import { limitLine, useChartSetup } from '../../charts/setup';
+import { limitLine, useChartSetup } from '../charts/setup';
 import type { LogRead } from './load-log.worker';
 
 /** Load against time with half and nine tenths of the peak, the corridor that the rate may keep to, peak and break. */

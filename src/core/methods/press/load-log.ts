@@ -1,9 +1,11 @@
 import { cite, type LimitId, type Limits } from '../../limits';
-import { type Exact, exact, PI, plainOf, roundTo, type System } from '../../quantity';
+import { exact, plainOf, type System } from '../../quantity';
 import type { LogCriteria, LogRequest, LogTrouble } from '../../signals';
 import { type Finding, finding } from '../../working';
+import type { PressTest, PressUse } from '../contract';
 import type { RunSetup } from '../setup';
-import { FORCE_UNIT } from './facts';
+import { loadBand } from './rates';
+import { FORCE_UNIT } from './units';
 
 /** How a load log is judged, from the register. */
 export function logCriteria(limits: Limits): LogCriteria {
@@ -15,22 +17,22 @@ export function logCriteria(limits: Limits): LogCriteria {
 }
 
 /**
- * What a log of a cylinder is analysed with.
- * @param diameter mean, in or mm; rounded as the method rounds it
- * @returns area, band and criteria; loads are lbf or kN
+ * What a log of a test is analysed with.
+ * @returns area, band and criteria; loads are lbf or kN. For a rate of the load itself the area is one.
  */
 export function logBand(
-  diameter: Exact,
+  test: PressTest,
   system: System,
   limits: Limits,
 ): Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria'> {
-  const band = limits.of('cylinder.loading-rate', system);
-  const mean = roundTo(diameter, limits.number('cylinder.diameter-step', system));
+  const { low, high } = loadBand(test, system);
+  const area = test.area.toNumber();
+  const stress = test.factor.toNumber();
   return {
-    area: mean.pow(2).times(PI).div(4).toNumber(),
-    stress: system === 'US' ? 1 : 1000,
-    low: band.low?.toNumber() ?? 0,
-    high: band.high?.toNumber() ?? Number.POSITIVE_INFINITY,
+    area,
+    stress,
+    low: (low.toNumber() * stress) / area,
+    high: (high.toNumber() * stress) / area,
     criteria: logCriteria(limits),
   };
 }
@@ -54,7 +56,12 @@ export function troubleWords(trouble: LogTrouble): string {
 const SAID: readonly LogTrouble[] = ['starts late', 'gap', 'not at zero', 'time not increasing'];
 
 /** What the kept load log says of the test. */
-export function logFindings(setup: RunSetup, limits: Limits, system: System): Finding[] {
+export function logFindings(
+  setup: RunSetup,
+  limits: Limits,
+  system: System,
+  fields: PressUse['fields'],
+): Finding[] {
   const { loadLog } = setup;
   if (!loadLog) return [];
   const found: Finding[] = [];
@@ -65,7 +72,7 @@ export function logFindings(setup: RunSetup, limits: Limits, system: System): Fi
       finding({
         id: `log.${trouble.replaceAll(' ', '-')}`,
         severity: 'invalid',
-        fields: ['maximumLoad'],
+        fields: [fields.load],
         message: `The load log: ${TROUBLES[trouble]}.`,
         action:
           trouble === 'clipped'
@@ -85,7 +92,7 @@ export function logFindings(setup: RunSetup, limits: Limits, system: System): Fi
         id: 'log.share',
         severity: 'departure',
         needsReason: heavy,
-        fields: ['loadingRate'],
+        fields: fields.rate ? [fields.rate] : [],
         limit: cite(heavy ? review : remark),
         message: `${words}.`,
         action:
@@ -103,7 +110,7 @@ export function logFindings(setup: RunSetup, limits: Limits, system: System): Fi
         id: 'log.under-read',
         severity: 'departure',
         needsReason: heavy,
-        fields: ['maximumLoad'],
+        fields: [fields.load],
         limit: cite(heavy ? limits.of('log.under-read-review', system) : most),
         message: `The log may have missed up to ${bound.toFixed(2)} % of the peak between two samples.`,
         action: 'Take the peak from the indicator’s own hold; log ten times a second or more.',

@@ -1,0 +1,32 @@
+import { say } from './say.mjs';
+import { freePort, start } from './system.mjs';
+
+/** Machines of the demo scenario that a stand-in takes the place of. */
+const STAND_INS = ['PR-01', 'PR-02', 'PR-03', 'PR-04'];
+const FIRST_PORT = 4710;
+
+/** Where the machines can be followed: BRICOLE_FEEDS as it is given, else a stand-in for each on a free port. */
+export async function pressFeeds() {
+  if (process.env.BRICOLE_FEEDS !== undefined) return process.env.BRICOLE_FEEDS;
+  const feeds = [];
+  let port = FIRST_PORT;
+  for (const number of STAND_INS) {
+    port = await freePort(port);
+    feeds.push(`${number}=127.0.0.1:${port}`);
+    port += 1;
+  }
+  return feeds.join(',');
+}
+
+/** Starts the stand-in presses, unless real ones were named, and the recorder of what they send. */
+export function startPresses(feeds, databaseUrl) {
+  const tsx = 'node_modules/tsx/dist/cli.mjs';
+  const env = { BRICOLE_FEEDS: feeds, BRICOLE_DATABASE_URL: databaseUrl };
+  const begun = [];
+  if (process.env.BRICOLE_FEEDS === undefined) {
+    say('starting the stand-in presses');
+    begun.push(start('node', [tsx, 'src/devices/press/main.ts'], env));
+  }
+  begun.push(start('node', [tsx, 'src/server/press/record.ts'], env));
+  return begun;
+}

@@ -1,0 +1,34 @@
+import { Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { ageText } from '@/core/windows';
+import { database } from '@/db/client';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { openFeed } from '@/server/queries/press';
+import { runSheet } from '@/server/queries/run';
+import { PressView } from '@/ui/press/PressView';
+import { runSheetData } from '../../sheet-data';
+
+export const metadata: Metadata = { title: 'At the press' };
+
+/** A run at the press, followed live. */
+export default async function PressPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor();
+  const now = new Date();
+  const sheet = await pageData(() => runSheet(database(), actor, id, now));
+  const { specimen } = sheet;
+  return (
+    <PressView
+      data={runSheetData(sheet, actor.role !== 'field')}
+      now={now.getTime()}
+      follow={await openFeed(database(), actor, id)}
+      back={`/runs/${id}`}
+      title={
+        <Typography variant="h1">
+          <span className="mono">{specimen?.label}</span>
+          {specimen?.ageHours ? `, ${ageText(specimen.ageHours)}` : ''}
+        </Typography>
+      }
+    />
+  );
+}

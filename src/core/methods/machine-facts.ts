@@ -1,0 +1,32 @@
+import { IsArray, IsIn, IsISO8601, IsOptional, IsString } from 'class-validator';
+import { MeasureText } from './measure-text';
+
+export const INDICATORS = ['digital', 'dial'] as const;
+export const SPACER_PLACES = ['lower block', 'head'] as const;
+
+/** What is known of a testing machine besides its verification; every measure with its unit. */
+export class MachineFacts {
+  @IsOptional() @MeasureText('force') capacity?: string;
+  @IsOptional() @IsIn(INDICATORS) indicator?: (typeof INDICATORS)[number];
+  /** Smallest change a digital indicator shows. */
+  @IsOptional() @MeasureText('force') increment?: string;
+  /** Between the numbered and between the smallest marks of a dial, and the load at its end. */
+  @IsOptional() @MeasureText('force') major?: string;
+  @IsOptional() @MeasureText('force') minor?: string;
+  @IsOptional() @MeasureText('force') fullScale?: string;
+  /** From the top of the ram, down, to the face of the upper block. */
+  @IsOptional() @MeasureText('length') clearHeight?: string;
+  @IsOptional() @MeasureText('length') lowerBlock?: string;
+  /** Rated stroke of the ram. */
+  @IsOptional() @MeasureText('length') stroke?: string;
+  /** Diameter of the upper and of the lower bearing face. */
+  @IsOptional() @MeasureText('length') upperFace?: string;
+  @IsOptional() @MeasureText('length') lowerFace?: string;
+  /** Heights of the spacers that belong to the machine. */
+  @IsOptional() @IsArray() @MeasureText('length', { each: true }) spacers?: string[];
+  @IsOptional() @IsIn(SPACER_PLACES) spacersUnder?: (typeof SPACER_PLACES)[number];
+  /** The day the spherical seat was last cleaned and oiled. */
+  @IsOptional() @IsISO8601({ strict: true }) seatOiledOn?: string;
+  /** Which way the approach lever opens. */
+  @IsOptional() @IsString() approachOpens?: string;
+}

@@ -1,0 +1,33 @@
+import { registerDecorator } from 'class-validator';
+import { type Dimension, type Exact, exact, measureIn, parseMeasure, type UnitId } from '../quantity';
+
+const NO_DEFAULT = '' as UnitId;
+
+/** A setup value in a given unit (or in the unit it was written in); undefined when it is not one. */
+export function setupMeasure(
+  text: string | undefined,
+  dimension: Dimension,
+  unit?: UnitId,
+): Exact | undefined {
+  if (text === undefined) return undefined;
+  const parsed = parseMeasure(text, dimension, NO_DEFAULT);
+  if (!parsed.ok || parsed.measure.unit === NO_DEFAULT) return undefined;
+  return unit ? measureIn(parsed.measure, unit).value : exact(parsed.measure.value);
+}
+
+/** A measured value in the setup, as text with its unit: `4,500 psi`. */
+export function MeasureText(dimension: Dimension, options: { each?: boolean } = {}): PropertyDecorator {
+  return (target, key) => {
+    registerDecorator({
+      name: 'isMeasureText',
+      target: target.constructor,
+      propertyName: String(key),
+      options,
+      validator: {
+        validate: (value: unknown) =>
+          typeof value === 'string' && setupMeasure(value, dimension) !== undefined,
+        defaultMessage: () => `${String(key)}: a ${dimension} with its unit is expected.`,
+      },
+    });
+  };
+}

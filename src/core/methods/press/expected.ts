@@ -1,0 +1,26 @@
+import type { LimitId, Limits } from '../../limits';
+import type { Exact, System } from '../../quantity';
+import { type RunSetup, setupMeasure } from '../setup';
+import { STRESS_UNIT } from './units';
+
+const YOUNG: readonly { hours: number; id: LimitId }[] = [
+  { hours: 72, id: 'expected.3d' },
+  { hours: 168, id: 'expected.7d' },
+  { hours: 336, id: 'expected.14d' },
+];
+
+/**
+ * Strength expected at the specimen's age: what was given, else the specified strength times the usual excess and,
+ * before the designated age, the share usual by then.
+ */
+export function expectedStrength(setup: RunSetup, system: System, limits: Limits): Exact | undefined {
+  const unit = STRESS_UNIT[system];
+  const { expectedStrength: given, specifiedStrength, ageHours, designatedAgeHours } = setup.specimen ?? {};
+  const told = setupMeasure(given, 'stress', unit);
+  if (told) return told;
+  const specified = setupMeasure(specifiedStrength, 'stress', unit);
+  const mature = specified?.times(limits.number('expected.over-specified', system));
+  if (!mature || !ageHours || !designatedAgeHours || ageHours >= designatedAgeHours) return mature;
+  const young = YOUNG.find((row) => ageHours <= row.hours);
+  return young ? mature.times(limits.number(young.id, system)) : mature;
+}

@@ -1,0 +1,51 @@
+import { cite, isWithin, type Limits } from '../../limits';
+import { plainOf } from '../../quantity';
+import { bySeverity, type Finding, finding } from '../../working';
+import type { Method, Outcome, PressTest, PressUse } from '../contract';
+import { type RunInput, readMeasure } from '../fields';
+import { limitsOf, type RunSetup } from '../setup';
+import { pressFindings } from './findings';
+import { logFindings } from './load-log';
+
+/** The rate that was typed or taken from a log, against the method's band. */
+function rateFindings(input: RunInput, use: PressUse, test: PressTest | undefined): Finding[] {
+  const { rate: field } = use.fields;
+  const rate = field ? readMeasure(input, field) : undefined;
+  if (!field || !rate || !test || isWithin(rate.value, test.band)) return [];
+  const { band } = test;
+  const fast = band.high !== undefined && rate.value.greaterThan(band.high);
+  return [
+    finding({
+      id: band.id,
+      severity: 'departure',
+      fields: [field],
+      limit: cite(band),
+      message: `Loaded at ${plainOf(rate.value, rate.unit)}, ${fast ? 'faster' : 'slower'} than allowed.`,
+      action: `${fast ? 'Fast loading reads high' : 'Slow loading reads low'}: set the rate earlier on the next one and leave the valve alone near the top.`,
+      remark: `Loading rate ${plainOf(rate.value, rate.unit)}, outside ${band.text}.`,
+    }),
+  ];
+}
+
+/**
+ * A method with what holds for every test in a press: whether the machine fits, its verified range, the rate, the
+ * load log. It is added in this one place, so that no method can forget it.
+ */
+export function withPress(method: Method): Method {
+  const use = method.press;
+  if (!use) return method;
+  return {
+    ...method,
+    compute(input: RunInput, setup: RunSetup): Outcome {
+      const outcome = method.compute(input, setup);
+      const limits: Limits = limitsOf(setup);
+      const test = use.test(input, setup);
+      const added = [
+        ...pressFindings({ input, use, test, setup, limits }),
+        ...rateFindings(input, use, test),
+        ...logFindings(setup, limits, input.system, use.fields),
+      ];
+      return { ...outcome, findings: bySeverity([...outcome.findings, ...added]) };
+    },
+  };
+}

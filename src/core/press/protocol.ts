@@ -1,0 +1,74 @@
+import type { Levers, PlacedSpecimen, PressReading } from './simulated-press';
+
+/** One line of a press, a JSON object: see docs/devices.md. */
+export interface ReadingLine extends Omit<PressReading, 'position'> {
+  readonly seq: number;
+  /** Platen travel, mm. */
+  readonly pos: number;
+  /** The device's wall clock when the line was sent, ms since 1970. */
+  readonly at: number;
+}
+
+/** The first line of a connection: which press it is, in which life of its process, and what it still remembers. */
+export interface HelloLine {
+  readonly hello: string;
+  readonly boot: string;
+  /** The oldest reading that can still be asked for, and the newest. */
+  readonly oldest: number;
+  readonly newest: number;
+  readonly unit: 'kN' | 'lbf';
+  /** Readings a second. */
+  readonly rate: number;
+  /** True for a stand-in: it takes levers and specimens by line. */
+  readonly simulated: boolean;
+}
+
+/** Once a second, whether or not anything is read. */
+export interface BeatLine {
+  readonly beat: number;
+  readonly state: 'idle' | 'loaded';
+}
+
+/** The answer to a wish for older readings: what follows begins at the later of the two numbers. */
+export interface ReplayLine {
+  readonly replay: number;
+  readonly oldest: number;
+}
+
+export type PressLine = ReadingLine | HelloLine | BeatLine | ReplayLine;
+
+/** What a client may send. `from`: all readings from this number on, then the live ones. */
+export type PressCommand =
+  | { readonly from: number }
+  | { readonly levers: Levers }
+  | { readonly place: PlacedSpecimen }
+  | { readonly resetPeak: true }
+  | { readonly times: 1 | 10 | 60 };
+
+/** A line of a press; null for what is none: a device's line is never trusted. */
+export function parsePressLine(text: string): PressLine | null {
+  let line: unknown;
+  try {
+    line = JSON.parse(text);
+  } catch {
+    return null;
+  }
+  if (typeof line !== 'object' || line === null) return null;
+  const value = line as Record<string, unknown>;
+  const numbers = (...names: string[]): boolean => names.every((name) => Number.isFinite(value[name]));
+  if (
+    typeof value.hello === 'string' &&
+    typeof value.boot === 'string' &&
+    numbers('oldest', 'newest', 'rate')
+  )
+    return value as unknown as HelloLine;
+  if (numbers('replay', 'oldest')) return value as unknown as ReplayLine;
+  if (numbers('beat')) return value as unknown as BeatLine;
+  if (numbers('seq', 't', 'load', 'peak', 'pos') && (value.unit === 'kN' || value.unit === 'lbf'))
+    return value as unknown as ReadingLine;
+  return null;
+}
+
+export const isReading = (line: PressLine): line is ReadingLine => 'seq' in line;
+export const isHello = (line: PressLine): line is HelloLine => 'hello' in line;
+export const isReplay = (line: PressLine): line is ReplayLine => 'replay' in line;

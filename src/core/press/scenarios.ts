@@ -1,0 +1,96 @@
+import { Chance } from '../statistics';
+import type { Mishaps } from './simulated-press';
+
+/** What can be practised on the simulated press: each case says beforehand what will happen, or nothing. */
+export interface PressCase {
+  readonly id: string;
+  readonly title: string;
+  /** Times the strength that is expected. */
+  readonly strength: number;
+  /** @param capacity load the specimen would take, kN */
+  mishaps(capacity: number): Mishaps;
+}
+
+const none = (): Mishaps => ({});
+const made = (
+  id: string,
+  title: string,
+  mishaps: (capacity: number) => Mishaps = none,
+  strength = 1,
+): PressCase => ({ id, title, strength, mishaps });
+
+export const PRESS_CASES: readonly PressCase[] = [
+  made('normal', 'A specimen as expected'),
+  made('weak', 'Much weaker than expected, breaks slowly', none, 0.55),
+  made('strong', 'Much stronger than expected, breaks at once', none, 1.7),
+  made('corner', 'A corner breaks before the top, and the load recovers', () => ({
+    corner: { at: 0.82, left: 0.93 },
+  })),
+  made('spike', 'One reading jumps', () => ({ spike: { at: 0.7, by: 0.25 } })),
+  made('freeze', 'The feed stands still for three seconds', () => ({ freeze: { at: 0.65, seconds: 3 } })),
+  made('stamps', 'Time stamps come twice', () => ({ repeatedStamps: 0.6 })),
+  made('clip', 'The indicator ends below the peak', (capacity) => ({ clip: Math.round(capacity * 0.85) })),
+  made('unit', 'Somebody switches the indicator to the other unit', () => ({ unitSwitch: 0.6 })),
+  made('zero', 'The indicator does not stand at zero', (capacity) => ({ zero: capacity * 0.01 })),
+  made('gain', 'The machine reads high by 1.5 %', () => ({ gain: 0.015 })),
+  made('left', 'The peak was not reset', (capacity) => ({ peakLeft: Math.round(capacity * 1.2) })),
+  made('door', 'The door comes open under load', () => ({ door: 0.5 })),
+];
+
+/** What the preparation of a specimen was like; it changes what the simulated one carries, never a real result. */
+export interface Preparation {
+  readonly dry: boolean;
+  /** Angle of the ends, degrees out of square. */
+  readonly angle: number;
+  readonly wornPads: boolean;
+}
+
+const VARIATION = { large: 0.029, small: 0.032 };
+
+/**
+ * Strength of one simulated specimen: what is expected, its fellows' scatter, and what its preparation does to it.
+ * @param seed of the specimen, so that it always has the same strength
+ * Source: scatter of cylinders of one sample, ASTM C39/C39M (from memory); the effects are our choice, for practice.
+ */
+export function trueStrength(
+  expected: number,
+  seed: number,
+  large: boolean,
+  { dry, angle, wornPads }: Preparation,
+): number {
+  const scatter = new Chance(seed).normal(1, large ? VARIATION.large : VARIATION.small);
+  const effects = (dry ? 1.08 : 1) * (1 - 0.015 * Math.max(0, (angle - 0.5) / 0.5)) * (wornPads ? 0.97 : 1);
+  return expected * scatter * effects;
+}
+
+const WEIGHTS: readonly (readonly [type: string, sound: number, skewed: number])[] = [
+  ['1', 45, 10],
+  ['2', 20, 8],
+  ['3', 15, 7],
+  ['4', 8, 25],
+  ['5', 8, 35],
+  ['6', 4, 15],
+];
+
+/** The fracture that a simulated specimen shows. Source: our choice of weights. */
+export function simulatedFracture(seed: number, { angle, wornPads }: Preparation): string {
+  const skewed = angle > 0.5;
+  const weights = WEIGHTS.map(([type, sound, other]) => {
+    const weight = skewed ? other : sound;
+    return [type, wornPads && (type === '3' || type === '5') ? 2 * weight : weight] as const;
+  });
+  const sum = weights.reduce((total, [, weight]) => total + weight, 0);
+  let left = new Chance(seed + 1).between(0, sum);
+  for (const [type, weight] of weights) {
+    left -= weight;
+    if (left < 0) return type;
+  }
+  return '1';
+}
+
+/** A seed out of a label: the same label, the same specimen. */
+export function seedOf(label: string): number {
+  let seed = 7;
+  for (const letter of label) seed = (seed * 31 + (letter.codePointAt(0) ?? 0)) % 2_147_483_647;
+  return seed;
+}

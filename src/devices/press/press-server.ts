@@ -1,0 +1,134 @@
+import { randomUUID } from 'node:crypto';
+import net from 'node:net';
+import {
+  type HelloLine,
+  type PlacedSpecimen,
+  PRESS_MAKEUP,
+  type PressCommand,
+  type PressMakeup,
+  type ReadingLine,
+  SimulatedPress,
+} from '@/core/press';
+
+/** Readings that are remembered for clients that come back: ten minutes of fifty a second. */
+const REMEMBERED = 30_000;
+const TICK_MS = 20;
+
+export interface PressServerOptions {
+  readonly number: string;
+  readonly port: number;
+  readonly seed: number;
+  readonly makeup?: Partial<PressMakeup>;
+}
+
+/** A stand-in press on a loopback port: it simulates in real time and speaks the line protocol to whoever connects. */
+export class PressServer {
+  private readonly press: SimulatedPress;
+  private readonly boot = randomUUID();
+  private readonly remembered: ReadingLine[] = [];
+  private readonly clients = new Set<net.Socket>();
+  private readonly server: net.Server;
+  private readonly makeup: PressMakeup;
+  private seq = 0;
+  private times = 1;
+  private last = Date.now();
+  private timers: NodeJS.Timeout[] = [];
+
+  constructor(private readonly options: PressServerOptions) {
+    this.makeup = { ...PRESS_MAKEUP, rate: 50, ...options.makeup };
+    this.press = new SimulatedPress(options.seed, this.makeup);
+    this.server = net.createServer((socket) => this.welcome(socket));
+  }
+
+  /** Listens and begins to read; resolves with the port. */
+  start(): Promise<number> {
+    return new Promise((resolve, reject) => {
+      this.server.once('error', reject);
+      this.server.listen(this.options.port, '127.0.0.1', () => {
+        this.last = Date.now();
+        this.timers = [setInterval(() => this.tick(), TICK_MS), setInterval(() => this.beat(), 1000)];
+        const address = this.server.address();
+        resolve(typeof address === 'object' && address ? address.port : this.options.port);
+      });
+    });
+  }
+
+  /** Stops reading and lets everybody go. */
+  stop(): Promise<void> {
+    for (const timer of this.timers) clearInterval(timer);
+    for (const client of this.clients) client.destroy();
+    return new Promise((resolve) => this.server.close(() => resolve()));
+  }
+
+  /** Cuts every connection, as a pulled cable would; the press works on. */
+  cut(): void {
+    for (const client of this.clients) client.destroy();
+  }
+
+  private tick(): void {
+    const now = Date.now();
+    // A machine that was asleep does not catch up for minutes.
+    const passed = Math.min(now - this.last, 1000);
+    this.last = now;
+    const lines: ReadingLine[] = this.press.run((passed / 1000) * this.times).map((reading) => {
+      this.seq += 1;
+      const { position, ...rest } = reading;
+      return { seq: this.seq, ...rest, pos: position, at: Date.now() };
+    });
+    if (lines.length === 0) return;
+    this.remembered.push(...lines);
+    if (this.remembered.length > REMEMBERED) this.remembered.splice(0, this.remembered.length - REMEMBERED);
+    this.send(lines);
+  }
+
+  private beat(): void {
+    this.send([{ beat: this.seq, state: Math.abs(this.press.trueForce) > 0.1 ? 'loaded' : 'idle' }]);
+  }
+
+  private send(lines: readonly object[], to: Iterable<net.Socket> = this.clients): void {
+    const text = lines.map((line) => `${JSON.stringify(line)}\n`).join('');
+    for (const client of to) client.write(text);
+  }
+
+  private welcome(socket: net.Socket): void {
+    socket.setNoDelay(true);
+    socket.on('error', () => socket.destroy());
+    socket.on('close', () => this.clients.delete(socket));
+    const hello: HelloLine = {
+      hello: this.options.number,
+      boot: this.boot,
+      oldest: this.remembered[0]?.seq ?? this.seq + 1,
+      newest: this.seq,
+      unit: 'kN',
+      rate: this.makeup.rate,
+      simulated: true,
+    };
+    this.send([hello], [socket]);
+    let rest = '';
+    socket.setEncoding('utf8');
+    socket.on('data', (chunk: string) => {
+      rest += chunk;
+      const parts = rest.split('\n');
+      rest = parts.pop() ?? '';
+      for (const part of parts) this.obey(part, socket);
+    });
+  }
+
+  private obey(text: string, socket: net.Socket): void {
+    let command: PressCommand;
+    try {
+      command = JSON.parse(text) as PressCommand;
+    } catch {
+      return;
+    }
+    if ('from' in command) {
+      const { from } = command;
+      const replay = { replay: from, oldest: this.remembered[0]?.seq ?? this.seq + 1 };
+      this.send([replay, ...this.remembered.filter(({ seq }) => seq >= from)], [socket]);
+      this.clients.add(socket);
+    } else if ('levers' in command) this.press.levers = command.levers;
+    else if ('place' in command) this.press.place(command.place satisfies PlacedSpecimen);
+    else if ('resetPeak' in command) this.press.resetPeak();
+    else if ('times' in command) this.times = Math.min(60, Math.max(1, command.times));
+  }
+}

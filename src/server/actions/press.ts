@@ -1,0 +1,197 @@
+import { createHash } from 'node:crypto';
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
+import { Type } from 'class-transformer';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { and, desc, eq, isNull } from 'drizzle-orm';
+import { limitsOf, usableInput } from '@/core/methods';
+import { logBand } from '@/core/methods/press';
+import { type Levers, loadIn, PRESS_CASES, recordCsv, recordOf } from '@/core/press';
+import { analyseLog, type LogMapping } from '@/core/signals';
+import { loadLogs, pressFeeds } from '@/db/schema';
+import { Conflict, NotFound } from '../errors';
+import { pressFeed } from '../press/feed';
+import { lastRecorded, recordedLines } from '../press/recorder';
+import { placedFor, pressRun, runMachine } from '../press/run';
+import { BENCH, defineUseCase, refuseFields } from '../use-case';
+import { recomputeRun } from './runs';
+
+const pack = promisify(gzip);
+const CATCH_UP_MS = 8000;
+const LOOK_MS = 100;
+
+export class OpenPressFeedInput {
+  /** Made by the device: opened twice it is one. */
+  @IsUUID() id: string;
+  @IsUUID() runId: string;
+  @IsString() boot: string;
+  @IsInt() @Min(0) fromSeq: number;
+  /** Another specimen stands in the press: what was followed before is let go. */
+  @IsOptional() @IsBoolean() anew?: boolean;
+}
+
+/** From now on what the run's machine sends belongs to this run. Another run that was followed there is let go. */
+export const openPressFeed = defineUseCase({
+  name: 'open press feed',
+  roles: BENCH,
+  Input: OpenPressFeedInput,
+  async act(context, input) {
+    const { tx, actor, now } = context;
+    const { machine, run } = await runMachine(context, input.runId);
+    if (run.state === 'complete') throw new Conflict('This run is complete.');
+    const open = await tx
+      .select()
+      .from(pressFeeds)
+      .where(and(eq(pressFeeds.machine, machine), isNull(pressFeeds.closedAt)))
+      .for('update');
+    const own = open.find(({ runId, boot }) => runId === run.id && boot === input.boot);
+    if (own && !input.anew) return { feedId: own.id, fromSeq: own.fromSeq };
+    for (const other of open) {
+      await tx
+        .update(pressFeeds)
+        .set({ closedAt: now, toSeq: input.fromSeq - 1 })
+        .where(eq(pressFeeds.id, other.id));
+    }
+    await tx.insert(pressFeeds).values({
+      id: input.id,
+      runId: run.id,
+      machine,
+      boot: input.boot,
+      fromSeq: input.fromSeq,
+      openedAt: now,
+      by: actor.id,
+    });
+    return { feedId: input.id, fromSeq: input.fromSeq };
+  },
+});
+
+export class ClosePressFeedInput {
+  @IsUUID() feedId: string;
+  /** The last reading that belongs to the test. */
+  @IsInt() @Min(0) toSeq: number;
+}
+
+/**
+ * The test is over: what was recorded of it becomes the run's load log, analysed here, with the indicator's own peak.
+ * What somebody read off stands; the caller takes the figures into readings that are still empty.
+ */
+export const closePressFeed = defineUseCase({
+  name: 'close press feed',
+  roles: BENCH,
+  Input: ClosePressFeedInput,
+  async act(context, input) {
+    const { tx, actor, now } = context;
+    const [feed] = await tx.select().from(pressFeeds).where(eq(pressFeeds.id, input.feedId)).for('update');
+    if (!feed) throw new NotFound('This record');
+    if (feed.closedAt) {
+      const [kept] = await tx
+        .select()
+        .from(loadLogs)
+        .where(eq(loadLogs.runId, feed.runId))
+        .orderBy(desc(loadLogs.at))
+        .limit(1);
+      if (kept) return { analysis: kept.analysis, peak: kept.analysis.peak };
+      throw new Conflict('This record was let go when another specimen was followed on the machine.');
+    }
+    const until = Date.now() + CATCH_UP_MS;
+    while (((await lastRecorded(tx, feed.id)) ?? -1) < input.toSeq) {
+      if (Date.now() > until)
+        throw new Conflict(
+          'The recorder has not caught up with the machine. Nothing is lost: the machine remembers ten minutes. Try again.',
+        );
+      await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+    }
+    const { method, place, setup, typed } = await pressRun(context, feed.runId);
+    const { system } = place.job;
+    const unit = system === 'US' ? 'lbf' : 'kN';
+    const record = recordOf(await recordedLines(tx, feed.id, input.toSeq), feed.fromSeq);
+    if (record.readings.length < 2) refuseFields({ toSeq: 'Nothing was recorded of this test.' });
+    const test = method.press?.test(usableInput(method, typed).input, setup);
+    if (!test?.measured) return refuseFields({ toSeq: 'Measure the specimen first: the rate is a stress.' });
+    const last = record.readings.at(-1);
+    const peak = last ? loadIn(last.peak, last.unit, unit) : 0;
+    const analysis = analyseLog({
+      seconds: Float64Array.from(record.readings, ({ t }) => t),
+      load: Float64Array.from(record.readings, ({ load, unit: own }) => loadIn(load, own, unit)),
+      register: peak,
+      ...logBand(test, system, limitsOf(setup)),
+    });
+    const csv = recordCsv(record, unit);
+    const mapping: LogMapping = {
+      delimiter: ',',
+      decimalComma: false,
+      header: 1,
+      time: 0,
+      timeUnit: 's',
+      load: 1,
+      loadUnit: unit,
+    };
+    await tx.insert(loadLogs).values({
+      id: feed.id,
+      runId: feed.runId,
+      name: `${feed.machine} live.csv`,
+      sha256: createHash('sha256').update(csv).digest('hex'),
+      bytes: await pack(csv),
+      mapping,
+      analysis,
+      by: actor.id,
+      at: now,
+    });
+    await tx.update(pressFeeds).set({ closedAt: now, toSeq: input.toSeq }).where(eq(pressFeeds.id, feed.id));
+    await recomputeRun(context, feed.runId);
+    return { analysis, peak };
+  },
+});
+
+class LeversInput implements Levers {
+  @IsBoolean() pump: boolean;
+  @IsBoolean() approach: boolean;
+  @IsNumber() @Min(0) @Max(1) fine: number;
+  @IsBoolean() door: boolean;
+}
+
+export class DrivePressInput {
+  @IsUUID() runId: string;
+  @IsOptional() @ValidateNested() @Type(() => LeversInput) levers?: LeversInput;
+  /** Puts the run's specimen in, as this case of practice. */
+  @IsOptional()
+  @IsIn(
+    PRESS_CASES.map(({ id }) => id),
+    { message: 'Choose one of the cases.' },
+  )
+  place?: string;
+  @IsOptional() @IsBoolean() resetPeak?: boolean;
+  @IsOptional() @IsIn([1, 10, 60]) times?: 1 | 10 | 60;
+}
+
+/** Works the levers of a stand-in press, or puts a specimen in. A real machine is driven by hand. */
+export const drivePress = defineUseCase({
+  name: 'drive press',
+  roles: BENCH,
+  Input: DrivePressInput,
+  async act(context, input) {
+    const { machine } = await runMachine(context, input.runId);
+    const feed = pressFeed(machine);
+    if (!feed || !(await feed.ready())?.simulated)
+      throw new Conflict('There is no stand-in press at the other end of the line.');
+    const sent =
+      (input.times === undefined || feed.send({ times: input.times })) &&
+      (input.place === undefined ||
+        feed.send({ place: placedFor(await pressRun(context, input.runId), input.place) })) &&
+      (!input.resetPeak || feed.send({ resetPeak: true })) &&
+      (input.levers === undefined || feed.send({ levers: { ...input.levers } }));
+    if (!sent) throw new Conflict('The line to the machine is down: it is being made again.');
+    return {};
+  },
+});

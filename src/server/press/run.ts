@@ -1,0 +1,80 @@
+import { eq } from 'drizzle-orm';
+import { findMethod, limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
+import { spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
+import { type PlacedSpecimen, PRESS_CASES, seedOf, trueStrength } from '@/core/press';
+import { convert, type Exact, exact } from '@/core/quantity';
+import { runs } from '@/db/schema';
+import { currentReadings, inputOf } from '../actions/runs';
+import { Conflict, NotFound } from '../errors';
+import { type RunPlace, runPlace, runSetup } from '../run-setup';
+import type { Context } from '../use-case';
+
+export interface PressRun {
+  readonly run: typeof runs.$inferSelect;
+  readonly method: Method;
+  readonly place: RunPlace;
+  readonly setup: RunSetup;
+  readonly typed: Record<string, unknown>;
+}
+
+/** The run, its method and readings, and the machine that was chosen for it. @throws Conflict when none was */
+export async function runMachine({ tx }: Context, runId: string) {
+  const [run] = await tx.select().from(runs).where(eq(runs.id, runId));
+  const method = run && findMethod(run.method);
+  if (!run || !method?.press) throw new NotFound('This run');
+  const current = await currentReadings(tx, run.id);
+  const machine = current.find(({ field }) => field === method.press?.fields.machine)?.text;
+  if (!machine) throw new Conflict('Choose the testing machine on the run sheet first.');
+  return { run, method, current, machine };
+}
+
+/** A run in a press, with all that its test is computed with. */
+export async function pressRun(context: Context, runId: string): Promise<PressRun & { machine: string }> {
+  const { tx, actor, now } = context;
+  const { run, method, current, machine } = await runMachine(context, runId);
+  const place = await runPlace(tx, run.id);
+  const typed = inputOf(method, place.job.system, current);
+  const setup = await runSetup(tx, place, typed, now, { by: actor.id, current });
+  return { run, method, place, setup, typed, machine };
+}
+
+const FULL_GAP_MM = 15;
+const PSI_IN_MPA = 0.0068947572931684;
+const USUAL_MPA = 30;
+
+/** The run's specimen as the simulated press takes it: always the same one for the same label. */
+export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
+  const { method, place, setup, typed } = of;
+  const { system } = place.job;
+  const { input } = usableInput(method, typed);
+  const test = method.press?.test(input, setup);
+  const chosen = PRESS_CASES.find(({ id }) => id === caseId);
+  if (!test || !chosen) throw new Conflict('Nothing is known of the specimen’s size yet.');
+  const us = system === 'US';
+  const mm = (value: Exact): number => convert(value, us ? 'in' : 'mm', 'mm').toNumber();
+  const area = us ? convert(test.area, 'in2', 'mm2').toNumber() : test.area.toNumber();
+  const stress = test.expected?.times(test.factor).div(test.area).toNumber();
+  const expected = stress === undefined ? USUAL_MPA : us ? stress * PSI_IN_MPA : stress;
+  const label = place.specimen?.label ?? of.run.id;
+  const gap = readMeasure(input, 'outOfSquareGap')?.value;
+  const preparation = {
+    dry: typed.surface === 'dry',
+    angle: gap && test.width ? (Math.atan(gap.div(test.width).toNumber()) * 180) / Math.PI : 0,
+    wornPads: false,
+  };
+  const large = mm(test.width ?? exact(4)) > 125;
+  const strength = chosen.strength * trueStrength(expected, seedOf(label), large, preparation);
+  const machine = setup.equipment?.find(({ number }) => number === typed[method.press?.fields.machine ?? '']);
+  const space = spaceOf(test, machine, limitsOf(setup), system);
+  const { spacers } = method.press?.fields ?? {};
+  const said = spacers && typeof typed[spacers] === 'string' ? String(typed[spacers]) : undefined;
+  const stack = space && stackInUse(space, spokenStack(said, system));
+  return {
+    strength,
+    area,
+    length: test.height ? mm(test.height) : 200,
+    ends: test.ends === 'pads' ? 'pads' : 'bonded',
+    gap: stack?.gap.greaterThan(0) ? mm(stack.gap) : FULL_GAP_MM,
+    mishaps: chosen.mishaps((strength * area) / 1000),
+  };
+}

@@ -1,0 +1,372 @@
+'use client';
+import { Alert, Box, Button, FormControlLabel, Paper, Stack, Switch, Typography } from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
+import { dialOf, FORCE_UNIT, loadBand, STRESS_UNIT } from '@/core/methods/press';
+import type { PressView as Watched, WatchRequest } from '@/core/press';
+import { exact, roundedText, unitLabel } from '@/core/quantity';
+import type { LogAnalysis } from '@/core/signals';
+import { perform } from '../api';
+import { signal } from '../field/alarm';
+import { newId } from '../ids';
+import { LinkButton } from '../parts/LinkButton';
+import { useNotice } from '../parts/Notice';
+import type { RunSheetData } from '../runsheet/types';
+import { useRun } from '../runsheet/use-run';
+import { Levers } from './Levers';
+import { LiveChart } from './LiveChart';
+import { machineOf } from './machine-of';
+import { RateBar } from './RateBar';
+import { usePressFeed } from './use-press-feed';
+import { alarmWords, type Banner, bannerOf } from './words';
+
+const GROUND: Readonly<Record<Banner['tone'], string>> = {
+  quiet: 'background.default',
+  good: 'success.light',
+  caution: 'warning.light',
+  stop: 'error.light',
+};
+const INK: Readonly<Record<Banner['tone'], string>> = {
+  quiet: 'text.primary',
+  good: 'success.main',
+  caution: 'warning.main',
+  stop: 'error.main',
+};
+const MARK: Readonly<Record<Banner['tone'], string>> = { quiet: '…', good: '✓', caution: '!', stop: '✕' };
+const PACE_MS = 900;
+
+/**
+ * A break followed live: load, stress and rate against the permitted corridor, large enough for two metres; what to do
+ * now in words; the break found, the peak held, the curve kept.
+ */
+export function PressView({
+  data,
+  now,
+  title,
+  follow,
+  back,
+}: {
+  data: RunSheetData;
+  now: number;
+  title: ReactNode;
+  /** The record that is open for this run, when there is one: a page opened again goes on where it was. */
+  follow: { readonly feedId: string; readonly fromSeq: number } | null;
+  back: string;
+}) {
+  const run = useRun(data, now);
+  const router = useRouter();
+  const notice = useNotice();
+  const [feed, setFeed] = useState(follow);
+  const [opening, setOpening] = useState(false);
+  const [taking, setTaking] = useState(false);
+  const [sound, setSound] = useState(false);
+  const { system } = data;
+  const unit = FORCE_UNIT[system] === 'lbf' ? 'lbf' : 'kN';
+  const use = run.method.press;
+  const test = use?.test(run.live.input, data.setup);
+  const machine = machineOf(run, data);
+  const band = test ? loadBand(test, system) : null;
+  const from = test?.from === 'start' ? 0 : 0.5;
+  const request: WatchRequest | null =
+    test && band
+      ? {
+          expected: test.expected?.toNumber() ?? 0,
+          low: band.low.toNumber(),
+          high: band.high.toNumber(),
+          from,
+          pads: test.ends === 'pads',
+          contact: unit === 'lbf' ? 450 : 2,
+        }
+      : null;
+  const { state, restart } = usePressFeed(
+    machine?.live ? machine.number : undefined,
+    follow?.fromSeq ?? null,
+    unit,
+    request,
+  );
+  const { view, last } = state;
+
+  // Another specimen in the stand-in is another record.
+  const anew = useRef(false);
+  const placed = (): void => {
+    restart();
+    anew.current = true;
+    setFeed(null);
+    setOpening(false);
+  };
+  // The record begins with the page: who opens it at the press means this specimen.
+  const open = data.state === 'open' && data.canWrite && !feed && state.firstSeq !== null && !opening;
+  const { boot, firstSeq } = state;
+  useEffect(() => {
+    if (!open || firstSeq === null) return;
+    setOpening(true);
+    void perform<{ feedId: string; fromSeq: number }>('open-press-feed', {
+      id: newId(),
+      runId: data.runId,
+      boot,
+      fromSeq: firstSeq,
+      anew: anew.current,
+    }).then((reply) => {
+      if (reply.ok) setFeed(reply.data);
+      else notice(reply.message, 'error');
+    });
+  }, [open, firstSeq, boot, data.runId, notice]);
+
+  usePacing(sound, view);
+  const seq = last?.seq;
+  const take = useCallback(async (): Promise<void> => {
+    if (!feed || seq === undefined || taking || !use) return;
+    setTaking(true);
+    const reply = await perform<{ analysis: LogAnalysis; peak: number }>('close-press-feed', {
+      feedId: feed.feedId,
+      toSeq: seq,
+    });
+    if (!reply.ok) {
+      setTaking(false);
+      return notice(Object.values(reply.errors)[0] ?? reply.message, 'error');
+    }
+    const { analysis, peak } = reply.data;
+    const plain = (value: number, step: string): string =>
+      roundedText(exact(value), step).replaceAll(',', '');
+    const fill = (field: string | undefined, text: string): void => {
+      if (field && !run.readings.values[field]) run.readings.save(field, text);
+    };
+    fill(use.fields.load, plain(Math.max(peak, analysis.peak), system === 'US' ? '10' : '0.1'));
+    if (analysis.meanRate !== null && test?.factor)
+      fill(use.fields.rate, plain(analysis.meanRate, system === 'US' ? '0.1' : '0.001'));
+    fill(use.fields.at, new Date(state.peakAt ?? Date.now()).toISOString());
+    await run.readings.whenSaved();
+    router.push(back);
+  }, [feed, seq, taking, use, notice, run.readings, system, test?.factor, state.peakAt, router, back]);
+
+  const broken = view?.phase === 'broken';
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key !== 'Enter' || !broken || (event.target as HTMLElement).closest('button, a, input'))
+        return;
+      event.preventDefault();
+      void take();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [broken, take]);
+
+  if (!machine?.live || !test || !band || !request) {
+    return (
+      <Stack spacing={2} sx={{ maxWidth: 640 }}>
+        {title}
+        <Alert severity="info">
+          {!machine
+            ? 'Choose the testing machine on the run sheet first.'
+            : !machine.live
+              ? `${machine.number} has no live feed: read its indicator, or bring its file.`
+              : 'Nothing is known of the specimen’s size yet.'}
+        </Alert>
+        <LinkButton href={back} variant="contained">
+          Back to the run sheet
+        </LinkButton>
+      </Stack>
+    );
+  }
+  const holds = run.live.outcome.findings.filter((found) => found.beforeLoad && found.needsReason);
+  const banner = view ? bannerOf(view, request.pads) : null;
+  const stress = view ? (view.load * test.factor.toNumber()) / test.area.toNumber() : 0;
+  const dial = dialOf(machine, system);
+  const next = dial && view ? nextMark(view, dial.major.toNumber(), request) : null;
+  const place = system === 'US' ? 0 : 1;
+  return (
+    <Stack spacing={1.5}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        {title}
+        <Typography color="text.secondary">{machine.number}</Typography>
+        <Typography
+          role="status"
+          sx={{
+            ml: 'auto',
+            color: state.up && !state.stale ? 'success.main' : 'error.main',
+            fontWeight: 700,
+          }}
+        >
+          {state.up === null
+            ? '… Waiting for the machine'
+            : !state.up
+              ? '✕ The line is down: it is being made again, nothing is lost'
+              : state.stale
+                ? '✕ Display frozen: no reading for a while'
+                : `✓ Live${feed ? ', recorded' : ''}`}
+        </Typography>
+        <FormControlLabel
+          control={<Switch checked={sound} onChange={(_, on) => setSound(on)} />}
+          label="Pacing by sound"
+          sx={{ mr: 0 }}
+        />
+        <LinkButton href={back} size="small">
+          Run sheet
+        </LinkButton>
+      </Box>
+      {holds.length > 0 && data.state === 'open' ? (
+        <Alert severity="error">
+          {`Hold before loading: ${holds.map(({ message }) => message).join(' ')} Settle it, or give its reason, on the run sheet.`}
+        </Alert>
+      ) : null}
+      {banner ? (
+        <Paper
+          role="status"
+          aria-live="polite"
+          sx={{
+            px: 2,
+            py: 0.5,
+            bgcolor: GROUND[banner.tone],
+            color: INK[banner.tone],
+            borderColor: INK[banner.tone],
+            borderWidth: 2,
+            fontSize: { xs: '1.4rem', md: '2.4rem' },
+            fontWeight: 700,
+            lineHeight: 1.3,
+          }}
+        >
+          <span aria-hidden="true">{`${MARK[banner.tone]} `}</span>
+          {banner.text}
+        </Paper>
+      ) : null}
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1.5,
+          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 5fr) minmax(0, 6fr)' },
+        }}
+      >
+        <Stack spacing={1.5}>
+          <Paper sx={{ px: 2, py: 1 }}>
+            <Big value={view?.load ?? 0} places={place} unit={unitLabel(unit)} name="Load" size="5.6rem" />
+            <Box sx={{ display: 'flex', gap: 3 }}>
+              <Big
+                value={stress}
+                places={system === 'US' ? 0 : 2}
+                unit={unitLabel(STRESS_UNIT[system])}
+                name="Stress"
+                size="2.2rem"
+              />
+              <Big
+                value={state.register}
+                places={place}
+                unit={unitLabel(unit)}
+                name="Peak held"
+                size="2.2rem"
+              />
+            </Box>
+          </Paper>
+          <Paper sx={{ px: 2, py: 1 }}>
+            <Big
+              value={view?.rate ?? 0}
+              places={system === 'US' ? 0 : 2}
+              unit={`${unitLabel(unit)}/s`}
+              name={`Rate, over 2 s (${test.band.text})`}
+              size="2.4rem"
+            />
+            <RateBar
+              rate={view?.rate ?? null}
+              low={request.low}
+              high={request.high}
+              counts={view?.offBand !== null && view?.offBand !== undefined}
+              unit={`${unitLabel(unit)}/s`}
+            />
+            <Stack direction="row" spacing={2} className="mono" sx={{ flexWrap: 'wrap' }}>
+              <span>
+                {view?.toBand !== null && view?.toBand !== undefined && view.phase !== 'second half'
+                  ? `band counts in ${Math.round(view.toBand)} s`
+                  : view?.outside !== null && view?.outside !== undefined
+                    ? `outside so far ${view.outside.toFixed(0)} %`
+                    : ''}
+              </span>
+              <span>{view?.toExpected ? `about ${Math.round(view.toExpected)} s left` : ''}</span>
+              <span>{next ?? ''}</span>
+            </Stack>
+          </Paper>
+        </Stack>
+        <Paper sx={{ p: 1.5, minHeight: 300 }}>
+          {view ? (
+            <LiveChart
+              curve={state.curve}
+              view={view}
+              band={{ low: request.low, high: request.high }}
+              from={from}
+              unit={unitLabel(unit)}
+            />
+          ) : null}
+        </Paper>
+      </Box>
+      {view && view.alarms.length > 0 ? (
+        <Alert severity="warning">{view.alarms.map(alarmWords).join('. ')}.</Alert>
+      ) : null}
+      {last && !last.door && last.pump ? (
+        <Alert severity="error">The door is open with the pump on: stop the pump, hands away.</Alert>
+      ) : null}
+      {broken ? (
+        <Button variant="contained" size="large" onClick={take} loading={taking} disabled={!feed} autoFocus>
+          {`Take the record: ${roundedText(exact(state.register), system === 'US' ? '10' : '0.1')} ${unitLabel(unit)}`}
+        </Button>
+      ) : null}
+      {state.simulated && data.canWrite && data.state === 'open' ? (
+        <Paper sx={{ px: 2, py: 1.5 }}>
+          <Levers runId={data.runId} last={last} placed={placed} />
+        </Paper>
+      ) : null}
+    </Stack>
+  );
+}
+
+/** One number with its name, readable from afar. */
+function Big({
+  value,
+  places,
+  unit,
+  name,
+  size,
+}: {
+  value: number;
+  places: number;
+  unit: string;
+  name: string;
+  size: string;
+}) {
+  const text = value.toLocaleString('en-US', {
+    minimumFractionDigits: places,
+    maximumFractionDigits: places,
+  });
+  return (
+    <Box>
+      <Typography variant="overline" component="div" color="text.secondary">
+        {name}
+      </Typography>
+      <Typography component="div" className="mono" sx={{ fontSize: size, lineHeight: 1.05, fontWeight: 500 }}>
+        {text}
+        <Typography component="span" sx={{ fontSize: '1.2rem', ml: 1 }} color="text.secondary">
+          {unit}
+        </Typography>
+      </Typography>
+    </Box>
+  );
+}
+
+/** When the hand should stand at the next numbered mark of the dial. */
+function nextMark(view: Watched, major: number, { low, high }: WatchRequest): string | null {
+  if (view.phase !== 'second half' && view.phase !== 'first half') return null;
+  const mark = (Math.floor(view.load / major) + 1) * major;
+  const left = mark - view.load;
+  return `next mark ${mark.toLocaleString('en-US')} in ${(left / high).toFixed(1)} to ${(left / low).toFixed(1)} s`;
+}
+
+/** A tone where the band counts: high when too fast, low when too slow, none when it is right. */
+function usePacing(on: boolean, view: Watched | null): void {
+  const last = useRef(0);
+  const off = view?.offBand ?? null;
+  const rate = view?.rate;
+  useEffect(() => {
+    if (!on || off === null || off === 0 || rate === undefined) return;
+    const at = Date.now();
+    if (at - last.current < PACE_MS) return;
+    last.current = at;
+    signal(off > 0 ? 1320 : 330, 0.15);
+  }, [on, off, rate]);
+}

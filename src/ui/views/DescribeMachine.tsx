@@ -1,0 +1,95 @@
+'use client';
+import { Button } from '@mui/material';
+import type { MachineFacts } from '@/core/methods';
+import { FormDialog, type FormField } from '../form/FormDialog';
+
+const FIELDS: readonly (FormField & { readonly name: keyof MachineFacts })[] = [
+  { name: 'capacity', label: 'Capacity', help: 'With its unit, as 400,000 lbf.', optional: true },
+  {
+    name: 'indicator',
+    label: 'Indicator',
+    options: [
+      { value: 'digital', label: 'Digital' },
+      { value: 'dial', label: 'Dial with two hands' },
+    ],
+    optional: true,
+  },
+  { name: 'increment', label: 'Smallest change shown', help: 'Digital, as 10 lbf.', optional: true },
+  { name: 'major', label: 'Between numbered marks', help: 'Dial, as 5,000 lbf.', optional: true },
+  { name: 'minor', label: 'Between small marks', help: 'Dial, as 500 lbf.', optional: true },
+  { name: 'fullScale', label: 'End of the scale', help: 'Dial.', optional: true },
+  {
+    name: 'clearHeight',
+    label: 'Clear height',
+    help: 'From the ram, fully down, to the upper block, as 18.5 in.',
+    optional: true,
+  },
+  { name: 'lowerBlock', label: 'Lower block, thickness', optional: true },
+  { name: 'stroke', label: 'Rated stroke of the ram', optional: true },
+  { name: 'upperFace', label: 'Upper bearing face, diameter', optional: true },
+  { name: 'lowerFace', label: 'Lower bearing face, diameter', optional: true },
+  {
+    name: 'spacers',
+    label: 'Spacers',
+    help: 'Heights with a plus between them, as 4 in + 2 in + 1 in.',
+    optional: true,
+  },
+  {
+    name: 'spacersUnder',
+    label: 'Spacers go',
+    options: [
+      { value: 'lower block', label: 'Under the lower block' },
+      { value: 'head', label: 'Under the head, on a rod' },
+    ],
+    optional: true,
+  },
+  { name: 'seatOiledOn', label: 'Spherical seat oiled on', type: 'date', optional: true },
+  { name: 'approachOpens', label: 'Approach lever opens to the', help: 'Left or right.', optional: true },
+];
+
+/** What a testing machine is like: its indicator, room, spacers and faces. */
+export function DescribeMachine({
+  number,
+  equipmentId,
+  machine,
+}: {
+  number: string;
+  equipmentId: string;
+  machine: MachineFacts | null;
+}) {
+  return (
+    <FormDialog
+      title={`${number}: indicator, room and spacers`}
+      useCase="describe-machine"
+      fixed={{ equipmentId }}
+      fields={FIELDS}
+      initial={Object.fromEntries(
+        Object.entries(machine ?? {}).map(([name, value]) => [
+          name,
+          Array.isArray(value) ? value.join(' + ') : String(value ?? ''),
+        ]),
+      )}
+      shape={({ equipmentId: id, spacers, ...facts }) => ({
+        equipmentId: id,
+        machine: {
+          ...facts,
+          ...(typeof spacers === 'string'
+            ? {
+                spacers: spacers
+                  .split('+')
+                  .map((each) => each.trim())
+                  .filter(Boolean),
+              }
+            : {}),
+        },
+      })}
+      submit="Save"
+      done={`${number} is described.`}
+      button={(open) => (
+        <Button size="small" variant="outlined" onClick={open} sx={{ ml: 0.5 }}>
+          Machine
+        </Button>
+      )}
+    />
+  );
+}
