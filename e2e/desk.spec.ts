@@ -13,7 +13,7 @@ test('a machine past its date withholds the go-ahead, and going on takes a reaso
 
   await page.goto('/today');
   await page.getByRole('link', { name: /^Break PMF-041-D$/ }).click();
-  await page.getByRole('button', { name: 'Start the compression run' }).click();
+  await page.getByRole('button', { name: 'Start: cylinder compression' }).click();
   await page.waitForURL(/\/runs\//);
   await page.getByRole('button', { name: /^PR-02/ }).click();
   await expect(page.getByText(/PR-02 was last verified on/)).toBeVisible();

@@ -43,7 +43,7 @@ test('a load log of the press is read, confirmed, analysed and kept, and says wh
     .getByRole('link', { name: '028-B' })
     .click();
   await page.getByRole('link', { name: 'To the bench' }).click();
-  await page.getByRole('button', { name: 'Start the compression run' }).click();
+  await page.getByRole('button', { name: 'Start: cylinder compression' }).click();
   await page.waitForURL(/\/runs\//);
   await page.getByRole('button', { name: /^PR-01/ }).click();
   await toStep(page, 'Load to failure');

@@ -11,7 +11,7 @@ test('a laboratory technician breaks a set with the keyboard alone', async ({ br
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/bench\//);
   await expect(page.getByText('Rate at the machine')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Start the compression run' })).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Start: cylinder compression' })).toBeFocused();
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/runs\//);
 
@@ -62,7 +62,7 @@ test('a laboratory technician breaks a set with the keyboard alone', async ({ br
 test('readings survive a lost network and a second person', async ({ browser }) => {
   const page = await signedIn(browser, 'laboratory');
   await page.getByRole('link', { name: /^Break PMF-041-B$/ }).click();
-  await page.getByRole('button', { name: 'Start the compression run' }).click();
+  await page.getByRole('button', { name: 'Start: cylinder compression' }).click();
   await page.waitForURL(/\/runs\//);
   await page.getByRole('button', { name: /Two diameters/ }).click();
   await expect(page.getByLabel('Diameter 1')).toBeFocused();

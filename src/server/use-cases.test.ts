@@ -262,8 +262,8 @@ describe('readings', () => {
     const late = breakValues('61,870', AT_28_DAYS + 24 * 3_600_000);
     await perform(site.db, site.actors.laboratory, saveReadings, { runId, readings: readingsOf(late) });
     const unexplained = await complete([]).catch((caught: unknown) => caught);
-    expect(Object.keys((unexplained as Invalid).errors)).toEqual(['reason.cylinder.age-late']);
-    await complete([{ findingId: 'cylinder.age-late', reason: 'Storm closed the road.' }]);
+    expect(Object.keys((unexplained as Invalid).errors)).toEqual(['reason.specimen.age-late']);
+    await complete([{ findingId: 'specimen.age-late', reason: 'Storm closed the road.' }]);
     const [run] = await site.db.select().from(runs).where(eq(runs.id, runId));
     expect(run?.state).toBe('complete');
   });
@@ -315,8 +315,8 @@ it('a casting time is corrected with its reason: windows move, and what was brok
   expect(waiting?.opensAt?.getTime()).toBe(AT_28_DAYS + 4 * 3_600_000);
   const broken = views.find(({ id }) => id === specimenIds[0]);
   expect(broken?.run?.id).toBe(runId);
-  expect(broken?.run?.outcome?.findings.map(({ id }) => id)).toContain('cylinder.age-early');
-  expect(broken?.run?.openReasons).toEqual(['cylinder.age-early']);
+  expect(broken?.run?.outcome?.findings.map(({ id }) => id)).toContain('specimen.age-early');
+  expect(broken?.run?.openReasons).toEqual(['specimen.age-early']);
 });
 
 describe('repeating and explaining', () => {

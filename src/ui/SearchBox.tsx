@@ -53,7 +53,11 @@ export function SearchBox() {
   const open = (hit: Hit): void => {
     setWords('');
     input.current?.blur();
-    router.push(`${WHERE[hit.kind]}/${hit.id}`);
+    // At the press a scan means: this one now. Its run begins, or the bench says why it does not.
+    const atPress = /^\/(runs|bench)\//u.test(window.location.pathname);
+    router.push(
+      atPress && hit.kind === 'specimen' ? `/bench/${hit.id}?scan=1` : `${WHERE[hit.kind]}/${hit.id}`,
+    );
   };
   /** A scanner is faster than the list: what was typed is looked up there and then. */
   const openTyped = async (): Promise<void> => {

@@ -1,3 +1,5 @@
+export * from './core-set';
+export * from './cube-set';
 export * from './low-strength';
 export * from './series';
 export * from './strength-test';

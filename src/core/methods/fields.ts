@@ -17,6 +17,9 @@ import { type Dimension, type Measure, measureIn, parseMeasure, type System, typ
 export const PARTIAL = 'partial';
 export const COMPLETE = 'complete';
 
+/** The reason that stands with a reading that was taken over from the specimen before. */
+export const CARRIED = 'As for the specimen before.';
+
 /** The drawings that answers are chosen by; the interface draws them. */
 export type DrawingId = 'slump-true' | 'slump-shear' | 'slump-collapse';
 
@@ -25,6 +28,10 @@ interface FieldBase {
   readonly label: string;
   readonly help?: string;
   readonly required?: boolean;
+  /** Set up once and the same for the specimens that follow: taken over from the one before. */
+  readonly carry?: boolean;
+  /** Read only when there is something to say: passed over when specimens follow one another. */
+  readonly aside?: boolean;
   readonly example: string | Readonly<Record<System, string>>;
 }
 
@@ -85,7 +92,11 @@ const registry = new WeakMap<object, FieldSpec[]>();
 
 /** The fields of a method's input class, in the order they were declared. */
 export function fieldsOf(input: InputClass): readonly FieldSpec[] {
-  return registry.get(input.prototype) ?? [];
+  const all: FieldSpec[] = [];
+  // What a class shares with others is declared in the one it extends, and stands before its own.
+  for (let type = input.prototype; type && type !== Object.prototype; type = Object.getPrototypeOf(type))
+    all.unshift(...(registry.get(type) ?? []));
+  return all;
 }
 
 function remember(target: object, spec: FieldSpec): void {

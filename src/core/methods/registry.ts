@@ -3,6 +3,8 @@ import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
 import { concreteTemperature } from './concrete-temperature';
 import type { Method } from './contract';
+import { coreCompression } from './core-compression';
+import { cubeCompression } from './cube-compression';
 import { cylinderCompression } from './cylinder-compression';
 import { delivery } from './delivery';
 import { densityYield } from './density-yield';
@@ -13,7 +15,9 @@ import { withPress } from './press/with-press';
 import { sampling } from './sampling';
 import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
+import { splittingTensile } from './splitting-tensile';
 import { withStanding } from './standing';
+import { staticModulus } from './static-modulus';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
 const REGISTRY = {
@@ -29,6 +33,10 @@ const REGISTRY = {
   'initial-curing': initialCuring,
   evaporation,
   'cylinder-compression': cylinderCompression,
+  'cube-compression': cubeCompression,
+  'core-compression': coreCompression,
+  'splitting-tensile': splittingTensile,
+  'static-modulus': staticModulus,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

@@ -15,7 +15,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { isLimitId, type LimitChanges, Limits, PROFILES, type Profile } from '../limits';
-import { MOULD_SIZES, type MouldSize } from '../moulds';
+import { type MouldSize, SPECIMEN_SIZES } from '../moulds';
 import type { RoundingMode } from '../quantity';
 import type { LogAnalysis, LogMapping, LogTrouble } from '../signals';
 import {
@@ -52,7 +52,7 @@ export class SpecimenFacts {
   @IsOptional() @IsInt() @Min(1) designatedAgeHours?: number;
   @IsOptional() @IsIn(NOMINAL_SIZES) nominalSize?: NominalSize;
   /** The mould it was made in, whatever its shape. */
-  @IsOptional() @IsIn(MOULD_SIZES) mould?: MouldSize;
+  @IsOptional() @IsIn(SPECIMEN_SIZES) mould?: MouldSize;
   @IsOptional() @IsIn(['standard', 'field']) cure?: 'standard' | 'field';
   /** True while nobody has decided what a held specimen is for. */
   @IsOptional() @IsBoolean() held?: boolean;

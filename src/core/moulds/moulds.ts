@@ -1,6 +1,7 @@
 import type { System } from '../quantity';
 
-export type MouldKind = 'cylinder' | 'beam' | 'cube';
+/** A core is drilled, not moulded; it stands here because it is a size of specimen too. */
+export type MouldKind = 'cylinder' | 'beam' | 'cube' | 'core';
 
 interface MouldFacts {
   readonly kind: MouldKind;
@@ -64,10 +65,15 @@ export const MOULDS = {
   'beam-150x150x530': box('beam', 'SI', 'Beam 150 × 150 × 530 mm', '150', '150', '530', '11.925'),
   'cube-150': box('cube', 'SI', 'Cube 150 mm', '150', '150', '150', '3.375'),
   'cube-100': box('cube', 'SI', 'Cube 100 mm', '100', '100', '100', '1'),
+  'core-4': { ...cylinder('US', 'Core, about 4 in', '4', '8', '0.05817764'), kind: 'core' },
+  'core-100': { ...cylinder('SI', 'Core, about 100 mm', '100', '200', '1.5707963'), kind: 'core' },
 } as const satisfies Record<string, MouldFacts>;
 
 export type MouldSize = keyof typeof MOULDS;
-export const MOULD_SIZES = Object.keys(MOULDS) as MouldSize[];
+/** Every size a specimen can have, cores too. */
+export const SPECIMEN_SIZES = Object.keys(MOULDS) as MouldSize[];
+/** The moulds that fresh concrete is put into. */
+export const MOULD_SIZES = SPECIMEN_SIZES.filter((size) => MOULDS[size].kind !== 'core');
 
 /** What is known of a mould, seen through the common interface. */
 export function mouldOf(size: MouldSize): MouldFacts {
@@ -79,7 +85,7 @@ export function mouldText(size: MouldSize): string {
   return MOULDS[size].label;
 }
 
-/** The moulds of a system; cubes are made in SI only. */
+/** The moulds of a system that fresh concrete is put into; cubes are made in SI only. */
 export function mouldsOf(system: System): readonly MouldSize[] {
   return MOULD_SIZES.filter((size) => MOULDS[size].system === system);
 }

@@ -106,13 +106,15 @@ export class PressWatch {
     const last = this.recent.at(-1);
     if (last && reading.seconds <= last.seconds) return;
     this.recent.push(reading);
-    while ((this.recent[0]?.seconds ?? Number.POSITIVE_INFINITY) < reading.seconds - MEAN_WINDOW) this.recent.shift();
+    while ((this.recent[0]?.seconds ?? Number.POSITIVE_INFINITY) < reading.seconds - MEAN_WINDOW)
+      this.recent.shift();
     if (this.phase === 'broken') return;
     this.followKnob(reading);
     this.followPeak(reading);
     const rate = this.slope(RATE_WINDOW);
     if (rate !== null) this.rates.push({ seconds: reading.seconds, rate });
-    while ((this.rates[0]?.seconds ?? Number.POSITIVE_INFINITY) < reading.seconds - MEAN_WINDOW) this.rates.shift();
+    while ((this.rates[0]?.seconds ?? Number.POSITIVE_INFINITY) < reading.seconds - MEAN_WINDOW)
+      this.rates.shift();
     this.move(reading, rate);
     this.score(reading, rate);
   }

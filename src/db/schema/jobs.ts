@@ -5,7 +5,7 @@ import type { Draw } from '@/core/sampling-plan';
 import { HAND_OVERS, SPECIMEN_EVENTS } from '../../core/identity/custody';
 import { PROFILES } from '../../core/limits/profiles';
 import { EXPOSURES, SAMPLE_KINDS, SLUMP_CLASSES } from '../../core/methods/kinds';
-import { MOULD_SIZES, type MouldSize } from '../../core/moulds/moulds';
+import { type MouldSize, SPECIMEN_SIZES } from '../../core/moulds/moulds';
 import { at } from './columns';
 import { people } from './people';
 import { storages } from './storage';
@@ -219,7 +219,7 @@ export const specimens = pgTable(
       .notNull()
       .references(() => samples.id),
     label: text('label').notNull().unique(),
-    size: text('size', { enum: MOULD_SIZES as [MouldSize, ...MouldSize[]] }).notNull(),
+    size: text('size', { enum: SPECIMEN_SIZES as [MouldSize, ...MouldSize[]] }).notNull(),
     cure: text('cure', { enum: ['standard', 'field'] })
       .notNull()
       .default('standard'),

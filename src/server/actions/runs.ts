@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -13,8 +14,9 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, gte, inArray, lte } from 'drizzle-orm';
 import {
+  CARRIED,
   fieldsOf,
   findMethod,
   LOG_LENGTH,
@@ -100,12 +102,57 @@ async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Me
   }
 }
 
+/** A morning or an afternoon at the press: what was set up then still stands. */
+const SAME_SETUP_MS = 6 * 3_600_000;
+
+/** Takes over what is set up once (press, pads, spacers) from the run this person completed before, on the same size. */
+async function carryOver(context: Context, runId: string, method: Method, specimenId: string): Promise<void> {
+  const { tx, actor, now } = context;
+  const carried = fieldsOf(method.Input)
+    .filter(({ carry }) => carry)
+    .map(({ name }) => name);
+  if (carried.length === 0) return;
+  const [own] = await tx.select({ size: specimens.size }).from(specimens).where(eq(specimens.id, specimenId));
+  const [before] = await tx
+    .select({ id: runs.id })
+    .from(runs)
+    .innerJoin(specimens, eq(specimens.id, runs.specimenId))
+    .where(
+      and(
+        eq(runs.method, method.id),
+        eq(runs.completedBy, actor.id),
+        gte(runs.completedAt, new Date(now.getTime() - SAME_SETUP_MS)),
+        lte(runs.completedAt, now),
+        eq(specimens.size, own?.size ?? '4x8'),
+      ),
+    )
+    .orderBy(desc(runs.completedAt))
+    .limit(1);
+  if (!before) return;
+  const taken = await currentReadings(tx, before.id);
+  const rows = taken.filter(({ field, text }) => text !== null && carried.includes(field));
+  if (rows.length === 0) return;
+  await tx.insert(readings).values(
+    rows.map(({ field, text }) => ({
+      id: randomUUID(),
+      runId,
+      field,
+      text,
+      takenAt: now,
+      savedAt: now,
+      by: actor.id,
+      reason: CARRIED,
+    })),
+  );
+}
+
 /** Opens a run, or gives back the one that is open. */
 export const startRun = defineUseCase({
   name: 'start run',
   roles: STAFF,
   Input: StartRunInput,
-  async act({ tx, actor, now }, input) {
+  async act(context, input) {
+    const { tx, actor, now } = context;
     const method = findMethod(input.method);
     const given = { specimen: input.specimenId, sample: input.sampleId, placement: input.placementId };
     const subject = method && given[method.runOn];
@@ -141,6 +188,7 @@ export const startRun = defineUseCase({
         startedBy: actor.id,
       })
       .returning({ id: runs.id });
+    if (run && method.runOn === 'specimen') await carryOver(context, run.id, method, subject);
     return { runId: run?.id ?? '' };
   },
 });

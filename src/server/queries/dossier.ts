@@ -220,7 +220,7 @@ export function setMember(view: SpecimenView & { size: NominalSize }): SetMember
   const { run } = view;
   const outcome = run?.state === 'complete' ? run.outcome : null;
   const strength = outcome ? run?.strength : undefined;
-  const late = outcome?.findings.some((found) => found.id.startsWith('cylinder.age-')) ?? false;
+  const late = outcome?.findings.some((found) => /^(specimen|cylinder)\.age-/u.test(found.id)) ?? false;
   return {
     label: view.label,
     size: view.size,

@@ -6,6 +6,8 @@ import type { Run } from '../runsheet/use-run';
 import { AirPressureBench } from './air-pressure/Bench';
 import { AirVolumetricBench } from './air-volumetric/Bench';
 import { TemperatureBench } from './concrete-temperature/Bench';
+import { CoreBench } from './core-compression/Bench';
+import { CubeBench } from './cube-compression/Bench';
 import { CylinderBench } from './cylinder-compression/Bench';
 import { DeliveryBench } from './delivery/Bench';
 import { DensityYieldBench } from './density-yield/Bench';
@@ -15,6 +17,8 @@ import { MouldingBench } from './moulding/Bench';
 import { SamplingBench } from './sampling/Bench';
 import { SlumpBench } from './slump/Bench';
 import { SlumpFlowBench } from './slump-flow/Bench';
+import { SplittingBench } from './splitting-tensile/Bench';
+import { ModulusBench } from './static-modulus/Bench';
 
 /** What a method's bench is given: its picture as data. */
 export interface BenchProps {
@@ -67,4 +71,8 @@ export const BENCHES: Readonly<Record<MethodId, ComponentType<BenchProps>>> = {
   evaporation: EvaporationBench,
   'concrete-temperature': TemperatureBench,
   'cylinder-compression': CylinderBench,
+  'cube-compression': CubeBench,
+  'core-compression': CoreBench,
+  'splitting-tensile': SplittingBench,
+  'static-modulus': ModulusBench,
 };

@@ -26,11 +26,14 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
   // biome-ignore lint/correctness/useExhaustiveDependencies: the focus moves when another step comes up, not on every change
   useEffect(() => {
     if (focus === 'none') return;
-    const at = focus === 'first' ? fields[0] : fields.at(-1);
+    const first = data.rhythm ? (fields.find((field) => isAsked(run, field)) ?? fields[0]) : fields[0];
+    const at = focus === 'first' ? first : fields.at(-1);
     if (at) elements.current.get(at.name)?.focus();
   }, [names, focus]);
   const go = (from: string, step: 1 | -1): void => {
-    const next = fields[fields.findIndex(({ name }) => name === from) + step];
+    const at = fields.findIndex(({ name }) => name === from);
+    const rest = step === 1 ? fields.slice(at + 1) : fields.slice(0, Math.max(0, at)).toReversed();
+    const next = data.rhythm && step === 1 ? rest.find((field) => isAsked(run, field)) : rest[0];
     const element = next && elements.current.get(next.name);
     if (element) element.focus();
     else beyond(step);
@@ -72,4 +75,9 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
       })}
     </Stack>
   );
+}
+
+/** True for a reading that one specimen after the other is asked for, and that is not there yet. */
+export function isAsked(run: Run, field: FieldSpec): boolean {
+  return !field.aside && (run.readings.values[field.name] ?? '') === '';
 }

@@ -9,7 +9,7 @@ import { Conflicts } from './Conflicts';
 import { Photos } from './Photos';
 import { ReadingHistory } from './ReadingHistory';
 import { Results } from './Results';
-import { RunFields } from './RunFields';
+import { isAsked, RunFields } from './RunFields';
 import { StepList } from './StepList';
 import type { RunSheetData } from './types';
 import { type Run, stepFields, useRun } from './use-run';
@@ -38,7 +38,9 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
   const instruments = data.state === 'open' ? instrumentsOf(run.method, stepId) : [];
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
   const move = (by: 1 | -1): void => {
-    const target = steps[index + by];
+    const asked = ({ fields }: (typeof steps)[number]): boolean =>
+      stepFields(run, fields).some((field) => isAsked(run, field));
+    const target = data.rhythm && by === 1 ? steps.slice(index + 1).find(asked) : steps[index + by];
     if (!target) return;
     setFocus(by === 1 ? 'first' : 'last');
     setStepId(target.id);

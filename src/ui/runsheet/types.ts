@@ -13,6 +13,8 @@ export interface RunSheetData {
   readonly setup: RunSetup;
   readonly readings: readonly CurrentReading[];
   readonly canWrite: boolean;
+  /** True when the set-up was taken over: Enter then asks only for what is new on this specimen. */
+  readonly rhythm: boolean;
   /** What the person going on has recorded, and whether it was accepted. */
   readonly reasons: readonly {
     readonly findingId: string;

@@ -1,28 +1,58 @@
 'use client';
-import { Button } from '@mui/material';
+import { Button, Stack } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { perform } from '../api';
 import { useNotice } from '../parts/Notice';
 
-/** Opens the run sheet of a specimen; in focus, so that Enter is enough. */
-export function StartRun({ specimenId }: { specimenId: string }) {
+/**
+ * Opens the run sheet of a specimen by one of the methods it can be tested by; the first in focus, so that Enter is
+ * enough.
+ * @param scanned the label was scanned at the press: the first method begins at once
+ */
+export function StartRun({
+  specimenId,
+  methods,
+  scanned,
+}: {
+  specimenId: string;
+  methods: readonly { readonly id: string; readonly label: string }[];
+  scanned: boolean;
+}) {
   const router = useRouter();
   const notice = useNotice();
-  const [busy, setBusy] = useState(false);
-  const start = async (): Promise<void> => {
-    setBusy(true);
-    const reply = await perform<{ runId: string }>('start-run', {
-      method: 'cylinder-compression',
-      specimenId,
-    });
-    if (reply.ok) return router.push(`/runs/${reply.data.runId}`);
-    notice(reply.message, 'error');
-    setBusy(false);
-  };
+  const [busy, setBusy] = useState('');
+  const begun = useRef(false);
+  const start = useCallback(
+    async (method: string): Promise<void> => {
+      setBusy(method);
+      const reply = await perform<{ runId: string }>('start-run', { method, specimenId });
+      if (reply.ok) return router.push(`/runs/${reply.data.runId}`);
+      notice(reply.message, 'error');
+      setBusy('');
+    },
+    [specimenId, router, notice],
+  );
+  const [first] = methods;
+  useEffect(() => {
+    if (!scanned || begun.current || !first) return;
+    begun.current = true;
+    void start(first.id);
+  }, [scanned, first, start]);
   return (
-    <Button variant="contained" size="large" autoFocus onClick={start} loading={busy}>
-      Start the compression run
-    </Button>
+    <Stack direction="row" spacing={1} sx={{ flexWrap: 'wrap', rowGap: 1 }}>
+      {methods.map(({ id, label }, order) => (
+        <Button
+          key={id}
+          variant={order === 0 ? 'contained' : 'outlined'}
+          size="large"
+          autoFocus={order === 0}
+          onClick={() => start(id)}
+          loading={busy === id}
+        >
+          {label}
+        </Button>
+      ))}
+    </Stack>
   );
 }

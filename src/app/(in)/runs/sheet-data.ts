@@ -1,4 +1,4 @@
-import type { MethodId } from '@/core/methods';
+import { CARRIED, type MethodId } from '@/core/methods';
 import type { runSheet } from '@/server/queries/run';
 import type { RunSheetData } from '@/ui/runsheet/types';
 
@@ -18,6 +18,7 @@ export function runSheetData(sheet: Sheet, canWrite: boolean): RunSheetData {
     setup: JSON.parse(JSON.stringify(sheet.setup)),
     readings: sheet.readings,
     canWrite,
+    rhythm: sheet.history.some(({ reason }) => reason === CARRIED),
     reasons: (view?.reasons ?? []).map(({ findingId, reason, byName, acceptedByName }) => ({
       findingId,
       reason,

@@ -3,11 +3,10 @@ import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { FORCE_FACTOR, LENGTH_UNIT, STRESS_UNIT } from '../press';
+import { FORCE_FACTOR, LENGTH_UNIT, lengthFactor, STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { findingsAfterLoad } from './after-load';
 import { findingsBeforeLoad } from './before-load';
-import { lengthFactor } from './factor';
 import type { CylinderCompressionInput } from './input';
 
 const C39 = standard('ASTM C39/C39M');

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { type RunSetup, usableInput } from '..';
-import { cylinderCompression } from '.';
+import { findMethod, type Method, type RunSetup, usableInput } from '..';
+
+// As it is used: with what every test in a press and every test of all has.
+const cylinderCompression = findMethod('cylinder-compression') as Method;
 
 type Input = Record<string, unknown>;
 
@@ -167,25 +169,29 @@ describe('checks before the load', () => {
 
   it('the age window is held against the moment of the break', () => {
     const specimen = { castAt: '2026-05-12T15:40:00-04:00', ageHours: 24 };
-    expect(idsOf({ testedAt: '2026-05-13T16:10:00-04:00' }, { specimen })).not.toContain('cylinder.age-late');
+    expect(idsOf({ testedAt: '2026-05-13T16:10:00-04:00' }, { specimen })).not.toContain('specimen.age-late');
     const late = outcomeOf({ testedAt: '2026-05-13T16:14:00-04:00' }, { specimen }).findings[0];
-    expect(late).toMatchObject({ id: 'cylinder.age-late', severity: 'departure', needsReason: true });
+    expect(late).toMatchObject({ id: 'specimen.age-late', severity: 'departure', needsReason: true });
     expect(late?.remark).toContain('4 min after the 24 h window');
   });
 
   it('says so while the window is not open yet, before anything is broken', () => {
     const specimen = { castAt: '2026-05-12T15:40:00-04:00', ageHours: 168 };
-    expect(idsOf({}, { specimen, asOf: '2026-05-13T08:00:00-04:00' })).toContain('cylinder.age-early');
+    expect(idsOf({}, { specimen, asOf: '2026-05-13T08:00:00-04:00' })).toContain('specimen.age-early');
   });
 
   it('out of moist storage for three hours is allowed, longer is a remark', () => {
     const input = { outOfMoistAt: '2026-05-13T10:00:00Z', testedAt: '2026-05-13T13:00:00Z' };
-    expect(idsOf(input)).not.toContain('cylinder.out-of-moist-long');
-    expect(idsOf({ ...input, testedAt: '2026-05-13T13:01:00Z' })).toContain('cylinder.out-of-moist-long');
+    expect(idsOf(input)).not.toContain('specimen.out-of-moist-long');
+    expect(idsOf({ ...input, testedAt: '2026-05-13T13:01:00Z' })).toContain('specimen.out-of-moist-long');
   });
 });
 
 describe('checks after the load', () => {
+  const diameters = {
+    US: { diameter1: '4.00', diameter2: '4.00' },
+    SI: { diameter1: '100', diameter2: '100' },
+  };
   it.each([
     ['US', '27', true],
     ['US', '28', false],
@@ -195,7 +201,9 @@ describe('checks after the load', () => {
     ['SI', '0.30', false],
     ['SI', '0.195', true],
   ])('%s: rate %s out of band %s, by its own system alone', (system, loadingRate, out) => {
-    expect(idsOf({ system, loadingRate }).includes('cylinder.loading-rate')).toBe(out);
+    expect(
+      idsOf({ system, loadingRate, ...diameters[system as 'US' | 'SI'] }).includes('cylinder.loading-rate'),
+    ).toBe(out);
   });
 
   it('a fracture that fits no type is to be described', () => {

@@ -3,7 +3,8 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { isCylinderSize, type RunSetup } from '../setup';
+import { examplePress } from '../press';
+import { isCylinderSize } from '../setup';
 import { compute } from './compute';
 import { CylinderCompressionInput } from './input';
 import { plan } from './plan';
@@ -38,31 +39,6 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
       ...exampleInput(fieldsOf(CylinderCompressionInput), system),
       system,
     },
-    setup: exampleSetup(system),
+    setup: examplePress(system, system === 'US' ? '4x8' : '100x200'),
   }),
 };
-
-function exampleSetup(system: System): RunSetup {
-  const us = system === 'US';
-  return {
-    zone: 'America/New_York',
-    specimen: {
-      label: 'EXAMPLE-A',
-      castAt: '2031-05-14T09:30:00-04:00',
-      ageHours: 672,
-      nominalSize: us ? '4x8' : '100x200',
-      cure: 'standard',
-      specifiedStrength: us ? '4,250 psi' : '29 MPa',
-    },
-    equipment: [
-      {
-        number: 'PRESS-1',
-        kind: 'compression machine',
-        verifiedOn: '2031-01-20',
-        verifiedFrom: us ? '10,000 lbf' : '45 kN',
-        verifiedTo: us ? '240,000 lbf' : '1,050 kN',
-      },
-      { number: 'CALLIPER-1', kind: 'calliper', verifiedOn: '2031-01-20' },
-    ],
-  };
-}

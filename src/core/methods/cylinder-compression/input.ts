@@ -20,17 +20,19 @@ const DIAMETER: Pick<MeasureSpec, 'dimension' | 'unit' | 'step' | 'possible'> = 
 export class CylinderCompressionInput extends RunInput {
   @EquipmentField({
     label: 'Testing machine',
+    carry: true,
     equipmentKind: 'compression machine',
     required: true,
     example: 'PRESS-1',
   })
   machine?: string;
 
-  @EquipmentField({ label: 'Calliper', equipmentKind: 'calliper', example: 'CALLIPER-1' })
+  @EquipmentField({ label: 'Calliper', carry: true, equipmentKind: 'calliper', example: 'CALLIPER-1' })
   calliper?: string;
 
   @InstantField({
     label: 'Out of moist storage at',
+    aside: true,
     help: 'The moment it left the moist room or tank.',
     example: '2031-06-11T08:40:00-04:00',
   })
@@ -50,6 +52,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @TextField({
     label: 'Defects seen before loading',
+    aside: true,
     help: 'Honeycomb, cracks, chipped edges.',
     example: 'none',
   })
@@ -86,6 +89,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @MeasureField({
     label: 'Length',
+    aside: true,
     help: 'Needed when the length is not about twice the diameter, and for density.',
     dimension: 'length',
     unit: { US: 'in', SI: 'mm' },
@@ -97,6 +101,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @MeasureField({
     label: 'Mass',
+    aside: true,
     help: 'Towel dry; gives the density together with the length.',
     dimension: 'mass',
     unit: { US: 'lb', SI: 'kg' },
@@ -108,6 +113,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @ChoiceField({
     label: 'Ends',
+    carry: true,
     required: true,
     options: [
       { value: 'pads', label: 'Unbonded pads' },
@@ -133,6 +139,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @TextField({
     label: 'Spacers',
+    carry: true,
     help: 'Heights under the lower block with a plus between them, as 4 + 2; or none.',
     example: { US: '4 + 2', SI: '100 + 50' },
   })
@@ -140,6 +147,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @ChoiceField({
     label: 'Stack flush',
+    carry: true,
     help: 'No feeler goes in anywhere between spacers, block and head.',
     options: [
       { value: 'yes', label: 'Flush' },
@@ -163,6 +171,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @MeasureField({
     label: 'Loading rate',
+    aside: true,
     help: 'In the second half of loading, if it was read.',
     dimension: 'stressRate',
     unit: { US: 'psi/s', SI: 'MPa/s' },
@@ -194,6 +203,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @TextField({
     label: 'Levers worked by',
+    aside: true,
     help: 'When somebody else than the responsible tester drove the press.',
     example: '',
   })
@@ -201,6 +211,7 @@ export class CylinderCompressionInput extends RunInput {
 
   @ChoiceField({
     label: 'Zero after the test',
+    aside: true,
     options: [
       { value: 'same', label: 'Back at zero' },
       { value: 'off', label: 'Not back at zero' },
@@ -225,9 +236,14 @@ export class CylinderCompressionInput extends RunInput {
   })
   fracture?: '1' | '2' | '3' | '4' | '5' | '6' | 'other';
 
-  @TextField({ label: 'Fracture in words', help: 'When no type fits.', example: '' })
+  @TextField({ label: 'Fracture in words', aside: true, help: 'When no type fits.', example: '' })
   fractureWords?: string;
 
-  @TextField({ label: 'Remarks', help: 'Voids, segregation, dry inside, stones pulled out.', example: '' })
+  @TextField({
+    label: 'Remarks',
+    aside: true,
+    help: 'Voids, segregation, dry inside, stones pulled out.',
+    example: '',
+  })
   remarks?: string;
 }

@@ -1,5 +1,5 @@
 import { cite, isWithin, type Limits } from '../../limits';
-import { plainOf } from '../../quantity';
+import { convert, plainOf, unitOf } from '../../quantity';
 import { bySeverity, type Finding, finding } from '../../working';
 import type { Method, Outcome, PressTest, PressUse } from '../contract';
 import { type RunInput, readMeasure } from '../fields';
@@ -11,9 +11,11 @@ import { logFindings } from './load-log';
 function rateFindings(input: RunInput, use: PressUse, test: PressTest | undefined): Finding[] {
   const { rate: field } = use.fields;
   const rate = field ? readMeasure(input, field) : undefined;
-  if (!field || !rate || !test || isWithin(rate.value, test.band)) return [];
+  if (!field || !rate || !test || unitOf(test.band.unit).dimension !== unitOf(rate.unit).dimension) return [];
   const { band } = test;
-  const fast = band.high !== undefined && rate.value.greaterThan(band.high);
+  const value = convert(rate.value, rate.unit, band.unit);
+  if (isWithin(value, band)) return [];
+  const fast = band.high !== undefined && value.greaterThan(band.high);
   return [
     finding({
       id: band.id,

@@ -2,8 +2,7 @@ import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { Limits } from '@/core/limits';
-import { isCylinderSize } from '@/core/methods';
-import { cylinderCompression } from '@/core/methods/cylinder-compression';
+import { isCylinderSize, methodsFor } from '@/core/methods';
 import { mouldText } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { database } from '@/db/client';
@@ -18,7 +17,13 @@ import { StartRun } from '@/ui/views/StartRun';
 export const metadata: Metadata = { title: 'Before you start' };
 
 /** Before the first load: what to know of this specimen. Enter starts the run. */
-export default async function BenchPage({ params }: { params: Promise<{ id: string }> }) {
+export default async function BenchPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ scan?: string }>;
+}) {
   const id = pageId((await params).id);
   const actor = await pageActor();
   const { specimen, dossier } = await pageData(() => specimenDetail(database(), actor, id));
@@ -27,9 +32,12 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
   const now = Date.now();
   const window = specimen.ageHours ? ageWindow(specimen.castAt.getTime(), specimen.ageHours, limits) : null;
   const state = window ? windowState(window, now, new Limits(limits.changes)) : null;
-  const plan = cylinderCompression.plan(job.system, {
+  const methods = methodsFor(specimen.size);
+  const plan = methods[0]?.plan(job.system, {
     limitChanges: limits.changes,
+    profile: job.profile,
     specimen: {
+      mould: specimen.size,
       ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
       specifiedStrength: mix.specifiedStrength,
       designatedAgeHours: mix.ageHours,
@@ -66,12 +74,12 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
           >{`Discarded: ${specimen.discarded}`}</Typography>
         )}
       </Card>
-      {isCylinderSize(specimen.size) ? (
+      {plan && plan.length > 0 ? (
         <Card title="Before you start">
           <PlanList items={plan} />
         </Card>
       ) : null}
-      {!isCylinderSize(specimen.size) ? (
+      {methods.length === 0 ? (
         <Typography>
           {`A ${mouldText(specimen.size).toLowerCase()} is tested by a method that this version does not carry out. Its window stands here; note the test on `}
           <TextLink href={`/specimens/${specimen.id}`}>the specimen’s page</TextLink>.
@@ -79,7 +87,18 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
       ) : actor.role === 'field' ? (
         <Typography>Breaking specimens is the laboratory’s.</Typography>
       ) : (
-        <StartRun specimenId={specimen.id} />
+        <StartRun
+          specimenId={specimen.id}
+          methods={methods.map((method) => ({
+            id: method.id,
+            label: `Start: ${method.title.toLowerCase()}`,
+          }))}
+          scanned={
+            (await searchParams).scan === '1' &&
+            (state === 'open' || state === 'closing') &&
+            specimen.discarded === null
+          }
+        />
       )}
     </Stack>
   );

@@ -1,0 +1,168 @@
+import { commonPractice, ourChoice, standard } from '../working';
+import { both, entry, type LimitEntry, max, min, range, twin } from './entry';
+
+const C496 = standard('ASTM C496/C496M');
+const C469 = standard('ASTM C469/C469M');
+const C42 = standard('ASTM C42/C42M');
+const ACI318 = standard('ACI 318', '26.12.6');
+const EN12390_1 = standard('EN 12390-1');
+const EN12390_3 = standard('EN 12390-3');
+const EN206 = standard('EN 206');
+const IS516 = standard('IS 516');
+const IS456 = standard('IS 456');
+const C109 = standard('ASTM C109/C109M');
+const C1019 = standard('ASTM C1019');
+
+const CUBE = 'Cube compression';
+const SPLIT = 'Splitting tensile';
+const MODULUS = 'Static modulus';
+const CORE = 'Drilled cores';
+const SMALL = 'Mortar cubes and grout prisms in the press';
+
+/** What the other tests in a press are held against. The US values of cubes are conversions: they are made in SI. */
+export const PRESS_METHODS = {
+  'cube.rate': entry(
+    CUBE,
+    'Loading rate',
+    EN12390_3,
+    twin(range('58', '116'), 'psi/s', range('0.4', '0.8'), 'MPa/s'),
+  ),
+  'is/cube.rate': entry(
+    CUBE,
+    'Loading rate, IS: 14 N/mm² a minute; the band is ours',
+    IS516,
+    twin(range('1624', '2437'), 'psi/min', range('11.2', '16.8'), 'MPa/min'),
+  ),
+  'cube.side': entry(CUBE, 'Side against the designated size', EN12390_1, both(max('1.0'), 'percent')),
+  'cube.step': entry(CUBE, 'Strength reported to', EN12390_3, twin(max('10'), 'psi', max('0.1'), 'MPa')),
+  'is/cube.step': entry(CUBE, 'Strength reported to, IS', IS516, twin(max('50'), 'psi', max('0.5'), 'MPa')),
+  'cube.set-range': entry(
+    CUBE,
+    'Range of the cubes of one sample, of their mean',
+    EN206,
+    both(max('15'), 'percent'),
+  ),
+  'cube.set-each': entry(
+    CUBE,
+    'Each cube from the mean of its sample, IS',
+    IS456,
+    both(max('15'), 'percent'),
+  ),
+  'cube.count': entry(CUBE, 'Cubes in a result, IS', IS456, both(min('3'), 'one')),
+  'en/age.24h': entry(CUBE, 'Age tolerance up to 30 h', commonPractice, both(max('0.5'), 'h')),
+  'en/age.3d': entry(CUBE, 'Age tolerance up to 4 d', commonPractice, both(max('2'), 'h')),
+  'en/age.7d': entry(CUBE, 'Age tolerance at 7 d', commonPractice, both(max('8'), 'h')),
+  'en/age.28d': entry(CUBE, 'Age tolerance at 28 d', commonPractice, both(max('8'), 'h')),
+  'en/age.90d': entry(CUBE, 'Age tolerance beyond 60 d', commonPractice, both(max('1'), 'd')),
+
+  'splitting.rate': entry(
+    SPLIT,
+    'Loading rate, to failure',
+    C496,
+    twin(range('100', '200'), 'psi/min', range('0.7', '1.4'), 'MPa/min'),
+  ),
+  'splitting.step': entry(SPLIT, 'Strength reported to', C496, twin(max('5'), 'psi', max('0.05'), 'MPa')),
+  'splitting.range': entry(
+    SPLIT,
+    'Two cylinders of one sample, of their mean',
+    C496,
+    both(max('14'), 'percent'),
+  ),
+  'splitting.usual': entry(
+    SPLIT,
+    'Splitting strength usual, of 6.7 √f′c psi (0.56 √f′c MPa)',
+    ourChoice('sanity only'),
+    both(range('0.6', '1.4'), 'one'),
+  ),
+
+  'modulus.rate': entry(
+    MODULUS,
+    'Loading rate, up and down',
+    C469,
+    twin(range('28', '42'), 'psi/s', range('0.20', '0.30'), 'MPa/s'),
+  ),
+  'modulus.share': entry(
+    MODULUS,
+    'Upper stress, of the companion strength',
+    C469,
+    both(max('40'), 'percent'),
+  ),
+  'modulus.spoiled': entry(
+    MODULUS,
+    'Beyond this the specimen is spoiled for modulus, of the companion strength',
+    ourChoice('cracking has begun'),
+    both(max('45'), 'percent'),
+  ),
+  'modulus.agree': entry(
+    MODULUS,
+    'Loadings two and three, of their mean',
+    ourChoice('a slipping gauge shows here'),
+    both(max('5'), 'percent'),
+  ),
+  'modulus.step': entry(MODULUS, 'Modulus reported to', C469, twin(max('50000'), 'psi', max('200'), 'MPa')),
+  'modulus.poisson': entry(
+    MODULUS,
+    'Poisson’s ratio usual',
+    commonPractice,
+    both(range('0.10', '0.25'), 'one'),
+  ),
+  'modulus.usual': entry(
+    MODULUS,
+    'Modulus usual, of 57,000 √f′c psi (4,700 √f′c MPa)',
+    ourChoice('recheck units and arms outside'),
+    both(range('0.75', '1.25'), 'one'),
+  ),
+
+  'core.diameter': entry(
+    CORE,
+    'Diameter, load-bearing members',
+    C42,
+    twin(min('3.70'), 'in', min('94'), 'mm'),
+  ),
+  'core.aggregate': entry(CORE, 'Diameter, of the nominal maximum aggregate', C42, both(min('2'), 'one')),
+  'core.spread-fine': entry(
+    CORE,
+    'Two diameters differing by at most this, of their mean, are read finely',
+    C42,
+    both(max('2'), 'percent'),
+  ),
+  'core.spread': entry(
+    CORE,
+    'Two diameters differ by at most, of their mean',
+    C42,
+    both(max('5'), 'percent'),
+  ),
+  'core.step-fine': entry(CORE, 'Diameter read finely to', C42, twin(max('0.01'), 'in', max('0.2'), 'mm')),
+  'core.step-rough': entry(CORE, 'Rough diameter read to', C42, twin(max('0.1'), 'in', max('2'), 'mm')),
+  'core.report-fine': entry(CORE, 'Strength reported to', C42, twin(max('10'), 'psi', max('0.1'), 'MPa')),
+  'core.report-rough': entry(
+    CORE,
+    'Strength reported to, rough diameter',
+    C42,
+    twin(max('50'), 'psi', max('0.5'), 'MPa'),
+  ),
+  'core.length-before': entry(CORE, 'Length before capping, of the diameter', C42, both(min('0.95'), 'one')),
+  'core.length-after': entry(CORE, 'Length after capping, of the diameter', C42, both(min('1.00'), 'one')),
+  'core.preferred': entry(CORE, 'Length preferred, of the diameter', C42, both(range('1.9', '2.1'), 'one')),
+  'core.bag': entry(CORE, 'Sealed in a bag after drilling', C42, both(max('1'), 'h')),
+  'core.wet-ends': entry(CORE, 'Last wetting (sawing, grinding) after drilling', C42, both(max('2'), 'd')),
+  'core.dry': entry(CORE, 'From the last wetting to the test', C42, both(min('5'), 'd')),
+  'core.test': entry(CORE, 'From drilling to the test', C42, both(max('7'), 'd')),
+  'core.mean-share': entry(CORE, 'Mean of three cores, of f′c', ACI318, both(min('0.85'), 'one')),
+  'core.single-share': entry(CORE, 'No core below, of f′c', ACI318, both(min('0.75'), 'one')),
+  'core.count': entry(CORE, 'Cores for a questioned strength test', ACI318, both(min('3'), 'one')),
+
+  'mortar-cube.rate': entry(
+    SMALL,
+    'Load rate on a 2 in [50 mm] cube',
+    C109,
+    twin(range('200', '400'), 'lbf/s', range('0.9', '1.8'), 'kN/s'),
+  ),
+  'grout-prism.time': entry(
+    SMALL,
+    'Time for the second half of loading, grout prism',
+    C1019,
+    both(range('60', '120'), 's'),
+  ),
+  'small.step': entry(SMALL, 'Strength reported to', C109, twin(max('10'), 'psi', max('0.1'), 'MPa')),
+} as const satisfies Record<string, LimitEntry>;

@@ -1,0 +1,154 @@
+import { ChoiceField, InstantField, MeasureField, TextField } from '../fields';
+import { PressedSpecimenInput } from '../press';
+
+const DIAMETER = {
+  dimension: 'length',
+  unit: { US: 'in', SI: 'mm' },
+  step: { US: '0.01', SI: '0.2' },
+  possible: { US: ['1', '12'], SI: ['25', '300'] },
+  required: true,
+} as const;
+const LENGTH = {
+  dimension: 'length',
+  unit: { US: 'in', SI: 'mm' },
+  step: { US: '0.1', SI: '2' },
+  possible: { US: ['1', '40'], SI: ['25', '1000'] },
+  required: true,
+} as const;
+
+/** The readings of one drilled core, from the drill to the press. */
+export class CoreCompressionInput extends PressedSpecimenInput {
+  @InstantField({
+    label: 'Drilled at',
+    required: true,
+    help: 'From it count the bag and the last day of testing.',
+    example: '2031-06-05T09:00:00-04:00',
+  })
+  drilledAt?: string;
+
+  @InstantField({
+    label: 'Sealed in its bag at',
+    help: 'Wiped, surface dry.',
+    example: '2031-06-05T09:40:00-04:00',
+  })
+  baggedAt?: string;
+
+  @InstantField({
+    label: 'Wetted last at',
+    help: 'By sawing or grinding; the drilling itself when the ends were not wetted again.',
+    example: '2031-06-05T15:30:00-04:00',
+  })
+  wettedAt?: string;
+
+  @TextField({ label: 'Where it was drilled', help: 'Member, grid, depth.', example: 'Fender wall, bay 3' })
+  location?: string;
+
+  @ChoiceField({
+    label: 'Member',
+    options: [
+      { value: 'bearing', label: 'Load-bearing' },
+      { value: 'other', label: 'Not load-bearing' },
+    ],
+    example: 'bearing',
+  })
+  member?: 'bearing' | 'other';
+
+  @ChoiceField({
+    label: 'Load in the test, against the placement',
+    options: [
+      { value: 'perpendicular', label: 'Perpendicular to the horizontal plane as placed' },
+      { value: 'parallel', label: 'Parallel to it' },
+    ],
+    example: 'perpendicular',
+  })
+  direction?: 'perpendicular' | 'parallel';
+
+  @MeasureField({
+    label: 'Nominal maximum aggregate',
+    aside: true,
+    dimension: 'length',
+    unit: { US: 'in', SI: 'mm' },
+    step: { US: '0.25', SI: '1' },
+    possible: { US: ['0.1', '6'], SI: ['2', '150'] },
+    example: { US: '0.75', SI: '19' },
+  })
+  aggregate?: string;
+
+  @ChoiceField({
+    label: 'Steel in it',
+    required: true,
+    options: [
+      { value: 'none', label: 'None' },
+      { value: 'trimmed', label: 'Trimmed off' },
+      { value: 'inside', label: 'Still inside' },
+    ],
+    example: 'none',
+  })
+  steel?: 'none' | 'trimmed' | 'inside';
+
+  @MeasureField({
+    label: 'Diameter 1',
+    ...DIAMETER,
+    help: 'At mid-height.',
+    example: { US: '3.94', SI: '100.2' },
+  })
+  diameter1?: string;
+
+  @MeasureField({
+    label: 'Diameter 2',
+    ...DIAMETER,
+    help: 'At mid-height, at right angles to the first.',
+    example: { US: '3.95', SI: '100.4' },
+  })
+  diameter2?: string;
+
+  @MeasureField({ label: 'Length before capping', ...LENGTH, example: { US: '7.6', SI: '194' } })
+  lengthBefore?: string;
+
+  @MeasureField({
+    label: 'Length after capping',
+    ...LENGTH,
+    help: 'As it stands in the press.',
+    example: { US: '7.8', SI: '198' },
+  })
+  length?: string;
+
+  @ChoiceField({
+    label: 'Ends',
+    required: true,
+    help: 'No pads on cores.',
+    options: [
+      { value: 'sulfur', label: 'Sulfur caps' },
+      { value: 'gypsum', label: 'Gypsum caps' },
+      { value: 'ground', label: 'Ground' },
+      { value: 'pads', label: 'Unbonded pads' },
+    ],
+    example: 'sulfur',
+  })
+  ends?: 'sulfur' | 'gypsum' | 'ground' | 'pads';
+
+  @ChoiceField({
+    label: 'Ends plane and square',
+    options: [
+      { value: 'yes', label: 'Within the limit' },
+      { value: 'no', label: 'Not within' },
+    ],
+    example: 'yes',
+  })
+  endsPlane?: 'yes' | 'no';
+
+  @MeasureField({
+    label: 'Loading rate',
+    aside: true,
+    help: 'In the second half of loading, if it was read.',
+    dimension: 'stressRate',
+    unit: { US: 'psi/s', SI: 'MPa/s' },
+    step: { US: '1', SI: '0.01' },
+    possible: { US: ['0', '2000'], SI: ['0', '14'] },
+    example: { US: '36', SI: '0.25' },
+  })
+  loadingRate?: string;
+
+  @TextField({ label: 'Fracture in words', help: 'Type, cracks, bond.', example: 'cones on both ends' })
+  fractureWords?: string;
+}

@@ -1,0 +1,30 @@
+import type { MouldSize } from '../../moulds';
+import type { System } from '../../quantity';
+import { isCylinderSize, type RunSetup } from '../setup';
+
+/** The setup of an example: an invented specimen of a size, a press and a calliper in date. */
+export function examplePress(system: System, mould: MouldSize): RunSetup {
+  const us = system === 'US';
+  return {
+    zone: 'America/New_York',
+    specimen: {
+      label: 'EXAMPLE-A',
+      castAt: '2031-05-14T09:30:00-04:00',
+      ageHours: 672,
+      mould,
+      ...(isCylinderSize(mould) ? { nominalSize: mould } : {}),
+      cure: 'standard',
+      specifiedStrength: us ? '4,250 psi' : '29 MPa',
+    },
+    equipment: [
+      {
+        number: 'PRESS-1',
+        kind: 'compression machine',
+        verifiedOn: '2031-01-20',
+        verifiedFrom: us ? '2,000 lbf' : '9 kN',
+        verifiedTo: us ? '290,000 lbf' : '1,290 kN',
+      },
+      { number: 'CALLIPER-1', kind: 'calliper', verifiedOn: '2031-01-20' },
+    ],
+  };
+}

@@ -1,0 +1,66 @@
+import type { Step } from '../contract';
+
+interface OwnSteps {
+  /** What is measured and prepared before the press. */
+  readonly measure: readonly Step[];
+  readonly load: {
+    readonly instruction: string;
+    readonly fields: readonly string[];
+    readonly caution?: string;
+  };
+  readonly after: readonly Step[];
+}
+
+/** The steps of a specimen in a press around what is the method's own. Order of work: our own words. */
+export function pressSteps(own: OwnSteps): readonly Step[] {
+  return [
+    {
+      id: 'identify',
+      title: 'Identify',
+      phase: 'before',
+      instruction: 'Read the label aloud or scan it. Check that its window is open.',
+      fields: ['machine', 'calliper'],
+      clock: { label: 'Age window', startsAt: 'age' },
+    },
+    {
+      id: 'fetch',
+      title: 'Fetch and keep as cured',
+      phase: 'before',
+      instruction: 'Take it from storage, wrap it wet; wipe free water and grit off. Look it over now.',
+      fields: ['outOfMoistAt', 'surface', 'defects'],
+      caution: 'Lift with both hands and the knees; steel toes. Lime water is alkaline: gloves.',
+      clock: { label: 'Out of moist storage', startsAt: 'outOfMoistAt', limit: 'cylinder.out-of-moist' },
+    },
+    ...own.measure,
+    {
+      id: 'spacers',
+      title: 'Spacers',
+      phase: 'before',
+      instruction:
+        'Fit the stack the picture shows, pins in. It must be flush everywhere before a specimen goes in.',
+      fields: ['spacers', 'flush'],
+      caution: 'Pump off while hands are inside. Lift steel spacers with both hands; mind toes and fingers.',
+    },
+    {
+      id: 'zero',
+      title: 'Place, zero, guard',
+      phase: 'before',
+      instruction:
+        'Wipe the faces, centre the specimen, set zero with the ram floating, tilt the seat parallel.',
+      fields: ['zeroed', 'guarded'],
+      caution:
+        'Keep hands out of the opening whenever the pump can move the platen. Guard shut and eye protection on before load. Follow the machine’s instructions and local rules first.',
+    },
+    {
+      id: 'load',
+      title: 'Load to failure',
+      phase: 'test',
+      instruction: own.load.instruction,
+      fields: [...own.load.fields, 'maximumLoad', 'testedAt', 'zeroAfter', 'operator'],
+      caution:
+        own.load.caution ??
+        'A standing broken specimen still holds energy: release the load before reaching in.',
+    },
+    ...own.after,
+  ];
+}

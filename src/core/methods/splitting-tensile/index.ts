@@ -1,0 +1,75 @@
+import { mouldText } from '../../moulds';
+import { standard } from '../../working';
+import type { Method } from '../contract';
+import { exampleInput } from '../example';
+import { fieldsOf } from '../fields';
+import { examplePress, pressPlan, pressSteps } from '../press';
+import { isCylinderSize, limitsOf } from '../setup';
+import { compute, PRESS } from './compute';
+import { SplittingTensileInput } from './input';
+
+/** Splitting tensile strength of concrete cylinders. */
+export const splittingTensile: Method<SplittingTensileInput> = {
+  id: 'splitting-tensile',
+  title: 'Splitting tensile',
+  designations: [standard('ASTM C496/C496M')],
+  runOn: 'specimen',
+  takes: isCylinderSize,
+  yields: [{ quantity: 'splitting tensile strength', symbol: 'T' }],
+  Input: SplittingTensileInput,
+  steps: pressSteps({
+    measure: [
+      {
+        id: 'lines',
+        title: 'Lines and sizes',
+        phase: 'before',
+        instruction:
+          'Mark a diametral line on each end with the jig, both in one plane. Three diameters and two lengths in that plane.',
+        fields: ['lines', 'diameter1', 'diameter2', 'diameter3', 'length1', 'length2'],
+      },
+      {
+        id: 'strips',
+        title: 'Strips and plate',
+        phase: 'before',
+        instruction:
+          'A new strip centred below, the cylinder on it with its lines vertical, a new strip along the line on top. A plate where the block is shorter than the cylinder.',
+        fields: ['strips'],
+      },
+    ],
+    load: {
+      instruction:
+        'Continuously and without shock at the splitting rate, from the beginning to the split: a compression rate is ten to twenty times too fast.',
+      fields: ['loadingRate'],
+      caution: 'The halves fall to the sides: feet and hands away, hold nothing.',
+    },
+    after: [
+      {
+        id: 'fracture',
+        title: 'Fracture',
+        phase: 'after',
+        instruction: 'How it split, and how much of the coarse aggregate is broken through.',
+        fields: ['fracture', 'aggregateBroken', 'remarks'],
+        caution: 'Sweep damp: broken concrete carries silica dust.',
+      },
+    ],
+  }),
+  performedAt: 'testedAt',
+  limitPrefixes: ['splitting.', 'cylinder.', 'age.', 'expected.', 'machine.', 'press.', 'log.', 'equipment.'],
+  press: PRESS,
+  mainResult: 'splitting tensile strength',
+  plan(system, setup) {
+    const size = setup.specimen?.nominalSize;
+    const test = PRESS.test(Object.assign(new SplittingTensileInput(), { system }), setup);
+    if (!size || !test) return [];
+    return [{ label: 'Size', text: mouldText(size) }, ...pressPlan(test, undefined, limitsOf(setup), system)];
+  },
+  compute,
+  example: (system) => ({
+    input: {
+      ...exampleInput(fieldsOf(SplittingTensileInput), system),
+      system,
+      maximumLoad: system === 'US' ? '21,430' : '95.6',
+    },
+    setup: examplePress(system, system === 'US' ? '4x8' : '100x200'),
+  }),
+};

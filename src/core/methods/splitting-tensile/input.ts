@@ -1,0 +1,105 @@
+import { ChoiceField, MeasureField } from '../fields';
+import { PressedSpecimenInput } from '../press';
+
+const DIAMETER = {
+  dimension: 'length',
+  unit: { US: 'in', SI: 'mm' },
+  step: { US: '0.01', SI: '0.25' },
+  possible: { US: ['1', '20'], SI: ['25', '500'] },
+  required: true,
+} as const;
+const LENGTH = {
+  dimension: 'length',
+  unit: { US: 'in', SI: 'mm' },
+  step: { US: '0.1', SI: '2' },
+  possible: { US: ['1', '40'], SI: ['25', '1000'] },
+  required: true,
+} as const;
+
+/** The readings of one cylinder split along its length. */
+export class SplittingTensileInput extends PressedSpecimenInput {
+  @MeasureField({
+    label: 'Diameter near one end',
+    ...DIAMETER,
+    help: 'In the plane of the marked lines.',
+    example: { US: '4.01', SI: '101.50' },
+  })
+  diameter1?: string;
+
+  @MeasureField({ label: 'Diameter in the middle', ...DIAMETER, example: { US: '4.00', SI: '101.75' } })
+  diameter2?: string;
+
+  @MeasureField({ label: 'Diameter near the other end', ...DIAMETER, example: { US: '4.02', SI: '101.75' } })
+  diameter3?: string;
+
+  @MeasureField({
+    label: 'Length, one side',
+    ...LENGTH,
+    help: 'Along the marked line.',
+    example: { US: '8.0', SI: '202' },
+  })
+  length1?: string;
+
+  @MeasureField({ label: 'Length, other side', ...LENGTH, example: { US: '8.1', SI: '204' } })
+  length2?: string;
+
+  @ChoiceField({
+    label: 'Bearing strips',
+    required: true,
+    help: 'Plywood 1/8 in [3 mm], 1 in [25 mm] wide, as long as the cylinder: used once.',
+    options: [
+      { value: 'new', label: 'Two new ones' },
+      { value: 'used', label: 'Used before' },
+    ],
+    example: 'new',
+  })
+  strips?: 'new' | 'used';
+
+  @ChoiceField({
+    label: 'Lines in one plane',
+    required: true,
+    help: 'Marked with the jig on both ends, vertical in the press.',
+    options: [
+      { value: 'yes', label: 'In one plane, vertical' },
+      { value: 'no', label: 'Not in one plane' },
+    ],
+    example: 'yes',
+  })
+  lines?: 'yes' | 'no';
+
+  @MeasureField({
+    label: 'Loading rate',
+    aside: true,
+    help: 'Of the splitting stress, a minute.',
+    dimension: 'stressRate',
+    unit: { US: 'psi/min', SI: 'MPa/min' },
+    step: { US: '1', SI: '0.01' },
+    possible: { US: ['0', '20000'], SI: ['0', '140'] },
+    example: { US: '145', SI: '1.02' },
+  })
+  loadingRate?: string;
+
+  @ChoiceField({
+    label: 'Fracture',
+    required: true,
+    options: [
+      { value: 'split', label: 'Split along the line' },
+      { value: 'crushed', label: 'Crushed at a strip first' },
+      { value: 'end', label: 'Split from one end' },
+    ],
+    example: 'split',
+  })
+  fracture?: 'split' | 'crushed' | 'end';
+
+  @MeasureField({
+    label: 'Coarse aggregate broken through',
+    aside: true,
+    help: 'Estimated over the split face.',
+    dimension: 'percent',
+    unit: { US: 'percent', SI: 'percent' },
+    step: { US: '5', SI: '5' },
+    possible: { US: ['0', '100'], SI: ['0', '100'] },
+    example: '60',
+  })
+  aggregateBroken?: string;
+}

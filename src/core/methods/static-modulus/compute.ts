@@ -1,0 +1,409 @@
+import { cite, isWithin, type Limits } from '../../limits';
+import { type Exact, exact, meanOf, PI, plainOf, roundTo } from '../../quantity';
+import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import type { Outcome, PressTest, PressUse, Result } from '../contract';
+import { nominalDiameter, nominalLength } from '../cylinder-compression/facts';
+import { equipmentUse } from '../equipment-checks';
+import { readMeasure } from '../fields';
+import { resultOf } from '../outcome';
+import { FORCE_FACTOR, PRESS_FIELDS, STRESS_UNIT, specimenFindings } from '../press';
+import { limitsOf, type RunSetup } from '../setup';
+import type { StaticModulusInput } from './input';
+import { type LoadingPoint, passing, readLoadings } from './loadings';
+
+const C469 = standard('ASTM C469/C469M');
+/** Strain of the lower point of the chord, millionths. */
+const LOWER = exact(50);
+const MILLION = exact(1_000_000);
+/** The loadings that count: the first one seats the gauges. */
+const COUNTED = [2, 3] as const;
+/** Modulus that goes with a strength: 57,000 √f′c psi, 4,700 √f′c MPa. */
+const RELATION = { US: '57000', SI: '4700' } as const;
+
+function diameterOf(input: StaticModulusInput, setup: RunSetup): Exact | undefined {
+  const [one, two] = [readMeasure(input, 'diameter1')?.value, readMeasure(input, 'diameter2')?.value];
+  if (!one || !two) return undefined;
+  const step = limitsOf(setup).number('cylinder.diameter-step', input.system);
+  return roundTo(one.plus(two).div(2), step, setup.rounding ?? 'half-even');
+}
+
+/** A cylinder between its yokes: loaded and let go, never beyond 40 % of its companions. */
+export const PRESS: PressUse<StaticModulusInput> = {
+  steps: { setup: 'spacers', load: 'load' },
+  fields: { ...PRESS_FIELDS, rate: 'loadingRate' },
+  test(input, setup): PressTest | undefined {
+    const { system } = input;
+    const limits = limitsOf(setup);
+    const size = setup.specimen?.nominalSize;
+    const own = diameterOf(input, setup);
+    const diameter = own ?? (size && nominalDiameter(size, system));
+    if (!diameter) return undefined;
+    const area = diameter.pow(2).times(PI).div(4);
+    const factor = exact(FORCE_FACTOR[system]);
+    const companion = readMeasure(input, 'companion')?.value;
+    const upper = companion?.times(limits.number('modulus.share', system)).div(100);
+    return {
+      area,
+      factor,
+      band: limits.of('modulus.rate', system),
+      from: 'start',
+      expected: upper?.times(area).div(factor),
+      width: diameter,
+      height: size && nominalLength(size, system),
+      ends: input.ends === 'pads' ? 'pads' : 'bonded',
+      measured: own !== undefined,
+    };
+  },
+};
+
+/** How an axial reading becomes strain, millionths: as it is, or by the geometry of the yokes. */
+function strainBy(input: StaticModulusInput): ((reading: Exact) => Exact) | undefined {
+  if (input.kind !== 'gauge') return (reading) => reading;
+  const length = readMeasure(input, 'gaugeLength')?.value;
+  if (!length || length.isZero()) return undefined;
+  const [pivot, gauge] = [readMeasure(input, 'pivotArm')?.value, readMeasure(input, 'gaugeArm')?.value];
+  // Equal arms: the gauge travels twice as far as the specimen shortens.
+  const share = pivot && gauge ? pivot.div(pivot.plus(gauge)) : exact('0.5');
+  return (reading) => reading.times(share).div(length).times(MILLION);
+}
+
+interface Chord {
+  readonly cycle: number;
+  readonly modulus: Exact;
+  readonly poisson: Exact | undefined;
+  readonly lowerStress: Exact;
+}
+
+/**
+ * Static modulus of elasticity and Poisson's ratio of one cylinder, as a chord from a strain of 50 millionths to 40 %
+ * of the companion strength.
+ * @param input diameters in in or mm, loads in lbf or kN, strains in millionths or gauge travel in in or mm
+ * @returns E as the mean of the second and third loading, to 50,000 psi [200 MPa]; ν to 0.01
+ * Source: ASTM C469/C469M (from memory): E = (S2 − S1) / (ε2 − 0.000050).
+ */
+export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
+  const { system } = input;
+  const us = system === 'US';
+  const limits = limitsOf(setup);
+  const mode = setup.rounding ?? 'half-even';
+  const sheet = new Sheet(mode);
+  const results: Result[] = [];
+  const diameter = diameterOf(input, setup);
+  const companion = readMeasure(input, 'companion')?.value;
+  const strainOf = strainBy(input);
+  const loadings = strainOf ? readLoadings(input.loadings, strainOf) : undefined;
+  const chords: Chord[] = [];
+  if (diameter && companion && loadings) {
+    const area = sheet.line({
+      symbol: 'A',
+      name: 'Area',
+      formula: 'pi * D^2 / 4',
+      uses: { D: diameter },
+      value: diameter.pow(2).times(PI).div(4),
+      unit: us ? 'in2' : 'mm2',
+      source: C469,
+    });
+    const upper = sheet.line({
+      symbol: 'S2',
+      name: 'Upper stress',
+      formula: 'q * f / 100',
+      uses: { q: limits.number('modulus.share', system), f: companion },
+      value: companion.times(limits.number('modulus.share', system)).div(100),
+      unit: STRESS_UNIT[system],
+      source: C469,
+    });
+    for (const cycle of COUNTED) {
+      const chord = chordOf(sheet, cycle, loadings.cycles.get(cycle) ?? [], area, upper, system);
+      if (chord) chords.push(chord);
+    }
+  }
+  const [second, third] = chords;
+  if (second && third) {
+    const step = limits.number('modulus.step', system);
+    const modulus = sheet.line({
+      symbol: 'E',
+      name: 'Modulus of elasticity, mean of loadings 2 and 3',
+      formula: '(E2 + E3) / 2',
+      uses: { E2: second.modulus, E3: third.modulus },
+      value: second.modulus.plus(third.modulus).div(2),
+      unit: STRESS_UNIT[system],
+      source: C469,
+      round: { step, rule: `modulus to ${step} ${STRESS_UNIT[system]}` },
+    });
+    const other = us ? 'SI' : 'US';
+    results.push(
+      resultOf({
+        quantity: 'modulus of elasticity',
+        symbol: 'E',
+        value: modulus,
+        unit: STRESS_UNIT[system],
+        step,
+        mode,
+        other: { unit: STRESS_UNIT[other], step: limits.number('modulus.step', other) },
+      }),
+    );
+    if (second.poisson && third.poisson) {
+      const ratio = sheet.line({
+        symbol: 'nu',
+        name: 'Poisson’s ratio, mean of loadings 2 and 3',
+        formula: '(n2 + n3) / 2',
+        uses: { n2: second.poisson, n3: third.poisson },
+        value: second.poisson.plus(third.poisson).div(2),
+        unit: 'one',
+        source: C469,
+        round: { step: '0.01', rule: 'ratio to 0.01' },
+      });
+      results.push(
+        resultOf({
+          quantity: 'Poisson’s ratio',
+          symbol: 'nu',
+          value: ratio,
+          unit: 'one',
+          step: '0.01',
+          mode,
+        }),
+      );
+    }
+  }
+  return {
+    results,
+    lines: sheet.lines,
+    findings: bySeverity([
+      ...specimenFindings(input, setup, limits),
+      ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
+      ...modulusFindings(input, limits, {
+        diameter,
+        companion,
+        chords,
+        bad: loadings?.bad ?? [],
+        loadings: loadings?.cycles,
+      }),
+    ]),
+    conformity: [],
+    picture: {
+      kind: 'modulus',
+      values: {
+        points: JSON.stringify(
+          [...(loadings?.cycles ?? [])].flatMap(([cycle, points]) =>
+            points.map(({ load, axial }) => [cycle, axial.toNumber(), load.toNumber()]),
+          ),
+        ),
+        upper:
+          diameter && companion
+            ? companion
+                .times(limits.number('modulus.share', system))
+                .div(100)
+                .times(diameter.pow(2).times(PI).div(4))
+                .div(FORCE_FACTOR[system])
+                .toNumber()
+            : null,
+        lower: LOWER.toNumber(),
+        unit: us ? 'lbf' : 'kN',
+      },
+    },
+  };
+}
+
+/** The chord of one loading with its working; undefined where its readings do not reach both ends. */
+function chordOf(
+  sheet: Sheet,
+  cycle: number,
+  points: readonly LoadingPoint[],
+  area: Exact,
+  upper: Exact,
+  system: 'US' | 'SI',
+): Chord | undefined {
+  const factor = exact(FORCE_FACTOR[system]);
+  const stress = (point: LoadingPoint): Exact => point.load.times(factor).div(area);
+  const low = passing(points, ({ axial }) => axial, LOWER);
+  const high = passing(points, stress, upper);
+  if (!low || !high) return undefined;
+  const us = system === 'US';
+  const lower = sheet.line({
+    symbol: `S1_${cycle}`,
+    name: `Stress at 50 millionths, loading ${cycle}`,
+    formula: us
+      ? '(Pa + (Pb - Pa) * (50 - ea) / (eb - ea)) / A'
+      : '1000 * (Pa + (Pb - Pa) * (50 - ea) / (eb - ea)) / A',
+    uses: {
+      Pa: low.below.load,
+      Pb: low.above.load,
+      ea: low.below.axial,
+      eb: low.above.axial,
+      A: area,
+    },
+    value: between(low.below.load, low.above.load, LOWER, low.below.axial, low.above.axial)
+      .times(factor)
+      .div(area),
+    unit: STRESS_UNIT[system],
+    source: C469,
+  });
+  const [sa, sb] = [stress(high.below), stress(high.above)];
+  const strain = sheet.line({
+    symbol: `e2_${cycle}`,
+    name: `Strain at the upper stress, millionths, loading ${cycle}`,
+    formula: 'ea + (eb - ea) * (S2 - sa) / (sb - sa)',
+    uses: { ea: high.below.axial, eb: high.above.axial, S2: upper, sa, sb },
+    value: between(high.below.axial, high.above.axial, upper, sa, sb),
+    unit: 'one',
+    source: C469,
+  });
+  if (strain.lessThanOrEqualTo(LOWER)) return undefined;
+  const modulus = sheet.line({
+    symbol: `E${cycle}`,
+    name: `Chord of loading ${cycle}`,
+    formula: '1000000 * (S2 - S1) / (e2 - 50)',
+    uses: { S2: upper, S1: lower, e2: strain },
+    value: upper.minus(lower).div(strain.minus(LOWER)).times(MILLION),
+    unit: STRESS_UNIT[system],
+    source: C469,
+  });
+  const laterals = [low.below, low.above, high.below, high.above].map(({ lateral }) => lateral);
+  let poisson: Exact | undefined;
+  const [la, lb, ha, hb] = laterals;
+  if (la && lb && ha && hb) {
+    const first = between(la, lb, LOWER, low.below.axial, low.above.axial);
+    const second = between(ha, hb, upper, sa, sb);
+    poisson = sheet.line({
+      symbol: `n${cycle}`,
+      name: `Poisson’s ratio of loading ${cycle}`,
+      formula: '(t2 - t1) / (e2 - 50)',
+      uses: { t2: second, t1: first, e2: strain },
+      value: second.minus(first).div(strain.minus(LOWER)),
+      unit: 'one',
+      source: C469,
+    });
+  }
+  return { cycle, modulus, poisson, lowerStress: lower };
+}
+
+/** By a straight line between two readings. */
+function between(from: Exact, to: Exact, at: Exact, low: Exact, high: Exact): Exact {
+  return from.plus(to.minus(from).times(at.minus(low)).div(high.minus(low)));
+}
+
+function modulusFindings(
+  input: StaticModulusInput,
+  limits: Limits,
+  found: {
+    readonly diameter: Exact | undefined;
+    readonly companion: Exact | undefined;
+    readonly chords: readonly Chord[];
+    readonly bad: readonly string[];
+    readonly loadings: ReadonlyMap<number, readonly LoadingPoint[]> | undefined;
+  },
+): Finding[] {
+  const { system } = input;
+  const list: Finding[] = [];
+  const { diameter, companion, chords, bad, loadings } = found;
+  const [second, third] = chords;
+  if (input.kind === 'gauge' && !readMeasure(input, 'gaugeLength'))
+    list.push(
+      finding({
+        id: 'modulus.gauge-length',
+        severity: 'advice',
+        fields: ['gaugeLength'],
+        message: 'Gauge travel becomes strain only with the gauge length.',
+        action: 'Type the gauge length, and the arms where they are not equal.',
+      }),
+    );
+  if (bad.length > 0)
+    list.push(
+      finding({
+        id: 'modulus.rows',
+        severity: 'departure',
+        needsReason: false,
+        fields: ['loadings'],
+        message: `${bad.length} ${bad.length === 1 ? 'row' : 'rows'} could not be read: ${bad[0]}`,
+        action: 'Rows hold loading, load, axial reading and, where measured, lateral strain.',
+        remark: `${bad.length} rows of the loadings could not be read.`,
+      }),
+    );
+  if (loadings && loadings.size > 0 && companion && diameter && chords.length < 2)
+    list.push(
+      finding({
+        id: 'modulus.loadings',
+        severity: 'invalid',
+        fields: ['loadings'],
+        message:
+          'Loadings 2 and 3 must each have readings on both sides of 50 millionths and of the upper stress. The first loading seats the gauges and never counts.',
+        action: 'Take the missing readings, or load again.',
+      }),
+    );
+  if (input.ends === 'pads')
+    list.push(
+      finding({
+        id: 'modulus.pads',
+        severity: 'departure',
+        needsReason: true,
+        beforeLoad: true,
+        fields: ['ends'],
+        message: 'For modulus the ends are capped or ground; pads only if the edition in use allows them.',
+        action: 'Grind or cap it.',
+        remark: 'Modulus measured on unbonded pads.',
+      }),
+    );
+  if (companion && diameter && loadings) {
+    const area = diameter.pow(2).times(PI).div(4);
+    const all = [...loadings.values()].flat();
+    const largest = all.reduce((most, { load }) => (load.greaterThan(most) ? load : most), exact(0));
+    const share = largest.times(FORCE_FACTOR[system]).div(area).div(companion).times(100);
+    const spoiled = limits.of('modulus.spoiled', system);
+    if (!isWithin(share, spoiled))
+      list.push(
+        finding({
+          id: 'modulus.spoiled',
+          severity: 'invalid',
+          fields: ['loadings'],
+          limit: cite(spoiled),
+          message: `Loaded to ${share.toFixed(1)} % of the companion strength.`,
+          action: 'The specimen is spoiled for modulus: use it for strength only.',
+        }),
+      );
+  }
+  if (!second || !third) return list;
+  const mean = meanOf([second.modulus, third.modulus]);
+  const agree = limits.of('modulus.agree', system);
+  const spread = second.modulus.minus(third.modulus).abs().div(mean).times(100);
+  if (!isWithin(spread, agree))
+    list.push(
+      finding({
+        id: 'modulus.agree',
+        severity: 'invalid',
+        fields: ['loadings'],
+        limit: cite(agree),
+        message: `Loadings 2 and 3 differ by ${spread.toFixed(1)} % of their mean: a gauge slipped.`,
+        action: 'Fit the yokes again, zero, and repeat the loadings.',
+      }),
+    );
+  if (companion) {
+    const usual = limits.of('modulus.usual', system);
+    const share = mean.div(companion.sqrt().times(RELATION[system]));
+    if (!isWithin(share, usual))
+      list.push(
+        finding({
+          id: 'modulus.usual',
+          severity: 'advice',
+          fields: ['loadings', 'companion'],
+          limit: cite(usual),
+          message: `${plainOf(mean.toSignificantDigits(4), STRESS_UNIT[system])} is ${share.toFixed(2)} times what usually goes with this strength.`,
+          action: 'Check units, gauge length and arms; lightweight or very stiff aggregate may explain it.',
+        }),
+      );
+  }
+  for (const { poisson, cycle } of chords) {
+    const usual = limits.of('modulus.poisson', system);
+    if (poisson && !isWithin(poisson, usual))
+      list.push(
+        finding({
+          id: 'modulus.poisson',
+          severity: 'advice',
+          fields: ['loadings'],
+          limit: cite(usual),
+          message: `Poisson’s ratio of loading ${cycle} is ${poisson.toFixed(2)}.`,
+          action: 'Look at the lateral gauge: it may have slipped.',
+        }),
+      );
+  }
+  return list;
+}

@@ -1,0 +1,85 @@
+import { mouldText } from '../../moulds';
+import { plainOf } from '../../quantity';
+import { standard } from '../../working';
+import type { Method } from '../contract';
+import { exampleInput } from '../example';
+import { fieldsOf } from '../fields';
+import { examplePress, FORCE_UNIT, pressPlan, pressSteps } from '../press';
+import { isCylinderSize, limitsOf } from '../setup';
+import { compute, PRESS } from './compute';
+import { StaticModulusInput } from './input';
+
+/** Static modulus of elasticity and Poisson's ratio. */
+export const staticModulus: Method<StaticModulusInput> = {
+  id: 'static-modulus',
+  title: 'Static modulus',
+  designations: [standard('ASTM C469/C469M')],
+  runOn: 'specimen',
+  takes: isCylinderSize,
+  yields: [
+    { quantity: 'modulus of elasticity', symbol: 'E' },
+    { quantity: 'Poisson’s ratio', symbol: 'nu' },
+  ],
+  Input: StaticModulusInput,
+  steps: pressSteps({
+    measure: [
+      {
+        id: 'companion',
+        title: 'Companions and sizes',
+        phase: 'before',
+        instruction:
+          'Break at least two companions first: 40 % of their mean strength is where every loading ends. Two diameters at mid-height.',
+        fields: ['companion', 'diameter1', 'diameter2', 'ends'],
+      },
+      {
+        id: 'gauges',
+        title: 'Yokes and gauges',
+        phase: 'before',
+        instruction:
+          'Fit the yokes, set the gauges, take the spacer bars out. Gauge length at least three times the aggregate, preferably half the height.',
+        fields: ['kind', 'gaugeLength', 'pivotArm', 'gaugeArm'],
+        caution: 'Keep fingers from the yokes while the platen can move.',
+      },
+    ],
+    load: {
+      instruction:
+        'Loading 1 seats the gauges: look for odd readings, let go. Loadings 2 and 3: read load and strain on both sides of 50 millionths and at 40 %, without stopping; never beyond 40 %. Up and down at the same rate.',
+      fields: ['loadings', 'loadingRate'],
+      caution: 'Take delicate gauges off before the specimen is crushed, if it is.',
+    },
+    after: [
+      {
+        id: 'remarks',
+        title: 'Remarks',
+        phase: 'after',
+        instruction: 'What was odd; what becomes of the specimen.',
+        fields: ['remarks'],
+      },
+    ],
+  }),
+  performedAt: 'testedAt',
+  limitPrefixes: ['modulus.', 'cylinder.', 'age.', 'expected.', 'machine.', 'press.', 'log.', 'equipment.'],
+  press: PRESS,
+  mainResult: 'modulus of elasticity',
+  plan(system, setup) {
+    const size = setup.specimen?.nominalSize;
+    const test = PRESS.test(Object.assign(new StaticModulusInput(), { system }), setup);
+    if (!size || !test) return [];
+    return [
+      { label: 'Size', text: mouldText(size) },
+      ...(test.expected
+        ? [{ label: 'Every loading ends at', text: plainOf(test.expected, FORCE_UNIT[system]) }]
+        : [{ label: 'First', text: 'companion strength', note: 'at least two cylinders' }]),
+      ...pressPlan({ ...test, expected: undefined }, undefined, limitsOf(setup), system),
+    ];
+  },
+  compute,
+  example: (system) => ({
+    input: {
+      ...exampleInput(fieldsOf(StaticModulusInput), system),
+      system,
+      maximumLoad: system === 'US' ? '25,000' : '111.2',
+    },
+    setup: examplePress(system, system === 'US' ? '4x8' : '100x200'),
+  }),
+};

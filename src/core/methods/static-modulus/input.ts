@@ -1,0 +1,114 @@
+import { ChoiceField, LogField, MeasureField } from '../fields';
+import { PressedSpecimenInput } from '../press';
+
+const DIAMETER = {
+  dimension: 'length',
+  unit: { US: 'in', SI: 'mm' },
+  step: { US: '0.01', SI: '0.25' },
+  possible: { US: ['1', '20'], SI: ['25', '500'] },
+  required: true,
+} as const;
+const GAUGE = {
+  dimension: 'length',
+  unit: { US: 'in', SI: 'mm' },
+  step: { US: '0.01', SI: '0.1' },
+  possible: { US: ['0.1', '40'], SI: ['2', '1000'] },
+} as const;
+
+/** The readings of one cylinder loaded for its modulus. */
+export class StaticModulusInput extends PressedSpecimenInput {
+  @MeasureField({
+    label: 'Diameter 1',
+    ...DIAMETER,
+    help: 'At mid-height.',
+    example: { US: '4.01', SI: '101.50' },
+  })
+  diameter1?: string;
+
+  @MeasureField({
+    label: 'Diameter 2',
+    ...DIAMETER,
+    help: 'At mid-height, at right angles to the first.',
+    example: { US: '4.00', SI: '101.75' },
+  })
+  diameter2?: string;
+
+  @MeasureField({
+    label: 'Companion strength',
+    help: 'Mean of at least two companions, broken before: 40 % of it is where the loadings end.',
+    required: true,
+    dimension: 'stress',
+    unit: { US: 'psi', SI: 'MPa' },
+    step: { US: '10', SI: '0.1' },
+    possible: { US: ['100', '30000'], SI: ['0.7', '200'] },
+    example: { US: '4,870', SI: '33.6' },
+  })
+  companion?: string;
+
+  @ChoiceField({
+    label: 'Ends',
+    required: true,
+    options: [
+      { value: 'ground', label: 'Ground' },
+      { value: 'capped', label: 'Capped' },
+      { value: 'pads', label: 'Unbonded pads' },
+    ],
+    example: 'ground',
+  })
+  ends?: 'ground' | 'capped' | 'pads';
+
+  @ChoiceField({
+    label: 'The readings are',
+    required: true,
+    options: [
+      { value: 'strain', label: 'Strain, in millionths' },
+      { value: 'gauge', label: 'Gauge travel, in the unit of length' },
+    ],
+    example: 'strain',
+  })
+  kind?: 'strain' | 'gauge';
+
+  @MeasureField({ label: 'Gauge length', ...GAUGE, aside: true, example: { US: '5.00', SI: '125.0' } })
+  gaugeLength?: string;
+
+  @MeasureField({
+    label: 'Pivot to axis',
+    ...GAUGE,
+    aside: true,
+    help: 'Distance of the pivot from the plane of the axis; with equal arms leave both away: the travel is halved.',
+    example: '',
+  })
+  pivotArm?: string;
+
+  @MeasureField({
+    label: 'Gauge to axis',
+    ...GAUGE,
+    aside: true,
+    help: 'Distance of the gauge from the plane of the axis.',
+    example: '',
+  })
+  gaugeArm?: string;
+
+  @LogField({
+    label: 'Loadings',
+    required: true,
+    help: 'Rows of: loading (1, 2, 3), load, axial reading, lateral strain in millionths where it is measured. The first loading seats the gauges.',
+    example: {
+      US: '1,0,0\n1,24000,520\n2,0,0,0\n2,2200,42,7\n2,3100,58,10\n2,15200,305,52\n2,24000,489,86\n2,25000,511,90\n3,0,0,0\n3,2200,41,7\n3,3100,58,10\n3,15200,307,52\n3,24000,492,87\n3,25000,513,91',
+      SI: '1,0,0\n1,107,520\n2,0,0,0\n2,9.8,42,7\n2,13.8,58,10\n2,67.6,305,52\n2,106.8,489,86\n2,111.2,511,90\n3,0,0,0\n3,9.8,41,7\n3,13.8,58,10\n3,67.6,307,52\n3,106.8,492,87\n3,111.2,513,91',
+    },
+  })
+  loadings?: string;
+
+  @MeasureField({
+    label: 'Loading rate',
+    aside: true,
+    help: 'If it was read.',
+    dimension: 'stressRate',
+    unit: { US: 'psi/s', SI: 'MPa/s' },
+    step: { US: '1', SI: '0.01' },
+    possible: { US: ['0', '2000'], SI: ['0', '14'] },
+    example: { US: '36', SI: '0.25' },
+  })
+  loadingRate?: string;
+}
