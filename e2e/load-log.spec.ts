@@ -47,7 +47,7 @@ test('a load log of the press is read, confirmed, analysed and kept, and says wh
   await page.waitForURL(/\/runs\//);
   await page.getByRole('button', { name: /^PR-01/ }).click();
   await toStep(page, 'Load to failure');
-  await expect(page.getByText('Measure both diameters first: the rate is a stress.')).toBeVisible();
+  await expect(page.getByText('Measure the specimen first: the rate is a stress.')).toBeVisible();
   await toStep(page, 'Two diameters');
   await page
     .getByLabel(/^Diameter/)

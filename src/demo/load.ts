@@ -9,15 +9,22 @@ import type { Database } from '@/db/client';
 import { accounts, jobs, people } from '@/db/schema';
 import { importBatches } from '@/server/actions/batches';
 import { addLoad, handOver, planSampling } from '@/server/actions/field';
-import { addEquipment, describeMachine, recordVerification } from '@/server/actions/gear';
+import {
+  addEquipment,
+  describeMachine,
+  describePads,
+  recordLotStrength,
+  recordVerification,
+} from '@/server/actions/gear';
 import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
 import { letClientSee } from '@/server/actions/people';
 import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
-import { acceptReason, completeRun, currentReadings, saveReadings, startRun } from '@/server/actions/runs';
+import { acceptReason, completeRun, saveReadings, startRun } from '@/server/actions/runs';
 import { makeSpecimens, takeSample } from '@/server/actions/samples';
 import { recordEvent } from '@/server/actions/specimens';
 import { runViews, specimenViews } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
+import { currentReadings } from '@/server/readings';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
@@ -127,6 +134,27 @@ class Loader {
           { equipmentId, machine: { ...facts, spacers: [...spacers], seatOiledOn } },
           this.now,
         );
+      }
+      if ('pads' in item) {
+        const inServiceOn = today.minus({ months: 1 }).toISODate() ?? '';
+        await this.act(
+          'laboratory',
+          describePads,
+          { equipmentId, pads: { ...item.pads, inServiceOn } },
+          this.now,
+        );
+        continue;
+      }
+      if ('loads' in item) {
+        const verifiedOn = today.minus({ months: monthsAgo }).toISODate() ?? '';
+        const { loads } = item;
+        await this.act(
+          'laboratory',
+          recordLotStrength,
+          { equipmentId, verifiedOn, loads, system: 'US' },
+          this.now,
+        );
+        continue;
       }
       // The one before too: a test of some weeks ago is judged by what was in force then.
       const before = kind === 'pressure meter' ? 2.7 : 11.5;

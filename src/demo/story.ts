@@ -58,6 +58,7 @@ const FIXED: Readonly<Record<Mix['key'], readonly Moment[]>> = {
   ],
   walls: [
     { age: 28 * DAY + 16.5 * HOUR, kind: 'due' },
+    { age: 28 * DAY - 3 * HOUR, kind: 'due' },
     { age: 6 * DAY + 2 * HOUR, kind: 'plain' },
     { age: 3 * DAY + 5 * HOUR, kind: 'plain' },
   ],

@@ -157,7 +157,7 @@ describe('a load log kept with its run', () => {
     expect(errors[field]).toMatch(message);
   });
   it('needs the diameters, and is the laboratory’s to keep', async () => {
-    expect((await errorsOf(keep(await opened({}), GOOD))).data).toMatch(/both diameters first/);
+    expect((await errorsOf(keep(await opened({}), GOOD))).data).toMatch(/specimen first/);
     expect(await errorsOf(keep(await opened(), GOOD, {}, site.actors.field))).toHaveProperty('');
   });
   it('never changes', async () => {

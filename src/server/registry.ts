@@ -3,12 +3,16 @@ import { attach } from './actions/attach';
 import { importBatches } from './actions/batches';
 import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
+import { makeEndBatch } from './actions/ends';
 import { addLoad, handOver, planSampling } from './actions/field';
 import {
   addEquipment,
   changeLimit,
   describeMachine,
+  describePads,
   importEquipment,
+  qualifyPads,
+  recordLotStrength,
   recordVerification,
   setService,
 } from './actions/gear';
@@ -40,6 +44,7 @@ export const USE_CASES = {
   'record-event': recordEvent,
   'decide-hold': decideHold,
   'hand-over': handOver,
+  'make-end-batch': makeEndBatch,
   'start-run': startRun,
   'save-readings': saveReadings,
   'complete-run': completeRun,
@@ -58,6 +63,9 @@ export const USE_CASES = {
   'import-equipment': importEquipment,
   'record-verification': recordVerification,
   'describe-machine': describeMachine,
+  'describe-pads': describePads,
+  'qualify-pads': qualifyPads,
+  'record-lot-strength': recordLotStrength,
   'set-service': setService,
   'change-limit': changeLimit,
   'add-storage': addStorage,

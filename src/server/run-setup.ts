@@ -27,7 +27,9 @@ import {
   samples,
   specimens,
 } from '@/db/schema';
+import { batchFacts, endsFacts } from './ends';
 import { NotFound } from './errors';
+import { padUses } from './pads';
 import { feedAddress } from './press/addresses';
 import { ageFrom, relatedFacts } from './sample-facts';
 
@@ -77,7 +79,7 @@ export async function limitsNow(
 export async function equipmentFacts(
   db: Queryable,
   day: string,
-  wanted: { kinds?: readonly string[]; numbers?: readonly string[] } = {},
+  wanted: { kinds?: readonly string[]; numbers?: readonly string[]; exceptRun?: string } = {},
 ): Promise<EquipmentFacts[]> {
   const filters = [
     wanted.kinds ? inArray(equipment.kind, [...wanted.kinds]) : undefined,
@@ -102,6 +104,11 @@ export async function equipmentFacts(
       ),
     )
     .orderBy(desc(equipmentVerifications.verifiedOn), desc(equipmentVerifications.at));
+  const worn = await padUses(
+    db,
+    owned.filter(({ pads }) => pads !== null).map(({ number }) => number),
+    wanted.exceptRun,
+  );
   return owned.map((item) => {
     const last = checks.find((check) => check.equipmentId === item.id);
     return {
@@ -111,6 +118,8 @@ export async function equipmentFacts(
       inService: item.inService,
       ...(item.logMapping ? { logMapping: item.logMapping } : {}),
       ...(item.machine ? { machine: item.machine } : {}),
+      ...(item.pads ? { pads: { ...item.pads, ...worn.get(item.number) } } : {}),
+      ...(last?.strength ? { strength: last.strength } : {}),
       ...(feedAddress(item.number) ? { live: true } : {}),
       ...(last ? { verifiedOn: last.verifiedOn } : {}),
       ...(last?.verifiedFrom ? { verifiedFrom: last.verifiedFrom } : {}),
@@ -126,7 +135,17 @@ export async function runPlace(db: Queryable, runId: string) {
     .from(runs)
     .leftJoin(specimens, eq(specimens.id, runs.specimenId))
     .leftJoin(samples, eq(samples.id, sql`coalesce(${runs.sampleId}, ${specimens.sampleId})`))
-    .innerJoin(placements, eq(placements.id, sql`coalesce(${runs.placementId}, ${samples.placementId})`))
+    // A batch of ends belongs where its first specimen does.
+    .innerJoin(
+      placements,
+      eq(
+        placements.id,
+        sql`coalesce(${runs.placementId}, ${samples.placementId}, (
+          SELECT s.placement_id FROM end_batch_specimens b
+          JOIN specimens c ON c.id = b.specimen_id JOIN samples s ON s.id = c.sample_id
+          WHERE b.batch_id = ${runs.batchId} ORDER BY b.place LIMIT 1))`,
+      ),
+    )
     .innerJoin(mixes, eq(mixes.id, placements.mixId))
     .innerJoin(jobs, eq(jobs.id, placements.jobId))
     .where(eq(runs.id, runId));
@@ -165,9 +184,9 @@ export async function runSetup(
   );
   const numbers = fields.map((field) => input[field.name]).filter((value) => typeof value === 'string');
   const facts = options.forChoosing
-    ? await equipmentFacts(db, day, { kinds: fields.map((field) => field.equipmentKind) })
+    ? await equipmentFacts(db, day, { kinds: fields.map((field) => field.equipmentKind), exceptRun: run.id })
     : numbers.length > 0
-      ? await equipmentFacts(db, day, { numbers })
+      ? await equipmentFacts(db, day, { numbers, exceptRun: run.id })
       : [];
   return {
     system: job.system,
@@ -230,8 +249,9 @@ async function subjectFacts(
   db: Queryable,
   place: RunPlace,
   input: Readonly<Record<string, unknown>>,
-): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'placement'>> {
+): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'placement' | 'batch'>> {
   const { mix, sample, specimen, run, placement, job } = place;
+  if (run.batchId) return { batch: await batchFacts(db, run.batchId, job.system, { profile: job.profile }) };
   if (specimen) {
     const counted = await ageFrom(db, job, specimen.sampleId, specimen.castAt);
     return {
@@ -246,6 +266,7 @@ async function subjectFacts(
         ...(specimen.ageHours === null ? { held: true } : {}),
         specifiedStrength: mix.specifiedStrength,
         designatedAgeHours: mix.ageHours,
+        ...(await endsFacts(db, specimen, job.system)),
       },
     };
   }

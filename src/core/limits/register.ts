@@ -1,3 +1,4 @@
+import { ENDS } from './ends';
 import type { LimitEntry } from './entry';
 import { FRESH } from './fresh';
 import { HARDENED } from './hardened';
@@ -12,6 +13,7 @@ export type { LimitEntry, LimitStatus, LimitValue } from './entry';
  */
 export const REGISTER = {
   ...HARDENED,
+  ...ENDS,
   ...PRESS_METHODS,
   ...FRESH,
   ...PROFILE_ROWS,

@@ -107,7 +107,7 @@ export interface Method<I extends RunInput = RunInput> {
   readonly id: string;
   readonly title: string;
   readonly designations: readonly Source[];
-  readonly runOn: 'specimen' | 'sample' | 'placement';
+  readonly runOn: 'specimen' | 'sample' | 'placement' | 'batch';
   /** Which specimens it takes, for methods that run on one. */
   takes?(mould: MouldSize): boolean;
   readonly yields: readonly { readonly quantity: string; readonly symbol: string }[];

@@ -7,6 +7,7 @@ import type { EquipmentFacts, RunSetup } from './setup';
 /** The register entry that sets the interval for a kind of equipment. */
 export function intervalLimit(kind: string): LimitId {
   if (kind === 'compression machine') return 'machine.verification';
+  if (kind === 'capping compound') return 'caps.lot-interval';
   return kind === 'pressure meter' ? 'air-pressure.standardised' : 'equipment.yearly';
 }
 

@@ -1,6 +1,7 @@
 import type { MouldSize } from '../moulds';
 import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
+import { capping } from './capping';
 import { concreteTemperature } from './concrete-temperature';
 import type { Method } from './contract';
 import { coreCompression } from './core-compression';
@@ -8,6 +9,7 @@ import { cubeCompression } from './cube-compression';
 import { cylinderCompression } from './cylinder-compression';
 import { delivery } from './delivery';
 import { densityYield } from './density-yield';
+import { endGrinding } from './end-grinding';
 import { evaporation } from './evaporation';
 import { initialCuring } from './initial-curing';
 import { moulding } from './moulding';
@@ -32,6 +34,8 @@ const REGISTRY = {
   moulding,
   'initial-curing': initialCuring,
   evaporation,
+  capping,
+  'end-grinding': endGrinding,
   'cylinder-compression': cylinderCompression,
   'cube-compression': cubeCompression,
   'core-compression': coreCompression,

@@ -28,6 +28,7 @@ import {
 } from './kinds';
 import { MachineFacts } from './machine-facts';
 import { MeasureText } from './measure-text';
+import { PadFacts } from './pad-facts';
 
 export { setupMeasure } from './measure-text';
 
@@ -60,6 +61,32 @@ export class SpecimenFacts {
   @IsOptional() @MeasureText('stress') specifiedStrength?: string;
   /** Strength expected at this age from the mix's history. */
   @IsOptional() @MeasureText('stress') expectedStrength?: string;
+  @IsOptional() @ValidateNested() @Type(() => EndsFacts) ends?: EndsFacts;
+}
+
+/** How the ends of a specimen were made ready, in a batch of their own. */
+export class EndsFacts {
+  @IsIn(['sulfur', 'gypsum', 'ground']) kind: 'sulfur' | 'gypsum' | 'ground';
+  @IsString() batch: string;
+  /** The youngest cap, or the end of grinding. */
+  @IsOptional() @IsISO8601({ strict: true }) finishedAt?: string;
+  /** What the lot of compound proved. */
+  @IsOptional() @MeasureText('stress') compound?: string;
+  @IsOptional() @MeasureText('length') length?: string;
+  /** What the batch's own run found that must be said with every specimen of it. */
+  @IsOptional() @IsArray() @IsString({ each: true }) remarks?: string[];
+}
+
+/** The specimens whose ends are made ready together. */
+export class BatchFacts {
+  @IsString() label: string;
+  /** Decides which specimens are looked at more closely. */
+  @IsInt() seed: number;
+  @IsArray() @IsString({ each: true }) specimens: string[];
+  /** Highest strength expected among them. */
+  @IsOptional() @MeasureText('stress') expected?: string;
+  /** Diameter and count of each size, `4 in x 6`. */
+  @IsOptional() @IsArray() @IsString({ each: true }) sizes?: string[];
 }
 
 /** What is known of the sample a fresh test is made on. */
@@ -140,6 +167,10 @@ export class EquipmentFacts {
   @IsOptional() @IsObject() logMapping?: LogMapping;
   /** What a testing machine is like. */
   @IsOptional() @ValidateNested() @Type(() => MachineFacts) machine?: MachineFacts;
+  /** What a pair of unbonded pads is like, and how often it was used. */
+  @IsOptional() @ValidateNested() @Type(() => PadFacts) pads?: PadFacts;
+  /** What a lot of capping compound proved. */
+  @IsOptional() @MeasureText('stress') strength?: string;
   /** True when its readings can be followed live. */
   @IsOptional() @IsBoolean() live?: boolean;
 }
@@ -181,6 +212,7 @@ export class RunSetup {
   @IsOptional() @ValidateNested() @Type(() => SpecimenFacts) specimen?: SpecimenFacts;
   @IsOptional() @ValidateNested() @Type(() => SampleFacts) sample?: SampleFacts;
   @IsOptional() @ValidateNested() @Type(() => PlacementFacts) placement?: PlacementFacts;
+  @IsOptional() @ValidateNested() @Type(() => BatchFacts) batch?: BatchFacts;
   @IsOptional() @ValidateNested() @Type(() => LoadLogFacts) loadLog?: LoadLogFacts;
   @IsOptional() @ValidateNested() @Type(() => TechnicianFacts) technician?: TechnicianFacts;
   /** When stamps were entered, by field, ISO 8601 with offset: apart from what they say, they were typed later. */

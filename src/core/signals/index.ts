@@ -1,2 +1,3 @@
 export * from './analyse-log';
 export * from './read-log';
+export * from './thin';

@@ -1,3 +1,4 @@
+export * from './ends';
 export * from './jobs';
 export * from './people';
 export * from './practice';

@@ -12,9 +12,10 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { LimitChange } from '@/core/limits';
-import type { MachineFacts, Outcome, RunSetup } from '@/core/methods';
-import type { LogAnalysis, LogMapping } from '@/core/signals';
+import type { MachineFacts, Outcome, PadFacts, RunSetup } from '@/core/methods';
+import type { CurvePoint, LogAnalysis, LogMapping } from '@/core/signals';
 import { at, bytes, person } from './columns';
+import { endBatches } from './ends';
 import { jobs, placements, samples, specimens } from './jobs';
 
 /** A method carried out on a specimen or sample. */
@@ -26,6 +27,7 @@ export const runs = pgTable(
     specimenId: uuid('specimen_id').references(() => specimens.id),
     sampleId: uuid('sample_id').references(() => samples.id),
     placementId: uuid('placement_id').references(() => placements.id),
+    batchId: uuid('batch_id').references(() => endBatches.id),
     attempt: integer('attempt').notNull().default(1),
     /** Why the test was made again, for attempts after the first. */
     repeatReason: text('repeat_reason'),
@@ -42,6 +44,7 @@ export const runs = pgTable(
     unique().on(table.specimenId, table.method, table.attempt),
     unique().on(table.sampleId, table.method, table.attempt),
     unique().on(table.placementId, table.method, table.attempt),
+    unique().on(table.batchId, table.method, table.attempt),
   ],
 );
 
@@ -141,6 +144,8 @@ export const equipment = pgTable('equipment', {
   logMapping: jsonb('log_mapping').$type<LogMapping>(),
   /** What a testing machine is like: indicator, room, spacers, faces. */
   machine: jsonb('machine').$type<MachineFacts>(),
+  /** What a pair of unbonded pads with its retainers is like. */
+  pads: jsonb('pads').$type<PadFacts>(),
 });
 
 export const equipmentVerifications = pgTable(
@@ -154,6 +159,8 @@ export const equipmentVerifications = pgTable(
     /** Ends of the verified range with their unit, for machines. */
     verifiedFrom: text('verified_from'),
     verifiedTo: text('verified_to'),
+    /** What a lot of capping compound proved: the mean of its cubes, with its unit. */
+    strength: text('strength'),
     certificate: text('certificate').notNull().default(''),
     by: person('by').notNull(),
     at: at('at').notNull(),
@@ -196,6 +203,8 @@ export const loadLogs = pgTable(
     bytes: bytes('bytes').notNull(),
     mapping: jsonb('mapping').$type<LogMapping>().notNull(),
     analysis: jsonb('analysis').$type<LogAnalysis>().notNull(),
+    /** The curve thinned to what a page and a report draw; the file itself stays whole. */
+    curve: jsonb('curve').$type<readonly CurvePoint[]>(),
     by: person('by').notNull(),
     at: at('at').notNull(),
   },

@@ -35,9 +35,9 @@ import {
 } from '@/db/schema';
 import { NotFound } from '../errors';
 import { measureText } from '../measure-text';
+import { currentReadings } from '../readings';
 import { limitsNow } from '../run-setup';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
-import { currentReadings } from './runs';
 import { instantField } from './samples';
 
 /** A placement, locked for what is added to it in order, with its job. */

@@ -16,12 +16,14 @@ import {
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
+import { compoundStrength, padQualification, readPairs } from '@/core/ends';
 import { readInstruments } from '@/core/interchange';
 import { isLimitId, type LimitChange, type LimitValue, shippedLimit } from '@/core/limits';
-import { fieldsOf, MachineFacts, METHODS } from '@/core/methods';
+import { fieldsOf, MachineFacts, METHODS, PadFacts } from '@/core/methods';
 import { exact, parseMeasure, type UnitId } from '@/core/quantity';
 import { equipment, equipmentVerifications, jobs, limitChanges } from '@/db/schema';
 import { NotFound } from '../errors';
+import { limitsNow } from '../run-setup';
 import { BENCH, defineUseCase, MANAGERS, refuseFields } from '../use-case';
 
 /** The kinds of equipment that the methods ask for. */
@@ -157,6 +159,106 @@ export const describeMachine = defineUseCase({
       .set({ machine: { ...machine } })
       .where(eq(equipment.id, item.id));
     return { equipmentId: item.id };
+  },
+});
+
+export class DescribePadsInput {
+  @IsUUID() equipmentId: string;
+  @ValidateNested() @Type(() => PadFacts) pads: PadFacts;
+}
+
+/** What a pair of unbonded pads with its retainers is like. Uses are counted from the tests, never given here. */
+export const describePads = defineUseCase({
+  name: 'describe pads',
+  roles: BENCH,
+  Input: DescribePadsInput,
+  async act({ tx }, input) {
+    const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
+    if (item?.kind !== 'unbonded pads') throw new NotFound('These pads');
+    const { uses: _, highest: __, ...given } = input.pads;
+    const pads = { ...item.pads, ...given };
+    await tx.update(equipment).set({ pads }).where(eq(equipment.id, item.id));
+    return { equipmentId: item.id };
+  },
+});
+
+export class QualifyPadsInput {
+  @IsUUID() equipmentId: string;
+  /** Rows of reference and pads, psi or MPa. */
+  @IsString() @MaxLength(20_000, { message: 'At most 20,000 characters.' }) pairs: string;
+  @IsIn(['US', 'SI'], { message: 'Strengths in psi or in MPa: choose one.' }) system: 'US' | 'SI';
+  @IsNotEmpty({ message: 'Name the document it stands in.' })
+  @IsString()
+  @MaxLength(120, { message: 'Document: at most 120 characters.' })
+  document: string;
+}
+
+/** Pads qualified above the strengths that need none, by pairs of cylinders; kept only when they pass. */
+export const qualifyPads = defineUseCase({
+  name: 'qualify pads',
+  roles: ['reviewer', 'manager'],
+  Input: QualifyPadsInput,
+  async act({ tx }, input) {
+    const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
+    if (item?.kind !== 'unbonded pads' || !item.pads) throw new NotFound('These pads');
+    const limits = await limitsNow(tx);
+    const { pairs, bad } = readPairs(input.pairs);
+    if (bad.length > 0) refuseFields({ pairs: `This row holds no two numbers: ${bad[0]}` });
+    const found = padQualification(pairs, input.system, limits);
+    if (!found)
+      return refuseFields({
+        pairs: `${pairs.length} pairs: at least ${limits.number('pads.pairs', input.system)} are needed at a level.`,
+      });
+    if (!found.oneLevel)
+      refuseFields({ pairs: 'These pairs lie too far apart to be one level of strength.' });
+    const unit = input.system === 'US' ? 'psi' : 'MPa';
+    const words = `mean ${found.meanPads.toFixed(1)} on pads, ${found.wanted.toFixed(1)} ${unit} wanted`;
+    if (!found.qualified) refuseFields({ pairs: `Not qualified: ${words}.` });
+    const qualifiedTo = `${found.meanReference.toSignificantDigits(6).toFixed()} ${unit}`;
+    await tx
+      .update(equipment)
+      .set({ pads: { ...item.pads, qualifiedTo, qualification: `${input.document}: ${words}` } })
+      .where(eq(equipment.id, item.id));
+    return { equipmentId: item.id, qualifiedTo };
+  },
+});
+
+export class RecordLotStrengthInput {
+  @IsUUID() equipmentId: string;
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Tested on: a date, as 2031-05-14.' }) verifiedOn: string;
+  /** Loads of three cubes, with spaces or semicolons between. */
+  @IsString() @MaxLength(200, { message: 'Loads: at most 200 characters.' }) loads: string;
+  @IsIn(['US', 'SI'], { message: 'Loads in lbf or in kN: choose one.' }) system: 'US' | 'SI';
+}
+
+/** The strength of a lot of capping compound, from its cubes. Too weak a lot is recorded all the same, and not used. */
+export const recordLotStrength = defineUseCase({
+  name: 'record lot strength',
+  roles: BENCH,
+  Input: RecordLotStrengthInput,
+  async act({ tx, actor, now }, input) {
+    const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
+    if (item?.kind !== 'capping compound') throw new NotFound('This lot');
+    if (Date.parse(input.verifiedOn) > now.getTime() + 86_400_000)
+      refuseFields({ verifiedOn: 'Tested on lies in the future.' });
+    const cells = input.loads.split(/[;\s]+/u).filter(Boolean);
+    const loads = cells.map((cell) => {
+      const plain = cell.replaceAll(',', '');
+      if (!/^\d+(\.\d+)?$/u.test(plain)) refuseFields({ loads: `${cell} is no load.` });
+      return exact(plain);
+    });
+    const found = compoundStrength(loads, input.system, await limitsNow(tx));
+    if (!found) return refuseFields({ loads: 'Three cubes are needed.' });
+    const unit = input.system === 'US' ? 'psi' : 'MPa';
+    await tx.insert(equipmentVerifications).values({
+      equipmentId: item.id,
+      verifiedOn: input.verifiedOn,
+      strength: `${found.reported.toFixed()} ${unit}`,
+      certificate: `cubes: ${found.each.map((each) => each.toFixed(1)).join(', ')} ${unit}`,
+      by: actor.id,
+      at: now,
+    });
+    return { equipmentId: item.id, strength: `${found.reported.toFixed()} ${unit}`, usable: found.usable };
   },
 });
 

@@ -17,15 +17,18 @@ import { eq } from 'drizzle-orm';
 import { findMethod, limitsOf, usableInput } from '@/core/methods';
 import { logBand } from '@/core/methods/press';
 import type { UnitId } from '@/core/quantity';
-import { analyseLog, type LogMapping, readLoadLog } from '@/core/signals';
+import { analyseLog, type LogMapping, readLoadLog, thinned } from '@/core/signals';
 import { equipment, loadLogs, runs } from '@/db/schema';
 import { NotFound } from '../errors';
+import { currentReadings, inputOf } from '../readings';
 import { runPlace, runSetup } from '../run-setup';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
-import { currentReadings, inputOf, recomputeRun } from './runs';
+import { recomputeRun } from './runs';
 
 /** Largest file after unpacking, bytes: a million rows with room to spare. */
 const LARGEST = 64 * 1024 * 1024;
+/** Points of the curve that pages and reports draw. */
+export const CURVE_POINTS = 300;
 const unpack = promisify(gunzip);
 
 class MappingInput implements LogMapping {
@@ -87,6 +90,7 @@ export const keepLoadLog = defineUseCase({
       bytes: Buffer.from(input.data, 'base64'),
       mapping: { ...input.mapping },
       analysis,
+      curve: thinned(log.seconds, log.load, CURVE_POINTS),
       by: actor.id,
       at: now,
     });

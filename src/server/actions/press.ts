@@ -18,13 +18,14 @@ import { and, desc, eq, isNull } from 'drizzle-orm';
 import { limitsOf, usableInput } from '@/core/methods';
 import { logBand } from '@/core/methods/press';
 import { type Levers, loadIn, PRESS_CASES, recordCsv, recordOf } from '@/core/press';
-import { analyseLog, type LogMapping } from '@/core/signals';
+import { analyseLog, type LogMapping, thinned } from '@/core/signals';
 import { loadLogs, pressFeeds } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { pressFeed } from '../press/feed';
 import { lastRecorded, recordedLines } from '../press/recorder';
 import { placedFor, pressRun, runMachine } from '../press/run';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
+import { CURVE_POINTS } from './load-logs';
 import { recomputeRun } from './runs';
 
 const pack = promisify(gzip);
@@ -121,9 +122,11 @@ export const closePressFeed = defineUseCase({
     if (!test?.measured) return refuseFields({ toSeq: 'Measure the specimen first: the rate is a stress.' });
     const last = record.readings.at(-1);
     const peak = last ? loadIn(last.peak, last.unit, unit) : 0;
+    const seconds = Float64Array.from(record.readings, ({ t }) => t);
+    const load = Float64Array.from(record.readings, (each) => loadIn(each.load, each.unit, unit));
     const analysis = analyseLog({
-      seconds: Float64Array.from(record.readings, ({ t }) => t),
-      load: Float64Array.from(record.readings, ({ load, unit: own }) => loadIn(load, own, unit)),
+      seconds,
+      load,
       register: peak,
       ...logBand(test, system, limitsOf(setup)),
     });
@@ -145,6 +148,7 @@ export const closePressFeed = defineUseCase({
       bytes: await pack(csv),
       mapping,
       analysis,
+      curve: thinned(seconds, load, CURVE_POINTS),
       by: actor.id,
       at: now,
     });

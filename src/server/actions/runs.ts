@@ -27,8 +27,8 @@ import {
   validateInput,
 } from '@/core/methods';
 import { mouldText } from '@/core/moulds';
-import type { Queryable } from '@/db/client';
 import {
+  endBatches,
   outcomes,
   placements,
   readings,
@@ -40,6 +40,7 @@ import {
   specimens,
 } from '@/db/schema';
 import { Conflict, Invalid, NotFound, Refused } from '../errors';
+import { currentReadings, inputOf } from '../readings';
 import { limitChangesAt, type RunPlace, runPlace, runSetup } from '../run-setup';
 import {
   BENCH,
@@ -51,33 +52,12 @@ import {
   type Transaction,
 } from '../use-case';
 
-/** The readings of a run in force, the newest of each field. */
-export async function currentReadings(db: Queryable, runId: string) {
-  return db
-    .selectDistinctOn([readings.field])
-    .from(readings)
-    .where(eq(readings.runId, runId))
-    .orderBy(readings.field, desc(readings.seq));
-}
-
-/** The readings in force as the input of the method, as typed. */
-export function inputOf(
-  method: Method,
-  system: string,
-  current: readonly { field: string; text: string | null }[],
-): Record<string, unknown> {
-  const kinds = new Map(fieldsOf(method.Input).map((field) => [field.name, field.kind]));
-  const pairs = current
-    .filter(({ text }) => text !== null)
-    .map(({ field, text }) => [field, kinds.get(field) === 'check' ? text === 'true' : text] as const);
-  return { system, ...Object.fromEntries(pairs) };
-}
-
 export class StartRunInput {
   @IsString() method: string;
   @IsOptional() @IsUUID() specimenId?: string;
   @IsOptional() @IsUUID() sampleId?: string;
   @IsOptional() @IsUUID() placementId?: string;
+  @IsOptional() @IsUUID() batchId?: string;
   /** Another attempt although one is complete: a repeat for a named reason. */
   @IsOptional()
   @IsNotEmpty({ message: 'Say why it is repeated.' })
@@ -90,6 +70,7 @@ const SUBJECTS = {
   specimen: { column: runs.specimenId, table: specimens, owner: 'specimenId' },
   sample: { column: runs.sampleId, table: samples, owner: 'sampleId' },
   placement: { column: runs.placementId, table: placements, owner: 'placementId' },
+  batch: { column: runs.batchId, table: endBatches, owner: 'batchId' },
 } as const;
 
 async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Method): Promise<void> {
@@ -154,11 +135,17 @@ export const startRun = defineUseCase({
   async act(context, input) {
     const { tx, actor, now } = context;
     const method = findMethod(input.method);
-    const given = { specimen: input.specimenId, sample: input.sampleId, placement: input.placementId };
+    const given = {
+      specimen: input.specimenId,
+      sample: input.sampleId,
+      placement: input.placementId,
+      batch: input.batchId,
+    };
     const subject = method && given[method.runOn];
     if (!method || !subject || Object.values(given).filter(Boolean).length !== 1)
       throw new NotFound('This run');
-    if (method.runOn === 'specimen' && !BENCH.includes(actor.role)) throw new Refused();
+    if ((method.runOn === 'specimen' || method.runOn === 'batch') && !BENCH.includes(actor.role))
+      throw new Refused();
     const { column, table, owner } = SUBJECTS[method.runOn];
     const [there] = await tx.select({ id: table.id }).from(table).where(eq(table.id, subject)).for('update');
     if (!there) throw new NotFound(`This ${method.runOn}`);
@@ -237,7 +224,7 @@ export const saveReadings = defineUseCase({
     const { tx, actor } = context;
     const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
     if (!run) throw new NotFound('This run');
-    if (run.specimenId && !BENCH.includes(actor.role)) throw new Refused();
+    if ((run.specimenId || run.batchId) && !BENCH.includes(actor.role)) throw new Refused();
     const method = findMethod(run.method);
     if (!method) throw new NotFound('This run');
     const place = await runPlace(tx, run.id);

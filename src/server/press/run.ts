@@ -4,8 +4,8 @@ import { spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
 import { type PlacedSpecimen, PRESS_CASES, seedOf, trueStrength } from '@/core/press';
 import { convert, type Exact, exact } from '@/core/quantity';
 import { runs } from '@/db/schema';
-import { currentReadings, inputOf } from '../actions/runs';
 import { Conflict, NotFound } from '../errors';
+import { currentReadings, inputOf } from '../readings';
 import { type RunPlace, runPlace, runSetup } from '../run-setup';
 import type { Context } from '../use-case';
 

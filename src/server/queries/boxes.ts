@@ -5,7 +5,7 @@ import type { Limits } from '@/core/limits';
 import { findMethod, usableInput } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { jobs, placements, runs, samples, specimens } from '@/db/schema';
-import { currentReadings, inputOf } from '../actions/runs';
+import { currentReadings, inputOf } from '../readings';
 import { limitsNow } from '../run-setup';
 import { sampleEvents } from '../sample-facts';
 import { readableJobs, staffOnly } from '../scope';

@@ -12,6 +12,7 @@ import {
   limitChanges,
   people,
 } from '@/db/schema';
+import { padUses } from '../pads';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -27,6 +28,10 @@ export async function gearList(db: Queryable, actor: Actor, today: string) {
     .select()
     .from(equipmentVerifications)
     .orderBy(desc(equipmentVerifications.verifiedOn), desc(equipmentVerifications.at));
+  const worn = await padUses(
+    db,
+    items.filter(({ pads }) => pads !== null).map(({ number }) => number),
+  );
   return items.map((item) => {
     const own = checks.filter((check) => check.equipmentId === item.id);
     const [last] = own;
@@ -35,10 +40,17 @@ export async function gearList(db: Queryable, actor: Actor, today: string) {
       : null;
     return {
       ...item,
+      pads: item.pads ? { ...item.pads, ...worn.get(item.number) } : null,
       last: last ?? null,
       verifications: own.length,
       due,
-      state: dueState(item.inService, due, today),
+      // Pads are worn out by use, not by the calendar.
+      state:
+        item.kind === 'unbonded pads'
+          ? item.inService
+            ? ('in date' as const)
+            : ('out of service' as const)
+          : dueState(item.inService, due, today),
     };
   });
 }

@@ -2,8 +2,8 @@ import { asc, eq } from 'drizzle-orm';
 import { findMethod } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { amendments, attachments, people, readings, reportOutcomes, reports } from '@/db/schema';
-import { currentReadings, inputOf } from '../actions/runs';
 import { NotFound } from '../errors';
+import { currentReadings, inputOf } from '../readings';
 import { runPlace, runSetup } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -56,6 +56,7 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
     sample: place.sample,
     placement: place.placement,
     specimen: place.specimen,
+    batch: setup.batch?.label ?? null,
     system,
     setup,
     readings: current.map(({ field, text, seq }) => ({ field, text, seq })),

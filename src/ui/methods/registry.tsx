@@ -5,12 +5,14 @@ import type { RunSheetData } from '../runsheet/types';
 import type { Run } from '../runsheet/use-run';
 import { AirPressureBench } from './air-pressure/Bench';
 import { AirVolumetricBench } from './air-volumetric/Bench';
+import { CappingBench } from './capping/Bench';
 import { TemperatureBench } from './concrete-temperature/Bench';
 import { CoreBench } from './core-compression/Bench';
 import { CubeBench } from './cube-compression/Bench';
 import { CylinderBench } from './cylinder-compression/Bench';
 import { DeliveryBench } from './delivery/Bench';
 import { DensityYieldBench } from './density-yield/Bench';
+import { EndGrindingBench } from './end-grinding/Bench';
 import { EvaporationBench } from './evaporation/Bench';
 import { InitialCuringBench } from './initial-curing/Bench';
 import { MouldingBench } from './moulding/Bench';
@@ -70,6 +72,8 @@ export const BENCHES: Readonly<Record<MethodId, ComponentType<BenchProps>>> = {
   'initial-curing': InitialCuringBench,
   evaporation: EvaporationBench,
   'concrete-temperature': TemperatureBench,
+  capping: CappingBench,
+  'end-grinding': EndGrindingBench,
   'cylinder-compression': CylinderBench,
   'cube-compression': CubeBench,
   'core-compression': CoreBench,

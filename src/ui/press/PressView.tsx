@@ -238,7 +238,14 @@ export function PressView({
       >
         <Stack spacing={1.5}>
           <Paper sx={{ px: 2, py: 1 }}>
-            <Big value={view?.load ?? 0} places={place} unit={unitLabel(unit)} name="Load" size="5.6rem" />
+            <Big
+              value={view?.load ?? 0}
+              places={place}
+              unit={unitLabel(unit)}
+              name="Load"
+              size="5.6rem"
+              testId="live-load"
+            />
             <Box sx={{ display: 'flex', gap: 3 }}>
               <Big
                 value={stress}
@@ -323,12 +330,14 @@ function Big({
   unit,
   name,
   size,
+  testId,
 }: {
   value: number;
   places: number;
   unit: string;
   name: string;
   size: string;
+  testId?: string;
 }) {
   const text = value.toLocaleString('en-US', {
     minimumFractionDigits: places,
@@ -340,7 +349,7 @@ function Big({
         {name}
       </Typography>
       <Typography component="div" className="mono" sx={{ fontSize: size, lineHeight: 1.05, fontWeight: 500 }}>
-        {text}
+        <span data-testid={testId}>{text}</span>
         <Typography component="span" sx={{ fontSize: '1.2rem', ml: 1 }} color="text.secondary">
           {unit}
         </Typography>

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import type { UnitId } from '@/core/quantity';
-import { analyseLog, type LogMapping, type LogRequest, readLoadLog } from '@/core/signals';
+import { analyseLog, type LogMapping, type LogRequest, readLoadLog, thinned } from '@/core/signals';
 
 /** Points of a curve as a chart can show them. */
 const SHOWN = 600;
@@ -16,7 +16,7 @@ const logWorker = {
     const { unread, examples, turned } = log;
     return {
       analysis,
-      curve: curveOf(log.seconds, log.load),
+      curve: thinned(log.seconds, log.load, SHOWN).map(([x, y]) => ({ x, y })),
       unread,
       examples,
       turned,
@@ -24,23 +24,6 @@ const logWorker = {
     };
   },
 };
-
-/** The lowest and the highest of every stretch: a curve thinned so still shows its peak and its dips. */
-function curveOf(seconds: Float64Array, load: Float64Array): { x: number; y: number }[] {
-  const stretch = Math.max(1, Math.ceil((seconds.length * 2) / SHOWN));
-  const points: { x: number; y: number }[] = [];
-  for (let from = 0; from < seconds.length; from += stretch) {
-    let [low, high] = [from, from];
-    for (let index = from; index < Math.min(from + stretch, seconds.length); index += 1) {
-      if ((load[index] ?? 0) < (load[low] ?? 0)) low = index;
-      if ((load[index] ?? 0) > (load[high] ?? 0)) high = index;
-    }
-    for (const index of [...new Set([low, high])].sort((a, b) => a - b)) {
-      points.push({ x: seconds[index] ?? 0, y: load[index] ?? 0 });
-    }
-  }
-  return points;
-}
 
 export type LogWorker = typeof logWorker;
 export type LogRead = ReturnType<LogWorker['analyse']>;

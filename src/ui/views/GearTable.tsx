@@ -12,13 +12,14 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { MachineFacts } from '@/core/methods';
+import type { MachineFacts, PadFacts } from '@/core/methods';
 import { withThousands } from '@/core/quantity';
 import { perform } from '../api';
 import { FormDialog } from '../form/FormDialog';
 import { useNotice } from '../parts/Notice';
 import { fullDay } from '../time';
 import { DescribeMachine } from './DescribeMachine';
+import { EndMaterial, padWords } from './EndMaterial';
 
 interface Item {
   readonly id: string;
@@ -32,6 +33,7 @@ interface Item {
   readonly certificate: string;
   readonly due: string | null;
   readonly machine: MachineFacts | null;
+  readonly pads: PadFacts | null;
   readonly state: 'in date' | 'due soon' | 'overdue' | 'never verified' | 'out of service';
 }
 
@@ -138,39 +140,43 @@ export function GearTable({
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>{day(item.verifiedOn)}</TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>{day(item.due)}</TableCell>
                 <TableCell className="mono" sx={{ fontSize: '0.8rem' }}>
-                  {item.range.replace(/\d{4,}/g, withThousands)}
+                  {item.pads ? padWords(item.pads) : item.range.replace(/\d{4,}/g, withThousands)}
                 </TableCell>
                 <TableCell>{item.certificate}</TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap', textAlign: 'right' }}>
                   {canVerify ? (
                     <>
-                      <FormDialog
-                        title={`Verification of ${item.number}`}
-                        useCase="record-verification"
-                        fixed={{ equipmentId: item.id }}
-                        initial={{ verifiedOn: today }}
-                        fields={[
-                          { name: 'verifiedOn', label: 'Verified on', type: 'date' },
-                          ...(item.kind === 'compression machine'
-                            ? [
-                                {
-                                  name: 'verifiedFrom',
-                                  label: 'Verified from',
-                                  help: 'Lowest verified load, as 18,000 lbf or 80 kN.',
-                                },
-                                { name: 'verifiedTo', label: 'Verified to' },
-                              ]
-                            : []),
-                          { name: 'certificate', label: 'Certificate', optional: true },
-                        ]}
-                        submit="Record"
-                        done={`Verification of ${item.number} recorded.`}
-                        button={(open) => (
-                          <Button size="small" variant="outlined" onClick={open}>
-                            Verified
-                          </Button>
-                        )}
-                      />
+                      {item.kind === 'unbonded pads' || item.kind === 'capping compound' ? (
+                        <EndMaterial item={item} today={today} />
+                      ) : (
+                        <FormDialog
+                          title={`Verification of ${item.number}`}
+                          useCase="record-verification"
+                          fixed={{ equipmentId: item.id }}
+                          initial={{ verifiedOn: today }}
+                          fields={[
+                            { name: 'verifiedOn', label: 'Verified on', type: 'date' },
+                            ...(item.kind === 'compression machine'
+                              ? [
+                                  {
+                                    name: 'verifiedFrom',
+                                    label: 'Verified from',
+                                    help: 'Lowest verified load, as 18,000 lbf or 80 kN.',
+                                  },
+                                  { name: 'verifiedTo', label: 'Verified to' },
+                                ]
+                              : []),
+                            { name: 'certificate', label: 'Certificate', optional: true },
+                          ]}
+                          submit="Record"
+                          done={`Verification of ${item.number} recorded.`}
+                          button={(open) => (
+                            <Button size="small" variant="outlined" onClick={open}>
+                              Verified
+                            </Button>
+                          )}
+                        />
+                      )}
                       {item.kind === 'compression machine' ? (
                         <DescribeMachine number={item.number} equipmentId={item.id} machine={item.machine} />
                       ) : null}

@@ -28,6 +28,9 @@ export default async function GearPage() {
         <LinkButton href="/gear/limits" variant="outlined">
           Limits register
         </LinkButton>
+        <LinkButton href="/ends" variant="outlined">
+          Caps and ground ends
+        </LinkButton>
         <LinkButton href="/gear/storage" variant="outlined">
           Tanks and rooms
         </LinkButton>
@@ -56,7 +59,10 @@ export default async function GearPage() {
               place: item.place,
               inService: item.inService,
               verifiedOn: item.last?.verifiedOn ?? null,
-              range: item.last?.verifiedFrom ? `${item.last.verifiedFrom} to ${item.last.verifiedTo}` : '',
+              range: item.last?.verifiedFrom
+                ? `${item.last.verifiedFrom} to ${item.last.verifiedTo}`
+                : (item.last?.strength ?? ''),
+              pads: item.pads,
               certificate: item.last?.certificate ?? '',
               due: item.due,
               machine: item.machine,

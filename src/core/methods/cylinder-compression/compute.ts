@@ -7,6 +7,7 @@ import { FORCE_FACTOR, LENGTH_UNIT, lengthFactor, STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { findingsAfterLoad } from './after-load';
 import { findingsBeforeLoad } from './before-load';
+import { endsFindings } from './ends';
 import type { CylinderCompressionInput } from './input';
 
 const C39 = standard('ASTM C39/C39M');
@@ -167,6 +168,7 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
     lines: sheet.lines,
     findings: bySeverity([
       ...findingsBeforeLoad(input, setup, limits),
+      ...endsFindings(input, setup, limits, strength),
       ...findingsAfterLoad(input, setup, limits, { strength, ratio, density, corrected }),
     ]),
     conformity: [],

@@ -126,6 +126,15 @@ export class CylinderCompressionInput extends RunInput {
   })
   ends?: 'pads' | 'sulfur' | 'gypsum' | 'ground' | 'as-cast';
 
+  @EquipmentField({
+    label: 'Pads and retainers',
+    carry: true,
+    help: 'Scan the retainer.',
+    equipmentKind: 'unbonded pads',
+    example: '',
+  })
+  pads?: string;
+
   @ChoiceField({
     label: 'Ends plane',
     help: 'Straightedge and feeler; for pads, no depression they cannot take up.',

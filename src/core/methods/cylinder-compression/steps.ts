@@ -53,7 +53,7 @@ export const STEPS: readonly Step[] = [
     title: 'Ends',
     phase: 'before',
     instruction: 'Check planeness with straightedge and feeler, or the condition of caps or pads.',
-    fields: ['ends', 'endsPlane'],
+    fields: ['ends', 'pads', 'endsPlane'],
   },
   {
     id: 'spacers',

@@ -20,7 +20,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const sheet = await pageData(() => runSheet(database(), actor, id, now));
   const { specimen, sample, job, mix, placement } = sheet;
   const placementHref = `/placements/${placement.id}`;
-  const canWrite = specimen ? actor.role !== 'field' : true;
+  const canWrite = specimen || sheet.batch ? actor.role !== 'field' : true;
   const set = specimen
     ? sheet.sets.find(({ specimens }) => specimens.some((each) => each.id === specimen.id))
     : undefined;
@@ -38,12 +38,15 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
             : { href: '/today', label: 'Back to today' }
           : sample
             ? { href: `/field/${sample.id}`, label: 'Back to the sample' }
-            : { href: placementHref, label: 'Back to the placement' }
+            : sheet.batch
+              ? { href: '/ends', label: 'Back to ends' }
+              : { href: placementHref, label: 'Back to the placement' }
       }
       title={
         <>
           <Typography variant="h1" className="mono">
             {specimen?.label ??
+              sheet.batch ??
               (sample
                 ? sampleLabel(job.number, sample.number)
                 : `${job.number} placement ${placement.number}`)}
@@ -51,7 +54,15 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
           <Typography color="text.secondary">
             {`${findMethod(sheet.run.method)?.title ?? ''}${specimen ? `, ${specimen.ageHours ? ageText(specimen.ageHours) : 'held'}` : ''}. ${mix.code}, `}
             <TextLink
-              href={specimen ? `/specimens/${specimen.id}` : sample ? `/samples/${sample.id}` : placementHref}
+              href={
+                sheet.batch
+                  ? '/ends'
+                  : specimen
+                    ? `/specimens/${specimen.id}`
+                    : sample
+                      ? `/samples/${sample.id}`
+                      : placementHref
+              }
             >
               {placement.element}
             </TextLink>

@@ -17,3 +17,19 @@ CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON press_readings FOR EACH RO
 GRANT SELECT, INSERT, UPDATE ON press_feeds TO bricole_app;
 --> statement-breakpoint
 GRANT SELECT, INSERT ON press_readings TO bricole_app;
+--> statement-breakpoint
+ALTER TABLE runs DROP CONSTRAINT runs_subject;
+--> statement-breakpoint
+ALTER TABLE runs ADD CONSTRAINT runs_subject CHECK (num_nonnulls(specimen_id, sample_id, placement_id, batch_id) = 1);
+--> statement-breakpoint
+DO $$
+DECLARE name text;
+BEGIN
+  FOREACH name IN ARRAY ARRAY['end_batches','end_batch_specimens'] LOOP
+    EXECUTE format('CREATE TRIGGER audit AFTER INSERT OR UPDATE OR DELETE ON %I FOR EACH ROW EXECUTE FUNCTION write_audit()', name);
+    EXECUTE format('CREATE TRIGGER keep BEFORE TRUNCATE ON %I FOR EACH STATEMENT EXECUTE FUNCTION refuse_change()', name);
+    EXECUTE format('CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON %I FOR EACH ROW EXECUTE FUNCTION refuse_change()', name);
+  END LOOP;
+END $$;
+--> statement-breakpoint
+GRANT SELECT, INSERT, UPDATE ON end_batches, end_batch_specimens TO bricole_app;

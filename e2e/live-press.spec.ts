@@ -1,0 +1,122 @@
+import { expect, type Page, test } from '@playwright/test';
+import { expectAccessible, signedIn } from './helpers';
+
+// A set of three broken on the live stand-in, as a technician does it: scan, measure, break, name, next.
+test.describe.configure({ mode: 'default' });
+
+/** Presses counted from one specimen to the next; typed figures count once with their Enter. */
+let actions = 0;
+async function key(page: Page, ...keys: string[]): Promise<void> {
+  for (const each of keys) {
+    actions += 1;
+    await page.keyboard.press(each);
+  }
+}
+async function figure(page: Page, text: string): Promise<void> {
+  actions += 1;
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+}
+
+/** Works the stand-in: in, door, pump, approach to a little before contact, then a knob that stays where it is. */
+async function drive(page: Page): Promise<void> {
+  await page.getByLabel('Time').click();
+  await page.getByRole('option', { name: '× 10' }).click();
+  await page.getByRole('button', { name: 'Put the specimen in' }).click();
+  await expect(page.getByText('The specimen is in.')).toBeVisible();
+  await page.keyboard.press('d');
+  // Half the knob brings the platen to the specimen; held low, it loads it.
+  const knob = page.getByRole('slider', { name: 'Fine knob' });
+  await knob.focus();
+  await knob.press('End');
+  await page.keyboard.press('p');
+  await page.locator('h1').click();
+  await page.keyboard.press('p');
+  const load = page.getByTestId('live-load');
+  await expect
+    .poll(async () => Number((await load.textContent())?.replace(/[^\d-]/g, '')), { timeout: 120_000 })
+    .toBeGreaterThan(2000);
+  await knob.focus();
+  await knob.press('Home');
+  for (let step = 0; step < 3; step += 1) await knob.press('ArrowRight');
+  await expect(page.getByText('Broken: pump off, let the load go')).toBeVisible({ timeout: 200_000 });
+}
+
+test('a set of three is broken on the live press, its curves kept and laid over one another', async ({
+  browser,
+}) => {
+  test.setTimeout(600_000);
+  const page = await signedIn(browser, 'laboratory');
+  const set = ['PMF-043-B', 'PMF-043-C', 'PMF-043-D'];
+  await page.keyboard.press('/');
+  await page.keyboard.type(set[0] ?? '');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/specimens\//);
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await page.getByRole('button', { name: 'Start: cylinder compression' }).click();
+  const counted: number[] = [];
+  for (const [order, label] of set.entries()) {
+    if (order > 0) {
+      // The reader types the label and Enter, wherever the focus is: one scan.
+      actions = 1;
+      await page.keyboard.press('/');
+      await page.keyboard.type(label);
+      await page.keyboard.press('Enter');
+    }
+    await page.waitForURL(/\/runs\//);
+    await expect(page.getByRole('heading', { name: label })).toBeVisible();
+    if (order === 0) {
+      await page.getByRole('button', { name: /^PR-01/ }).click();
+      await page.getByRole('button', { name: /Ends/ }).first().click();
+      await page.getByRole('button', { name: 'Unbonded pads' }).click();
+      await page.getByRole('button', { name: /Spacers/ }).first().click();
+      await page.getByRole('button', { name: 'Fitted: 5 + 2' }).click();
+      await page.getByRole('button', { name: 'Flush', exact: true }).click();
+      await page.getByRole('button', { name: /Fetch and keep wet/ }).first().click();
+      await page.getByRole('button', { name: 'Moist' }).click();
+      await page.getByRole('button', { name: /^\S* ?Square/ }).first().click();
+      await page.keyboard.type('0.01');
+      await page.keyboard.press('Enter');
+      for (const value of ['4.01', '4.00']) {
+        await page.keyboard.type(value);
+        await page.keyboard.press('Enter');
+      }
+      await page.getByRole('button', { name: /Place, zero, guard/ }).first().click();
+      await page.getByRole('button', { name: /Indicator at zero/ }).click();
+      await page.getByRole('button', { name: /Guard shut/ }).click();
+      await page.getByRole('button', { name: /Load to failure/ }).first().click();
+      await page.getByRole('button', { name: /Axis upright/ }).click();
+    } else {
+      // What is set up once came over from the one before; only what is new is asked for.
+      await expect(page.getByRole('button', { name: /Moist/ })).toBeFocused();
+      await key(page, '1');
+      await figure(page, '0.01');
+      await figure(page, '4.00');
+      await figure(page, '4.01');
+      await key(page, '1');
+      await key(page, 'Enter', 'Enter', 'Enter');
+    }
+    await page.getByRole('link', { name: 'Follow PR-01 live' }).click();
+    actions += 1;
+    await page.waitForURL(/\/press$/);
+    await expect(page.getByText('✓ Live, recorded')).toBeVisible();
+    if (order === 0) await expectAccessible(page);
+    await drive(page);
+    await page.getByRole('button', { name: /^Take the record/ }).click();
+    actions += 1;
+    await page.waitForURL(/\/runs\/[^/]+$/);
+    await page.getByRole('button', { name: /^\S* ?Fracture/ }).first().click();
+    await page.getByRole('button', { name: 'Fracture type 3' }).click();
+    actions += 1;
+    await page.keyboard.press('Control+Enter');
+    actions += 1;
+    await expect(page.getByText('This run is complete.')).toBeVisible();
+    await expect(page.getByTestId('main-result')).toHaveText(/^\d,\d{3}$/);
+    counted.push(actions);
+    actions = 0;
+  }
+  await expect(page.getByRole('img', { name: /curves of 3/ })).toBeVisible();
+  console.log(`actions from one specimen to the next: ${counted.slice(1).join(', ')}`);
+  expect(Math.max(...counted.slice(1))).toBeLessThanOrEqual(14);
+  await page.close();
+});

@@ -1,0 +1,50 @@
+import type { LimitId, Limits } from '../limits';
+import { isWithin } from '../limits';
+import { type Exact, exact, type System } from '../quantity';
+
+export type Durometer = '50' | '60' | '70';
+
+const BAND: Readonly<Record<Durometer, LimitId>> = {
+  '50': 'pads.strength-50',
+  '60': 'pads.strength-60',
+  '70': 'pads.strength-70',
+};
+
+/** Whether pads of a hardness may be used at a strength. */
+export type PadFit = 'fits' | 'fits when qualified' | 'does not fit';
+
+/**
+ * Pads against the strength that is tested.
+ * Source: ASTM C1231/C1231M table (from memory); the ends of a band belong to it.
+ */
+export function padFit(durometer: Durometer, strength: Exact, system: System, limits: Limits): PadFit {
+  if (isWithin(strength, limits.of(BAND[durometer], system))) return 'fits';
+  if (durometer === '70' && isWithin(strength, limits.of('pads.strength-qualified', system)))
+    return 'fits when qualified';
+  return 'does not fit';
+}
+
+/** The band of a hardness, without qualification. */
+export function padBand(durometer: Durometer): LimitId {
+  return BAND[durometer];
+}
+
+/**
+ * The hardness to take for a strength; null where pads are not permitted.
+ * Source: the choice between bands that overlap is ours: 60 from 2,500 to 7,000 psi, 50 below, 70 above.
+ */
+export function padFor(strength: Exact, system: System, limits: Limits): Durometer | null {
+  for (const durometer of ['60', '50', '70'] as const)
+    if (padFit(durometer, strength, system, limits) !== 'does not fit') return durometer;
+  return null;
+}
+
+/**
+ * Tests that a pair of pads still has.
+ * @param highest strength they have seen: once above the band of no qualification the shorter life holds
+ */
+export function usesLeft(uses: number, highest: Exact | undefined, system: System, limits: Limits): number {
+  const above = limits.of('pads.strength-70', system).high ?? exact(0);
+  const hard = highest?.greaterThan(above) ?? false;
+  return limits.number(hard ? 'pads.reuse-qualified' : 'pads.reuse', system).toNumber() - uses;
+}

@@ -1,0 +1,361 @@
+import { DateTime } from 'luxon';
+import { type CapThickness, capThickness, drawn, hardeningHours } from '../../ends';
+import { cite, isWithin, type LimitId, type Limits } from '../../limits';
+import { type Exact, exact, meanOf, plainOf } from '../../quantity';
+import { bySeverity, type Finding, finding, type Severity, Sheet, standard } from '../../working';
+import type { Outcome, Result } from '../contract';
+import { endRows, lengthsOf, yesNo } from '../ends-rows';
+import { equipmentUse } from '../equipment-checks';
+import { readMeasure } from '../fields';
+import { resultOf } from '../outcome';
+import { LENGTH_UNIT, STRESS_UNIT } from '../press';
+import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import type { CappingInput } from './input';
+
+const C617 = standard('ASTM C617/C617M');
+const PLANE_LOOKS = 3;
+
+interface Measured {
+  readonly label: string;
+  readonly strength: Exact | undefined;
+  readonly pieces: readonly Exact[];
+  readonly bad: readonly string[];
+  readonly thickness: CapThickness | undefined;
+}
+
+/** The specimens drawn for a closer look, by label. */
+export function drawnLabels(setup: RunSetup): string[] {
+  const { batch } = setup;
+  return batch
+    ? drawn(batch.specimens.length, batch.seed).flatMap((index) => batch.specimens[index] ?? [])
+    : [];
+}
+
+/**
+ * A batch of bonded caps: what was poured, how long it hardens, how plane and thick the caps are.
+ * @param input temperatures in °F or °C, rows of planeness and thickness as text
+ * @returns the mean thickness of the thickest cap once pieces were measured; findings at any time
+ * Source: ASTM C617/C617M (from memory).
+ */
+export function compute(input: CappingInput, setup: RunSetup): Outcome {
+  const { system } = input;
+  const limits = limitsOf(setup);
+  const mode = setup.rounding ?? 'half-even';
+  const sheet = new Sheet(mode);
+  const results: Result[] = [];
+  const unit = LENGTH_UNIT[system];
+  const rows: Measured[] = endRows(input.thickness).map(({ label, cells }) => {
+    const [strengthCell = '', ...rest] = cells;
+    const strength = /^[\d,]+(\.\d+)?$/u.test(strengthCell)
+      ? exact(strengthCell.replaceAll(',', ''))
+      : undefined;
+    const { values, bad } = lengthsOf(rest, unit);
+    return {
+      label,
+      strength,
+      pieces: values,
+      bad: strength ? bad : [strengthCell, ...bad],
+      thickness: capThickness(values, strength, system, limits),
+    };
+  });
+  const step = system === 'US' ? '0.01' : '0.2';
+  const thickest = rows
+    .filter(({ pieces }) => pieces.length > 0)
+    .toSorted((a, b) => meanOf(b.pieces).comparedTo(meanOf(a.pieces)))[0];
+  if (thickest) {
+    const uses = Object.fromEntries(thickest.pieces.map((piece, index) => [`t${index + 1}`, piece]));
+    const mean = sheet.line({
+      symbol: 't',
+      name: `Mean thickness of the thickest cap, ${thickest.label}`,
+      formula: `(${Object.keys(uses).join(' + ')}) / ${thickest.pieces.length}`,
+      uses,
+      value: meanOf(thickest.pieces),
+      unit,
+      source: C617,
+    });
+    results.push(resultOf({ quantity: 'mean cap thickness', symbol: 't', value: mean, unit, step, mode }));
+  }
+  const expected = setupMeasure(setup.batch?.expected, 'stress', STRESS_UNIT[system]);
+  const hard = hardeningHours(input.kind ?? 'sulfur', expected, system, limits, true);
+  return {
+    results,
+    lines: sheet.lines,
+    findings: bySeverity([
+      ...equipmentUse(input, { lot: 'departure' }, input.lastCapAt, setup, limits),
+      ...potFindings(input, limits, expected),
+      ...lotFindings(input, setup, limits, expected),
+      ...capFindings(input, setup, limits),
+      ...planeFindings(input, setup, limits),
+      ...thicknessFindings(rows, setup, limits, unit, system),
+    ]),
+    conformity: [],
+    picture: {
+      kind: 'capping',
+      values: {
+        specimens: (setup.batch?.specimens ?? []).join(','),
+        drawn: drawnLabels(setup).join(','),
+        lastCapAt: input.lastCapAt ?? null,
+        hours: hard.hours.toNumber(),
+        hardAt: input.lastCapAt
+          ? DateTime.fromISO(input.lastCapAt).plus({ hours: hard.hours.toNumber() }).toUTC().toISO()
+          : null,
+        zone: setup.zone ?? 'utc',
+      },
+    },
+  };
+}
+
+type Words = { message: string; action: string; remark?: string };
+
+function make(
+  limits: Limits,
+  system: 'US' | 'SI',
+  id: LimitId,
+  severity: Severity,
+  fields: readonly string[],
+  words: Words,
+  needsReason = severity === 'invalid',
+): Finding {
+  return finding({ id, severity, needsReason, fields, limit: cite(limits.of(id, system)), ...words });
+}
+
+function potFindings(input: CappingInput, limits: Limits, expected: Exact | undefined): Finding[] {
+  const { system } = input;
+  const found: Finding[] = [];
+  if (input.kind === 'gypsum') return found;
+  for (const field of ['potStart', 'potHottest']) {
+    const pot = readMeasure(input, field);
+    if (!pot) continue;
+    const said = plainOf(pot.value, pot.unit);
+    if (!isWithin(pot.value, limits.of('caps.pot-stop', system)))
+      found.push(
+        make(limits, system, 'caps.pot-stop', 'invalid', [field], {
+          message: `The pot is at ${said}.`,
+          action:
+            'Stop. Heat off, lid on, nobody bends over it; the mortar is discarded. Fire: cover, never water.',
+        }),
+      );
+    else if (!isWithin(pot.value, limits.of('caps.pot-hold', system)))
+      found.push(
+        make(limits, system, 'caps.pot-hold', 'departure', [field], {
+          message: `The pot is at ${said}: it skins before the specimen stands.`,
+          action: 'Wait until it is warm through, stir, and read again.',
+          remark: `Capped from a pot at ${said}.`,
+        }),
+      );
+    else if (!isWithin(pot.value, limits.of('caps.pot', system)))
+      found.push(
+        make(limits, system, 'caps.pot', 'departure', [field], {
+          message: `The pot is at ${said}.`,
+          action:
+            'Set it back to about 265 °F [130 °C] and leave it alone: too hot, the mortar thickens and fumes.',
+          remark: `Pot at ${said}.`,
+        }),
+      );
+  }
+  const melts = readMeasure(input, 'melts')?.value;
+  if (melts && !isWithin(melts, limits.of('caps.melts', system)))
+    found.push(
+      make(limits, system, 'caps.melts', 'departure', ['melts'], {
+        message: `The oldest material in the pot is melted for the ${melts}th time.`,
+        action: 'Empty the pot, clean it and charge it anew.',
+        remark: `Capping material melted ${melts} times.`,
+      }),
+    );
+  const high = limits.number('caps.harden-switch', system);
+  if (input.material === 'recovered' && (!expected || expected.greaterThanOrEqualTo(high)))
+    found.push(
+      make(
+        limits,
+        system,
+        'caps.harden-switch',
+        'departure',
+        ['material'],
+        {
+          message: 'Recovered caps are not used for concrete of this strength.',
+          action: 'Take fresh material.',
+          remark: 'Recovered capping material used on strong concrete.',
+        },
+        true,
+      ),
+    );
+  return found;
+}
+
+function lotFindings(
+  input: CappingInput,
+  setup: RunSetup,
+  limits: Limits,
+  expected: Exact | undefined,
+): Finding[] {
+  const { system } = input;
+  const unit = STRESS_UNIT[system];
+  const lot = setup.equipment?.find(({ number }) => number === input.lot);
+  const strength = setupMeasure(lot?.strength, 'stress', unit);
+  if (!lot || !strength) return [];
+  const least = limits.of('caps.lot-strength', system);
+  if (!isWithin(strength, least))
+    return [
+      make(limits, system, 'caps.lot-strength', 'invalid', ['lot'], {
+        message: `Lot ${lot.number} proved ${plainOf(strength, unit)}.`,
+        action: 'The lot is not used. Its replacement is tested weekly until four in a row conform.',
+      }),
+    ];
+  if (!expected || strength.greaterThanOrEqualTo(expected)) return [];
+  return [
+    make(
+      limits,
+      system,
+      'caps.lot-strength',
+      'departure',
+      ['lot'],
+      {
+        message: `About ${plainOf(expected, unit)} is expected; lot ${lot.number} proved only ${plainOf(strength, unit)}.`,
+        action: 'Take a stronger compound, grind the ends, or use pads where they are permitted.',
+        remark: 'Capping compound weaker than the concrete.',
+      },
+      true,
+    ),
+  ];
+}
+
+function capFindings(input: CappingInput, setup: RunSetup, limits: Limits): Finding[] {
+  const { system } = input;
+  const found: Finding[] = [];
+  const plain = (id: string, severity: Severity, fields: readonly string[], words: Words): void => {
+    found.push(finding({ id, severity, fields, ...words }));
+  };
+  if (input.sounding === 'bad')
+    plain('caps.sounding', 'invalid', ['sounding'], {
+      message: 'Caps are hollow, cracked or chipped into the face.',
+      action: 'Knock them off and cap again: that is always cheaper before the press.',
+    });
+  if (input.sounding === 'recapped' && !input.faults?.trim())
+    plain('caps.faults', 'advice', ['faults'], {
+      message: 'Which were recapped is not said.',
+      action: 'Write their labels and what was wrong.',
+    });
+  if (input.kind === 'sulfur' && input.lastCapAt && input.safe !== true)
+    plain('caps.safe', 'advice', ['safe'], {
+      message: 'Exhaust and dryness were not ticked.',
+      action:
+        'Molten sulfur burns deeply, water in it explodes as steam, and its gas numbs the nose: hood on, everything dry.',
+    });
+  const limit = limits.of('caps.gypsum-moist', system);
+  if (input.kind === 'gypsum' && input.returnedAt) {
+    const until = Date.parse(setup.asOf ?? '');
+    const hours = exact((until - Date.parse(input.returnedAt)) / 3_600_000 || 0);
+    if (!Number.isNaN(until) && !isWithin(hours, limit))
+      found.push(
+        make(limits, system, 'caps.gypsum-moist', 'departure', ['returnedAt'], {
+          message: `Gypsum caps in the moist room for ${hours.toFixed(1)} h.`,
+          action: 'Take them out, wrap the specimens wet, keep water off the caps.',
+          remark: 'Gypsum caps longer than allowed in the moist room.',
+        }),
+      );
+  }
+  return found;
+}
+
+function planeFindings(input: CappingInput, setup: RunSetup, limits: Limits): Finding[] {
+  const { system } = input;
+  const found: Finding[] = [];
+  const rows = endRows(input.planeness);
+  if (rows.length === 0) return found;
+  const bad = rows.filter(({ cells }) => cells.some((cell) => yesNo(cell) === false));
+  const short = rows.filter(
+    ({ cells }) => cells.filter((cell) => yesNo(cell) !== undefined).length < PLANE_LOOKS,
+  );
+  const wanted = drawnLabels(setup).filter((label) => !rows.some((row) => row.label === label));
+  if (bad.length > 0)
+    found.push(
+      make(limits, system, 'cylinder.planeness', 'invalid', ['planeness'], {
+        message: `Not plane: ${bad.map(({ label }) => label).join(', ')}.`,
+        action: 'Remove the cap, cap again, and then check all of this run.',
+      }),
+    );
+  if (short.length > 0)
+    found.push(
+      finding({
+        id: 'caps.plane-looks',
+        severity: 'advice',
+        fields: ['planeness'],
+        message: `Fewer than three diameters: ${short.map(({ label }) => label).join(', ')}.`,
+        action: 'Lay the feeler on three diameters, and write yes or no for each.',
+      }),
+    );
+  if (wanted.length > 0)
+    found.push(
+      make(limits, system, 'caps.specimens', 'departure', ['planeness'], {
+        message: `Drawn, and not looked at: ${wanted.join(', ')}.`,
+        action: 'Check the planeness of the specimens that were drawn before pouring.',
+        remark: 'Planeness of caps not checked on every specimen drawn.',
+      }),
+    );
+  return found;
+}
+
+function thicknessFindings(
+  rows: readonly Measured[],
+  setup: RunSetup,
+  limits: Limits,
+  unit: 'in' | 'mm' | string,
+  system: 'US' | 'SI',
+): Finding[] {
+  const found: Finding[] = [];
+  const place = unit === 'in' ? 3 : 1;
+  for (const { label, thickness, bad, pieces } of rows) {
+    if (bad.length > 0)
+      found.push(
+        finding({
+          id: 'caps.thick-rows',
+          severity: 'advice',
+          fields: ['thickness'],
+          message: `${label}: ${bad.join(', ')} cannot be read as strength and lengths.`,
+          action: 'A row holds the label, the strength as tested, then the pieces.',
+        }),
+      );
+    if (!thickness) continue;
+    if (!thickness.determined)
+      found.push(
+        make(limits, system, 'caps.pieces', 'departure', ['thickness'], {
+          message: `${label}: ${pieces.length} pieces are no determination.`,
+          action: 'Collect more pieces of the top cap, spread over its area.',
+          remark: `Cap thickness of ${label} from ${pieces.length} pieces only.`,
+        }),
+      );
+    else if (!thickness.fits) {
+      const mean = thickness.mean.greaterThan(thickness.allowedMean);
+      found.push(
+        finding({
+          id: mean ? 'caps.thick-mean' : 'caps.thick-any',
+          severity: 'departure',
+          needsReason: true,
+          fields: ['thickness'],
+          limit: cite(limits.of(mean ? 'caps.thick-mean-low' : 'caps.thick-any-low', system)),
+          message: mean
+            ? `${label}: mean ${thickness.mean.toFixed(place)} ${unit}, at most ${thickness.allowedMean} ${unit} at its strength.`
+            : `${label}: one part ${thickness.most.toFixed(place)} ${unit}, at most ${thickness.allowedAny} ${unit} at its strength.`,
+          action: mean
+            ? 'Pour less, lower at once. A low result with thick caps is looked at by a reviewer.'
+            : 'The cylinder was tilted in the plate: set the guide.',
+          remark: `Cap of ${label} thicker than allowed.`,
+        }),
+      );
+    }
+  }
+  const wanted = drawnLabels(setup).filter(
+    (label) => rows.length > 0 && !rows.some((row) => row.label === label),
+  );
+  if (wanted.length > 0)
+    found.push(
+      finding({
+        id: 'caps.thick-drawn',
+        severity: 'advice',
+        fields: ['thickness'],
+        message: `Drawn, and not measured yet: ${wanted.join(', ')}.`,
+        action: 'Keep six pieces of the top cap of each after its test.',
+      }),
+    );
+  return found;
+}

@@ -1,0 +1,134 @@
+import { compoundToMelt, hardeningHours } from '../../ends';
+import { plainOf, type System } from '../../quantity';
+import { standard } from '../../working';
+import type { Method } from '../contract';
+import { exampleInput } from '../example';
+import { fieldsOf } from '../fields';
+import { STRESS_UNIT } from '../press';
+import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import { compute, drawnLabels } from './compute';
+import { CappingInput } from './input';
+
+const HAZARD =
+  'Molten sulfur burns deeply: face shield, heat gloves, long sleeves, apron; never bend over the pot. Water in it explodes as steam: everything dry. Its gas numbs the nose: hood and exhaust on, leave if it stings. Fire: lid, never water; the smoke is sulfur dioxide. The safety data sheet, local codes and the fire plan come first.';
+
+/** Bonded caps for a batch of specimens. */
+export const capping: Method<CappingInput> = {
+  id: 'capping',
+  title: 'Bonded capping',
+  designations: [standard('ASTM C617/C617M')],
+  runOn: 'batch',
+  yields: [{ quantity: 'mean cap thickness', symbol: 't' }],
+  Input: CappingInput,
+  steps: [
+    {
+      id: 'compound',
+      title: 'Compound and pot',
+      phase: 'before',
+      instruction:
+        'The lot with its strength, what is in the pot, how often it was melted. Stir until it is uniform, read in the middle of the mass.',
+      fields: ['kind', 'lot', 'material', 'melts', 'safe', 'potStart'],
+      caution: HAZARD,
+    },
+    {
+      id: 'ends',
+      title: 'Ends and plate',
+      phase: 'before',
+      instruction:
+        'Scrape, brush, blot: dry enough that nothing foams, the rest of the specimen wet. An end more than 1/8 in [3 mm] off is cut first, never built up. Plate warm, thinly oiled.',
+      fields: ['endsDry', 'plate'],
+    },
+    {
+      id: 'pour',
+      title: 'Cap',
+      phase: 'test',
+      instruction:
+        'Stir, pour, lower against the guide at once, lift when the rim has set; then the other end. Before a skin forms it stands on molten compound everywhere, or it is done again.',
+      fields: ['firstCapAt', 'lastCapAt', 'potHottest', 'returnedAt'],
+      caution: HAZARD,
+      clock: { label: 'Since the youngest cap', startsAt: 'lastCapAt' },
+    },
+    {
+      id: 'sound',
+      title: 'Tap and look',
+      phase: 'after',
+      instruction:
+        'Tap every cap: a ring is bonded, dull is hollow. Hollow, cracked or chipped into the face: recap.',
+      fields: ['sounding', 'faults'],
+    },
+    {
+      id: 'planeness',
+      title: 'Planeness',
+      phase: 'after',
+      instruction: 'Straightedge and feeler on three diameters of the specimens drawn, before testing.',
+      fields: ['planeness'],
+    },
+    {
+      id: 'thickness',
+      title: 'Thickness',
+      phase: 'after',
+      instruction:
+        'After the test: six or more pieces of the top cap of the specimens drawn, spread over its area.',
+      fields: ['thickness', 'remarks'],
+      caution: 'Caps into their own bin: they are not burned, and not mixed with rubble for recycling.',
+    },
+  ],
+  performedAt: 'lastCapAt',
+  limitPrefixes: ['caps.', 'cylinder.planeness', 'equipment.'],
+  mainResult: 'mean cap thickness',
+  plan,
+  compute,
+  example: (system) => ({
+    input: { ...exampleInput(fieldsOf(CappingInput), system), system },
+    setup: {
+      zone: 'America/New_York',
+      batch: {
+        label: 'CB-1',
+        seed: 3,
+        specimens: ['EXAMPLE-A', 'EXAMPLE-C'],
+        expected: system === 'US' ? '4,300 psi' : '29.6 MPa',
+      },
+      equipment: [
+        {
+          number: 'LOT-1',
+          kind: 'capping compound',
+          verifiedOn: '2031-05-02',
+          strength: system === 'US' ? '6,120 psi' : '42.2 MPa',
+        },
+      ],
+    },
+  }),
+};
+
+function plan(system: System, setup: RunSetup) {
+  const { batch } = setup;
+  if (!batch) return [];
+  const limits = limitsOf(setup);
+  const expected = setupMeasure(batch.expected, 'stress', STRESS_UNIT[system]);
+  const hard = hardeningHours('sulfur', expected, system, limits, true);
+  const sizes = (batch.sizes ?? []).flatMap((text) => {
+    const [diameter, count] = text.split(' in x ').map(Number);
+    return diameter && count ? [{ diameter, count }] : [];
+  });
+  const thickness = limits.number('caps.thick-mean-high', 'US').toNumber();
+  return [
+    { label: 'Specimens', text: String(batch.specimens.length), note: batch.specimens.join(', ') },
+    {
+      label: 'Sulfur caps harden',
+      text: `${hard.hours} h`,
+      note: expected
+        ? `about ${plainOf(expected, STRESS_UNIT[system])} expected`
+        : 'strength not known: the longer time',
+    },
+    { label: 'Looked at more closely', text: drawnLabels(setup).join(', ') || 'none' },
+    ...(sizes.length > 0
+      ? [
+          {
+            label: 'Sulfur mortar to melt',
+            text: `${compoundToMelt(sizes, thickness).toFixed(1)} lb`,
+            note: 'waste counted; the heel of the pot on top',
+          },
+        ]
+      : []),
+  ];
+}

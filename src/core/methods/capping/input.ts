@@ -1,0 +1,145 @@
+import {
+  CheckField,
+  ChoiceField,
+  EquipmentField,
+  InstantField,
+  LogField,
+  MeasureField,
+  RunInput,
+  TextField,
+} from '../fields';
+import { countSpec, TEMPERATURE } from '../specs';
+
+const POT = {
+  ...TEMPERATURE,
+  possible: { US: ['32', '450'], SI: ['0', '232'] },
+} as const;
+
+/** The readings of a batch of specimens that are capped. */
+export class CappingInput extends RunInput {
+  @ChoiceField({
+    label: 'Caps',
+    required: true,
+    options: [
+      { value: 'sulfur', label: 'Sulfur mortar' },
+      { value: 'gypsum', label: 'High-strength gypsum' },
+    ],
+    example: 'sulfur',
+  })
+  kind?: 'sulfur' | 'gypsum';
+
+  @EquipmentField({
+    label: 'Lot of compound',
+    equipmentKind: 'capping compound',
+    required: true,
+    example: 'LOT-1',
+  })
+  lot?: string;
+
+  @ChoiceField({
+    label: 'Material in the pot',
+    options: [
+      { value: 'fresh', label: 'Fresh only' },
+      { value: 'remelted', label: 'Melted before' },
+      { value: 'recovered', label: 'Old caps recovered' },
+    ],
+    example: 'fresh',
+  })
+  material?: 'fresh' | 'remelted' | 'recovered';
+
+  @MeasureField({
+    label: 'Times the oldest of it was melted',
+    ...countSpec('1', '50'),
+    help: 'This time counted.',
+    example: '2',
+  })
+  melts?: string;
+
+  @CheckField({ label: 'Hood or exhaust on, pot and tools dry, lid and shield at hand' })
+  safe?: boolean;
+
+  @MeasureField({
+    label: 'Pot at the start',
+    ...POT,
+    help: 'All-metal thermometer in the middle of the mass, stirred.',
+    example: { US: '268', SI: '131' },
+  })
+  potStart?: string;
+
+  @MeasureField({
+    label: 'Pot at its hottest',
+    ...POT,
+    help: 'Looked at every half hour and at the end.',
+    example: { US: '274', SI: '134' },
+  })
+  potHottest?: string;
+
+  @CheckField({ label: 'Ends brushed, free of oil, surface dry; nothing steams or foams' })
+  endsDry?: boolean;
+
+  @TextField({ label: 'Plate and guide', help: 'Numbers, oiled thinly, warm.', example: 'plate 2, guide 2' })
+  plate?: string;
+
+  @InstantField({
+    label: 'First cap at',
+    help: 'From here the first specimen is out of moist storage.',
+    example: '2031-06-10T13:10:00-04:00',
+  })
+  firstCapAt?: string;
+
+  @InstantField({
+    label: 'Youngest cap at',
+    help: 'The second end of the last specimen, recapped ones too: hardening counts from here.',
+    required: true,
+    example: '2031-06-10T13:55:00-04:00',
+  })
+  lastCapAt?: string;
+
+  @InstantField({
+    label: 'Back in moist storage at',
+    help: 'Gypsum: never immersed, at most four hours in a moist room.',
+    example: '2031-06-10T14:05:00-04:00',
+  })
+  returnedAt?: string;
+
+  @ChoiceField({
+    label: 'Tapped and looked at',
+    required: true,
+    help: 'A ring is bonded, a dull sound hollow; holes, cracks and chips into the face count.',
+    options: [
+      { value: 'sound', label: 'All sound' },
+      { value: 'recapped', label: 'Some recapped, now sound' },
+      { value: 'bad', label: 'Some not in order' },
+    ],
+    example: 'sound',
+  })
+  sounding?: 'sound' | 'recapped' | 'bad';
+
+  @TextField({
+    label: 'Which, and why',
+    help: 'Labels of recapped or faulty ones.',
+    aside: true,
+    example: '',
+  })
+  faults?: string;
+
+  @LogField({
+    label: 'Planeness',
+    help: 'A row for each specimen drawn: label, then yes or no for three diameters of its caps (feeler 0.002 in [0.05 mm]).',
+    example: 'EXAMPLE-A,yes,yes,yes\nEXAMPLE-C,yes,yes,yes\nEXAMPLE-E,yes,yes,yes',
+  })
+  planeness?: string;
+
+  @LogField({
+    label: 'Thickness, after the test',
+    help: 'A row for each specimen drawn: label, strength as tested, then six or more pieces of its top cap.',
+    example: {
+      US: 'EXAMPLE-A,4880,0.18,0.20,0.19,0.21,0.17,0.18\nEXAMPLE-C,4790,0.16,0.19,0.18,0.17,0.20,0.18',
+      SI: 'EXAMPLE-A,33.6,4.6,5.0,4.8,5.2,4.4,4.6\nEXAMPLE-C,33.0,4.2,4.8,4.6,4.4,5.0,4.6',
+    },
+  })
+  thickness?: string;
+
+  @TextField({ label: 'Remarks', aside: true, help: 'What was odd.', example: '' })
+  remarks?: string;
+}

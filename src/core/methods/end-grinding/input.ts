@@ -1,0 +1,48 @@
+import { CheckField, ChoiceField, InstantField, LogField, RunInput, TextField } from '../fields';
+
+/** The readings of a batch of specimens whose ends are ground. */
+export class EndGrindingInput extends RunInput {
+  @CheckField({ label: 'Wet cutting, extraction on, guards in place' })
+  safe?: boolean;
+
+  @CheckField({ label: 'Machine checked on a dummy today', help: 'Table square, segments dressed.' })
+  dummy?: boolean;
+
+  @CheckField({ label: 'Specimens kept wet before and between cuts' })
+  wet?: boolean;
+
+  @InstantField({ label: 'Ground from', example: '2031-06-10T13:10:00-04:00' })
+  startedAt?: string;
+
+  @InstantField({ label: 'Ground until', required: true, example: '2031-06-10T14:20:00-04:00' })
+  finishedAt?: string;
+
+  @LogField({
+    label: 'What was found',
+    required: true,
+    help: 'A row for each specimen: label, new length, largest gap at the square, plane on three diameters of both ends (yes or no).',
+    example: {
+      US: 'EXAMPLE-A,7.90,0.01,yes\nEXAMPLE-C,7.85,0.02,yes',
+      SI: 'EXAMPLE-A,200,0.3,yes\nEXAMPLE-C,199,0.5,yes',
+    },
+  })
+  found?: string;
+
+  @ChoiceField({
+    label: 'Edges',
+    options: [
+      { value: 'sound', label: 'No chip larger than 1/8 in [3 mm] into a face' },
+      { value: 'chipped', label: 'Some chipped: say which' },
+    ],
+    example: 'sound',
+  })
+  edges?: 'sound' | 'chipped';
+
+  @TextField({
+    label: 'Remarks',
+    aside: true,
+    help: 'Which were chipped, sawn first, reground.',
+    example: '',
+  })
+  remarks?: string;
+}

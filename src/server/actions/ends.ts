@@ -1,0 +1,70 @@
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, IsUUID } from 'class-validator';
+import { desc, eq, inArray } from 'drizzle-orm';
+import { endBatches, endBatchSpecimens, samples, specimens } from '@/db/schema';
+import { batchLabel } from '../ends';
+import { Conflict, NotFound } from '../errors';
+import { BENCH, defineUseCase } from '../use-case';
+import { startRun } from './runs';
+
+export class MakeEndBatchInput {
+  /** Made by the device: pressed twice it is one batch. */
+  @IsUUID() id: string;
+  @IsIn(['capping', 'end-grinding'], { message: 'Cap them or grind them: choose one.' })
+  kind: 'capping' | 'end-grinding';
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Choose at least one specimen.' })
+  @ArrayMaxSize(60, { message: 'At most 60 in one batch.' })
+  @ArrayUnique()
+  @IsUUID(undefined, { each: true })
+  specimenIds: string[];
+}
+
+/** Specimens whose ends are made ready together, in this order; their run sheet is opened with it. */
+export const makeEndBatch = defineUseCase({
+  name: 'make end batch',
+  roles: BENCH,
+  Input: MakeEndBatchInput,
+  async act(context, input) {
+    const { tx, actor, now } = context;
+    const [there] = await tx.select().from(endBatches).where(eq(endBatches.id, input.id));
+    if (!there) {
+      const rows = await tx
+        .select({
+          id: specimens.id,
+          label: specimens.label,
+          testedAt: specimens.testedAt,
+          jobId: samples.jobId,
+        })
+        .from(specimens)
+        .innerJoin(samples, eq(samples.id, specimens.sampleId))
+        .where(inArray(specimens.id, input.specimenIds));
+      if (rows.length !== input.specimenIds.length) throw new NotFound('One of these specimens');
+      const broken = rows.find(({ testedAt }) => testedAt !== null);
+      if (broken) throw new Conflict(`${broken.label} is broken already.`);
+      if (new Set(rows.map(({ jobId }) => jobId)).size > 1)
+        throw new Conflict(
+          'One batch holds specimens of one job: its system of units and its rules are one.',
+        );
+      const [last] = await tx
+        .select({ number: endBatches.number })
+        .from(endBatches)
+        .orderBy(desc(endBatches.number))
+        .limit(1);
+      const number = (last?.number ?? 0) + 1;
+      await tx.insert(endBatches).values({
+        id: input.id,
+        number,
+        kind: input.kind,
+        seed: number * 7919,
+        madeAt: now,
+        by: actor.id,
+      });
+      await tx
+        .insert(endBatchSpecimens)
+        .values(input.specimenIds.map((specimenId, place) => ({ batchId: input.id, specimenId, place })));
+    }
+    const [batch] = await tx.select().from(endBatches).where(eq(endBatches.id, input.id));
+    const { runId } = await startRun.act(context, { method: input.kind, batchId: input.id });
+    return { runId, label: batch ? batchLabel(batch) : '' };
+  },
+});

@@ -1,0 +1,51 @@
+import { and, desc, eq, inArray, ne } from 'drizzle-orm';
+import type { PadFacts } from '@/core/methods';
+import type { Queryable } from '@/db/client';
+import { outcomes, readings, runs } from '@/db/schema';
+
+/**
+ * How often pairs of pads were used, and the highest strength they saw: counted from the completed tests that name
+ * them, so that nobody can forget to count.
+ * @param exceptRun the test that is computed now, which is not a use before itself
+ */
+export async function padUses(
+  db: Queryable,
+  numbers: readonly string[],
+  exceptRun?: string,
+): Promise<Map<string, Pick<PadFacts, 'uses' | 'highest'>>> {
+  const found = new Map<string, Pick<PadFacts, 'uses' | 'highest'>>();
+  if (numbers.length === 0) return found;
+  const named = await db
+    .selectDistinctOn([readings.runId], { runId: readings.runId, number: readings.text })
+    .from(readings)
+    .innerJoin(runs, eq(runs.id, readings.runId))
+    .where(
+      and(
+        eq(readings.field, 'pads'),
+        eq(runs.state, 'complete'),
+        exceptRun ? ne(runs.id, exceptRun) : undefined,
+      ),
+    )
+    .orderBy(readings.runId, desc(readings.seq));
+  const used = named.filter(({ number }) => number !== null && numbers.includes(number));
+  const ids = used.map(({ runId }) => runId);
+  const newest =
+    ids.length === 0
+      ? []
+      : await db
+          .selectDistinctOn([outcomes.runId], { runId: outcomes.runId, outcome: outcomes.outcome })
+          .from(outcomes)
+          .where(inArray(outcomes.runId, ids))
+          .orderBy(outcomes.runId, desc(outcomes.seq));
+  for (const number of numbers) {
+    const own = used.filter((each) => each.number === number).map(({ runId }) => runId);
+    const strengths = newest
+      .filter(({ runId }) => own.includes(runId))
+      .flatMap(
+        ({ outcome }) => outcome.results.find(({ quantity }) => quantity === 'compressive strength') ?? [],
+      );
+    const [first] = strengths.toSorted((a, b) => Number(b.value) - Number(a.value));
+    found.set(number, { uses: own.length, ...(first ? { highest: `${first.value} ${first.unit}` } : {}) });
+  }
+  return found;
+}

@@ -1,0 +1,110 @@
+import { and, asc, desc, eq, isNull, lt } from 'drizzle-orm';
+import { hardeningHours, padFor } from '@/core/ends';
+import { isCylinderSize } from '@/core/methods';
+import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
+import { mouldOf } from '@/core/moulds';
+import { plainOf } from '@/core/quantity';
+import type { Queryable } from '@/db/client';
+import {
+  endBatches,
+  endBatchSpecimens,
+  jobs,
+  mixes,
+  placements,
+  runs,
+  samples,
+  specimens,
+} from '@/db/schema';
+import { batchLabel, batchSpecimens } from '../ends';
+import { currentReadings } from '../readings';
+import { limitsNow } from '../run-setup';
+import { staffOnly } from '../scope';
+import type { Actor } from '../use-case';
+
+const AHEAD_MS = 4 * 86_400_000;
+const PAST_MS = 2 * 86_400_000;
+const HOUR = 3_600_000;
+const SHOWN = 30;
+
+/** The specimens whose windows come up: what their ends want, and until when. */
+export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
+  staffOnly(actor);
+  const rows = await db
+    .select({ specimen: specimens, mix: mixes, job: jobs, batch: endBatchSpecimens.batchId })
+    .from(specimens)
+    .innerJoin(samples, eq(samples.id, specimens.sampleId))
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .leftJoin(endBatchSpecimens, eq(endBatchSpecimens.specimenId, specimens.id))
+    .where(and(isNull(specimens.testedAt), lt(specimens.opensAt, new Date(now.getTime() + AHEAD_MS))))
+    .orderBy(asc(specimens.closesAt), asc(specimens.label));
+  const limits = await limitsNow(db);
+  return rows.flatMap(({ specimen, mix, job, batch }) => {
+    const { opensAt, closesAt, size } = specimen;
+    if (!opensAt || !closesAt || closesAt.getTime() < now.getTime() - PAST_MS) return [];
+    if (!isCylinderSize(size) && mouldOf(size).kind !== 'core') return [];
+    const expected = expectedStrength(
+      {
+        specimen: {
+          specifiedStrength: mix.specifiedStrength,
+          designatedAgeHours: mix.ageHours,
+          ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
+        },
+      },
+      job.system,
+      limits,
+    );
+    const core = mouldOf(size).kind === 'core';
+    const pads = expected && !core ? padFor(expected, job.system, limits) : null;
+    const { hours } = hardeningHours('sulfur', expected, job.system, limits, true);
+    return [
+      {
+        id: specimen.id,
+        label: specimen.label,
+        jobId: job.id,
+        size: mouldOf(size).label,
+        expected: expected ? plainOf(expected.toSignificantDigits(3), STRESS_UNIT[job.system]) : 'not known',
+        pads: core ? 'not for cores' : pads ? `${pads} durometer` : 'not permitted',
+        hardens: hours.toNumber(),
+        opensAt: opensAt.getTime(),
+        closesAt: closesAt.getTime(),
+        /** The last cap that is hard before the window closes. */
+        capBy: closesAt.getTime() - hours.toNumber() * HOUR,
+        batched: batch !== null,
+      },
+    ];
+  });
+}
+
+/** The newest batches with how they stand. */
+export async function endBatchList(db: Queryable, actor: Actor) {
+  staffOnly(actor);
+  const rows = await db
+    .select({ batch: endBatches, run: runs })
+    .from(endBatches)
+    .innerJoin(runs, eq(runs.batchId, endBatches.id))
+    .orderBy(desc(endBatches.madeAt))
+    .limit(SHOWN);
+  const members = await batchSpecimens(
+    db,
+    rows.map(({ batch }) => batch.id),
+  );
+  const list = [];
+  for (const { batch, run } of rows) {
+    const readings = await currentReadings(db, run.id);
+    const text = (field: string) => readings.find((each) => each.field === field)?.text ?? null;
+    list.push({
+      id: batch.id,
+      label: batchLabel(batch),
+      kind: batch.kind,
+      runId: run.id,
+      state: run.state,
+      finishedAt: text(batch.kind === 'capping' ? 'lastCapAt' : 'finishedAt'),
+      specimens: members
+        .filter(({ batchId }) => batchId === batch.id)
+        .map(({ specimen }) => ({ label: specimen.label, broken: specimen.testedAt !== null })),
+    });
+  }
+  return list;
+}

@@ -1,0 +1,146 @@
+'use client';
+import {
+  Box,
+  Button,
+  Checkbox,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  Typography,
+} from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { durationText } from '@/core/windows';
+import { perform } from '../api';
+import { newId } from '../ids';
+import { Empty } from '../parts/Card';
+import { useNotice } from '../parts/Notice';
+
+interface Coming {
+  readonly id: string;
+  readonly label: string;
+  readonly jobId: string;
+  readonly size: string;
+  readonly expected: string;
+  readonly pads: string;
+  readonly hardens: number;
+  readonly opensAt: number;
+  readonly closesAt: number;
+  readonly capBy: number;
+  readonly batched: boolean;
+}
+
+/** What comes up, with the latest moment a sulfur cap would still be hard in time; ticked ones become a batch. */
+export function EndPlanner({
+  specimens,
+  now,
+  canWrite,
+}: {
+  specimens: readonly Coming[];
+  now: number;
+  canWrite: boolean;
+}) {
+  const router = useRouter();
+  const notice = useNotice();
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const [busy, setBusy] = useState('');
+  if (specimens.length === 0) return <Empty>Nothing comes up in the next four days.</Empty>;
+  const begin = async (kind: 'capping' | 'end-grinding'): Promise<void> => {
+    setBusy(kind);
+    const ordered = specimens.filter(({ id }) => chosen.includes(id)).map(({ id }) => id);
+    const reply = await perform<{ runId: string }>('make-end-batch', {
+      id: newId(),
+      kind,
+      specimenIds: ordered,
+    });
+    if (reply.ok) return router.push(`/runs/${reply.data.runId}`);
+    setBusy('');
+    notice(Object.values(reply.errors)[0] ?? reply.message, 'error');
+  };
+  const window = ({ opensAt, closesAt }: Coming): string =>
+    now < opensAt
+      ? `opens in ${durationText((opensAt - now) / 60_000)}`
+      : now > closesAt
+        ? `closed ${durationText((now - closesAt) / 60_000)} ago`
+        : `${durationText((closesAt - now) / 60_000)} left`;
+  return (
+    <>
+      {canWrite ? (
+        <Box sx={{ display: 'flex', gap: 1, mb: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+          <Typography sx={{ flexGrow: 1 }}>
+            {chosen.length === 0
+              ? 'Tick the specimens that are done together.'
+              : `${chosen.length} ${chosen.length === 1 ? 'specimen' : 'specimens'} chosen`}
+          </Typography>
+          <Button
+            variant="contained"
+            disabled={chosen.length === 0}
+            loading={busy === 'capping'}
+            onClick={() => begin('capping')}
+          >
+            Cap them together
+          </Button>
+          <Button
+            variant="outlined"
+            disabled={chosen.length === 0}
+            loading={busy === 'end-grinding'}
+            onClick={() => begin('end-grinding')}
+          >
+            Grind them together
+          </Button>
+        </Box>
+      ) : null}
+      <Box sx={{ overflowX: 'auto' }}>
+        <Table size="small">
+          <TableHead>
+            <TableRow>
+              <TableCell />
+              {[
+                'Specimen',
+                'Size',
+                'Window',
+                'Expected',
+                'Pads',
+                'Sulfur caps harden',
+                'Cap at the latest',
+              ].map((word) => (
+                <TableCell key={word}>{word}</TableCell>
+              ))}
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {specimens.map((each) => (
+              <TableRow key={each.id} selected={chosen.includes(each.id)}>
+                <TableCell padding="checkbox">
+                  <Checkbox
+                    checked={chosen.includes(each.id)}
+                    disabled={!canWrite}
+                    slotProps={{ input: { 'aria-label': each.label } }}
+                    onChange={(_, on) =>
+                      setChosen(on ? [...chosen, each.id] : chosen.filter((id) => id !== each.id))
+                    }
+                  />
+                </TableCell>
+                <TableCell className="mono">{each.label}</TableCell>
+                <TableCell>{each.size}</TableCell>
+                <TableCell>{window(each)}</TableCell>
+                <TableCell className="mono">{each.expected}</TableCell>
+                <TableCell>{each.pads}</TableCell>
+                <TableCell className="mono">{`${each.hardens} h`}</TableCell>
+                <TableCell sx={{ color: each.capBy < now ? 'error.main' : 'text.primary' }}>
+                  {each.batched
+                    ? '✓ in a batch'
+                    : each.capBy < now
+                      ? '✕ too late for sulfur: pads or grind'
+                      : `in ${durationText((each.capBy - now) / 60_000)}`}
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+import { Box, Typography, useTheme } from '@mui/material';
+import { durationText } from '@/core/windows';
+import { timeNow } from '../../clock';
+import { clock } from '../../time';
+import { useNow } from '../../use-now';
+import type { BenchProps } from '../registry';
+
+/** The batch on its plate: those drawn for a closer look are marked, and the time until the caps are hard. */
+export function CappingBench({ picture }: BenchProps) {
+  const { palette } = useTheme();
+  const now = useNow(timeNow(), 10_000);
+  const { specimens, drawn, lastCapAt, hardAt, hours, zone } = picture.values;
+  const labels = String(specimens ?? '')
+    .split(',')
+    .filter(Boolean);
+  const marked = new Set(String(drawn ?? '').split(','));
+  const hard = Date.parse(String(hardAt ?? ''));
+  const left = (hard - now) / 60_000;
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        {labels.map((label, index) => (
+          <Box key={label} sx={{ textAlign: 'center', width: 92 }}>
+            <svg width={44} height={78} aria-hidden="true">
+              <rect x={6} y={8} width={32} height={62} fill={palette.divider} stroke={palette.text.primary} />
+              <rect x={4} y={4} width={36} height={5} fill={palette.warning.main} />
+              <rect x={4} y={69} width={36} height={5} fill={palette.warning.main} />
+              {marked.has(label) ? (
+                <circle cx={22} cy={38} r={11} fill="none" stroke={palette.primary.main} strokeWidth={2.5} />
+              ) : null}
+              <text x={22} y={43} fontSize={13} textAnchor="middle" fill={palette.text.primary}>
+                {index + 1}
+              </text>
+            </svg>
+            <Typography className="mono" variant="body2" sx={{ fontWeight: marked.has(label) ? 700 : 400 }}>
+              {label}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+        Circled: drawn for planeness and thickness before anything is poured.
+      </Typography>
+      {lastCapAt && !Number.isNaN(hard) ? (
+        <Typography sx={{ mt: 1, fontWeight: 700, color: left > 0 ? 'warning.main' : 'success.main' }}>
+          {left > 0
+            ? `Hard at ${clock(String(hardAt), String(zone))}, in ${durationText(left)} (${hours} h from the youngest cap)`
+            : `✓ Hard since ${clock(String(hardAt), String(zone))}`}
+        </Typography>
+      ) : null}
+    </Box>
+  );
+}

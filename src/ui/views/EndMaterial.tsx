@@ -1,0 +1,127 @@
+'use client';
+import { Button } from '@mui/material';
+import type { PadFacts } from '@/core/methods';
+import { FormDialog } from '../form/FormDialog';
+
+const SYSTEMS = {
+  force: [
+    { value: 'US', label: 'lbf' },
+    { value: 'SI', label: 'kN' },
+  ],
+  stress: [
+    { value: 'US', label: 'psi' },
+    { value: 'SI', label: 'MPa' },
+  ],
+} as const;
+
+/** Pads in a few words: hardness, tests made with them, what they are qualified to. */
+export function padWords(pads: PadFacts): string {
+  return [
+    `${pads.durometer} durometer`,
+    `used ${pads.uses ?? 0}`,
+    ...(pads.qualifiedTo ? [`qualified to ${pads.qualifiedTo}`] : []),
+  ].join(', ');
+}
+
+/** What is recorded of the material on the ends: a lot's cubes, or pads with their retainers and qualification. */
+export function EndMaterial({
+  item,
+  today,
+}: {
+  item: {
+    readonly id: string;
+    readonly number: string;
+    readonly kind: string;
+    readonly pads: PadFacts | null;
+  };
+  today: string;
+}) {
+  if (item.kind === 'capping compound') {
+    return (
+      <FormDialog
+        title={`Strength of lot ${item.number}`}
+        useCase="record-lot-strength"
+        fixed={{ equipmentId: item.id }}
+        initial={{ verifiedOn: today, system: 'US' }}
+        fields={[
+          { name: 'verifiedOn', label: 'Tested on', type: 'date' },
+          { name: 'loads', label: 'Loads of three cubes', help: '2 in [50 mm] cubes, with spaces between.' },
+          { name: 'system', label: 'In', options: SYSTEMS.force },
+        ]}
+        submit="Record"
+        done={`Strength of ${item.number} recorded.`}
+        button={(open) => (
+          <Button size="small" variant="outlined" onClick={open}>
+            Cubes
+          </Button>
+        )}
+      />
+    );
+  }
+  const { pads } = item;
+  return (
+    <>
+      <FormDialog
+        title={`${item.number}: pads and retainers`}
+        useCase="describe-pads"
+        fixed={{ equipmentId: item.id }}
+        initial={{
+          durometer: pads?.durometer ?? '60',
+          retainer: pads?.retainer ?? '',
+          pad: pads?.pad ?? '',
+          thickness: pads?.thickness ?? '',
+          inServiceOn: pads?.inServiceOn ?? today,
+        }}
+        fields={[
+          {
+            name: 'durometer',
+            label: 'Hardness',
+            options: ['50', '60', '70'].map((value) => ({ value, label: `${value} durometer` })),
+          },
+          {
+            name: 'retainer',
+            label: 'Retainer, inside diameter',
+            help: 'With its unit, as 4.20 in.',
+            optional: true,
+          },
+          { name: 'pad', label: 'Pad, diameter', optional: true },
+          { name: 'thickness', label: 'Pad, thickness', optional: true },
+          { name: 'inServiceOn', label: 'In service since', type: 'date', optional: true },
+        ]}
+        shape={({ equipmentId, ...facts }) => ({ equipmentId, pads: facts })}
+        submit="Save"
+        done={`${item.number} is described.`}
+        button={(open) => (
+          <Button size="small" variant="outlined" onClick={open}>
+            Pads
+          </Button>
+        )}
+      />
+      {pads?.durometer === '70' ? (
+        <FormDialog
+          title={`Qualify ${item.number} above 7,000 psi [50 MPa]`}
+          useCase="qualify-pads"
+          fixed={{ equipmentId: item.id }}
+          initial={{ system: 'US' }}
+          fields={[
+            {
+              name: 'pairs',
+              label: 'Pairs',
+              type: 'lines',
+              help: 'A row for each pair: ground or capped, then on pads. At least ten of one level.',
+            },
+            { name: 'system', label: 'In', options: SYSTEMS.stress },
+            { name: 'document', label: 'Document' },
+          ]}
+          submit="Judge and record"
+          done={`${item.number} is qualified.`}
+          button={(open) => (
+            <Button size="small" onClick={open}>
+              Qualify
+            </Button>
+          )}
+        />
+      ) : null}
+    </>
+  );
+}
