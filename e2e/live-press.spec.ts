@@ -20,7 +20,7 @@ async function figure(page: Page, text: string): Promise<void> {
 
 /** Works the stand-in: in, door, pump, approach to a little before contact, then a knob that stays where it is. */
 async function drive(page: Page): Promise<void> {
-  await page.getByLabel('Time').click();
+  await page.getByRole('combobox', { name: 'Time' }).click();
   await page.getByRole('option', { name: '× 10' }).click();
   await page.getByRole('button', { name: 'Put the specimen in' }).click();
   await expect(page.getByText('The specimen is in.')).toBeVisible();
@@ -47,7 +47,7 @@ test('a set of three is broken on the live press, its curves kept and laid over 
 }) => {
   test.setTimeout(600_000);
   const page = await signedIn(browser, 'laboratory');
-  const set = ['PMF-043-B', 'PMF-043-C', 'PMF-043-D'];
+  const set = ['PMF-042-B', 'PMF-042-C', 'PMF-042-D'];
   await page.keyboard.press('/');
   await page.keyboard.type(set[0] ?? '');
   await page.keyboard.press('Enter');

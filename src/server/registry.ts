@@ -3,6 +3,7 @@ import { attach } from './actions/attach';
 import { importBatches } from './actions/batches';
 import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
+import { registerCores } from './actions/cores';
 import { makeEndBatch } from './actions/ends';
 import { addLoad, handOver, planSampling } from './actions/field';
 import {
@@ -40,6 +41,7 @@ export const USE_CASES = {
   'take-sample': takeSample,
   'describe-sample': describeSample,
   'make-specimens': makeSpecimens,
+  'register-cores': registerCores,
   'correct-cast-time': correctCastTime,
   'record-event': recordEvent,
   'decide-hold': decideHold,

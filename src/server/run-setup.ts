@@ -10,6 +10,7 @@ import {
   type SampleFacts,
   type TechnicianFacts,
 } from '@/core/methods';
+import { mouldOf } from '@/core/moulds';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
@@ -259,7 +260,10 @@ async function subjectFacts(
         label: specimen.label,
         castAt: specimen.castAt.toISOString(),
         ...(counted.getTime() === specimen.castAt.getTime() ? {} : { ageFrom: counted.toISOString() }),
-        ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
+        // A core's days count from its drilling, which its own run knows.
+        ...(specimen.ageHours && mouldOf(specimen.size).kind !== 'core'
+          ? { ageHours: specimen.ageHours }
+          : {}),
         mould: specimen.size,
         ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
         cure: specimen.cure,

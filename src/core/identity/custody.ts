@@ -1,6 +1,7 @@
 /** What can happen to a specimen, in the order of its life. */
 export const SPECIMEN_EVENTS = [
   'moulded',
+  'drilled',
   'initial cure',
   'collected',
   'received',

@@ -119,6 +119,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly limitPrefixes: readonly string[];
   /** True for tests that acceptance asks a certified technician for. */
   readonly needsCard?: boolean;
+  /** False for a test that leaves its specimen whole, to be broken afterwards. */
+  readonly destroys?: boolean;
   /** How it is loaded, for methods that a press carries out. */
   readonly press?: PressUse<I>;
   /** The result shown in lists and taken into series. */

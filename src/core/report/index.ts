@@ -1,9 +1,20 @@
 import type { Verdict } from '../acceptance';
 import type { Conformity, Result } from '../methods';
+import type { CurvePoint } from '../signals';
 import type { WorkingLine } from '../working';
+
+export * from './curve-path';
 
 /** One test as a report shows it. */
 export interface ReportTest {
+  /** The load log it rests on, thinned to be drawn; the file itself stays whole. */
+  readonly log?: {
+    readonly name: string;
+    readonly sha256: string;
+    readonly startAt: number;
+    readonly points: readonly CurvePoint[];
+    readonly words: string;
+  };
   readonly title: string;
   readonly method: string;
   readonly attempt: number;
@@ -82,4 +93,13 @@ export interface ReportContent {
   readonly limitsRevision: number;
   readonly recalledLimits: boolean;
   readonly statements: readonly string[];
+}
+
+/** How a specimen broke and what was on its ends, in the words of its readings. */
+export function breakWords(test: ReportTest): string {
+  const wanted = ['Ends', 'Fracture type', 'Fracture', 'Failure pattern', 'Fracture in words'];
+  return wanted
+    .flatMap((label) => test.readings.find((each) => each.label === label)?.text ?? [])
+    .filter((text) => text !== '')
+    .join('; ');
 }

@@ -1,5 +1,6 @@
 import { IsISO8601, IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, eq, inArray } from 'drizzle-orm';
+import { mouldOf } from '@/core/moulds';
 import { runs, specimenEvents, specimens } from '@/db/schema';
 import { windowsOf } from '../age';
 import { defineUseCase, refuseFields, STAFF } from '../use-case';
@@ -36,7 +37,8 @@ export const correctCastTime = defineUseCase({
     for (const specimen of own) {
       await tx
         .update(specimens)
-        .set({ castAt, ...windowOf(specimen.ageHours) })
+        // A core's window counts from its drilling: it stays.
+        .set({ castAt, ...(mouldOf(specimen.size).kind === 'core' ? {} : windowOf(specimen.ageHours)) })
         .where(eq(specimens.id, specimen.id));
     }
     await tx.insert(specimenEvents).values(

@@ -75,9 +75,15 @@ const SUBJECTS = {
 
 async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Method): Promise<void> {
   const [specimen] = await tx
-    .select({ size: specimens.size })
+    .select({ size: specimens.size, label: specimens.label, testedAt: specimens.testedAt })
     .from(specimens)
     .where(eq(specimens.id, specimenId));
+  const [own] = await tx
+    .select({ id: runs.id })
+    .from(runs)
+    .where(and(eq(runs.specimenId, specimenId), eq(runs.method, method.id)));
+  if (specimen?.testedAt && !own)
+    throw new Conflict(`${specimen.label} is broken already: it can be tested in no other way.`);
   if (specimen && !method.takes?.(specimen.size)) {
     throw new Conflict(`${method.title} is not made on a ${mouldText(specimen.size).toLowerCase()}.`);
   }
@@ -332,7 +338,7 @@ async function recordOutcome(context: Context, place: RunPlace, method: Method):
     computedAt: now,
     by: actor.id,
   });
-  if (place.specimen) {
+  if (place.specimen && method.destroys !== false) {
     const testedAt = typeof typed.testedAt === 'string' ? new Date(typed.testedAt) : now;
     if (place.specimen.testedAt?.getTime() !== testedAt.getTime()) {
       await tx.update(specimens).set({ testedAt }).where(eq(specimens.id, place.specimen.id));

@@ -1,16 +1,19 @@
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
-import { type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
+import { coreSet, cubeSet, type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
 import { Limits } from '@/core/limits';
 import {
+  findMethod,
   isCylinderSize,
   METHODS,
   type NominalSize,
   type Outcome,
   type Result,
   type RunSetup,
+  setupMeasure,
 } from '@/core/methods';
-import type { MouldSize } from '@/core/moulds';
+import { type MouldSize, mouldOf } from '@/core/moulds';
+import type { UnitId } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
@@ -206,8 +209,14 @@ export async function specimenViews(db: Queryable, sampleIds: readonly string[])
   return rows.map((row) => ({
     ...row,
     discarded: discards.find(({ specimenId }) => specimenId === row.id)?.note ?? null,
-    run: views.filter(({ specimenId }) => specimenId === row.id).at(-1) ?? null,
+    run: mainRun(views.filter(({ specimenId }) => specimenId === row.id)),
   }));
+}
+
+/** The run that broke a specimen, before one that left it whole; of several the last. */
+function mainRun(views: readonly RunView[]): RunView | null {
+  const breaking = views.filter(({ method }) => findMethod(method)?.destroys !== false);
+  return breaking.at(-1) ?? views.at(-1) ?? null;
 }
 
 /** What a client may see of a specimen: its run only once a signed report rests on it. */
@@ -239,24 +248,29 @@ export interface AgeSet {
   /** True at the age the specified strength is for; younger sets inform only. */
   readonly designated: boolean;
   readonly test: StrengthTest;
+  /** What the specimens say together where that is no strength test: cubes by their school, cores by 85 and 75 %. */
+  readonly note?: string;
 }
 
 /** The sets of one sample: cylinders of one age and one curing, never mixed. Held ones belong to no set. */
 export function ageSets(
   views: readonly SpecimenView[],
   job: { system: 'US' | 'SI'; rounding: 'half-even' | 'half-up' },
-  mix: { ageHours: number },
+  mix: { ageHours: number; specifiedStrength?: string },
   limits: Limits,
 ): AgeSet[] {
   const cylinders = views.flatMap((view) => {
     const { size } = view;
-    return isCylinderSize(size) ? [{ ...view, size }] : [];
+    // One that was split is no companion in compression.
+    const otherwise = view.run?.state === 'complete' && view.run.method !== 'cylinder-compression';
+    return isCylinderSize(size) && !otherwise ? [{ ...view, size }] : [];
   });
   const keys = [
     ...new Set(cylinders.filter((v) => v.ageHours !== null).map((v) => `${v.ageHours}/${v.cure}`)),
   ];
-  return keys
-    .map((key) => {
+  const others = (['cube', 'core'] as const).flatMap((kind) => otherSets(views, kind, job, mix, limits));
+  const sets = keys
+    .map((key): AgeSet => {
       const own = cylinders.filter((view) => `${view.ageHours}/${view.cure}` === key);
       const [first] = own;
       return {
@@ -271,6 +285,58 @@ export function ageSets(
       };
     })
     .toSorted((a, b) => a.ageHours - b.ageHours);
+  return [...sets, ...others];
+}
+
+/** Cubes and cores of one age: what they say together is no strength test of the ACI criteria. */
+function otherSets(
+  views: readonly SpecimenView[],
+  kind: 'cube' | 'core',
+  job: { system: 'US' | 'SI'; rounding: 'half-even' | 'half-up' },
+  mix: { specifiedStrength?: string },
+  limits: Limits,
+): AgeSet[] {
+  const own = views.filter(({ size, ageHours }) => mouldOf(size).kind === kind && ageHours !== null);
+  const keys = [...new Set(own.map(({ ageHours, cure }) => `${ageHours}/${cure}`))];
+  return keys.map((key) => {
+    const members = own.filter(({ ageHours, cure }) => `${ageHours}/${cure}` === key);
+    const quantity = kind === 'cube' ? 'compressive strength' : 'core strength';
+    const tested = members.flatMap((view) => {
+      const outcome = view.run?.state === 'complete' ? view.run.outcome : null;
+      const result = outcome?.results.find((each) => each.quantity === quantity);
+      return outcome && result && isReportable(outcome.findings)
+        ? [{ label: view.label, value: result.value }]
+        : [];
+    });
+    const values = tested.map(({ value }) => value);
+    const cubes = kind === 'cube' ? cubeSet(values, job.system, limits) : undefined;
+    const unit: UnitId = job.system === 'US' ? 'psi' : 'MPa';
+    const specified = setupMeasure(mix.specifiedStrength, 'stress', unit);
+    const note =
+      kind === 'cube'
+        ? cubes && `${cubes.rule}: ${cubes.sentence}`
+        : specified && coreSet(values, specified.toFixed(), job.system, limits).sentence;
+    const waiting = members.filter(({ testedAt, discarded }) => !testedAt && !discarded);
+    return {
+      ageHours: members[0]?.ageHours ?? 0,
+      cure: members[0]?.cure ?? 'standard',
+      specimens: members,
+      designated: false,
+      test: {
+        state: waiting.length > 0 ? 'pending' : 'tested',
+        value: cubes?.text ?? null,
+        text: cubes?.text ?? null,
+        unit,
+        used: tested.map(({ label }) => label),
+        leftOut: [],
+        waitingFor: waiting.map(({ label }) => label),
+        lines: [],
+        findings: [],
+        engineer: [],
+      },
+      ...(note ? { note } : {}),
+    };
+  });
 }
 
 /** Everything about one sample. */
@@ -285,7 +351,7 @@ export async function sampleDossier(db: Queryable, actor: Actor, sampleId: strin
     .where(and(eq(samples.id, sampleId), readableJobs(db, actor)));
   const place = present(found, 'This sample');
   const { changes, revision } = await limitChangesAt(db, { jobId: place.job.id });
-  const limits = new Limits(changes, revision);
+  const limits = new Limits(changes, revision, place.job.profile);
   const releasedOnly = actor.role === 'client';
   const all = await specimenViews(db, [sampleId]);
   const views = releasedOnly ? withoutUnreleased(all) : all;

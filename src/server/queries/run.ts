@@ -7,6 +7,7 @@ import { currentReadings, inputOf } from '../readings';
 import { runPlace, runSetup } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
+import { curvesOf } from './curves';
 import { runViews, sampleDossier } from './dossier';
 
 /** Everything a run sheet needs. Staff only: clients read reports. */
@@ -24,6 +25,11 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
   });
   // Only a specimen belongs to a set; the tests of fresh concrete need nothing of their sample's dossier.
   const sets = place.specimen && place.sample ? (await sampleDossier(db, actor, place.sample.id)).sets : [];
+  const own = sets.find(({ specimens }) => specimens.some(({ id }) => id === place.specimen?.id));
+  const curves = await curvesOf(
+    db,
+    (own?.specimens ?? []).flatMap(({ run }) => (run ? [run.id] : [])),
+  );
   const [view] = await runViews(db, { runIds: [runId] });
   const history = await db
     .select({
@@ -64,6 +70,7 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
     files,
     view: view ?? null,
     sets,
+    curves,
     lock: await lockOf(db, runId),
   };
 }

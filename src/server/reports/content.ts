@@ -8,6 +8,7 @@ import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
 import { ageText, durationText } from '@/core/windows';
 import { type Finding, isReportable, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
+import { curvesOf, type RunCurve } from '../queries/curves';
 import { type RunView, type SpecimenView, sampleDossier } from '../queries/dossier';
 import { mixSeries } from '../queries/series';
 import type { Actor } from '../use-case';
@@ -42,6 +43,10 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
   const fresh = dossier.fresh.filter(complete);
   const broken = dossier.specimens.filter((view) => view.run && complete(view.run));
   const runs = [...fresh, ...broken.flatMap((view) => (view.run ? [view.run] : []))];
+  const curves = await curvesOf(
+    db,
+    broken.flatMap((view) => (view.run ? [view.run.id] : [])),
+  );
   const series = await mixSeries(db, actor, mix.id);
   const verdicts = [...series.verdicts.windows, ...series.verdicts.individuals]
     .filter((verdict) => verdict.pointIds.at(-1) === sample.id && verdict.state !== 'not yet determinable')
@@ -90,7 +95,12 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
           designatedAge: view.ageHours === null ? 'held' : ageText(view.ageHours),
           age: durationText((view.testedAt.getTime() - view.castAt.getTime()) / 60_000),
           castAt: when(view.castAt, job.zone),
-          test: reportTest(view.run, job.zone),
+          test: reportTest(
+            view.run,
+            job.zone,
+            curves.find(({ runId }) => runId === view.run?.id),
+            job.system,
+          ),
         },
       ];
     }),
@@ -101,7 +111,7 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
       .filter((view) => view.discarded !== null)
       .map((view) => ({ label: view.label, why: view.discarded ?? '' })),
     sets: dossier.sets
-      .filter((set) => set.test.value !== null || set.test.state === 'no valid result')
+      .filter((set) => set.test.value !== null || set.test.state === 'no valid result' || set.note)
       .map((set) => ({
         age: ageText(set.ageHours),
         cure: set.cure,
@@ -112,7 +122,10 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
         used: set.test.used,
         leftOut: set.test.leftOut,
         lines: set.test.lines,
-        remarks: set.test.findings.map((found) => found.remark ?? found.message),
+        remarks: [
+          ...set.test.findings.map((found) => found.remark ?? found.message),
+          ...(set.note ? [set.note] : []),
+        ],
       })),
     verdicts,
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
@@ -155,7 +168,7 @@ function hindrancesOf(run: RunView, views: readonly SpecimenView[]): string[] {
   });
 }
 
-function reportTest(run: RunView, zone: string): ReportTest {
+function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System): ReportTest {
   const method = findMethod(run.method);
   const input = run.input ?? {};
   const fields = method ? fieldsOf(method.Input) : [];
@@ -194,7 +207,23 @@ function reportTest(run: RunView, zone: string): ReportTest {
         return `${field.label} ${number}${facts?.verifiedOn ? `, verified ${facts.verifiedOn}` : ''}`;
       }),
     valid: isReportable(outcome?.findings ?? []),
+    ...(kept && system ? { log: logOf(kept, system) } : {}),
   };
+}
+
+/** The load log of a test in words and as a curve. */
+function logOf({ name, sha256, curve, analysis }: RunCurve, system: System): NonNullable<ReportTest['log']> {
+  const rate = analysis.meanRate;
+  const unit = system === 'US' ? 'psi/s' : 'MPa/s';
+  const words = [
+    `${withThousands(String(analysis.rows))} readings`,
+    ...(rate === null
+      ? []
+      : [`mean rate ${rate.toFixed(system === 'US' ? 1 : 3)} ${unit} from half to nine tenths`]),
+    ...(analysis.outside === null ? [] : [`${analysis.outside.toFixed(0)} % outside the band`]),
+    ...analysis.dips.map(({ depth }) => `a dip of ${depth.toFixed(1)} %`),
+  ];
+  return { name, sha256, startAt: analysis.startAt, points: curve, words: words.join(', ') };
 }
 
 function remarkOf(run: RunView): (found: Finding) => string {

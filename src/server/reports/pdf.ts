@@ -1,6 +1,12 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { unitLabel } from '@/core/quantity';
-import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
+import {
+  breakWords,
+  curvePaths,
+  type ReportContent,
+  type ReportSpecimen,
+  type ReportTest,
+} from '@/core/report';
 import type { WorkingLine } from '@/core/working';
 import { pdfmake } from './pdfmake';
 
@@ -72,6 +78,7 @@ function definition(head: PdfHead, content: ReportContent): TDocumentDefinitions
       ...strengthPart(content),
       ...verdictPart(content),
       ...remarksPart(content),
+      ...curvePart(content),
       ...workingPart(content),
       ...closing(head, content),
     ],
@@ -177,6 +184,11 @@ function lineOf(specimen: ReportSpecimen, symbol: string): string {
   return line ? `${line.rounded} ${line.unit}` : '';
 }
 
+/** What a specimen measures across: its diameter, else its area. */
+function sizeOf(specimen: ReportSpecimen): string {
+  return lineOf(specimen, 'D') || lineOf(specimen, 'd') || lineOf(specimen, 'A');
+}
+
 function setSentence(set: ReportContent['sets'][number]): string {
   const what = set.designated ? 'Strength test' : 'For information';
   if (!set.value) return `${what} at ${set.age}: no valid result.`;
@@ -188,24 +200,24 @@ function setSentence(set: ReportContent['sets'][number]): string {
 function strengthPart({ specimens, sets, waiting, discarded }: ReportContent): Content[] {
   if (specimens.length === 0) return [];
   return [
-    { text: 'Compressive strength of cylinders', style: 'section' },
+    { text: 'Hardened specimens', style: 'section' },
     {
       table: {
         headerRows: 1,
-        widths: [64, 28, 48, 42, 56, 58, 62, '*'],
+        widths: [62, 76, 26, 48, 46, 56, 58, '*'],
         body: [
-          ['Specimen', 'Age', 'At test', 'Diameter', 'Area', 'Load', 'Strength', 'Fracture'].map((text) =>
+          ['Specimen', 'Test', 'Age', 'At test', 'Size', 'Load', 'Result', 'Ends and fracture'].map((text) =>
             cell(text, { style: 'label' }),
           ),
           ...specimens.map((specimen) => [
             cell(specimen.label, { style: 'mono' }),
+            cell(specimen.test.title, { style: 'small' }),
             cell(specimen.designatedAge),
             cell(specimen.age, { style: 'small' }),
-            cell(lineOf(specimen, 'D'), { style: 'small' }),
-            cell(lineOf(specimen, 'A'), { style: 'small' }),
+            cell(sizeOf(specimen), { style: 'small' }),
             cell(reading(specimen, 'Maximum load'), { style: 'small' }),
             cell(resultText(specimen.test), { style: 'mono', bold: true }),
-            cell(reading(specimen, 'Fracture type'), { style: 'small' }),
+            cell(breakWords(specimen.test), { style: 'small' }),
           ]),
         ],
       },
@@ -286,6 +298,40 @@ function workingPart({ specimens, sets }: ReportContent): Content[] {
     ),
   ];
   return tables.length === 0 ? [] : [{ text: 'Working', style: 'section' }, ...tables];
+}
+
+const CURVE = { width: 330, height: 120 };
+const CURVE_INK = [TEAL, '#8A5C00', STOP, '#3F6B3A', INK];
+
+/** The load curves, each from its contact on, with the file each was drawn from. */
+function curvePart({ specimens }: ReportContent): Content[] {
+  const drawn = specimens.flatMap(({ label, test }) =>
+    test.log && test.log.points.length > 1 ? [{ label, log: test.log }] : [],
+  );
+  if (drawn.length === 0) return [];
+  const { paths, seconds, load } = curvePaths(
+    drawn.map(({ log }) => log),
+    CURVE.width,
+    CURVE.height,
+  );
+  const lines = paths.map(
+    (path, index) =>
+      `<path d="${path}" fill="none" stroke="${CURVE_INK[index % CURVE_INK.length]}" stroke-width="1"/>`,
+  );
+  return [
+    { text: 'Load curves', style: 'section' },
+    {
+      svg: `<svg width="${CURVE.width}" height="${CURVE.height}" viewBox="0 0 ${CURVE.width} ${CURVE.height}"><rect width="${CURVE.width}" height="${CURVE.height}" fill="none" stroke="${RULE}" stroke-width="0.6"/>${lines.join('')}</svg>`,
+    },
+    { text: latin(`Full height ${Math.round(load)}, full width ${seconds.toFixed(0)} s.`), style: 'small' },
+    ...drawn.map(
+      ({ label, log }, index): Content => ({
+        text: latin(`${label}: ${log.words}; file ${log.name}, SHA-256 ${log.sha256}.`),
+        style: 'small',
+        color: CURVE_INK[index % CURVE_INK.length] as string,
+      }),
+    ),
+  ];
 }
 
 function workingTable(title: string, lines: readonly WorkingLine[]): Content {

@@ -3,12 +3,13 @@ import { Alert, Box, Button, FormControlLabel, Paper, Stack, Switch, Typography 
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
 import { dialOf, FORCE_UNIT, loadBand, STRESS_UNIT } from '@/core/methods/press';
-import type { PressView as Watched, WatchRequest } from '@/core/press';
+import { seedOf, simulatedFracture, type PressView as Watched, type WatchRequest } from '@/core/press';
 import { exact, roundedText, unitLabel } from '@/core/quantity';
 import type { LogAnalysis } from '@/core/signals';
 import { perform } from '../api';
 import { signal } from '../field/alarm';
 import { newId } from '../ids';
+import { Fracture } from '../methods/cylinder-compression/Fracture';
 import { LinkButton } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
 import type { RunSheetData } from '../runsheet/types';
@@ -308,6 +309,24 @@ export function PressView({
       ) : null}
       {last && !last.door && last.pump ? (
         <Alert severity="error">The door is open with the pump on: stop the pump, hands away.</Alert>
+      ) : null}
+      {broken && state.simulated && data.method === 'cylinder-compression' ? (
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+          <svg width="58" height="104" role="img" aria-label="The broken specimen as it stands in the press">
+            <Fracture
+              type={simulatedFracture(seedOf(data.setup.specimen?.label ?? ''), {
+                dry: false,
+                angle: 0,
+                wornPads: false,
+              })}
+              width={58}
+              height={104}
+            />
+          </svg>
+          <Typography>
+            What stands in the stand-in. Name it on the run sheet, before anything moves.
+          </Typography>
+        </Box>
       ) : null}
       {broken ? (
         <Button variant="contained" size="large" onClick={take} loading={taking} disabled={!feed} autoFocus>

@@ -1,7 +1,9 @@
 import { Box, Typography } from '@mui/material';
+import type { ComponentProps } from 'react';
 import { type UnitId, unitLabel } from '@/core/quantity';
 import type { Finding } from '@/core/working';
 import { Findings } from '../parts/Findings';
+import { SetCurves } from '../press/SetCurves';
 
 interface Member {
   readonly id: string;
@@ -18,6 +20,8 @@ export function SetBeside({
   unit,
   designated,
   findings,
+  note,
+  curves,
 }: {
   members: readonly Member[];
   value: string | null;
@@ -25,6 +29,9 @@ export function SetBeside({
   unit: UnitId;
   designated: boolean;
   findings: readonly Finding[];
+  /** What the set says where that is no strength test. */
+  note: string | null;
+  curves: ComponentProps<typeof SetCurves>['curves'];
 }) {
   return (
     <Box sx={{ mt: 2, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
@@ -44,6 +51,8 @@ export function SetBeside({
           {`Mean ${value} ${unitLabel(unit)}${state === 'pending' ? ' so far' : ''}`}
         </Typography>
       ) : null}
+      {note ? <Typography sx={{ mt: 0.5 }}>{note}</Typography> : null}
+      <SetCurves curves={curves} />
       {findings.length > 0 ? (
         <Box sx={{ mt: 1 }}>
           <Findings findings={findings} />

@@ -1,9 +1,10 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { unitLabel } from '@/core/quantity';
-import type { ReportContent, ReportTest } from '@/core/report';
+import { breakWords, type ReportContent, type ReportTest } from '@/core/report';
 import { Card, Facts } from '../parts/Card';
 import { VerdictMark } from '../parts/Verdict';
 import { Working } from '../parts/Working';
+import { SetCurves } from '../press/SetCurves';
 
 /** A report on the screen: the same content as its PDF. */
 export function ReportBody({ content }: { content: ReportContent }) {
@@ -73,36 +74,39 @@ export function ReportBody({ content }: { content: ReportContent }) {
         </Card>
       </Box>
       {content.specimens.length > 0 ? (
-        <Card title="Compressive strength of cylinders">
+        <Card title="Hardened specimens">
           <Box sx={{ overflowX: 'auto' }}>
             <Table size="small">
               <TableHead>
                 <TableRow>
-                  {['Specimen', 'Age', 'At test', 'Diameter', 'Load', 'Strength', 'Fracture', 'Tested'].map(
-                    (word) => (
-                      <TableCell key={word}>{word}</TableCell>
-                    ),
-                  )}
+                  {[
+                    'Specimen',
+                    'Test',
+                    'Age',
+                    'At test',
+                    'Load',
+                    'Result',
+                    'Ends and fracture',
+                    'Tested',
+                  ].map((word) => (
+                    <TableCell key={word}>{word}</TableCell>
+                  ))}
                 </TableRow>
               </TableHead>
               <TableBody>
                 {content.specimens.map((specimen) => (
                   <TableRow key={specimen.label}>
                     <TableCell className="mono">{specimen.label}</TableCell>
+                    <TableCell>{specimen.test.title}</TableCell>
                     <TableCell>{specimen.designatedAge}</TableCell>
                     <TableCell>{specimen.age}</TableCell>
-                    <TableCell className="mono">
-                      {specimen.test.lines.find(({ symbol }) => symbol === 'D')?.rounded}
-                    </TableCell>
                     <TableCell className="mono">
                       {specimen.test.readings.find(({ label }) => label === 'Maximum load')?.text}
                     </TableCell>
                     <TableCell className="mono" sx={{ fontWeight: 500 }}>
                       {resultText(specimen.test)}
                     </TableCell>
-                    <TableCell>
-                      {specimen.test.readings.find(({ label }) => label === 'Fracture type')?.text}
-                    </TableCell>
+                    <TableCell>{breakWords(specimen.test)}</TableCell>
                     <TableCell>{`${specimen.test.at}, ${specimen.test.by}`}</TableCell>
                   </TableRow>
                 ))}
@@ -114,6 +118,11 @@ export function ReportBody({ content }: { content: ReportContent }) {
               {`${set.designated ? 'Strength test' : 'For information'} at ${set.age}: ${set.value ? `${set.value} ${set.unit}` : 'no valid result'}${set.state === 'pending' ? ' so far' : ''}`}
             </Typography>
           ))}
+          <SetCurves
+            curves={content.specimens.flatMap(({ label, test }) =>
+              test.log ? [{ label, points: test.log.points, startAt: test.log.startAt }] : [],
+            )}
+          />
           {content.waiting.length > 0 ? (
             <Typography
               variant="body2"

@@ -57,6 +57,7 @@ export const staticModulus: Method<StaticModulusInput> = {
       },
     ],
   }),
+  destroys: false,
   performedAt: 'testedAt',
   limitPrefixes: ['modulus.', 'cylinder.', 'age.', 'expected.', 'machine.', 'press.', 'log.', 'equipment.'],
   press: PRESS,

@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { Limits } from '@/core/limits';
 import { isCylinderSize, methodsFor } from '@/core/methods';
-import { mouldText } from '@/core/moulds';
+import { mouldOf, mouldText } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
@@ -27,10 +27,18 @@ export default async function BenchPage({
   const id = pageId((await params).id);
   const actor = await pageActor();
   const { specimen, dossier } = await pageData(() => specimenDetail(database(), actor, id));
-  if (specimen.run) redirect(`/runs/${specimen.run.id}`);
+  // One that was left whole by its first test is still to be broken.
+  if (specimen.run && (specimen.run.state === 'open' || specimen.testedAt !== null))
+    redirect(`/runs/${specimen.run.id}`);
   const { job, mix, placement, limits } = dossier;
   const now = Date.now();
-  const window = specimen.ageHours ? ageWindow(specimen.castAt.getTime(), specimen.ageHours, limits) : null;
+  const core = mouldOf(specimen.size).kind === 'core';
+  const window =
+    core && specimen.opensAt && specimen.closesAt
+      ? { opensAt: specimen.opensAt.getTime(), closesAt: specimen.closesAt.getTime() }
+      : specimen.ageHours
+        ? ageWindow(specimen.castAt.getTime(), specimen.ageHours, limits)
+        : null;
   const state = window ? windowState(window, now, new Limits(limits.changes)) : null;
   const methods = methodsFor(specimen.size);
   const plan = methods[0]?.plan(job.system, {

@@ -19,6 +19,7 @@ import { dayTime, localInput } from '@/ui/time';
 import { AcceptReasons } from '@/ui/views/AcceptReasons';
 import { CorrectCastTime } from '@/ui/views/CorrectCastTime';
 import { PrepareReport } from '@/ui/views/PrepareReport';
+import { RegisterCores } from '@/ui/views/RegisterCores';
 
 export const metadata: Metadata = { title: 'Sample' };
 
@@ -136,11 +137,14 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
         title="Specimens"
         actions={
           staff && dossier.specimens[0] ? (
-            <CorrectCastTime
-              sampleId={sample.id}
-              zone={job.zone}
-              castAt={localInput(dossier.specimens[0].castAt, job.zone)}
-            />
+            <>
+              {actor.role === 'field' ? null : <RegisterCores sampleId={sample.id} zone={job.zone} />}
+              <CorrectCastTime
+                sampleId={sample.id}
+                zone={job.zone}
+                castAt={localInput(dossier.specimens[0].castAt, job.zone)}
+              />
+            </>
           ) : null
         }
       >
@@ -161,14 +165,15 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
             <Table size="small">
               <TableHead>
                 <TableRow>
-                  {['Specimen', 'Age', 'Size', 'Window', 'State', 'Strength', 'Fracture'].map((word) => (
+                  {['Specimen', 'Age', 'Size', 'Window', 'State', 'Result', 'Fracture'].map((word) => (
                     <TableCell key={word}>{word}</TableCell>
                   ))}
                 </TableRow>
               </TableHead>
               <TableBody>
                 {dossier.specimens.map((view) => {
-                  const main = view.run?.strength;
+                  const wanted = view.run && findMethod(view.run.method)?.mainResult;
+                  const main = view.run?.outcome?.results.find(({ quantity }) => quantity === wanted);
                   const state =
                     view.opensAt && view.closesAt
                       ? windowState(
@@ -178,7 +183,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
                           view.testedAt?.getTime() ?? null,
                         )
                       : null;
-                  const fracture = view.run?.input?.fracture;
+                  const fracture = view.run?.input?.fracture ?? view.run?.input?.pattern;
                   return (
                     <TableRow key={view.id}>
                       <TableCell className="mono">
@@ -218,7 +223,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
           </Box>
         )}
       </Card>
-      {dossier.sets.some(({ test }) => test.value !== null) ? (
+      {dossier.sets.some(({ test, note }) => test.value !== null || note) ? (
         <Box
           sx={{
             display: 'grid',
@@ -228,16 +233,17 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
           }}
         >
           {dossier.sets
-            .filter(({ test }) => test.value !== null)
+            .filter(({ test, note }) => test.value !== null || note)
             .map((set) => (
               <Card
                 key={`${set.ageHours}${set.cure}`}
                 title={`${set.designated ? 'Strength test' : 'For information'} at ${ageText(set.ageHours)}`}
               >
                 <Typography className="mono" sx={{ fontSize: '1.8rem' }}>
-                  {`${set.test.text} ${unitLabel(set.test.unit)}`}
+                  {set.test.text ? `${set.test.text} ${unitLabel(set.test.unit)}` : ''}
                   {set.test.state === 'pending' ? ' so far' : ''}
                 </Typography>
+                {set.note ? <Typography>{set.note}</Typography> : null}
                 {set.test.findings.length > 0 ? <Findings findings={set.test.findings} /> : null}
                 <Box sx={{ mt: 1 }}>
                   <Working lines={set.test.lines} />

@@ -1,0 +1,35 @@
+import type { CurvePoint } from '../signals';
+
+/** Load curves drawn into a box, each from its own contact on. */
+export interface CurvePaths {
+  readonly paths: readonly string[];
+  readonly seconds: number;
+  readonly load: number;
+}
+
+/**
+ * The paths of load curves on one scale, as SVG path data.
+ * @param curves seconds and load of each, with the second its load began
+ * @param width of the box, height downward, in any unit
+ */
+export function curvePaths(
+  curves: readonly { readonly points: readonly CurvePoint[]; readonly startAt: number }[],
+  width: number,
+  height: number,
+): CurvePaths {
+  const shifted = curves.map(({ points, startAt }) =>
+    points.filter(([t]) => t >= startAt - 1).map(([t, load]) => [t - startAt + 1, load] as const),
+  );
+  const all = shifted.flat();
+  const seconds = Math.max(1, ...all.map(([t]) => t));
+  const load = Math.max(1, ...all.map(([, value]) => value));
+  const paths = shifted.map((points) =>
+    points
+      .map(
+        ([t, value], index) =>
+          `${index === 0 ? 'M' : 'L'}${((t / seconds) * width).toFixed(1)} ${(height - (Math.max(0, value) / load) * height).toFixed(1)}`,
+      )
+      .join(''),
+  );
+  return { paths, seconds, load };
+}

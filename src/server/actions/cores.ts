@@ -1,0 +1,75 @@
+import { IsInt, IsISO8601, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
+import { eq } from 'drizzle-orm';
+import { sampleLabel } from '@/core/identity/labels';
+import { coreWindow } from '@/core/methods/core-compression';
+import { specimenEvents, specimens } from '@/db/schema';
+import { Conflict } from '../errors';
+import { limitsNow } from '../run-setup';
+import { BENCH, defineUseCase, refuseFields } from '../use-case';
+import { sampleAndJob } from './samples';
+
+const HOUR = 3_600_000;
+
+export class RegisterCoresInput {
+  @IsUUID() sampleId: string;
+  @IsInt({ message: 'How many: a whole number.' })
+  @Min(1, { message: 'At least one core.' })
+  @Max(12, { message: 'At most 12 at once.' })
+  count: number;
+  @IsISO8601({ strict: true }, { message: 'Drilled at: date and time.' }) drilledAt: string;
+  @IsOptional() @IsString() @MaxLength(120, { message: 'Where: at most 120 characters.' }) location?: string;
+}
+
+/**
+ * Cores drilled out of the concrete of a sample whose strength test is questioned. Their window counts from the
+ * drilling; it closes earlier in truth when they are wetted later, which their run says.
+ */
+export const registerCores = defineUseCase({
+  name: 'register cores',
+  roles: BENCH,
+  Input: RegisterCoresInput,
+  async act({ tx, actor, now }, input) {
+    const { sample, job } = await sampleAndJob(tx, input.sampleId);
+    const drilledAt = new Date(input.drilledAt);
+    if (drilledAt.getTime() > now.getTime() + 60_000)
+      refuseFields({ drilledAt: 'Drilled at lies in the future.' });
+    const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id)).for('update');
+    const [first] = own;
+    if (!first) throw new Conflict('This sample has no specimens: its casting time is not known.');
+    if (drilledAt.getTime() < first.castAt.getTime())
+      refuseFields({ drilledAt: 'Drilled before the concrete was placed.' });
+    const size = job.system === 'US' ? 'core-4' : 'core-100';
+    const before = own.filter((each) => each.size === size).length;
+    const limits = await limitsNow(tx, job);
+    const window = coreWindow(input.drilledAt, undefined, {
+      dry: limits.number('core.dry', job.system).toNumber(),
+      test: limits.number('core.test', job.system).toNumber(),
+    });
+    const closesAt = window?.closesAt ?? drilledAt.getTime();
+    const saved = await tx
+      .insert(specimens)
+      .values(
+        Array.from({ length: input.count }, (_, index) => ({
+          sampleId: sample.id,
+          label: `${sampleLabel(job.number, sample.number)}-K${before + index + 1}`,
+          size: size as 'core-4' | 'core-100',
+          cure: 'field' as const,
+          castAt: first.castAt,
+          ageHours: Math.round((closesAt - first.castAt.getTime()) / HOUR),
+          opensAt: new Date(window?.opensAt ?? closesAt),
+          closesAt: new Date(closesAt),
+        })),
+      )
+      .returning({ id: specimens.id, label: specimens.label });
+    await tx.insert(specimenEvents).values(
+      saved.map(({ id }) => ({
+        specimenId: id,
+        kind: 'drilled' as const,
+        at: drilledAt,
+        personId: actor.id,
+        place: input.location ?? '',
+      })),
+    );
+    return { labels: saved.map(({ label }) => label) };
+  },
+});

@@ -1,0 +1,30 @@
+import { desc, inArray } from 'drizzle-orm';
+import type { CurvePoint, LogAnalysis } from '@/core/signals';
+import type { Queryable } from '@/db/client';
+import { loadLogs } from '@/db/schema';
+
+/** The load curve of a run, thinned, with what its analysis came to. */
+export interface RunCurve {
+  readonly runId: string;
+  readonly name: string;
+  readonly sha256: string;
+  readonly curve: readonly CurvePoint[];
+  readonly analysis: LogAnalysis;
+}
+
+/** The curves of runs, of each the newest that was kept. */
+export async function curvesOf(db: Queryable, runIds: readonly string[]): Promise<RunCurve[]> {
+  if (runIds.length === 0) return [];
+  const rows = await db
+    .selectDistinctOn([loadLogs.runId], {
+      runId: loadLogs.runId,
+      name: loadLogs.name,
+      sha256: loadLogs.sha256,
+      curve: loadLogs.curve,
+      analysis: loadLogs.analysis,
+    })
+    .from(loadLogs)
+    .where(inArray(loadLogs.runId, [...runIds]))
+    .orderBy(loadLogs.runId, desc(loadLogs.at));
+  return rows.map((row) => ({ ...row, curve: row.curve ?? [] }));
+}

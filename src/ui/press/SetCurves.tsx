@@ -1,0 +1,51 @@
+'use client';
+import { Box, useTheme } from '@mui/material';
+import { Line } from 'react-chartjs-2';
+import type { CurvePoint } from '@/core/signals';
+import { useChartSetup } from '../charts/setup';
+
+/** Load curves of companions laid over one another, each from its own contact on. */
+export function SetCurves({
+  curves,
+}: {
+  curves: readonly {
+    readonly label: string;
+    readonly points: readonly CurvePoint[];
+    readonly startAt: number;
+  }[];
+}) {
+  const base = useChartSetup();
+  const { palette } = useTheme();
+  const drawn = curves.filter(({ points }) => points.length > 1);
+  if (drawn.length === 0) return null;
+  const inks = [palette.primary.main, palette.warning.main, palette.error.main, palette.success.main];
+  const dashes = [[], [7, 4], [2, 3], [10, 3, 2, 3]];
+  return (
+    <Box sx={{ height: 210, mt: 1 }}>
+      <Line
+        role="img"
+        aria-label={`Load curves of ${drawn.length}: ${drawn.map(({ label }) => label).join(', ')}`}
+        data={{
+          datasets: drawn.map(({ label, points, startAt }, index) => ({
+            label,
+            data: points.filter(([t]) => t >= startAt - 1).map(([t, load]) => ({ x: t - startAt, y: load })),
+            borderColor: inks[index % inks.length],
+            backgroundColor: inks[index % inks.length],
+            borderDash: dashes[index % dashes.length],
+            borderWidth: 1.75,
+            pointRadius: 0,
+            pointStyle: 'line' as const,
+          })),
+        }}
+        options={{
+          ...base,
+          parsing: false,
+          scales: {
+            x: { ...base.scales.x, type: 'linear', title: { display: true, text: 's from contact' } },
+            y: { ...base.scales.y, min: 0 },
+          },
+        }}
+      />
+    </Box>
+  );
+}
