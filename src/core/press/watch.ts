@@ -126,8 +126,9 @@ export class PressWatch {
     const load = last?.load ?? 0;
     const { low, high, from, most } = this.request;
     const counts = this.phase === 'second half' || (from === 0 && this.phase === 'first half');
+    const loading = this.phase !== 'idle' && this.phase !== 'declining' && this.phase !== 'broken';
     const until = (goal: number): number | null =>
-      rate !== null && rate > 0 && load < goal ? (goal - load) / rate : null;
+      loading && rate !== null && rate > 0 && load < goal ? (goal - load) / rate : null;
     const alarms: PressAlarm[] = [];
     if (most !== undefined && load > CAPACITY * most) alarms.push('load near capacity');
     if (this.shocked) alarms.push('shock');

@@ -17,7 +17,7 @@ import { eq } from 'drizzle-orm';
 import { findMethod, limitsOf, usableInput } from '@/core/methods';
 import { logBand } from '@/core/methods/press';
 import type { UnitId } from '@/core/quantity';
-import { analyseLog, type LogMapping, readLoadLog, thinned } from '@/core/signals';
+import { analyseLog, type LogAnalysis, type LogMapping, readLoadLog, thinned } from '@/core/signals';
 import { equipment, loadLogs, runs } from '@/db/schema';
 import { NotFound } from '../errors';
 import { currentReadings, inputOf } from '../readings';
@@ -29,6 +29,25 @@ import { recomputeRun } from './runs';
 const LARGEST = 64 * 1024 * 1024;
 /** Points of the curve that pages and reports draw. */
 export const CURVE_POINTS = 300;
+const BEFORE_S = 2;
+const AFTER_S = 8;
+
+/** The part of a log that is drawn: from a little before contact to a little after the break. */
+export function untilBroken(
+  seconds: Float64Array,
+  load: Float64Array,
+  { startAt, brokenAt }: LogAnalysis,
+): [Float64Array, Float64Array] {
+  const end = brokenAt === null ? Number.POSITIVE_INFINITY : brokenAt + AFTER_S;
+  const from = Math.max(
+    0,
+    seconds.findIndex((t) => t >= startAt - BEFORE_S),
+  );
+  const after = seconds.findIndex((t) => t > end);
+  const to = after === -1 ? seconds.length : after;
+  return [seconds.subarray(from, to), load.subarray(from, to)];
+}
+
 const unpack = promisify(gunzip);
 
 class MappingInput implements LogMapping {
@@ -90,7 +109,7 @@ export const keepLoadLog = defineUseCase({
       bytes: Buffer.from(input.data, 'base64'),
       mapping: { ...input.mapping },
       analysis,
-      curve: thinned(log.seconds, log.load, CURVE_POINTS),
+      curve: thinned(...untilBroken(log.seconds, log.load, analysis), CURVE_POINTS),
       by: actor.id,
       at: now,
     });

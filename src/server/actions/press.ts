@@ -25,7 +25,7 @@ import { pressFeed } from '../press/feed';
 import { lastRecorded, recordedLines } from '../press/recorder';
 import { placedFor, pressRun, runMachine } from '../press/run';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
-import { CURVE_POINTS } from './load-logs';
+import { CURVE_POINTS, untilBroken } from './load-logs';
 import { recomputeRun } from './runs';
 
 const pack = promisify(gzip);
@@ -55,7 +55,7 @@ export const openPressFeed = defineUseCase({
       .select()
       .from(pressFeeds)
       .where(and(eq(pressFeeds.machine, machine), isNull(pressFeeds.closedAt)))
-      .for('update');
+      .for('no key update');
     const own = open.find(({ runId, boot }) => runId === run.id && boot === input.boot);
     if (own && !input.anew) return { feedId: own.id, fromSeq: own.fromSeq };
     for (const other of open) {
@@ -148,7 +148,7 @@ export const closePressFeed = defineUseCase({
       bytes: await pack(csv),
       mapping,
       analysis,
-      curve: thinned(seconds, load, CURVE_POINTS),
+      curve: thinned(...untilBroken(seconds, load, analysis), CURVE_POINTS),
       by: actor.id,
       at: now,
     });

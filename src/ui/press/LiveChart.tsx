@@ -40,6 +40,7 @@ export const LiveChart = memo(
       backgroundColor: colour,
       borderWidth: dash.length > 0 ? 1.5 : 2.5,
       borderDash: dash,
+      borderJoinStyle: 'round' as const,
       pointRadius: 0,
       pointStyle: 'line' as const,
     });

@@ -35,6 +35,7 @@ export function LogChart({
     backgroundColor: colour,
     borderWidth: dash.length > 0 ? 1.25 : 2,
     borderDash: dash,
+    borderJoinStyle: 'round' as const,
     pointRadius: 0,
     pointStyle: 'line' as const,
   });

@@ -58,7 +58,6 @@ export function PressView({
   const router = useRouter();
   const notice = useNotice();
   const [feed, setFeed] = useState(follow);
-  const [opening, setOpening] = useState(false);
   const [taking, setTaking] = useState(false);
   const [sound, setSound] = useState(false);
   const { system } = data;
@@ -87,32 +86,36 @@ export function PressView({
   );
   const { view, last } = state;
 
-  // Another specimen in the stand-in is another record.
-  const anew = useRef(false);
-  const placed = (): void => {
-    restart();
-    anew.current = true;
-    setFeed(null);
-    setOpening(false);
-  };
-  // The record begins with the page: who opens it at the press means this specimen.
-  const open = data.state === 'open' && data.canWrite && !feed && state.firstSeq !== null && !opening;
+  const { runId } = data;
   const { boot, firstSeq } = state;
-  useEffect(() => {
-    if (!open || firstSeq === null) return;
-    setOpening(true);
-    void perform<{ feedId: string; fromSeq: number }>('open-press-feed', {
-      id: newId(),
-      runId: data.runId,
-      boot,
-      fromSeq: firstSeq,
-      anew: anew.current,
-    }).then((reply) => {
+  const openRecord = useCallback(
+    async (fromSeq: number, anew: boolean): Promise<void> => {
+      const reply = await perform<{ feedId: string; fromSeq: number }>('open-press-feed', {
+        id: newId(),
+        runId,
+        boot,
+        fromSeq,
+        anew,
+      });
       if (reply.ok) setFeed(reply.data);
       else notice(reply.message, 'error');
-    });
-  }, [open, firstSeq, boot, data.runId, notice]);
-
+    },
+    [runId, boot, notice],
+  );
+  // The record begins with the page: who opens it at the press means this specimen.
+  const asked = useRef(follow !== null);
+  const writes = data.state === 'open' && data.canWrite;
+  useEffect(() => {
+    if (asked.current || !writes || firstSeq === null) return;
+    asked.current = true;
+    void openRecord(firstSeq, false);
+  }, [writes, firstSeq, openRecord]);
+  // Another specimen in the stand-in is another record.
+  const placed = (): void => {
+    restart();
+    setFeed(null);
+    void openRecord((last?.seq ?? 0) + 1, true);
+  };
   usePacing(sound, view);
   const seq = last?.seq;
   const take = useCallback(async (): Promise<void> => {
@@ -214,6 +217,7 @@ export function PressView({
         <Paper
           role="status"
           aria-live="polite"
+          data-testid="press-banner"
           sx={{
             px: 2,
             py: 0.5,
@@ -240,26 +244,26 @@ export function PressView({
         <Stack spacing={1.5}>
           <Paper sx={{ px: 2, py: 1 }}>
             <Big
-              value={view?.load ?? 0}
+              value={broken ? state.register : (view?.load ?? 0)}
               places={place}
               unit={unitLabel(unit)}
-              name="Load"
+              name={broken ? 'Maximum load, held' : 'Load'}
               size="5.6rem"
               testId="live-load"
             />
             <Box sx={{ display: 'flex', gap: 3 }}>
               <Big
-                value={stress}
+                value={broken ? (state.register * test.factor.toNumber()) / test.area.toNumber() : stress}
                 places={system === 'US' ? 0 : 2}
                 unit={unitLabel(STRESS_UNIT[system])}
-                name="Stress"
+                name={broken ? 'Stress at the maximum' : 'Stress'}
                 size="2.2rem"
               />
               <Big
-                value={state.register}
+                value={broken ? (view?.load ?? 0) : state.register}
                 places={place}
                 unit={unitLabel(unit)}
-                name="Peak held"
+                name={broken ? 'Load now' : 'Peak held'}
                 size="2.2rem"
               />
             </Box>

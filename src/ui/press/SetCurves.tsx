@@ -32,6 +32,7 @@ export function SetCurves({
             borderColor: inks[index % inks.length],
             backgroundColor: inks[index % inks.length],
             borderDash: dashes[index % dashes.length],
+            borderJoinStyle: 'round' as const,
             borderWidth: 1.75,
             pointRadius: 0,
             pointStyle: 'line' as const,

@@ -43,7 +43,9 @@ export function SetBeside({
           <Typography className="mono" sx={{ fontWeight: member.here ? 700 : 400 }}>
             {member.label}
           </Typography>
-          <Typography className="mono">{member.strength ?? 'not broken'}</Typography>
+          <Typography className="mono">
+            {member.strength ?? (member.here ? 'this one' : 'not broken')}
+          </Typography>
         </Box>
       ))}
       {value ? (
