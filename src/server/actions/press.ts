@@ -93,7 +93,12 @@ export const closePressFeed = defineUseCase({
   Input: ClosePressFeedInput,
   async act(context, input) {
     const { tx, actor, now } = context;
-    const [feed] = await tx.select().from(pressFeeds).where(eq(pressFeeds.id, input.feedId)).for('update');
+    // Not the whole row's lock: the recorder goes on adding readings under it while we wait for them.
+    const [feed] = await tx
+      .select()
+      .from(pressFeeds)
+      .where(eq(pressFeeds.id, input.feedId))
+      .for('no key update');
     if (!feed) throw new NotFound('This record');
     if (feed.closedAt) {
       const [kept] = await tx

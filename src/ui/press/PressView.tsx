@@ -197,7 +197,7 @@ export function PressView({
               ? '✕ The line is down: it is being made again, nothing is lost'
               : state.stale
                 ? '✕ Display frozen: no reading for a while'
-                : `✓ Live${feed ? ', recorded' : ''}`}
+                : `✓ Live${feed ? ', recorded' : ''}${state.delay === null ? '' : `, ${state.delay} ms`}`}
         </Typography>
         <FormControlLabel
           control={<Switch checked={sound} onChange={(_, on) => setSound(on)} />}
