@@ -38,9 +38,14 @@ test('a laboratory technician breaks a set with the keyboard alone', async ({ br
     await figure('4.00');
     // Length and mass are passed over; pads, which ones is not said; plane; spacers and flush passed over.
     if (index === 0) await press('Enter', 'Enter', '1');
-    await press('Enter', '1', 'Enter', 'Enter');
+    await press('Enter', '1');
+    await expect(page.getByLabel(/^Spacers/)).toBeFocused();
+    await press('Enter', 'Enter');
+    await expect(page.getByRole('button', { name: /Indicator at zero/ })).toBeFocused();
     await expect(page.getByText('Go', { exact: true })).toBeVisible();
-    await press('Enter', 'Enter', 'Enter');
+    await press('Enter', 'Enter');
+    await expect(page.getByRole('button', { name: /Axis upright/ })).toBeFocused();
+    await press('Enter');
     await expect(page.getByLabel('Maximum load')).toBeFocused();
     await figure(load);
     await press('n');
@@ -48,6 +53,7 @@ test('a laboratory technician breaks a set with the keyboard alone', async ({ br
       await figure('35');
       await press('Enter', 'Enter');
     }
+    await expect(page.getByRole('button', { name: /Cones on both ends/ })).toBeFocused();
     await press('3', 'Control+Enter');
     await expect(page.getByText('This run is complete.')).toBeVisible();
     // Strength by hand: load over π 4.00² / 4 (the mean 4.005 is a tie and falls), to 10 psi.

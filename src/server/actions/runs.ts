@@ -92,14 +92,18 @@ async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Me
 /** A morning or an afternoon at the press: what was set up then still stands. */
 const SAME_SETUP_MS = 6 * 3_600_000;
 
-/** Takes over what is set up once (press, pads, spacers) from the run this person completed before, on the same size. */
+/** Takes over what is set up once (press, pads, spacers) from the companion that this person broke before. */
 async function carryOver(context: Context, runId: string, method: Method, specimenId: string): Promise<void> {
   const { tx, actor, now } = context;
   const carried = fieldsOf(method.Input)
     .filter(({ carry }) => carry)
     .map(({ name }) => name);
   if (carried.length === 0) return;
-  const [own] = await tx.select({ size: specimens.size }).from(specimens).where(eq(specimens.id, specimenId));
+  const [own] = await tx
+    .select({ size: specimens.size, sampleId: specimens.sampleId })
+    .from(specimens)
+    .where(eq(specimens.id, specimenId));
+  if (!own) return;
   const [before] = await tx
     .select({ id: runs.id })
     .from(runs)
@@ -110,7 +114,8 @@ async function carryOver(context: Context, runId: string, method: Method, specim
         eq(runs.completedBy, actor.id),
         gte(runs.completedAt, new Date(now.getTime() - SAME_SETUP_MS)),
         lte(runs.completedAt, now),
-        eq(specimens.size, own?.size ?? '4x8'),
+        eq(specimens.sampleId, own.sampleId),
+        eq(specimens.size, own.size),
       ),
     )
     .orderBy(desc(runs.completedAt))
