@@ -41,6 +41,9 @@ const LivePress = dynamic(() => import('../press/LivePress').then((all) => all.L
 const DialReader = dynamic(() => import('../press/DialReader').then((all) => all.DialReader));
 const SpacerView = dynamic(() => import('../press/SpacerView').then((all) => all.SpacerView));
 
+/** Benches that are looked at while an instrument of the step is in use: the plot of what is being read. */
+export const BENCH_STAYS: ReadonlySet<MethodId> = new Set(['static-modulus']);
+
 /** Instruments that belong to one method alone, by the step they stand at. */
 const OWN: Readonly<Partial<Record<MethodId, Readonly<Record<string, ComponentType<InstrumentProps>>>>>> = {
   'cylinder-compression': {

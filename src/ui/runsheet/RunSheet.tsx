@@ -1,7 +1,7 @@
 'use client';
 import { Box, Paper, Stack, Tab, Tabs, Typography } from '@mui/material';
 import { type ReactNode, useState } from 'react';
-import { BENCHES, instrumentsOf } from '../methods/registry';
+import { BENCH_STAYS, BENCHES, instrumentsOf } from '../methods/registry';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
 import { Completion } from './Completion';
@@ -88,7 +88,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
           />
         </Paper>
         <Paper sx={{ p: 2, order: { xs: 0, md: 0 } }}>
-          {instruments.length > 0 ? null : (
+          {instruments.length > 0 && !BENCH_STAYS.has(data.method) ? null : (
             <Bench picture={outcome.picture} take={readOnly ? undefined : run.readings.save} />
           )}
           {step ? (

@@ -4,6 +4,8 @@ interface OwnSteps {
   /** What is measured and prepared before the press. */
   readonly measure: readonly Step[];
   readonly load: {
+    /** Where it is not to failure. */
+    readonly title?: string;
     readonly instruction: string;
     readonly fields: readonly string[];
     readonly caution?: string;
@@ -53,7 +55,7 @@ export function pressSteps(own: OwnSteps): readonly Step[] {
     },
     {
       id: 'load',
-      title: 'Load to failure',
+      title: own.load.title ?? 'Load to failure',
       phase: 'test',
       instruction: own.load.instruction,
       fields: [...own.load.fields, 'maximumLoad', 'testedAt', 'zeroAfter', 'operator'],

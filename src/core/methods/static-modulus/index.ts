@@ -42,6 +42,7 @@ export const staticModulus: Method<StaticModulusInput> = {
       },
     ],
     load: {
+      title: 'Load and let go, three times',
       instruction:
         'Loading 1 seats the gauges: look for odd readings, let go. Loadings 2 and 3: read load and strain on both sides of 50 millionths and at 40 %, without stopping; never beyond 40 %. Up and down at the same rate.',
       fields: ['loadings', 'loadingRate'],
