@@ -362,7 +362,9 @@ function Big({
   size: string;
   testId?: string;
 }) {
-  const text = value.toLocaleString('en-US', {
+  // A hair below nothing is nothing, not minus nothing.
+  const shown = Number(value.toFixed(places)) === 0 ? 0 : value;
+  const text = shown.toLocaleString('en-US', {
     minimumFractionDigits: places,
     maximumFractionDigits: places,
   });
