@@ -5,4 +5,5 @@ export * from './record';
 export * from './scenarios';
 export * from './simulated-press';
 export * from './spacers';
+export * from './taps';
 export * from './watch';

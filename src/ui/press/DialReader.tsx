@@ -15,6 +15,7 @@ import { countedBothWays, type Dial, loadAtTurn, readDial } from '@/core/press';
 import { exact, plainOf, unitLabel } from '@/core/quantity';
 import type { InstrumentProps } from '../methods/registry';
 import { machineOf } from './machine-of';
+import { TapRate } from './TapRate';
 
 /** Where the scale begins, degrees clockwise from the top, and how far round it goes. */
 const BEGIN = -150;
@@ -39,6 +40,8 @@ export function DialReader({ run, data, readOnly }: InstrumentProps) {
   const [turned, setTurned] = useState({ peak: 0, live: 0 });
   if (!dial || !use || readOnly) return null;
   const unit = FORCE_UNIT[data.system];
+  const test = use.test(run.live.input, data.setup);
+  const rateField = use.fields.rate;
   const typed = words.trim() === '' ? null : readDial(words, dial);
   const peak = typed?.ok ? typed.load : loadAtTurn(turned.peak, dial);
   const live = loadAtTurn(turned.live, dial);
@@ -102,6 +105,14 @@ export function DialReader({ run, data, readOnly }: InstrumentProps) {
           </Typography>
         </Box>
       </Box>
+      {test && rateField ? (
+        <TapRate
+          test={test}
+          major={dial.major.toNumber()}
+          system={data.system}
+          take={(text) => run.readings.save(rateField, text)}
+        />
+      ) : null}
     </Box>
   );
 }
