@@ -1,5 +1,5 @@
-import { and, desc, eq, inArray, ne } from 'drizzle-orm';
-import type { PadFacts } from '@/core/methods';
+import { and, desc, eq, inArray, ne, sql } from 'drizzle-orm';
+import type { Outcome, PadFacts } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { outcomes, readings, runs } from '@/db/schema';
 
@@ -22,6 +22,14 @@ export async function padUses(
     .where(
       and(
         eq(readings.field, 'pads'),
+        // A reading corrected away still names its run here; the newest one decides below.
+        inArray(
+          readings.runId,
+          db
+            .selectDistinctOn([readings.runId], { runId: readings.runId })
+            .from(readings)
+            .where(and(eq(readings.field, 'pads'), inArray(readings.text, [...numbers]))),
+        ),
         eq(runs.state, 'complete'),
         exceptRun ? ne(runs.id, exceptRun) : undefined,
       ),
@@ -33,7 +41,10 @@ export async function padUses(
     ids.length === 0
       ? []
       : await db
-          .selectDistinctOn([outcomes.runId], { runId: outcomes.runId, outcome: outcomes.outcome })
+          .selectDistinctOn([outcomes.runId], {
+            runId: outcomes.runId,
+            results: sql<Outcome['results']>`${outcomes.outcome} -> 'results'`,
+          })
           .from(outcomes)
           .where(inArray(outcomes.runId, ids))
           .orderBy(outcomes.runId, desc(outcomes.seq));
@@ -41,9 +52,7 @@ export async function padUses(
     const own = used.filter((each) => each.number === number).map(({ runId }) => runId);
     const strengths = newest
       .filter(({ runId }) => own.includes(runId))
-      .flatMap(
-        ({ outcome }) => outcome.results.find(({ quantity }) => quantity === 'compressive strength') ?? [],
-      );
+      .flatMap(({ results }) => results.find(({ quantity }) => quantity === 'compressive strength') ?? []);
     const [first] = strengths.toSorted((a, b) => Number(b.value) - Number(a.value));
     found.set(number, { uses: own.length, ...(first ? { highest: `${first.value} ${first.unit}` } : {}) });
   }

@@ -1,4 +1,4 @@
-import { Exact, exact } from '../quantity';
+import { Exact, exact, withThousands } from '../quantity';
 
 /** A dial with two hands; loads in one unit. */
 export interface Dial {
@@ -93,9 +93,7 @@ export function readDial(words: string, dial: Dial): DialReading {
 }
 
 function show(value: Exact): string {
-  const text = value.toFixed();
-  const [whole = '', rest] = text.split('.');
-  return whole.replace(/\B(?=(\d{3})+(?!\d))/gu, ',') + (rest ? `.${rest}` : '');
+  return withThousands(value.toFixed());
 }
 
 /** The nearest load that can be read at a share of a full turn: half marks. */

@@ -1,3 +1,4 @@
+import { convert, exact } from '../quantity';
 import type { ReadingLine } from './protocol';
 
 /** A stretch of numbers that never came, both ends included. */
@@ -40,7 +41,7 @@ export function recordOf(lines: readonly ReadingLine[], from?: number): StreamRe
   return { readings, missing, doubled: lines.length - readings.length, backward, unitChangedAt };
 }
 
-const LBF_IN_KN = 0.0044482216152605;
+const LBF_IN_KN = convert(exact(1), 'lbf', 'kN').toNumber();
 
 /** A load in the unit of the run: exact factor, cleaned to what a display can show. */
 export function loadIn(value: number, unit: 'kN' | 'lbf', wanted: 'kN' | 'lbf'): number {

@@ -1,5 +1,6 @@
 import { Chance } from '../statistics';
 import { type ConcreteCurve, concreteCurve, stressAt, tangentAt } from './concrete-curve';
+import { loadIn } from './record';
 
 /** How the ends meet the platens: what gives way before the concrete does. */
 export type EndKind = 'pads' | 'bonded';
@@ -110,7 +111,6 @@ export interface PressReading extends Levers {
 const DT = 0.0005;
 const RELEASE = 3;
 const REMAINDER = 0.02;
-const LBF_IN_KN = 0.0044482216152605;
 
 /**
  * A hydraulic press with a specimen in it, in millimetres, kilonewtons and seconds. Deterministic: the same seed and
@@ -251,13 +251,13 @@ export class SimulatedPress {
     const load = makeup.step * Math.round(value / makeup.step);
     this.register = Math.max(this.register, load);
     if (mishaps.unitSwitch !== undefined && share >= mishaps.unitSwitch) this.switched = true;
-    const factor = this.switched ? 1 / LBF_IN_KN : 1;
+    const unit = this.switched ? 'lbf' : 'kN';
     const reading: PressReading = {
       ...this.levers,
       t: round(this.time, 4),
-      load: round(load * factor, 4),
-      unit: this.switched ? 'lbf' : 'kN',
-      peak: round(this.register * factor, 4),
+      load: round(loadIn(load, 'kN', unit), 4),
+      unit,
+      peak: round(loadIn(this.register, 'kN', unit), 4),
       position: round(this.travel, 3),
     };
     const twice = mishaps.repeatedStamps !== undefined && share >= mishaps.repeatedStamps;

@@ -55,6 +55,7 @@ export interface PressView {
   readonly dips: readonly { readonly seconds: number; readonly load: number; readonly depth: number }[];
 }
 
+const HALF = 0.5;
 const BROKEN = 0.95;
 const DECLINING = 0.995;
 const NEAR = 0.9;
@@ -125,7 +126,6 @@ export class PressWatch {
     const rate = this.slope(RATE_WINDOW);
     const load = last?.load ?? 0;
     const { low, high, from, most } = this.request;
-    const counts = this.phase === 'second half' || (from === 0 && this.phase === 'first half');
     const loading = this.phase !== 'idle' && this.phase !== 'declining' && this.phase !== 'broken';
     const until = (goal: number): number | null =>
       loading && rate !== null && rate > 0 && load < goal ? (goal - load) / rate : null;
@@ -140,7 +140,7 @@ export class PressWatch {
       peak: this.peak,
       peakAt: this.peakAt,
       rate,
-      offBand: !counts || rate === null ? null : rate < low ? -1 : rate > high ? 1 : 0,
+      offBand: !this.counts || rate === null ? null : rate < low ? -1 : rate > high ? 1 : 0,
       outside: this.judged === 0 ? null : (100 * this.outside) / this.judged,
       toBand: from > 0 ? until(from * this.expected) : null,
       toExpected: until(this.expected),
@@ -148,6 +148,11 @@ export class PressWatch {
       alarms,
       dips: this.dips,
     };
+  }
+
+  /** True where the band counts now. */
+  private get counts(): boolean {
+    return this.phase === 'second half' || (this.request.from === 0 && this.phase === 'first half');
   }
 
   private followKnob({ fine, seconds }: WatchedReading): void {
@@ -173,9 +178,7 @@ export class PressWatch {
       if (this.contactSince !== null && seconds - this.contactSince >= CONTACT_FOR) this.phase = 'contact';
     }
     if (this.phase === 'contact' && median >= 0.01 * this.expected) this.phase = 'first half';
-    if (this.phase === 'first half' && from > 0 && median >= from * this.expected) this.phase = 'second half';
-    if (this.phase === 'first half' && from === 0 && median >= 0.5 * this.expected)
-      this.phase = 'second half';
+    if (this.phase === 'first half' && median >= (from || HALF) * this.expected) this.phase = 'second half';
     if (this.phase === 'second half' && this.isNear(median, seconds, rate)) this.phase = 'near ultimate';
     if (median > RAISE_AT * this.expected) {
       this.expected = RAISE_TO * median;
@@ -201,7 +204,7 @@ export class PressWatch {
   private again(): PressPhase {
     return this.peak >= NEAR * this.expected
       ? 'near ultimate'
-      : this.peak >= Math.max(this.request.from, 0.5) * this.expected
+      : this.peak >= (this.request.from || HALF) * this.expected
         ? 'second half'
         : 'first half';
   }
@@ -218,14 +221,11 @@ export class PressWatch {
   }
 
   private score({ load }: WatchedReading, rate: number | null): void {
-    const { low, high, from } = this.request;
+    const { low, high } = this.request;
     const target = (low + high) / 2;
     const sudden = this.slope(SHOCK_WINDOW * 2);
     if (sudden !== null && Number.isFinite(target) && sudden > SHOCK * target) this.shocked = true;
-    const counts =
-      (this.phase === 'second half' || (from === 0 && this.phase === 'first half')) &&
-      load < NEAR * this.expected;
-    if (!counts || rate === null) return;
+    if (!this.counts || load >= NEAR * this.expected || rate === null) return;
     this.judged += 1;
     if (rate < low || rate > high) this.outside += 1;
   }

@@ -2,6 +2,7 @@ import { IsInt, IsISO8601, IsOptional, IsString, IsUUID, Max, MaxLength, Min } f
 import { eq } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
 import { coreWindow } from '@/core/methods/core-compression';
+import type { MouldSize } from '@/core/moulds';
 import { specimenEvents, specimens } from '@/db/schema';
 import { Conflict } from '../errors';
 import { limitsNow } from '../run-setup';
@@ -38,7 +39,7 @@ export const registerCores = defineUseCase({
     if (!first) throw new Conflict('This sample has no specimens: its casting time is not known.');
     if (drilledAt.getTime() < first.castAt.getTime())
       refuseFields({ drilledAt: 'Drilled before the concrete was placed.' });
-    const size = job.system === 'US' ? 'core-4' : 'core-100';
+    const size: MouldSize = job.system === 'US' ? 'core-4' : 'core-100';
     const before = own.filter((each) => each.size === size).length;
     const limits = await limitsNow(tx, job);
     const window = coreWindow(input.drilledAt, undefined, {
@@ -52,7 +53,7 @@ export const registerCores = defineUseCase({
         Array.from({ length: input.count }, (_, index) => ({
           sampleId: sample.id,
           label: `${sampleLabel(job.number, sample.number)}-K${before + index + 1}`,
-          size: size as 'core-4' | 'core-100',
+          size,
           cure: 'field' as const,
           castAt: first.castAt,
           ageHours: Math.round((closesAt - first.castAt.getTime()) / HOUR),

@@ -1,11 +1,10 @@
 import { promisify } from 'node:util';
 import { gunzip, gzip } from 'node:zlib';
-import { and, asc, desc, eq, isNull } from 'drizzle-orm';
+import { asc, desc, eq, isNull } from 'drizzle-orm';
 import { isReading, parsePressLine, type ReadingLine, recordOf } from '@/core/press';
 import type { Database, Queryable } from '@/db/client';
 import { pressFeeds, pressReadings } from '@/db/schema';
-import { feedAddress } from './addresses';
-import { PressFeed } from './feed';
+import { pressFeed } from './feed';
 
 const pack = promisify(gzip);
 const unpack = promisify(gunzip);
@@ -27,7 +26,6 @@ interface Open {
  */
 export class PressRecorder {
   private readonly open = new Map<string, Open>();
-  private readonly feeds = new Map<string, PressFeed>();
   private timers: NodeJS.Timeout[] = [];
   private looking = false;
 
@@ -47,14 +45,6 @@ export class PressRecorder {
     await this.write();
     for (const each of this.open.values()) each.leave();
     this.open.clear();
-  }
-
-  private feedOf(machine: string): PressFeed | undefined {
-    const address = feedAddress(machine);
-    if (!address) return undefined;
-    const known = this.feeds.get(machine) ?? new PressFeed(address);
-    this.feeds.set(machine, known);
-    return known;
   }
 
   private async look(): Promise<void> {
@@ -77,7 +67,7 @@ export class PressRecorder {
   }
 
   private async follow(row: typeof pressFeeds.$inferSelect): Promise<void> {
-    const feed = this.feedOf(row.machine);
+    const feed = pressFeed(row.machine);
     if (!feed) return;
     const [last] = await this.db
       .select({ lastSeq: pressReadings.lastSeq })
@@ -148,7 +138,7 @@ export async function recordedLines(db: Queryable, feedId: string, to: number): 
   const rows = await db
     .select({ lines: pressReadings.lines })
     .from(pressReadings)
-    .where(and(eq(pressReadings.feedId, feedId)))
+    .where(eq(pressReadings.feedId, feedId))
     .orderBy(asc(pressReadings.firstSeq));
   const lines: ReadingLine[] = [];
   for (const row of rows) {

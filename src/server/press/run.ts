@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { findMethod, limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
-import { spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
+import { LENGTH_UNIT, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
 import { type PlacedSpecimen, PRESS_CASES, seedOf, trueStrength } from '@/core/press';
 import { convert, type Exact, exact } from '@/core/quantity';
 import { runs } from '@/db/schema';
@@ -39,7 +39,6 @@ export async function pressRun(context: Context, runId: string): Promise<PressRu
 }
 
 const FULL_GAP_MM = 15;
-const PSI_IN_MPA = 0.0068947572931684;
 const USUAL_MPA = 30;
 
 /** The run's specimen as the simulated press takes it: always the same one for the same label. */
@@ -50,11 +49,10 @@ export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
   const test = method.press?.test(input, setup);
   const chosen = PRESS_CASES.find(({ id }) => id === caseId);
   if (!test || !chosen) throw new Conflict('Nothing is known of the specimen’s size yet.');
-  const us = system === 'US';
-  const mm = (value: Exact): number => convert(value, us ? 'in' : 'mm', 'mm').toNumber();
-  const area = us ? convert(test.area, 'in2', 'mm2').toNumber() : test.area.toNumber();
-  const stress = test.expected?.times(test.factor).div(test.area).toNumber();
-  const expected = stress === undefined ? USUAL_MPA : us ? stress * PSI_IN_MPA : stress;
+  const mm = (value: Exact): number => convert(value, LENGTH_UNIT[system], 'mm').toNumber();
+  const area = convert(test.area, system === 'US' ? 'in2' : 'mm2', 'mm2').toNumber();
+  const stress = test.expected?.times(test.factor).div(test.area);
+  const expected = stress ? convert(stress, STRESS_UNIT[system], 'MPa').toNumber() : USUAL_MPA;
   const label = place.specimen?.label ?? of.run.id;
   const gap = readMeasure(input, 'outOfSquareGap')?.value;
   const preparation = {

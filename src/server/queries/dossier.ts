@@ -59,6 +59,8 @@ export interface RunView {
   readonly outcome: Outcome | null;
   /** The compressive strength among its results, when there is one. */
   readonly strength: Result | undefined;
+  /** The result that its method is made for. */
+  readonly main: Result | undefined;
   readonly input: Record<string, unknown> | null;
   readonly setup: RunSetup | null;
   readonly reasons: readonly ReasonView[];
@@ -137,6 +139,7 @@ export async function runViews(
       outcomeId: last?.id ?? null,
       outcome: last?.outcome ?? null,
       strength: last?.outcome.results.find(({ quantity }) => quantity === 'compressive strength'),
+      main: last?.outcome.results.find(({ quantity }) => quantity === findMethod(run.method)?.mainResult),
       input: last?.input ?? null,
       setup: last?.setup ?? null,
       reasons: own,

@@ -1,6 +1,6 @@
-import { and, asc, desc, eq, isNull, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, lt } from 'drizzle-orm';
 import { hardeningHours, padFor } from '@/core/ends';
-import { isCylinderSize } from '@/core/methods';
+import { findMethod, isCylinderSize } from '@/core/methods';
 import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
 import { mouldOf } from '@/core/moulds';
 import { plainOf } from '@/core/quantity';
@@ -11,12 +11,12 @@ import {
   jobs,
   mixes,
   placements,
+  readings,
   runs,
   samples,
   specimens,
 } from '@/db/schema';
 import { batchLabel, batchSpecimens } from '../ends';
-import { currentReadings } from '../readings';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -90,21 +90,32 @@ export async function endBatchList(db: Queryable, actor: Actor) {
     db,
     rows.map(({ batch }) => batch.id),
   );
-  const list = [];
-  for (const { batch, run } of rows) {
-    const readings = await currentReadings(db, run.id);
-    const text = (field: string) => readings.find((each) => each.field === field)?.text ?? null;
-    list.push({
+  const ended = await db
+    .selectDistinctOn([readings.runId, readings.field], {
+      runId: readings.runId,
+      field: readings.field,
+      text: readings.text,
+    })
+    .from(readings)
+    .where(
+      inArray(
+        readings.runId,
+        rows.map(({ run }) => run.id),
+      ),
+    )
+    .orderBy(readings.runId, readings.field, desc(readings.seq));
+  return rows.map(({ batch, run }) => {
+    const field = findMethod(run.method)?.performedAt;
+    return {
       id: batch.id,
       label: batchLabel(batch),
       kind: batch.kind,
       runId: run.id,
       state: run.state,
-      finishedAt: text(batch.kind === 'capping' ? 'lastCapAt' : 'finishedAt'),
+      finishedAt: ended.find((each) => each.runId === run.id && each.field === field)?.text ?? null,
       specimens: members
         .filter(({ batchId }) => batchId === batch.id)
         .map(({ specimen }) => ({ label: specimen.label, broken: specimen.testedAt !== null })),
-    });
-  }
-  return list;
+    };
+  });
 }

@@ -54,6 +54,21 @@ export function useChartSetup() {
   }, [palette, typography]);
 }
 
+/** One curve of a chart as a plain line; dashed ones are thinner. */
+export function curve(label: string, data: { x: number; y: number }[], colour: string, dash: number[] = []) {
+  return {
+    label,
+    data,
+    borderColor: colour,
+    backgroundColor: colour,
+    borderWidth: dash.length > 0 ? 1.5 : 2.25,
+    borderDash: dash,
+    borderJoinStyle: 'round' as const,
+    pointRadius: 0,
+    pointStyle: 'line' as const,
+  };
+}
+
 /** A limit as a line across the chart, named on the line itself. */
 export function limitLine(value: number, name: string, color: string, ground: string) {
   return {

@@ -12,7 +12,7 @@ import {
 import { type PointerEvent, useState } from 'react';
 import { dialOf, FORCE_UNIT } from '@/core/methods/press';
 import { countedBothWays, type Dial, loadAtTurn, readDial } from '@/core/press';
-import { exact, plainOf, unitLabel } from '@/core/quantity';
+import { plainOf, unitLabel } from '@/core/quantity';
 import type { InstrumentProps } from '../methods/registry';
 import { machineOf } from './machine-of';
 import { TapRate } from './TapRate';
@@ -84,7 +84,7 @@ export function DialReader({ run, data, readOnly }: InstrumentProps) {
             onKeyDown={(event) => {
               if (event.key !== 'Enter' || !typed?.ok) return;
               event.preventDefault();
-              run.readings.save(use.fields.load, plainNumber(peak));
+              run.readings.save(use.fields.load, peak.toFixed());
             }}
           />
           <RadioGroup row value={hand} onChange={(_, value) => setHand(value as 'peak' | 'live')}>
@@ -94,7 +94,7 @@ export function DialReader({ run, data, readOnly }: InstrumentProps) {
           <Button
             variant="contained"
             disabled={peak.isZero()}
-            onClick={() => run.readings.save(use.fields.load, plainNumber(peak))}
+            onClick={() => run.readings.save(use.fields.load, peak.toFixed())}
           >
             {`Take ${plainOf(peak, unit)} as the maximum load`}
           </Button>
@@ -115,10 +115,6 @@ export function DialReader({ run, data, readOnly }: InstrumentProps) {
       ) : null}
     </Box>
   );
-}
-
-function plainNumber(value: { toFixed(): string }): string {
-  return exact(value.toFixed()).toFixed();
 }
 
 /** The face with its marks to scale and two hands; a press anywhere on it turns the chosen hand there. */

@@ -3,7 +3,7 @@ import { Box, useTheme } from '@mui/material';
 import { memo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { PressView } from '@/core/press';
-import { limitLine, useChartSetup } from '../charts/setup';
+import { limitLine, curve as line, useChartSetup } from '../charts/setup';
 
 /** Load against time as it comes, with the corridor that the rate may keep to from where it counts. */
 export const LiveChart = memo(
@@ -33,17 +33,6 @@ export const LiveChart = memo(
             { x: crossed.x + (view.expected - begin) / rate, y: view.expected },
           ]
         : [];
-    const line = (label: string, data: { x: number; y: number }[], colour: string, dash: number[]) => ({
-      label,
-      data,
-      borderColor: colour,
-      backgroundColor: colour,
-      borderWidth: dash.length > 0 ? 1.5 : 2.5,
-      borderDash: dash,
-      borderJoinStyle: 'round' as const,
-      pointRadius: 0,
-      pointStyle: 'line' as const,
-    });
     return (
       <Box sx={{ height: 330 }}>
         <Line
@@ -51,7 +40,7 @@ export const LiveChart = memo(
           aria-label={`Load against time, now ${Math.round(view.load)} ${unit}`}
           data={{
             datasets: [
-              line(`load, ${unit}`, [...curve], palette.primary.main, []),
+              line(`load, ${unit}`, [...curve], palette.primary.main),
               line('fastest allowed', wedge(band.high), palette.warning.main, [6, 4]),
               line('slowest allowed', wedge(band.low), palette.warning.main, [2, 3]),
             ],

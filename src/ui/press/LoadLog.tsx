@@ -19,7 +19,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { limitsOf } from '@/core/methods';
 import { logBand, troubleWords } from '@/core/methods/press';
-import { exact, roundedText, type UnitId, unitLabel } from '@/core/quantity';
+import { type UnitId, unitLabel } from '@/core/quantity';
 import { firstRows, guessMapping, type LogMapping } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
@@ -29,6 +29,7 @@ import { useNotice } from '../parts/Notice';
 import { LogChart } from './LogChart';
 import type { LogRead } from './load-log.worker';
 import { machineOf } from './machine-of';
+import { takeFigures } from './take-figures';
 import { useLogWorker } from './use-log-worker';
 
 const LARGEST = 64 * 1024 * 1024;
@@ -76,15 +77,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
     });
     setBusy(false);
     if (!reply.ok) return setTrouble(Object.values(reply.errors)[0] ?? reply.message);
-    const { peak, meanRate } = found.analysis;
-    const taken = (value: number, step: string): string =>
-      roundedText(exact(value), step).replaceAll(',', '');
-    // What somebody read off the indicator stands: the log never writes over it.
-    const { load, rate } = use?.fields ?? { load: '' };
-    if (!run.readings.values[load]) run.readings.save(load, taken(peak, system === 'US' ? '10' : '0.1'));
-    if (meanRate !== null && rate && !run.readings.values[rate]) {
-      run.readings.save(rate, taken(meanRate, system === 'US' ? '0.1' : '0.001'));
-    }
+    takeFigures(run, data, found.analysis);
     notice('The log is kept with the run, whole.');
     setFile(null);
     router.refresh();

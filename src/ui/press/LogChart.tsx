@@ -2,7 +2,7 @@
 import { Box, useTheme } from '@mui/material';
 import { Line } from 'react-chartjs-2';
 import { type System, unitLabel } from '@/core/quantity';
-import { limitLine, useChartSetup } from '../charts/setup';
+import { limitLine, curve as line, useChartSetup } from '../charts/setup';
 import type { LogRead } from './load-log.worker';
 
 /** Load against time with half and nine tenths of the peak, the corridor that the rate may keep to, peak and break. */
@@ -28,17 +28,6 @@ export function LogChart({
           { x: analysis.halfAt, y: half },
           { x: analysis.halfAt + half / rate, y: analysis.peak },
         ];
-  const line = (label: string, data: { x: number; y: number }[], colour: string, dash: number[] = []) => ({
-    label,
-    data,
-    borderColor: colour,
-    backgroundColor: colour,
-    borderWidth: dash.length > 0 ? 1.25 : 2,
-    borderDash: dash,
-    borderJoinStyle: 'round' as const,
-    pointRadius: 0,
-    pointStyle: 'line' as const,
-  });
   return (
     <Box sx={{ height: 260 }}>
       <Line

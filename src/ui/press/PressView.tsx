@@ -18,6 +18,7 @@ import { Levers } from './Levers';
 import { LiveChart } from './LiveChart';
 import { machineOf } from './machine-of';
 import { RateBar } from './RateBar';
+import { takeFigures } from './take-figures';
 import { usePressFeed } from './use-press-feed';
 import { alarmWords, type Banner, bannerOf } from './words';
 
@@ -130,18 +131,14 @@ export function PressView({
       return notice(Object.values(reply.errors)[0] ?? reply.message, 'error');
     }
     const { analysis, peak } = reply.data;
-    const plain = (value: number, step: string): string =>
-      roundedText(exact(value), step).replaceAll(',', '');
-    const fill = (field: string | undefined, text: string): void => {
-      if (field && !run.readings.values[field]) run.readings.save(field, text);
-    };
-    fill(use.fields.load, plain(Math.max(peak, analysis.peak), system === 'US' ? '10' : '0.1'));
-    if (analysis.meanRate !== null && test?.factor)
-      fill(use.fields.rate, plain(analysis.meanRate, system === 'US' ? '0.1' : '0.001'));
-    fill(use.fields.at, new Date(state.peakAt ?? Date.now()).toISOString());
+    takeFigures(run, data, {
+      peak: Math.max(peak, analysis.peak),
+      meanRate: analysis.meanRate,
+      at: new Date(state.peakAt ?? Date.now()).toISOString(),
+    });
     await run.readings.whenSaved();
     router.push(back);
-  }, [feed, seq, taking, use, notice, run.readings, system, test?.factor, state.peakAt, router, back]);
+  }, [feed, seq, taking, use, notice, run, data, state.peakAt, router, back]);
 
   const broken = view?.phase === 'broken';
   useEffect(() => {

@@ -2,7 +2,7 @@
 import { Box, useTheme } from '@mui/material';
 import { Line } from 'react-chartjs-2';
 import type { CurvePoint } from '@/core/signals';
-import { useChartSetup } from '../charts/setup';
+import { curve, useChartSetup } from '../charts/setup';
 
 /** Load curves of companions laid over one another, each from its own contact on. */
 export function SetCurves({
@@ -26,17 +26,14 @@ export function SetCurves({
         role="img"
         aria-label={`Load curves of ${drawn.length}: ${drawn.map(({ label }) => label).join(', ')}`}
         data={{
-          datasets: drawn.map(({ label, points, startAt }, index) => ({
-            label,
-            data: points.filter(([t]) => t >= startAt - 1).map(([t, load]) => ({ x: t - startAt, y: load })),
-            borderColor: inks[index % inks.length],
-            backgroundColor: inks[index % inks.length],
-            borderDash: dashes[index % dashes.length],
-            borderJoinStyle: 'round' as const,
-            borderWidth: 1.75,
-            pointRadius: 0,
-            pointStyle: 'line' as const,
-          })),
+          datasets: drawn.map(({ label, points, startAt }, index) =>
+            curve(
+              label,
+              points.filter(([t]) => t >= startAt - 1).map(([t, load]) => ({ x: t - startAt, y: load })),
+              inks[index % inks.length] ?? palette.primary.main,
+              dashes[index % dashes.length],
+            ),
+          ),
         }}
         options={{
           ...base,

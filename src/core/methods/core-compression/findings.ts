@@ -4,7 +4,7 @@ import { type Exact, exact, plainOf } from '../../quantity';
 import { durationText } from '../../windows';
 import { type Finding, finding, type Severity } from '../../working';
 import { readMeasure } from '../fields';
-import { LENGTH_UNIT } from '../press';
+import { LENGTH_UNIT, zeroFindings } from '../press';
 import type { RunSetup } from '../setup';
 import type { CoreDiameter } from './compute';
 import type { CoreCompressionInput } from './input';
@@ -243,17 +243,6 @@ function stateFindings(input: CoreCompressionInput): Finding[] {
     bad('core.pads', 'ends', 'Pads are not for cores.', 'Cap it with a bonded cap, or grind the ends.');
   if (input.endsPlane === 'no')
     bad('core.ends', 'endsPlane', 'The ends are not plane and square.', 'Saw, grind or cap again.');
-  if (input.maximumLoad && input.zeroed !== true) {
-    found.push(
-      finding({
-        id: 'specimen.zero-unrecorded',
-        severity: 'departure',
-        fields: ['zeroed'],
-        message: 'The zero was not recorded before loading.',
-        action: 'Tick it if it was set before contact; otherwise say so in the remarks.',
-        remark: 'Zero of the indicator not recorded.',
-      }),
-    );
-  }
+  found.push(...zeroFindings(input));
   return found;
 }

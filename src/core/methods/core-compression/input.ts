@@ -1,18 +1,11 @@
 import { ChoiceField, InstantField, MeasureField, TextField } from '../fields';
-import { PressedSpecimenInput } from '../press';
+import { LENGTH, LOADING_RATE, PressedSpecimenInput } from '../press';
 
 const DIAMETER = {
   dimension: 'length',
   unit: { US: 'in', SI: 'mm' },
   step: { US: '0.01', SI: '0.2' },
   possible: { US: ['1', '12'], SI: ['25', '300'] },
-  required: true,
-} as const;
-const LENGTH = {
-  dimension: 'length',
-  unit: { US: 'in', SI: 'mm' },
-  step: { US: '0.1', SI: '2' },
-  possible: { US: ['1', '40'], SI: ['25', '1000'] },
   required: true,
 } as const;
 
@@ -102,12 +95,18 @@ export class CoreCompressionInput extends PressedSpecimenInput {
   })
   diameter2?: string;
 
-  @MeasureField({ label: 'Length before capping', ...LENGTH, example: { US: '7.6', SI: '194' } })
+  @MeasureField({
+    label: 'Length before capping',
+    ...LENGTH,
+    required: true,
+    example: { US: '7.6', SI: '194' },
+  })
   lengthBefore?: string;
 
   @MeasureField({
     label: 'Length after capping',
     ...LENGTH,
+    required: true,
     help: 'As it stands in the press.',
     example: { US: '7.8', SI: '198' },
   })
@@ -137,16 +136,7 @@ export class CoreCompressionInput extends PressedSpecimenInput {
   })
   endsPlane?: 'yes' | 'no';
 
-  @MeasureField({
-    label: 'Loading rate',
-    aside: true,
-    help: 'In the second half of loading, if it was read.',
-    dimension: 'stressRate',
-    unit: { US: 'psi/s', SI: 'MPa/s' },
-    step: { US: '1', SI: '0.01' },
-    possible: { US: ['0', '2000'], SI: ['0', '14'] },
-    example: { US: '36', SI: '0.25' },
-  })
+  @MeasureField(LOADING_RATE)
   loadingRate?: string;
 
   @TextField({ label: 'Fracture in words', help: 'Type, cracks, bond.', example: 'cones on both ends' })

@@ -1,5 +1,5 @@
 import { ChoiceField, MeasureField } from '../fields';
-import { PressedSpecimenInput } from '../press';
+import { LOADING_RATE, PressedSpecimenInput } from '../press';
 
 const SIDE = {
   dimension: 'length',
@@ -61,16 +61,7 @@ export class CubeCompressionInput extends PressedSpecimenInput {
   })
   trowelled?: 'side' | 'up';
 
-  @MeasureField({
-    label: 'Loading rate',
-    aside: true,
-    help: 'If it was read.',
-    dimension: 'stressRate',
-    unit: { US: 'psi/s', SI: 'MPa/s' },
-    step: { US: '1', SI: '0.01' },
-    possible: { US: ['0', '2000'], SI: ['0', '14'] },
-    example: { US: '87', SI: '0.6' },
-  })
+  @MeasureField({ ...LOADING_RATE, help: 'If it was read.', example: { US: '87', SI: '0.6' } })
   loadingRate?: string;
 
   @ChoiceField({

@@ -4,58 +4,45 @@ import {
   EquipmentField,
   InstantField,
   MeasureField,
-  type MeasureSpec,
   RunInput,
   TextField,
 } from '../fields';
-
-const DIAMETER: Pick<MeasureSpec, 'dimension' | 'unit' | 'step' | 'possible'> = {
-  dimension: 'length',
-  unit: { US: 'in', SI: 'mm' },
-  step: { US: '0.01', SI: '0.25' },
-  possible: { US: ['1', '20'], SI: ['25', '500'] },
-};
+import {
+  BROKEN_AT,
+  CALLIPER,
+  DEFECTS,
+  FIRST_DIAMETER,
+  FLUSH,
+  GUARDED,
+  LENGTH,
+  LOADING_RATE,
+  MACHINE,
+  MAXIMUM_LOAD,
+  OPERATOR,
+  OUT_OF_MOIST,
+  REMARKS,
+  SECOND_DIAMETER,
+  SPACERS,
+  SURFACE,
+  ZERO_AFTER,
+  ZEROED,
+} from '../press';
 
 /** The readings of one cylinder in compression, in the order they are taken. */
 export class CylinderCompressionInput extends RunInput {
-  @EquipmentField({
-    label: 'Testing machine',
-    carry: true,
-    equipmentKind: 'compression machine',
-    required: true,
-    example: 'PRESS-1',
-  })
+  @EquipmentField(MACHINE)
   machine?: string;
 
-  @EquipmentField({ label: 'Calliper', carry: true, equipmentKind: 'calliper', example: 'CALLIPER-1' })
+  @EquipmentField(CALLIPER)
   calliper?: string;
 
-  @InstantField({
-    label: 'Out of moist storage at',
-    aside: true,
-    help: 'The moment it left the moist room or tank.',
-    example: '2031-06-11T08:40:00-04:00',
-  })
+  @InstantField(OUT_OF_MOIST)
   outOfMoistAt?: string;
 
-  @ChoiceField({
-    label: 'Surface',
-    required: true,
-    options: [
-      { value: 'moist', label: 'Moist' },
-      { value: 'dry', label: 'Surface dry' },
-      { value: 'field', label: 'As its field curing left it' },
-    ],
-    example: 'moist',
-  })
+  @ChoiceField(SURFACE)
   surface?: 'moist' | 'dry' | 'field';
 
-  @TextField({
-    label: 'Defects seen before loading',
-    aside: true,
-    help: 'Honeycomb, cracks, chipped edges.',
-    example: 'none',
-  })
+  @TextField(DEFECTS)
   defects?: string;
 
   @MeasureField({
@@ -69,32 +56,17 @@ export class CylinderCompressionInput extends RunInput {
   })
   outOfSquareGap?: string;
 
-  @MeasureField({
-    label: 'Diameter 1',
-    ...DIAMETER,
-    help: 'At mid-height.',
-    required: true,
-    example: { US: '4.01', SI: '101.50' },
-  })
+  @MeasureField(FIRST_DIAMETER)
   diameter1?: string;
 
-  @MeasureField({
-    label: 'Diameter 2',
-    ...DIAMETER,
-    help: 'At mid-height, at right angles to the first.',
-    required: true,
-    example: { US: '4.00', SI: '101.75' },
-  })
+  @MeasureField(SECOND_DIAMETER)
   diameter2?: string;
 
   @MeasureField({
     label: 'Length',
     aside: true,
     help: 'Needed when the length is not about twice the diameter, and for density.',
-    dimension: 'length',
-    unit: { US: 'in', SI: 'mm' },
-    step: { US: '0.1', SI: '2' },
-    possible: { US: ['1', '40'], SI: ['25', '1000'] },
+    ...LENGTH,
     example: { US: '8.0', SI: '203' },
   })
   length?: string;
@@ -147,29 +119,18 @@ export class CylinderCompressionInput extends RunInput {
   endsPlane?: 'yes' | 'no';
 
   @TextField({
-    label: 'Spacers',
-    carry: true,
+    ...SPACERS,
     help: 'Heights under the lower block with a plus between them, as 4 + 2; or none.',
-    example: { US: '4 + 2', SI: '100 + 50' },
   })
   spacers?: string;
 
-  @ChoiceField({
-    label: 'Stack flush',
-    carry: true,
-    help: 'No feeler goes in anywhere between spacers, block and head.',
-    options: [
-      { value: 'yes', label: 'Flush' },
-      { value: 'no', label: 'A feeler goes in' },
-    ],
-    example: 'yes',
-  })
+  @ChoiceField(FLUSH)
   flush?: 'yes' | 'no';
 
-  @CheckField({ label: 'Indicator at zero, peak reset', help: 'Before contact, ram floating free.' })
+  @CheckField(ZEROED)
   zeroed?: boolean;
 
-  @CheckField({ label: 'Guard shut, eye protection on', help: 'Everyone near the press.' })
+  @CheckField(GUARDED)
   guarded?: boolean;
 
   @CheckField({
@@ -178,55 +139,19 @@ export class CylinderCompressionInput extends RunInput {
   })
   aligned?: boolean;
 
-  @MeasureField({
-    label: 'Loading rate',
-    aside: true,
-    help: 'In the second half of loading, if it was read.',
-    dimension: 'stressRate',
-    unit: { US: 'psi/s', SI: 'MPa/s' },
-    step: { US: '1', SI: '0.01' },
-    possible: { US: ['0', '2000'], SI: ['0', '14'] },
-    example: { US: '36', SI: '0.25' },
-  })
+  @MeasureField(LOADING_RATE)
   loadingRate?: string;
 
-  @MeasureField({
-    label: 'Maximum load',
-    help: 'Read the peak before anything is reset.',
-    dimension: 'force',
-    unit: { US: 'lbf', SI: 'kN' },
-    step: { US: '100', SI: '1' },
-    possible: { US: ['0', '2000000'], SI: ['0', '9000'] },
-    required: true,
-    example: { US: '61,870', SI: '279.6' },
-  })
+  @MeasureField({ ...MAXIMUM_LOAD, step: { US: '100', SI: '1' } })
   maximumLoad?: string;
 
-  @InstantField({
-    label: 'Broken at',
-    help: 'The moment of failure.',
-    required: true,
-    example: '2031-06-11T09:05:00-04:00',
-  })
+  @InstantField(BROKEN_AT)
   testedAt?: string;
 
-  @TextField({
-    label: 'Levers worked by',
-    aside: true,
-    help: 'When somebody else than the responsible tester drove the press.',
-    example: '',
-  })
+  @TextField(OPERATOR)
   operator?: string;
 
-  @ChoiceField({
-    label: 'Zero after the test',
-    aside: true,
-    options: [
-      { value: 'same', label: 'Back at zero' },
-      { value: 'off', label: 'Not back at zero' },
-    ],
-    example: 'same',
-  })
+  @ChoiceField(ZERO_AFTER)
   zeroAfter?: 'same' | 'off';
 
   @ChoiceField({
@@ -248,11 +173,6 @@ export class CylinderCompressionInput extends RunInput {
   @TextField({ label: 'Fracture in words', aside: true, help: 'When no type fits.', example: '' })
   fractureWords?: string;
 
-  @TextField({
-    label: 'Remarks',
-    aside: true,
-    help: 'Voids, segregation, dry inside, stones pulled out.',
-    example: '',
-  })
+  @TextField(REMARKS)
   remarks?: string;
 }

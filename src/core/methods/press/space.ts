@@ -1,6 +1,6 @@
 import type { Limits } from '../../limits';
 import { chooseSpacers, type PressSpace, type SpacerStack, stackOf } from '../../press';
-import { type Exact, exact, parseMeasure, type System } from '../../quantity';
+import { type Exact, exact, measureIn, parseMeasure, type System } from '../../quantity';
 import type { PressTest } from '../contract';
 import { type EquipmentFacts, setupMeasure } from '../setup';
 import { LENGTH_UNIT } from './units';
@@ -47,14 +47,14 @@ export function spokenStack(text: string | undefined, system: System): Exact[] |
   const words = text?.trim() ?? '';
   if (words === '') return undefined;
   if (/^(none|no spacers?|0)$/iu.test(words)) return [];
-  const parts = words.split(/\s*(?:\+|,|;|\band\b)\s*/u).filter(Boolean);
-  const read = parts.map((part) => parseMeasure(part, 'length', LENGTH_UNIT[system]));
-  if (read.some((each) => !each.ok)) return undefined;
-  return parts.flatMap((part) => setupMeasure(withUnit(part, system), 'length', LENGTH_UNIT[system]) ?? []);
-}
-
-function withUnit(part: string, system: System): string {
-  return /[a-z"″']/iu.test(part) ? part : `${part} ${LENGTH_UNIT[system]}`;
+  const unit = LENGTH_UNIT[system];
+  const heights: Exact[] = [];
+  for (const part of words.split(/\s*(?:\+|,|;|\band\b)\s*/u).filter(Boolean)) {
+    const read = parseMeasure(part, 'length', unit);
+    if (!read.ok) return undefined;
+    heights.push(measureIn(read.measure, unit).value);
+  }
+  return heights;
 }
 
 /** The stack in a press: the one said, else the one chosen for it. */

@@ -7,120 +7,65 @@ import {
   RunInput,
   TextField,
 } from '../fields';
+import {
+  BROKEN_AT,
+  CALLIPER,
+  DEFECTS,
+  FLUSH,
+  GUARDED,
+  MACHINE,
+  MAXIMUM_LOAD,
+  OPERATOR,
+  OUT_OF_MOIST,
+  REMARKS,
+  SPACERS,
+  SURFACE,
+  ZERO_AFTER,
+  ZEROED,
+} from './field-specs';
 
 /** The readings that every specimen in a press has, apart from its own shape. */
 export abstract class PressedSpecimenInput extends RunInput {
-  @EquipmentField({
-    label: 'Testing machine',
-    carry: true,
-    equipmentKind: 'compression machine',
-    required: true,
-    example: 'PRESS-1',
-  })
+  @EquipmentField(MACHINE)
   machine?: string;
 
-  @EquipmentField({ label: 'Calliper', carry: true, equipmentKind: 'calliper', example: 'CALLIPER-1' })
+  @EquipmentField(CALLIPER)
   calliper?: string;
 
-  @InstantField({
-    label: 'Out of moist storage at',
-    help: 'The moment it left the moist room or tank.',
-    aside: true,
-    example: '2031-06-11T08:40:00-04:00',
-  })
+  @InstantField(OUT_OF_MOIST)
   outOfMoistAt?: string;
 
-  @ChoiceField({
-    label: 'Surface',
-    required: true,
-    options: [
-      { value: 'moist', label: 'Moist' },
-      { value: 'dry', label: 'Surface dry' },
-      { value: 'field', label: 'As its field curing left it' },
-    ],
-    example: 'moist',
-  })
+  @ChoiceField(SURFACE)
   surface?: 'moist' | 'dry' | 'field';
 
-  @TextField({
-    label: 'Defects seen before loading',
-    aside: true,
-    help: 'Honeycomb, cracks, chipped edges.',
-    example: 'none',
-  })
+  @TextField(DEFECTS)
   defects?: string;
 
-  @TextField({
-    label: 'Spacers',
-    carry: true,
-    help: 'Heights with a plus between them, as 4 + 2; or none.',
-    example: { US: '4 + 2', SI: '100 + 50' },
-  })
+  @TextField(SPACERS)
   spacers?: string;
 
-  @ChoiceField({
-    label: 'Stack flush',
-    carry: true,
-    help: 'No feeler goes in anywhere between spacers, block and head.',
-    options: [
-      { value: 'yes', label: 'Flush' },
-      { value: 'no', label: 'A feeler goes in' },
-    ],
-    example: 'yes',
-  })
+  @ChoiceField(FLUSH)
   flush?: 'yes' | 'no';
 
-  @CheckField({ label: 'Indicator at zero, peak reset', help: 'Before contact, ram floating free.' })
+  @CheckField(ZEROED)
   zeroed?: boolean;
 
-  @CheckField({ label: 'Guard shut, eye protection on', help: 'Everyone near the press.' })
+  @CheckField(GUARDED)
   guarded?: boolean;
 
-  @MeasureField({
-    label: 'Maximum load',
-    help: 'Read the peak before anything is reset.',
-    dimension: 'force',
-    unit: { US: 'lbf', SI: 'kN' },
-    step: { US: '10', SI: '0.1' },
-    possible: { US: ['0', '2000000'], SI: ['0', '9000'] },
-    required: true,
-    example: { US: '61,870', SI: '279.6' },
-  })
+  @MeasureField(MAXIMUM_LOAD)
   maximumLoad?: string;
 
-  @InstantField({
-    label: 'Broken at',
-    help: 'The moment of failure.',
-    required: true,
-    example: '2031-06-11T09:05:00-04:00',
-  })
+  @InstantField(BROKEN_AT)
   testedAt?: string;
 
-  @ChoiceField({
-    label: 'Zero after the test',
-    aside: true,
-    options: [
-      { value: 'same', label: 'Back at zero' },
-      { value: 'off', label: 'Not back at zero' },
-    ],
-    example: 'same',
-  })
+  @ChoiceField(ZERO_AFTER)
   zeroAfter?: 'same' | 'off';
 
-  @TextField({
-    label: 'Levers worked by',
-    aside: true,
-    help: 'When somebody else than the responsible tester drove the press.',
-    example: '',
-  })
+  @TextField(OPERATOR)
   operator?: string;
 
-  @TextField({
-    label: 'Remarks',
-    aside: true,
-    help: 'Voids, segregation, dry inside, stones pulled out.',
-    example: '',
-  })
+  @TextField(REMARKS)
   remarks?: string;
 }
 

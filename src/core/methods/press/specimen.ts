@@ -20,7 +20,7 @@ export function specimenFindings(input: HardenedInput, setup: RunSetup, limits: 
     ...heldFindings(setup),
     ...ageFindings(input, setup, limits),
     ...surfaceFindings(input, setup, limits),
-    ...guardFindings(input),
+    ...zeroFindings(input),
   ];
 }
 
@@ -152,19 +152,17 @@ function surfaceFindings(input: HardenedInput, setup: RunSetup, limits: Limits):
   return found;
 }
 
-function guardFindings(input: HardenedInput): Finding[] {
-  const found: Finding[] = [];
-  if (input.maximumLoad && input.zeroed !== true) {
-    found.push(
-      finding({
-        id: 'specimen.zero-unrecorded',
-        severity: 'departure',
-        fields: ['zeroed'],
-        message: 'The zero was not recorded before loading.',
-        action: 'Tick it if it was set before contact; otherwise say so in the remarks.',
-        remark: 'Zero of the indicator not recorded.',
-      }),
-    );
-  }
-  return found;
+/** A load without a zero on record. */
+export function zeroFindings(input: Pick<HardenedInput, 'maximumLoad' | 'zeroed'>): Finding[] {
+  if (!input.maximumLoad || input.zeroed === true) return [];
+  return [
+    finding({
+      id: 'specimen.zero-unrecorded',
+      severity: 'departure',
+      fields: ['zeroed'],
+      message: 'The zero was not recorded before loading.',
+      action: 'Tick it if it was set before contact; otherwise say so in the remarks.',
+      remark: 'Zero of the indicator not recorded.',
+    }),
+  ];
 }

@@ -1,46 +1,43 @@
 import { ChoiceField, MeasureField } from '../fields';
-import { PressedSpecimenInput } from '../press';
-
-const DIAMETER = {
-  dimension: 'length',
-  unit: { US: 'in', SI: 'mm' },
-  step: { US: '0.01', SI: '0.25' },
-  possible: { US: ['1', '20'], SI: ['25', '500'] },
-  required: true,
-} as const;
-const LENGTH = {
-  dimension: 'length',
-  unit: { US: 'in', SI: 'mm' },
-  step: { US: '0.1', SI: '2' },
-  possible: { US: ['1', '40'], SI: ['25', '1000'] },
-  required: true,
-} as const;
+import { DIAMETER, LENGTH, PressedSpecimenInput } from '../press';
 
 /** The readings of one cylinder split along its length. */
 export class SplittingTensileInput extends PressedSpecimenInput {
   @MeasureField({
     label: 'Diameter near one end',
     ...DIAMETER,
+    required: true,
     help: 'In the plane of the marked lines.',
     example: { US: '4.01', SI: '101.50' },
   })
   diameter1?: string;
 
-  @MeasureField({ label: 'Diameter in the middle', ...DIAMETER, example: { US: '4.00', SI: '101.75' } })
+  @MeasureField({
+    label: 'Diameter in the middle',
+    ...DIAMETER,
+    required: true,
+    example: { US: '4.00', SI: '101.75' },
+  })
   diameter2?: string;
 
-  @MeasureField({ label: 'Diameter near the other end', ...DIAMETER, example: { US: '4.02', SI: '101.75' } })
+  @MeasureField({
+    label: 'Diameter near the other end',
+    ...DIAMETER,
+    required: true,
+    example: { US: '4.02', SI: '101.75' },
+  })
   diameter3?: string;
 
   @MeasureField({
     label: 'Length, one side',
     ...LENGTH,
+    required: true,
     help: 'Along the marked line.',
     example: { US: '8.0', SI: '202' },
   })
   length1?: string;
 
-  @MeasureField({ label: 'Length, other side', ...LENGTH, example: { US: '8.1', SI: '204' } })
+  @MeasureField({ label: 'Length, other side', ...LENGTH, required: true, example: { US: '8.1', SI: '204' } })
   length2?: string;
 
   @ChoiceField({

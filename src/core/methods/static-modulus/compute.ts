@@ -1,12 +1,12 @@
 import { cite, isWithin, type Limits } from '../../limits';
-import { type Exact, exact, meanOf, PI, plainOf, roundTo } from '../../quantity';
+import { type Exact, exact, meanOf, PI, plainOf } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
 import { nominalDiameter, nominalLength } from '../cylinder-compression/facts';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { FORCE_FACTOR, PRESS_FIELDS, STRESS_UNIT, specimenFindings } from '../press';
+import { FORCE_FACTOR, meanDiameter, PRESS_FIELDS, STRESS_UNIT, specimenFindings } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import type { StaticModulusInput } from './input';
 import { type LoadingPoint, passing, readLoadings } from './loadings';
@@ -20,13 +20,6 @@ const COUNTED = [2, 3] as const;
 /** Modulus that goes with a strength: 57,000 √f′c psi, 4,700 √f′c MPa. */
 const RELATION = { US: '57000', SI: '4700' } as const;
 
-function diameterOf(input: StaticModulusInput, setup: RunSetup): Exact | undefined {
-  const [one, two] = [readMeasure(input, 'diameter1')?.value, readMeasure(input, 'diameter2')?.value];
-  if (!one || !two) return undefined;
-  const step = limitsOf(setup).number('cylinder.diameter-step', input.system);
-  return roundTo(one.plus(two).div(2), step, setup.rounding ?? 'half-even');
-}
-
 /** A cylinder between its yokes: loaded and let go, never beyond 40 % of its companions. */
 export const PRESS: PressUse<StaticModulusInput> = {
   steps: { setup: 'spacers', load: 'load' },
@@ -35,7 +28,7 @@ export const PRESS: PressUse<StaticModulusInput> = {
     const { system } = input;
     const limits = limitsOf(setup);
     const size = setup.specimen?.nominalSize;
-    const own = diameterOf(input, setup);
+    const own = meanDiameter(input, setup);
     const diameter = own ?? (size && nominalDiameter(size, system));
     if (!diameter) return undefined;
     const area = diameter.pow(2).times(PI).div(4);
@@ -88,7 +81,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
   const mode = setup.rounding ?? 'half-even';
   const sheet = new Sheet(mode);
   const results: Result[] = [];
-  const diameter = diameterOf(input, setup);
+  const diameter = meanDiameter(input, setup);
   const companion = readMeasure(input, 'companion')?.value;
   const strainOf = strainBy(input);
   const loadings = strainOf ? readLoadings(input.loadings, strainOf) : undefined;

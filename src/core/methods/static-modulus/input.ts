@@ -1,13 +1,6 @@
 import { ChoiceField, LogField, MeasureField } from '../fields';
-import { PressedSpecimenInput } from '../press';
+import { FIRST_DIAMETER, LOADING_RATE, PressedSpecimenInput, SECOND_DIAMETER } from '../press';
 
-const DIAMETER = {
-  dimension: 'length',
-  unit: { US: 'in', SI: 'mm' },
-  step: { US: '0.01', SI: '0.25' },
-  possible: { US: ['1', '20'], SI: ['25', '500'] },
-  required: true,
-} as const;
 const GAUGE = {
   dimension: 'length',
   unit: { US: 'in', SI: 'mm' },
@@ -17,20 +10,10 @@ const GAUGE = {
 
 /** The readings of one cylinder loaded for its modulus. */
 export class StaticModulusInput extends PressedSpecimenInput {
-  @MeasureField({
-    label: 'Diameter 1',
-    ...DIAMETER,
-    help: 'At mid-height.',
-    example: { US: '4.01', SI: '101.50' },
-  })
+  @MeasureField(FIRST_DIAMETER)
   diameter1?: string;
 
-  @MeasureField({
-    label: 'Diameter 2',
-    ...DIAMETER,
-    help: 'At mid-height, at right angles to the first.',
-    example: { US: '4.00', SI: '101.75' },
-  })
+  @MeasureField(SECOND_DIAMETER)
   diameter2?: string;
 
   @MeasureField({
@@ -100,15 +83,6 @@ export class StaticModulusInput extends PressedSpecimenInput {
   })
   loadings?: string;
 
-  @MeasureField({
-    label: 'Loading rate',
-    aside: true,
-    help: 'If it was read.',
-    dimension: 'stressRate',
-    unit: { US: 'psi/s', SI: 'MPa/s' },
-    step: { US: '1', SI: '0.01' },
-    possible: { US: ['0', '2000'], SI: ['0', '14'] },
-    example: { US: '36', SI: '0.25' },
-  })
+  @MeasureField({ ...LOADING_RATE, help: 'If it was read.' })
   loadingRate?: string;
 }

@@ -1,7 +1,7 @@
 import { Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { findMethod, type Outcome } from '@/core/methods';
+import { findMethod } from '@/core/methods';
 import { ageText } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
@@ -79,7 +79,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
             members={set.specimens.map((each) => ({
               id: each.id,
               label: each.label,
-              strength: mainText(each.run),
+              strength: each.run?.main?.text ?? null,
               here: each.id === specimen.id,
             }))}
             findings={set.test.findings}
@@ -93,10 +93,4 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
       }
     />
   );
-}
-
-/** The main result of a run in words; null while there is none. */
-function mainText(run: { method: string; outcome: Outcome | null } | null): string | null {
-  const wanted = run && findMethod(run.method)?.mainResult;
-  return run?.outcome?.results.find(({ quantity }) => quantity === wanted)?.text ?? null;
 }

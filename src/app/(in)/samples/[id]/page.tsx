@@ -94,10 +94,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
           ) : (
             <Stack spacing={1}>
               {dossier.fresh.map((run) => {
-                const method = findMethod(run.method);
-                const result =
-                  run.outcome?.results.find(({ quantity }) => quantity === method?.mainResult) ??
-                  run.outcome?.results[0];
+                const result = run.main ?? run.outcome?.results[0];
                 const valid = run.outcome ? isReportable(run.outcome.findings) : true;
                 return (
                   <Box key={run.id}>
@@ -172,8 +169,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
               </TableHead>
               <TableBody>
                 {dossier.specimens.map((view) => {
-                  const wanted = view.run && findMethod(view.run.method)?.mainResult;
-                  const main = view.run?.outcome?.results.find(({ quantity }) => quantity === wanted);
+                  const main = view.run?.main;
                   const state =
                     view.opensAt && view.closesAt
                       ? windowState(

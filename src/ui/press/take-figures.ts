@@ -1,0 +1,30 @@
+import { convert, exact, roundedText } from '@/core/quantity';
+import type { RunSheetData } from '../runsheet/types';
+import type { Run } from '../runsheet/use-run';
+
+/** What a record of a break came to: loads in the unit of the run, the mean rate in psi/s or MPa/s. */
+interface Figures {
+  readonly peak: number;
+  readonly meanRate: number | null;
+  readonly at?: string;
+}
+
+/** Takes the figures of a record into the run's readings. What somebody read off stands: nothing is written over. */
+export function takeFigures(run: Run, { system }: RunSheetData, { peak, meanRate, at }: Figures): void {
+  const fields = run.method.press?.fields;
+  if (!fields) return;
+  const fill = (name: string | undefined, text: string): void => {
+    if (name && !run.readings.values[name]) run.readings.save(name, text);
+  };
+  const us = system === 'US';
+  const plain = (value: Parameters<typeof roundedText>[0], step: string): string =>
+    roundedText(value, step).replaceAll(',', '');
+  fill(fields.load, plain(exact(peak), us ? '10' : '0.1'));
+  const rate = fields.rate ? run.fields.get(fields.rate) : undefined;
+  if (meanRate !== null && rate?.kind === 'measure') {
+    // A method may read its rate by the minute.
+    const value = convert(exact(meanRate), us ? 'psi/s' : 'MPa/s', rate.unit[system]);
+    fill(rate.name, plain(value, us ? '0.1' : '0.001'));
+  }
+  if (at) fill(fields.at, at);
+}
