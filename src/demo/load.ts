@@ -21,6 +21,7 @@ import { letClientSee } from '@/server/actions/people';
 import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
 import { acceptReason, completeRun, saveReadings, startRun } from '@/server/actions/runs';
 import { makeSpecimens, takeSample } from '@/server/actions/samples';
+import { registerSmall } from '@/server/actions/small-specimens';
 import { recordEvent } from '@/server/actions/specimens';
 import { runViews, specimenViews } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
@@ -111,6 +112,7 @@ class Loader {
       const made: string[] = [];
       for (const sample of samples) made.push(await this.addSample(jobId, mixId, sample));
       await this.report(made, samples);
+      if (mix.key === 'walls') await this.addMasonry(made, samples);
       if (mix.story === 'low') await this.followUp(mixId);
     }
   }
@@ -171,6 +173,35 @@ class Loader {
           this.now,
         );
       }
+    }
+  }
+
+  /** The walls have grouted cells too: prisms that are due today, mortar cubes that are due tomorrow. */
+  private async addMasonry(made: readonly string[], samples: readonly PlannedSample[]): Promise<void> {
+    const sets = [
+      { days: 28, kind: 'grout prism', specifiedStrength: '2,150 psi' },
+      { days: 6, kind: 'mortar cube', specifiedStrength: '1,850 psi' },
+    ];
+    for (const { days, ...set } of sets) {
+      const age = (at: number): number => Math.abs(this.now.getTime() - at - days * 24 * HOUR);
+      const nearest = samples.reduce(
+        (best, { sampledAt }, index) => (age(sampledAt) < age(samples[best]?.sampledAt ?? 0) ? index : best),
+        0,
+      );
+      const madeAt = (samples[nearest]?.sampledAt ?? 0) + 35 * MINUTE;
+      await this.act(
+        'field',
+        registerSmall,
+        {
+          ...set,
+          sampleId: made[nearest],
+          count: 3,
+          madeAt: new Date(madeAt).toISOString(),
+          ageDays: days === 6 ? 7 : days,
+          place: 'Moist room, shelf 4',
+        },
+        madeAt,
+      );
     }
   }
 

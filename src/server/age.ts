@@ -1,3 +1,4 @@
+import { isMouldedConcrete, type MouldSize } from '@/core/moulds';
 import { ageWindow } from '@/core/windows';
 import type { jobs } from '@/db/schema';
 import { limitsNow } from './run-setup';
@@ -13,9 +14,10 @@ export async function windowsOf(
 ) {
   const limits = await limitsNow(tx, job);
   const from = await ageFrom(tx, job, sampleId, castAt);
-  return (ageHours: number | null): { opensAt: Date | null; closesAt: Date | null } => {
+  return (ageHours: number | null, size: MouldSize): { opensAt: Date | null; closesAt: Date | null } => {
     if (ageHours === null) return { opensAt: null, closesAt: null };
-    const window = ageWindow(from.getTime(), ageHours, limits);
+    const counted = isMouldedConcrete(size) ? from : castAt;
+    const window = ageWindow(counted.getTime(), ageHours, limits, size);
     return { opensAt: new Date(window.opensAt), closesAt: new Date(window.closesAt) };
   };
 }

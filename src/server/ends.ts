@@ -23,6 +23,7 @@ import {
   specimens,
 } from '@/db/schema';
 import { currentReadings } from './readings';
+import { specifiedFor } from './specified';
 
 /** A batch of ends as it is called: caps CB, ground ends GB. */
 export function batchLabel(batch: {
@@ -84,8 +85,7 @@ export async function batchSpecimens(db: Queryable, batchIds: readonly string[])
     .select({
       batchId: endBatchSpecimens.batchId,
       specimen: specimens,
-      specifiedStrength: mixes.specifiedStrength,
-      designatedAgeHours: mixes.ageHours,
+      mix: { specifiedStrength: mixes.specifiedStrength, ageHours: mixes.ageHours },
     })
     .from(endBatchSpecimens)
     .innerJoin(specimens, eq(specimens.id, endBatchSpecimens.specimenId))
@@ -105,13 +105,12 @@ export async function batchFacts(
 ): Promise<BatchFacts> {
   const [batch] = await db.select().from(endBatches).where(eq(endBatches.id, batchId));
   const rows = await batchSpecimens(db, [batchId]);
-  const expected = rows.map(({ specimen, specifiedStrength, designatedAgeHours }) =>
+  const expected = rows.map(({ specimen, mix }) =>
     expectedStrength(
       {
         ...setup,
         specimen: {
-          specifiedStrength,
-          designatedAgeHours,
+          ...specifiedFor(specimen, mix),
           ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
         },
       },

@@ -26,6 +26,7 @@ import { closePressFeed, drivePress, openPressFeed } from './actions/press';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, takeSample } from './actions/samples';
+import { registerSmall } from './actions/small-specimens';
 import { decideHold, recordEvent } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
 import type { UseCase } from './use-case';
@@ -42,6 +43,7 @@ export const USE_CASES = {
   'describe-sample': describeSample,
   'make-specimens': makeSpecimens,
   'register-cores': registerCores,
+  'register-small': registerSmall,
   'correct-cast-time': correctCastTime,
   'record-event': recordEvent,
   'decide-hold': decideHold,

@@ -10,7 +10,7 @@ import {
   type SampleFacts,
   type TechnicianFacts,
 } from '@/core/methods';
-import { mouldOf } from '@/core/moulds';
+import { isMouldedConcrete, mouldOf } from '@/core/moulds';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
@@ -33,6 +33,7 @@ import { NotFound } from './errors';
 import { padUses } from './pads';
 import { feedAddress } from './press/addresses';
 import { ageFrom, relatedFacts } from './sample-facts';
+import { specifiedFor } from './specified';
 
 /**
  * The changes to the limits register up to a revision; the newest of each entry counts, and what a project's document
@@ -254,7 +255,9 @@ async function subjectFacts(
   const { mix, sample, specimen, run, placement, job } = place;
   if (run.batchId) return { batch: await batchFacts(db, run.batchId, job.system, { profile: job.profile }) };
   if (specimen) {
-    const counted = await ageFrom(db, job, specimen.sampleId, specimen.castAt);
+    const counted = isMouldedConcrete(specimen.size)
+      ? await ageFrom(db, job, specimen.sampleId, specimen.castAt)
+      : specimen.castAt;
     return {
       specimen: {
         label: specimen.label,
@@ -268,8 +271,7 @@ async function subjectFacts(
         ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
         cure: specimen.cure,
         ...(specimen.ageHours === null ? { held: true } : {}),
-        specifiedStrength: mix.specifiedStrength,
-        designatedAgeHours: mix.ageHours,
+        ...specifiedFor(specimen, mix),
         ...(await endsFacts(db, specimen, job.system)),
       },
     };

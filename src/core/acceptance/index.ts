@@ -2,4 +2,5 @@ export * from './core-set';
 export * from './cube-set';
 export * from './low-strength';
 export * from './series';
+export * from './small-set';
 export * from './strength-test';

@@ -17,7 +17,8 @@ const CUBE = 'Cube compression';
 const SPLIT = 'Splitting tensile';
 const MODULUS = 'Static modulus';
 const CORE = 'Drilled cores';
-const SMALL = 'Mortar cubes and grout prisms in the press';
+const MORTAR = 'Mortar cubes';
+const GROUT = 'Grout prisms';
 
 /** What the other tests in a press are held against. The US values of cubes are conversions: they are made in SI. */
 export const PRESS_METHODS = {
@@ -153,16 +154,71 @@ export const PRESS_METHODS = {
   'core.count': entry(CORE, 'Cores for a questioned strength test', ACI318, both(min('3'), 'one')),
 
   'mortar-cube.rate': entry(
-    SMALL,
+    MORTAR,
     'Load rate on a 2 in [50 mm] cube',
     C109,
     twin(range('200', '400'), 'lbf/s', range('0.9', '1.8'), 'kN/s'),
   ),
+  'mortar-cube.area': entry(
+    MORTAR,
+    'Cross-section against the nominal one; beyond it the measured one counts',
+    C109,
+    both(max('1.5'), 'percent'),
+  ),
+  'mortar-cube.range-3': entry(
+    MORTAR,
+    'Range of three cubes, of their mean',
+    C109,
+    both(max('8.7'), 'percent'),
+  ),
+  'mortar-cube.range-2': entry(
+    MORTAR,
+    'Range of two cubes, of their mean',
+    C109,
+    both(max('7.6'), 'percent'),
+  ),
+  'mortar-cube.age-24h': entry(MORTAR, 'Age tolerance at 24 h', C109, both(max('0.5'), 'h')),
+  'mortar-cube.age-3d': entry(MORTAR, 'Age tolerance at 3 d', C109, both(max('1'), 'h')),
+  'mortar-cube.age-7d': entry(MORTAR, 'Age tolerance at 7 d', C109, both(max('3'), 'h')),
+  'mortar-cube.age-28d': entry(MORTAR, 'Age tolerance at 28 d and later', C109, both(max('12'), 'h')),
+
+  'grout-prism.rate': entry(
+    GROUT,
+    'Loading rate in the second half',
+    C1019,
+    twin(range('28', '42'), 'psi/s', range('0.20', '0.30'), 'MPa/s'),
+  ),
   'grout-prism.time': entry(
-    SMALL,
-    'Time for the second half of loading, grout prism',
+    GROUT,
+    'Time for the second half of loading, older editions',
     C1019,
     both(range('60', '120'), 's'),
   ),
-  'small.step': entry(SMALL, 'Strength reported to', C109, twin(max('10'), 'psi', max('0.1'), 'MPa')),
+  'grout-prism.side': entry(GROUT, 'Each side at least', C1019, twin(min('3'), 'in', min('75'), 'mm')),
+  'grout-prism.square': entry(
+    GROUT,
+    'The two sides differ by at most, of the smaller',
+    ourChoice('the space between four units is square'),
+    both(max('5'), 'percent'),
+  ),
+  'grout-prism.height': entry(
+    GROUT,
+    'Height, of the smaller side: twice it, within 5 %',
+    C1019,
+    both(range('1.9', '2.1'), 'one'),
+  ),
+  'grout-prism.count': entry(GROUT, 'Prisms of one age', C1019, both(min('3'), 'one')),
+  'grout-prism.range': entry(
+    GROUT,
+    'Range of the prisms of one age, of their mean',
+    ourChoice('look at caps and sides beyond it'),
+    both(max('15'), 'percent'),
+  ),
+  'grout-prism.read': entry(GROUT, 'Sides read to', C1019, twin(max('0.05'), 'in', max('1'), 'mm')),
+  'small.step': entry(
+    MORTAR,
+    'Strength of cubes and prisms reported to',
+    C109,
+    twin(max('10'), 'psi', max('0.1'), 'MPa'),
+  ),
 } as const satisfies Record<string, LimitEntry>;

@@ -11,7 +11,9 @@ import { delivery } from './delivery';
 import { densityYield } from './density-yield';
 import { endGrinding } from './end-grinding';
 import { evaporation } from './evaporation';
+import { groutPrism } from './grout-prism';
 import { initialCuring } from './initial-curing';
+import { mortarCube } from './mortar-cube';
 import { moulding } from './moulding';
 import { withPress } from './press/with-press';
 import { sampling } from './sampling';
@@ -39,6 +41,8 @@ const REGISTRY = {
   'cylinder-compression': cylinderCompression,
   'cube-compression': cubeCompression,
   'core-compression': coreCompression,
+  'grout-prism': groutPrism,
+  'mortar-cube': mortarCube,
   'splitting-tensile': splittingTensile,
   'static-modulus': staticModulus,
 } as const satisfies Record<string, Method>;

@@ -1,7 +1,7 @@
 import type { System } from '../quantity';
 
-/** A core is drilled, not moulded; it stands here because it is a size of specimen too. */
-export type MouldKind = 'cylinder' | 'beam' | 'cube' | 'core';
+/** A core is drilled; mortar cubes and grout prisms are no concrete: they stand here because they are sizes too. */
+export type MouldKind = 'cylinder' | 'beam' | 'cube' | 'core' | 'mortar cube' | 'grout prism';
 
 interface MouldFacts {
   readonly kind: MouldKind;
@@ -34,7 +34,7 @@ const cylinder = (
   volume,
 });
 const box = (
-  kind: 'beam' | 'cube',
+  kind: 'beam' | 'cube' | 'mortar cube' | 'grout prism',
   system: System,
   label: string,
   width: string,
@@ -67,13 +67,23 @@ export const MOULDS = {
   'cube-100': box('cube', 'SI', 'Cube 100 mm', '100', '100', '100', '1'),
   'core-4': { ...cylinder('US', 'Core, about 4 in', '4', '8', '0.05817764'), kind: 'core' },
   'core-100': { ...cylinder('SI', 'Core, about 100 mm', '100', '200', '1.5707963'), kind: 'core' },
+  'mortar-2': box('mortar cube', 'US', 'Mortar cube 2 in', '2', '2', '2', '0.00462963'),
+  'mortar-50': box('mortar cube', 'SI', 'Mortar cube 50 mm', '50', '50', '50', '0.125'),
+  'prism-3.5': box('grout prism', 'US', 'Grout prism, about 3 1/2 × 7 in', '3.5', '3.5', '7', '0.04962384'),
+  'prism-90': box('grout prism', 'SI', 'Grout prism, about 90 × 180 mm', '90', '90', '180', '1.458'),
 } as const satisfies Record<string, MouldFacts>;
 
 export type MouldSize = keyof typeof MOULDS;
 /** Every size a specimen can have, cores too. */
 export const SPECIMEN_SIZES = Object.keys(MOULDS) as MouldSize[];
+const FRESH: readonly MouldKind[] = ['cylinder', 'beam', 'cube'];
 /** The moulds that fresh concrete is put into. */
-export const MOULD_SIZES = SPECIMEN_SIZES.filter((size) => MOULDS[size].kind !== 'core');
+export const MOULD_SIZES = SPECIMEN_SIZES.filter(isMouldedConcrete);
+
+/** True for specimens made of the sample's own fresh concrete: no core, no grout, no mortar. */
+export function isMouldedConcrete(size: MouldSize): boolean {
+  return FRESH.includes(MOULDS[size].kind);
+}
 
 /** What is known of a mould, seen through the common interface. */
 export function mouldOf(size: MouldSize): MouldFacts {

@@ -229,6 +229,8 @@ export const specimens = pgTable(
     opensAt: at('opens_at'),
     closesAt: at('closes_at'),
     testedAt: at('tested_at'),
+    /** Strength asked of a grout or a mortar; null for concrete, whose mix says it. */
+    specifiedStrength: text('specified_strength'),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [index().on(table.sampleId), index().on(table.testedAt, table.closesAt)],

@@ -1,6 +1,6 @@
 import { IsISO8601, IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, eq, inArray } from 'drizzle-orm';
-import { mouldOf } from '@/core/moulds';
+import { isMouldedConcrete, mouldOf } from '@/core/moulds';
 import { runs, specimenEvents, specimens } from '@/db/schema';
 import { windowsOf } from '../age';
 import { defineUseCase, refuseFields, STAFF } from '../use-case';
@@ -31,14 +31,20 @@ export const correctCastTime = defineUseCase({
     if (minuteOf(castAt) < minuteOf(sample.sampledAt)) {
       refuseFields({ castAt: 'Cylinders cannot be made before the sample was taken.' });
     }
-    const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id));
+    // Prisms and mortar cubes are no part of this concrete.
+    const own = (await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id))).filter(
+      ({ size }) => isMouldedConcrete(size) || mouldOf(size).kind === 'core',
+    );
     if (own.length === 0) refuseFields({ castAt: 'No cylinders have been made of this sample.' });
     const windowOf = await windowsOf(tx, job, sample.id, castAt);
     for (const specimen of own) {
       await tx
         .update(specimens)
         // A core's window counts from its drilling: it stays.
-        .set({ castAt, ...(mouldOf(specimen.size).kind === 'core' ? {} : windowOf(specimen.ageHours)) })
+        .set({
+          castAt,
+          ...(mouldOf(specimen.size).kind === 'core' ? {} : windowOf(specimen.ageHours, specimen.size)),
+        })
         .where(eq(specimens.id, specimen.id));
     }
     await tx.insert(specimenEvents).values(

@@ -1,10 +1,8 @@
 import { IsInt, IsISO8601, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
-import { eq } from 'drizzle-orm';
-import { sampleLabel } from '@/core/identity/labels';
 import { coreWindow } from '@/core/methods/core-compression';
-import type { MouldSize } from '@/core/moulds';
-import { specimenEvents, specimens } from '@/db/schema';
+import { isMouldedConcrete, type MouldSize } from '@/core/moulds';
 import { Conflict } from '../errors';
+import { addNamed, lockedSpecimens } from '../named-specimens';
 import { limitsNow } from '../run-setup';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { sampleAndJob } from './samples';
@@ -34,43 +32,33 @@ export const registerCores = defineUseCase({
     const drilledAt = new Date(input.drilledAt);
     if (drilledAt.getTime() > now.getTime() + 60_000)
       refuseFields({ drilledAt: 'Drilled at lies in the future.' });
-    const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id)).for('update');
-    const [first] = own;
+    const own = await lockedSpecimens(tx, sample.id);
+    const first = own.find((each) => isMouldedConcrete(each.size));
     if (!first) throw new Conflict('This sample has no specimens: its casting time is not known.');
     if (drilledAt.getTime() < first.castAt.getTime())
       refuseFields({ drilledAt: 'Drilled before the concrete was placed.' });
     const size: MouldSize = job.system === 'US' ? 'core-4' : 'core-100';
-    const before = own.filter((each) => each.size === size).length;
     const limits = await limitsNow(tx, job);
     const window = coreWindow(input.drilledAt, undefined, {
       dry: limits.number('core.dry', job.system).toNumber(),
       test: limits.number('core.test', job.system).toNumber(),
     });
     const closesAt = window?.closesAt ?? drilledAt.getTime();
-    const saved = await tx
-      .insert(specimens)
-      .values(
-        Array.from({ length: input.count }, (_, index) => ({
-          sampleId: sample.id,
-          label: `${sampleLabel(job.number, sample.number)}-K${before + index + 1}`,
-          size,
-          cure: 'field' as const,
-          castAt: first.castAt,
-          ageHours: Math.round((closesAt - first.castAt.getTime()) / HOUR),
-          opensAt: new Date(window?.opensAt ?? closesAt),
-          closesAt: new Date(closesAt),
-        })),
-      )
-      .returning({ id: specimens.id, label: specimens.label });
-    await tx.insert(specimenEvents).values(
-      saved.map(({ id }) => ({
-        specimenId: id,
-        kind: 'drilled' as const,
-        at: drilledAt,
-        personId: actor.id,
-        place: input.location ?? '',
-      })),
-    );
-    return { labels: saved.map(({ label }) => label) };
+    const labels = await addNamed(tx, {
+      sample,
+      job,
+      own,
+      count: input.count,
+      values: {
+        size,
+        cure: 'field',
+        castAt: first.castAt,
+        ageHours: Math.round((closesAt - first.castAt.getTime()) / HOUR),
+        opensAt: new Date(window?.opensAt ?? closesAt),
+        closesAt: new Date(closesAt),
+      },
+      event: { kind: 'drilled', at: drilledAt, personId: actor.id, place: input.location ?? '' },
+    });
+    return { labels };
   },
 });

@@ -19,7 +19,7 @@ import { and, eq, sql } from 'drizzle-orm';
 import { specimenLabel } from '@/core/identity/labels';
 import { batchReadings } from '@/core/interchange';
 import { SAMPLE_KINDS, type SampleKind } from '@/core/methods';
-import { MOULD_SIZES, type MouldSize, mouldOf } from '@/core/moulds';
+import { isMouldedConcrete, MOULD_SIZES, type MouldSize } from '@/core/moulds';
 import {
   batches,
   jobs,
@@ -224,13 +224,13 @@ export const makeSpecimens = defineUseCase({
     // Both are judged to the minute, as they are shown.
     if (minuteOf(castAt) < minuteOf(sample.sampledAt))
       refuseFields({ castAt: 'Specimens cannot be made before the sample was taken.' });
-    // Cores of the same concrete have names of their own.
+    // Cores, prisms and mortar cubes have names of their own.
     const made = (
       await tx
         .select({ id: specimens.id, size: specimens.size })
         .from(specimens)
         .where(eq(specimens.sampleId, sample.id))
-    ).filter(({ size }) => mouldOf(size).kind !== 'core');
+    ).filter(({ size }) => isMouldedConcrete(size));
     const total = input.groups.reduce((sum, group) => sum + group.count, 0);
     if (made.length + total > 26) refuseFields({ groups: 'At most 26 specimens of one sample (A to Z).' });
     const windowOf = await windowsOf(tx, job, sample.id, castAt);
@@ -245,7 +245,7 @@ export const makeSpecimens = defineUseCase({
           cure: input.cure,
           castAt,
           ageHours,
-          ...windowOf(ageHours),
+          ...windowOf(ageHours, input.size),
         };
       });
     const saved = await tx

@@ -106,7 +106,7 @@ export const decideHold = defineUseCase({
     const windowOf = await windowsOf(tx, job, held.sampleId, held.castAt);
     await tx
       .update(specimens)
-      .set({ ageHours, ...windowOf(ageHours) })
+      .set({ ageHours, ...windowOf(ageHours, held.size) })
       .where(eq(specimens.id, held.id));
     await tx.insert(specimenEvents).values({
       specimenId: held.id,

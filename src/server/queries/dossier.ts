@@ -1,6 +1,14 @@
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
-import { coreSet, cubeSet, type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
+import {
+  coreSet,
+  cubeSet,
+  groutSet,
+  mortarSet,
+  type SetMember,
+  type StrengthTest,
+  strengthTest,
+} from '@/core/acceptance';
 import { Limits } from '@/core/limits';
 import {
   findMethod,
@@ -12,8 +20,7 @@ import {
   type RunSetup,
   setupMeasure,
 } from '@/core/methods';
-import { type MouldSize, mouldOf } from '@/core/moulds';
-import type { UnitId } from '@/core/quantity';
+import { type MouldKind, type MouldSize, mouldOf } from '@/core/moulds';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
@@ -33,6 +40,7 @@ import {
 } from '@/db/schema';
 import { limitChangesAt } from '../run-setup';
 import { present, readableJobs } from '../scope';
+import { specifiedFor } from '../specified';
 import type { Actor } from '../use-case';
 
 export interface ReasonView {
@@ -190,6 +198,8 @@ export interface SpecimenView {
   readonly opensAt: Date | null;
   readonly closesAt: Date | null;
   readonly testedAt: Date | null;
+  /** Strength asked of a grout or a mortar; null for concrete, whose mix says it. */
+  readonly specifiedStrength: string | null;
   readonly discarded: string | null;
   readonly run: RunView | null;
 }
@@ -251,6 +261,8 @@ export interface AgeSet {
   /** True at the age the specified strength is for; younger sets inform only. */
   readonly designated: boolean;
   readonly test: StrengthTest;
+  /** What they are, where they are no cylinders: `Cores`. */
+  readonly what?: string;
   /** What the specimens say together where that is no strength test: cubes by their school, cores by 85 and 75 %. */
   readonly note?: string;
 }
@@ -271,7 +283,9 @@ export function ageSets(
   const keys = [
     ...new Set(cylinders.filter((v) => v.ageHours !== null).map((v) => `${v.ageHours}/${v.cure}`)),
   ];
-  const others = (['cube', 'core'] as const).flatMap((kind) => otherSets(views, kind, job, mix, limits));
+  const others = (Object.keys(OTHERS) as OtherKind[]).flatMap((kind) =>
+    otherSets(views, kind, job, mix, limits),
+  );
   const sets = keys
     .map((key): AgeSet => {
       const own = cylinders.filter((view) => `${view.ageHours}/${view.cure}` === key);
@@ -291,19 +305,52 @@ export function ageSets(
   return [...sets, ...others];
 }
 
-/** Cubes and cores of one age: what they say together is no strength test of the ACI criteria. */
+/** Specimens whose set is no strength test of the ACI criteria: what they are called, and the result that counts. */
+const OTHERS = {
+  cube: { what: 'Cubes', quantity: 'compressive strength' },
+  core: { what: 'Cores', quantity: 'core strength' },
+  'grout prism': { what: 'Grout prisms', quantity: 'compressive strength' },
+  'mortar cube': { what: 'Mortar cubes', quantity: 'compressive strength' },
+} as const satisfies Partial<Record<MouldKind, { what: string; quantity: string }>>;
+type OtherKind = keyof typeof OTHERS;
+
+/** What strengths of one kind say together: the value to print, and the rule in words. */
+function togetherOf(
+  kind: OtherKind,
+  values: readonly string[],
+  specified: string | undefined,
+  system: 'US' | 'SI',
+  limits: Limits,
+): { text: string | null; note: string | undefined } {
+  const asked = setupMeasure(specified, 'stress', system === 'US' ? 'psi' : 'MPa');
+  if (kind === 'core')
+    return { text: null, note: asked && coreSet(values, asked.toFixed(), system, limits).sentence };
+  if (kind === 'cube') {
+    const cubes = cubeSet(values, system, limits);
+    return { text: cubes?.text ?? null, note: cubes && `${cubes.rule}: ${cubes.sentence}` };
+  }
+  const small =
+    kind === 'grout prism'
+      ? groutSet(values, asked, system, limits)
+      : values.length > 1
+        ? mortarSet(values, system, limits)
+        : undefined;
+  return { text: small?.text ?? null, note: small?.sentence };
+}
+
+/** Specimens of one kind and age that are no cylinders. */
 function otherSets(
   views: readonly SpecimenView[],
-  kind: 'cube' | 'core',
+  kind: OtherKind,
   job: { system: 'US' | 'SI'; rounding: 'half-even' | 'half-up' },
-  mix: { specifiedStrength?: string },
+  mix: { ageHours: number; specifiedStrength?: string },
   limits: Limits,
 ): AgeSet[] {
   const own = views.filter(({ size, ageHours }) => mouldOf(size).kind === kind && ageHours !== null);
   const keys = [...new Set(own.map(({ ageHours, cure }) => `${ageHours}/${cure}`))];
+  const { what, quantity } = OTHERS[kind];
   return keys.map((key) => {
     const members = own.filter(({ ageHours, cure }) => `${ageHours}/${cure}` === key);
-    const quantity = kind === 'cube' ? 'compressive strength' : 'core strength';
     const tested = members.flatMap((view) => {
       const outcome = view.run?.state === 'complete' ? view.run.outcome : null;
       const result = outcome?.results.find((each) => each.quantity === quantity);
@@ -311,25 +358,27 @@ function otherSets(
         ? [{ label: view.label, value: result.value }]
         : [];
     });
-    const values = tested.map(({ value }) => value);
-    const cubes = kind === 'cube' ? cubeSet(values, job.system, limits) : undefined;
-    const unit: UnitId = job.system === 'US' ? 'psi' : 'MPa';
-    const specified = setupMeasure(mix.specifiedStrength, 'stress', unit);
-    const note =
-      kind === 'cube'
-        ? cubes && `${cubes.rule}: ${cubes.sentence}`
-        : specified && coreSet(values, specified.toFixed(), job.system, limits).sentence;
+    const [first] = members;
+    const specified = first && specifiedFor(first, mix).specifiedStrength;
+    const { text, note } = togetherOf(
+      kind,
+      tested.map(({ value }) => value),
+      specified,
+      job.system,
+      limits,
+    );
     const waiting = members.filter(({ testedAt, discarded }) => !testedAt && !discarded);
     return {
-      ageHours: members[0]?.ageHours ?? 0,
-      cure: members[0]?.cure ?? 'standard',
+      ageHours: first?.ageHours ?? 0,
+      cure: first?.cure ?? 'standard',
       specimens: members,
       designated: false,
+      what,
       test: {
         state: waiting.length > 0 ? 'pending' : 'tested',
-        value: cubes?.text ?? null,
-        text: cubes?.text ?? null,
-        unit,
+        value: text,
+        text,
+        unit: job.system === 'US' ? 'psi' : 'MPa',
         used: tested.map(({ label }) => label),
         leftOut: [],
         waitingFor: waiting.map(({ label }) => label),

@@ -1,8 +1,8 @@
 import { and, asc, desc, eq, inArray, isNull, lt } from 'drizzle-orm';
 import { hardeningHours, padFor } from '@/core/ends';
-import { findMethod, isCylinderSize } from '@/core/methods';
+import { findMethod } from '@/core/methods';
 import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
-import { mouldOf } from '@/core/moulds';
+import { type MouldKind, mouldOf } from '@/core/moulds';
 import { plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
@@ -19,12 +19,15 @@ import {
 import { batchLabel, batchSpecimens } from '../ends';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
+import { specifiedFor } from '../specified';
 import type { Actor } from '../use-case';
 
 const AHEAD_MS = 4 * 86_400_000;
 const PAST_MS = 2 * 86_400_000;
 const HOUR = 3_600_000;
 const SHOWN = 30;
+/** What gets its ends capped or ground. */
+const CAPPED: readonly MouldKind[] = ['cylinder', 'core', 'grout prism'];
 
 /** The specimens whose windows come up: what their ends want, and until when. */
 export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
@@ -43,20 +46,20 @@ export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
   return rows.flatMap(({ specimen, mix, job, batch }) => {
     const { opensAt, closesAt, size } = specimen;
     if (!opensAt || !closesAt || closesAt.getTime() < now.getTime() - PAST_MS) return [];
-    if (!isCylinderSize(size) && mouldOf(size).kind !== 'core') return [];
+    const { kind } = mouldOf(size);
+    if (!CAPPED.includes(kind)) return [];
     const expected = expectedStrength(
       {
         specimen: {
-          specifiedStrength: mix.specifiedStrength,
-          designatedAgeHours: mix.ageHours,
+          ...specifiedFor(specimen, mix),
           ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
         },
       },
       job.system,
       limits,
     );
-    const core = mouldOf(size).kind === 'core';
-    const pads = expected && !core ? padFor(expected, job.system, limits) : null;
+    const bonded = kind !== 'cylinder';
+    const pads = expected && !bonded ? padFor(expected, job.system, limits) : null;
     const { hours } = hardeningHours('sulfur', expected, job.system, limits, true);
     return [
       {
@@ -65,7 +68,7 @@ export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
         jobId: job.id,
         size: mouldOf(size).label,
         expected: expected ? plainOf(expected.toSignificantDigits(3), STRESS_UNIT[job.system]) : 'not known',
-        pads: core ? 'not for cores' : pads ? `${pads} durometer` : 'not permitted',
+        pads: bonded ? `not for ${kind}s` : pads ? `${pads} durometer` : 'not permitted',
         hardens: hours.toNumber(),
         opensAt: opensAt.getTime(),
         closesAt: closesAt.getTime(),

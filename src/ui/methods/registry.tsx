@@ -14,7 +14,9 @@ import { DeliveryBench } from './delivery/Bench';
 import { DensityYieldBench } from './density-yield/Bench';
 import { EndGrindingBench } from './end-grinding/Bench';
 import { EvaporationBench } from './evaporation/Bench';
+import { GroutPrismBench } from './grout-prism/Bench';
 import { InitialCuringBench } from './initial-curing/Bench';
+import { MortarCubeBench } from './mortar-cube/Bench';
 import { MouldingBench } from './moulding/Bench';
 import { SamplingBench } from './sampling/Bench';
 import { SlumpBench } from './slump/Bench';
@@ -80,6 +82,8 @@ export const BENCHES: Readonly<Record<MethodId, ComponentType<BenchProps>>> = {
   'cylinder-compression': CylinderBench,
   'cube-compression': CubeBench,
   'core-compression': CoreBench,
+  'grout-prism': GroutPrismBench,
+  'mortar-cube': MortarCubeBench,
   'splitting-tensile': SplittingBench,
   'static-modulus': ModulusBench,
 };

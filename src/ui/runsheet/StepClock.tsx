@@ -23,9 +23,9 @@ export function StepClockView({
   const performed = run.readings.values[run.method.performedAt];
   const end = performed ? Date.parse(performed) : now;
   if (clock.startsAt === 'age') {
-    const { castAt, ageHours } = data.setup.specimen ?? {};
+    const { castAt, ageHours, mould } = data.setup.specimen ?? {};
     if (!castAt || !ageHours) return null;
-    const window = ageWindow(Date.parse(castAt), ageHours, limits);
+    const window = ageWindow(Date.parse(castAt), ageHours, limits, mould);
     const inside = end >= window.opensAt && end <= window.closesAt;
     const state = performed ? (inside ? 'done' : 'missed') : windowState(window, now, limits);
     const words = {

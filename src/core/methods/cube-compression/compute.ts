@@ -7,11 +7,11 @@ import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { coarseReading, resultOf } from '../outcome';
 import {
+  compressiveStrength,
   expectedStrength,
   FORCE_FACTOR,
   LENGTH_UNIT,
   PRESS_FIELDS,
-  STRESS_UNIT,
   specimenFindings,
 } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
@@ -103,27 +103,16 @@ export function compute(input: CubeCompressionInput, setup: RunSetup): Outcome {
       unit: us ? 'in2' : 'mm2',
       source,
     });
-    const step = limits.number('cube.step', system);
-    const strength = sheet.line({
-      symbol: 'fc',
-      name: 'Compressive strength',
-      formula: us ? 'F / A' : '1000 * F / A',
-      uses: { F: load, A: area },
-      value: load.times(FORCE_FACTOR[system]).div(area),
-      unit: STRESS_UNIT[system],
-      source,
-      round: { step, rule: `strength to ${step} ${STRESS_UNIT[system]}` },
-    });
-    const other = us ? 'SI' : 'US';
     results.push(
-      resultOf({
-        quantity: 'compressive strength',
-        symbol: 'fc',
-        value: strength,
-        unit: STRESS_UNIT[system],
-        step,
+      compressiveStrength(sheet, {
+        load,
+        area,
+        system,
+        limits,
+        step: 'cube.step',
         mode,
-        other: { unit: STRESS_UNIT[other], step: limits.number('cube.step', other) },
+        source,
+        symbols: { load: 'F', strength: 'fc' },
       }),
     );
   }

@@ -11,4 +11,5 @@ export * from './rates';
 export * from './space';
 export * from './specimen';
 export * from './specimen-input';
+export * from './strength';
 export * from './units';

@@ -72,8 +72,8 @@ function ageFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Fin
     ];
   }
   if (ageHours === undefined) return [];
-  const { ageFrom } = setup.specimen ?? {};
-  const window = ageWindow(ageFrom ? Date.parse(ageFrom) : cast, ageHours, limits);
+  const { ageFrom, mould } = setup.specimen ?? {};
+  const window = ageWindow(ageFrom ? Date.parse(ageFrom) : cast, ageHours, limits, mould);
   const off = offWindow(window, broken);
   if (off.where === 'inside') return [];
   const early = off.where === 'before';

@@ -8,6 +8,7 @@ import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { specimenDetail } from '@/server/queries/specimen';
+import { specifiedFor } from '@/server/specified';
 import { Card } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { PlanList } from '@/ui/parts/PlanList';
@@ -37,7 +38,7 @@ export default async function BenchPage({
     core && specimen.opensAt && specimen.closesAt
       ? { opensAt: specimen.opensAt.getTime(), closesAt: specimen.closesAt.getTime() }
       : specimen.ageHours
-        ? ageWindow(specimen.castAt.getTime(), specimen.ageHours, limits)
+        ? ageWindow(specimen.castAt.getTime(), specimen.ageHours, limits, specimen.size)
         : null;
   const state = window ? windowState(window, now, new Limits(limits.changes)) : null;
   const methods = methodsFor(specimen.size);
@@ -47,8 +48,7 @@ export default async function BenchPage({
     specimen: {
       mould: specimen.size,
       ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
-      specifiedStrength: mix.specifiedStrength,
-      designatedAgeHours: mix.ageHours,
+      ...specifiedFor(specimen, mix),
       ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
     },
   });

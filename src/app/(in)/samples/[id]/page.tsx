@@ -2,7 +2,7 @@ import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typograph
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
-import { mouldText } from '@/core/moulds';
+import { isMouldedConcrete, mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { ageText, windowState } from '@/core/windows';
 import { isReportable } from '@/core/working';
@@ -20,6 +20,7 @@ import { AcceptReasons } from '@/ui/views/AcceptReasons';
 import { CorrectCastTime } from '@/ui/views/CorrectCastTime';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { RegisterCores } from '@/ui/views/RegisterCores';
+import { RegisterSmall } from '@/ui/views/RegisterSmall';
 
 export const metadata: Metadata = { title: 'Sample' };
 
@@ -30,6 +31,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
   const { sample, placement, mix, job, limits } = dossier;
   const staff = actor.role !== 'client';
   const now = Date.now();
+  const moulded = dossier.specimens.find(({ size }) => isMouldedConcrete(size));
   const open = dossier.specimens.flatMap((view) =>
     (view.run?.reasons ?? [])
       .filter((reason) => !reason.acceptedByName)
@@ -133,14 +135,19 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
       <Card
         title="Specimens"
         actions={
-          staff && dossier.specimens[0] ? (
+          staff ? (
             <>
-              {actor.role === 'field' ? null : <RegisterCores sampleId={sample.id} zone={job.zone} />}
-              <CorrectCastTime
-                sampleId={sample.id}
-                zone={job.zone}
-                castAt={localInput(dossier.specimens[0].castAt, job.zone)}
-              />
+              <RegisterSmall sampleId={sample.id} zone={job.zone} system={job.system} />
+              {actor.role === 'field' || !moulded ? null : (
+                <RegisterCores sampleId={sample.id} zone={job.zone} />
+              )}
+              {moulded ? (
+                <CorrectCastTime
+                  sampleId={sample.id}
+                  zone={job.zone}
+                  castAt={localInput(moulded.castAt, job.zone)}
+                />
+              ) : null}
             </>
           ) : null
         }
@@ -232,8 +239,8 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
             .filter(({ test, note }) => test.value !== null || note)
             .map((set) => (
               <Card
-                key={`${set.ageHours}${set.cure}`}
-                title={`${set.designated ? 'Strength test' : 'For information'} at ${ageText(set.ageHours)}`}
+                key={`${set.what ?? ''}${set.ageHours}${set.cure}`}
+                title={`${set.what ?? (set.designated ? 'Strength test' : 'For information')} at ${ageText(set.ageHours)}`}
               >
                 <Typography className="mono" sx={{ fontSize: '1.8rem' }}>
                   {set.test.text ? `${set.test.text} ${unitLabel(set.test.unit)}` : ''}

@@ -1,0 +1,81 @@
+import { mouldOf, mouldText } from '../../moulds';
+import { standard } from '../../working';
+import type { Method } from '../contract';
+import { exampleInput } from '../example';
+import { fieldsOf } from '../fields';
+import { examplePress, pressPlan, pressSteps } from '../press';
+import { limitsOf } from '../setup';
+import { compute, PRESS } from './compute';
+import { GroutPrismInput } from './input';
+
+/** Compressive strength of grout prisms, from the moist room to the broken prism. */
+export const groutPrism: Method<GroutPrismInput> = {
+  id: 'grout-prism',
+  title: 'Grout prism',
+  designations: [standard('ASTM C1019')],
+  runOn: 'specimen',
+  takes: (mould) => mouldOf(mould).kind === 'grout prism',
+  yields: [{ quantity: 'compressive strength', symbol: 'f' }],
+  Input: GroutPrismInput,
+  steps: pressSteps({
+    measure: [
+      {
+        id: 'sizes',
+        title: 'Widths, height, ends',
+        phase: 'before',
+        instruction:
+          'Both widths at mid-height, each on two faces, and the height. Square to the ends, capped or ground; damp until the test.',
+        fields: ['x1', 'x2', 'y1', 'y2', 'height', 'square', 'ends'],
+      },
+    ],
+    load: {
+      instruction:
+        'The first half at any convenient rate, the second half at the rate of the band. Grout is weak: look at the verified range first.',
+      fields: ['loadingRate', 'secondHalf'],
+    },
+    after: [
+      {
+        id: 'remarks',
+        title: 'After the break',
+        phase: 'after',
+        instruction: 'How it broke, honeycomb at the liner, a dry inside.',
+        fields: ['remarks'],
+        caution: 'Sweep damp: crushed grout carries silica dust.',
+      },
+    ],
+  }),
+  performedAt: 'testedAt',
+  limitPrefixes: [
+    'grout-prism.',
+    'small.',
+    'age.',
+    'cylinder.out-of-moist',
+    'expected.',
+    'machine.',
+    'press.',
+    'log.',
+    'equipment.',
+  ],
+  press: PRESS,
+  mainResult: 'compressive strength',
+  plan(system, setup) {
+    const mould = setup.specimen?.mould;
+    const test = PRESS.test(Object.assign(new GroutPrismInput(), { system }), setup);
+    if (!mould || !test) return [];
+    return [
+      { label: 'Size', text: mouldText(mould) },
+      ...pressPlan(test, undefined, limitsOf(setup), system),
+    ];
+  },
+  compute,
+  example: (system) => ({
+    input: {
+      ...exampleInput(fieldsOf(GroutPrismInput), system),
+      system,
+      maximumLoad: system === 'US' ? '36,900' : '164.1',
+    },
+    setup: {
+      ...examplePress(system, system === 'US' ? 'prism-3.5' : 'prism-90'),
+    },
+  }),
+};

@@ -1,0 +1,66 @@
+import { mouldOf } from '../../moulds';
+import { standard } from '../../working';
+import type { Method } from '../contract';
+import { exampleInput } from '../example';
+import { fieldsOf } from '../fields';
+import { examplePress, pressPlan, pressSteps } from '../press';
+import { limitsOf } from '../setup';
+import { compute, PRESS } from './compute';
+import { MortarCubeInput } from './input';
+
+/** Compressive strength of mortar cubes, from the storage water to the broken cube. */
+export const mortarCube: Method<MortarCubeInput> = {
+  id: 'mortar-cube',
+  title: 'Mortar cube',
+  designations: [standard('ASTM C109/C109M')],
+  runOn: 'specimen',
+  takes: (mould) => mouldOf(mould).kind === 'mortar cube',
+  yields: [{ quantity: 'compressive strength', symbol: 'f' }],
+  Input: MortarCubeInput,
+  steps: pressSteps({
+    measure: [
+      {
+        id: 'cube',
+        title: 'Look the cube over',
+        phase: 'before',
+        instruction:
+          'Wipe it surface dry and free of grit. Faces that were against the mould are loaded. Measure the edges when cube or mould look off.',
+        fields: ['found', 'faces', 'edgeX', 'edgeY'],
+      },
+    ],
+    load: {
+      instruction:
+        'No cushion. Bring it to its rate within the first half of the load; no adjusting afterwards, least of all when it yields.',
+      fields: ['loadingRate'],
+      caution:
+        'A small cube bursts too: guard shut until the load is at zero. The seat must tilt freely under so small a face.',
+    },
+    after: [
+      {
+        id: 'remarks',
+        title: 'After the break',
+        phase: 'after',
+        instruction: 'What was odd: voids, layers, a slip, an uneven break.',
+        fields: ['remarks'],
+        caution: 'Sweep damp: crushed mortar carries silica dust.',
+      },
+    ],
+  }),
+  performedAt: 'testedAt',
+  limitPrefixes: ['mortar-cube.', 'small.', 'expected.', 'machine.', 'press.', 'log.', 'equipment.'],
+  press: PRESS,
+  mainResult: 'compressive strength',
+  plan(system, setup) {
+    const test = PRESS.test(Object.assign(new MortarCubeInput(), { system }), setup);
+    return test ? pressPlan(test, undefined, limitsOf(setup), system) : [];
+  },
+  compute,
+  example: (system) => ({
+    input: {
+      ...exampleInput(fieldsOf(MortarCubeInput), system),
+      system,
+      maximumLoad: system === 'US' ? '17,340' : '77.2',
+    },
+    setup: examplePress(system, system === 'US' ? 'mortar-2' : 'mortar-50'),
+  }),
+};

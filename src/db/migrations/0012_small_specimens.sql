@@ -1,0 +1,1 @@
+ALTER TABLE "specimens" ADD COLUMN "specified_strength" text;
