@@ -184,6 +184,7 @@ function planCylinder(target: number, testedAt: number, late: boolean, chance: C
       length: length.toFixed(2),
       mass: ((density * area * length) / 1728).toFixed(2),
       ends: 'pads',
+      padsLooked: 'sound',
       endsPlane: 'yes',
       zeroed: 'true',
       spacers: '5 + 2',

@@ -7,6 +7,7 @@ import {
   limitsOf,
   type RunSetup,
 } from '@/core/methods';
+import { capTime } from '@/core/methods/capping';
 import { groundRows } from '@/core/methods/end-grinding';
 import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
 import { mouldOf } from '@/core/moulds';
@@ -37,7 +38,7 @@ export function batchLabel(batch: {
 export async function endsFacts(
   db: Queryable,
   specimen: { readonly id: string; readonly label: string },
-  system: System,
+  job: { readonly system: System; readonly zone: string },
 ): Promise<Pick<NonNullable<RunSetup['specimen']>, 'ends'>> {
   const [found] = await db
     .select({ batch: endBatches, run: runs })
@@ -60,17 +61,33 @@ export async function endsFacts(
     .where(eq(outcomes.runId, found.run.id))
     .orderBy(desc(outcomes.seq))
     .limit(1);
+  const own =
+    method.id === 'capping'
+      ? capTime(
+          {
+            system: job.system,
+            ...Object.fromEntries(
+              (['pours', 'firstCapAt', 'lastCapAt'] as const).flatMap((field) =>
+                text(field) ? [[field, text(field)]] : [],
+              ),
+            ),
+          },
+          { zone: job.zone },
+          specimen.label,
+        )
+      : undefined;
   const lot = outcome?.setup.equipment?.find(({ number }) => number === outcome.input.lot);
   const ground =
     found.batch.kind === 'end-grinding'
-      ? groundRows(text('found'), system).find(({ label }) => label === specimen.label)
+      ? groundRows(text('found'), job.system).find(({ label }) => label === specimen.label)
       : undefined;
   const ends: EndsFacts = {
     kind: found.batch.kind === 'end-grinding' ? 'ground' : text('kind') === 'gypsum' ? 'gypsum' : 'sulfur',
     batch: batchLabel(found.batch),
-    finishedAt,
+    finishedAt: own ?? finishedAt,
     ...(lot?.strength ? { compound: lot.strength } : {}),
-    ...(ground?.length ? { length: `${ground.length.toFixed()} ${system === 'US' ? 'in' : 'mm'}` } : {}),
+    ...(lot?.compound ? { qualified: lot.compound } : {}),
+    ...(ground?.length ? { length: `${ground.length.toFixed()} ${job.system === 'US' ? 'in' : 'mm'}` } : {}),
     remarks: (outcome?.outcome.findings ?? [])
       .filter(({ severity }) => severity !== 'advice')
       .map(({ remark, message }) => remark ?? message),

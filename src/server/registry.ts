@@ -12,6 +12,7 @@ import {
   describeMachine,
   describePads,
   importEquipment,
+  qualifyCompound,
   qualifyPads,
   recordLotStrength,
   recordVerification,
@@ -27,7 +28,7 @@ import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, takeSample } from './actions/samples';
 import { registerSmall } from './actions/small-specimens';
-import { decideHold, recordEvent } from './actions/specimens';
+import { decideHold, leaveOut, recordEvent, takeBackIn } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
 import type { UseCase } from './use-case';
 
@@ -44,6 +45,8 @@ export const USE_CASES = {
   'make-specimens': makeSpecimens,
   'register-cores': registerCores,
   'register-small': registerSmall,
+  'leave-out': leaveOut,
+  'take-back-in': takeBackIn,
   'correct-cast-time': correctCastTime,
   'record-event': recordEvent,
   'decide-hold': decideHold,
@@ -68,6 +71,7 @@ export const USE_CASES = {
   'record-verification': recordVerification,
   'describe-machine': describeMachine,
   'describe-pads': describePads,
+  'qualify-compound': qualifyCompound,
   'qualify-pads': qualifyPads,
   'record-lot-strength': recordLotStrength,
   'set-service': setService,

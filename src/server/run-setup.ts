@@ -122,6 +122,7 @@ export async function equipmentFacts(
       ...(item.machine ? { machine: item.machine } : {}),
       ...(item.pads ? { pads: { ...item.pads, ...worn.get(item.number) } } : {}),
       ...(last?.strength ? { strength: last.strength } : {}),
+      ...(item.compound ? { compound: item.compound } : {}),
       ...(feedAddress(item.number) ? { live: true } : {}),
       ...(last ? { verifiedOn: last.verifiedOn } : {}),
       ...(last?.verifiedFrom ? { verifiedFrom: last.verifiedFrom } : {}),
@@ -272,7 +273,7 @@ async function subjectFacts(
         cure: specimen.cure,
         ...(specimen.ageHours === null ? { held: true } : {}),
         ...specifiedFor(specimen, mix),
-        ...(await endsFacts(db, specimen, job.system)),
+        ...(await endsFacts(db, specimen, job)),
       },
     };
   }

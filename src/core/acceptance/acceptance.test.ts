@@ -3,7 +3,15 @@ import { evaluate } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../limits';
 import { exact } from '../quantity';
-import { evaluateSeries, individualLimit, type SeriesPoint, type SetMember, strengthTest } from '.';
+import {
+  evaluateSeries,
+  individualLimit,
+  type SeriesPoint,
+  type SetMember,
+  strengthTest,
+  withinClass,
+  withinTrend,
+} from '.';
 
 const limits = new Limits();
 
@@ -208,5 +216,60 @@ describe('strength test of a set', () => {
     expect(strengthTest([member('A', 0, { strength: null, valid: false })], 'US', limits).state).toBe(
       'no valid result',
     );
+  });
+
+  it('tells both means of a set with one left out on evidence, and that it is reduced', () => {
+    const members = of([4000, 4100, 3100], '4x8').map((each, index) =>
+      index === 2 ? { ...each, leftOut: 'testing: stuck seat (W. C.)' } : each,
+    );
+    const test = strengthTest(members, 'US', limits);
+    expect([test.text, test.used]).toEqual(['4,050', ['0', '1']]);
+    expect(test.leftOut).toEqual([{ label: '2', why: 'testing: stuck seat (W. C.)' }]);
+    const out = test.findings.find(({ id }) => id === 'set.left-out');
+    // By hand: (4000 + 4100 + 3100) / 3 = 3733.3.
+    expect(out?.remark).toContain('Mean with it 3,730 psi');
+    expect(test.engineer[0]).toContain('reduced set: 2 of the 3');
+  });
+  it('has no result when everything is left out', () => {
+    const all = of([4000, 4100, 3100], '4x8').map((each) => ({ ...each, leftOut: 'moulding: honeycomb' }));
+    expect(strengthTest(all, 'US', limits).state).toBe('no valid result');
+  });
+
+  // Worked by hand: 145, 145.5 and 133 lb/ft³: the last is 12.25 lighter than the mean of the others.
+  it('asks about a density off its companions, and about the right one', () => {
+    const densities = ['145', '145.5', '133'];
+    const members = of([4000, 4100, 3900], '4x8').map((each, index) => ({
+      ...each,
+      density: densities[index] ?? '',
+    }));
+    const found = strengthTest(members, 'US', limits).findings.find(({ id }) => id === 'set.density');
+    expect(found?.message).toBe('2 is 12 lb/ft³ lighter than its companions.');
+    const near = members.map((each) => ({ ...each, density: '145' }));
+    expect(strengthTest(near, 'US', limits).findings.some(({ id }) => id === 'set.density')).toBe(false);
+  });
+});
+
+describe('within-test variation', () => {
+  // ACI 214R table (from memory), field conditions.
+  it.each([
+    ['2.9', 'excellent'],
+    ['3.0', 'very good'],
+    ['4.0', 'very good'],
+    ['4.1', 'good'],
+    ['6.0', 'fair'],
+    ['6.1', 'poor'],
+  ])('%s %% is %s', (coefficient, word) => expect(withinClass(exact(coefficient), limits)).toBe(word));
+  it('is told from ten sets on, over the last ten', () => {
+    const set = (spread: number) => [4000, 4000 + spread, 4000 + spread].map((value) => exact(value));
+    const sets = [
+      ...Array.from({ length: 10 }, () => set(169.3)),
+      ...Array.from({ length: 10 }, () => set(0)),
+    ];
+    expect(withinTrend(sets.slice(0, 9), limits)).toEqual([]);
+    const trend = withinTrend(sets, limits);
+    expect(trend).toHaveLength(11);
+    // s = 169.3 / 1.693 = 100 of a mean of 4112.9: 2.43 %.
+    expect(trend[0]?.toNumber()).toBeCloseTo(2.4314, 3);
+    expect(trend.at(-1)?.toNumber()).toBe(0);
   });
 });

@@ -4,3 +4,4 @@ export * from './low-strength';
 export * from './series';
 export * from './small-set';
 export * from './strength-test';
+export * from './within-trend';

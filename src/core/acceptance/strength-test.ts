@@ -26,6 +26,10 @@ export interface SetMember {
   readonly valid: boolean;
   /** True when the age is outside its window: an engineer decides whether it counts. */
   readonly outOfWindow: boolean;
+  /** Why a reviewer left it out, on evidence apart from its strength; absent for one that counts. */
+  readonly leftOut?: string;
+  /** Unrounded density where it was determined, decimal text. */
+  readonly density?: string;
 }
 
 /** The averaged value of a set: what acceptance looks at. */
@@ -65,9 +69,13 @@ export function strengthTest(
   const unit: UnitId = system === 'US' ? 'psi' : 'MPa';
   const waitingFor = members.filter((member) => member.strength === null && member.valid).map((m) => m.label);
   const leftOut = members
-    .filter((member) => !member.valid)
-    .map(({ label }) => ({ label, why: 'no valid result; see its findings' }));
-  const used = members.filter((member) => member.valid && member.strength !== null);
+    .filter((member) => !member.valid || member.leftOut !== undefined)
+    .map(({ label, valid, leftOut: evidence }) => ({
+      label,
+      why: valid && evidence !== undefined ? evidence : 'no valid result; see its findings',
+    }));
+  const whole = members.filter((member) => member.valid && member.strength !== null);
+  const used = whole.filter((member) => member.leftOut === undefined);
   const sheet = new Sheet(mode);
   const step = limits.number('cylinder.strength-step', system);
   const values = used.map((member) => exact(member.strength ?? 0));
@@ -95,7 +103,11 @@ export function strengthTest(
     source: standard('ASTM C39/C39M'),
     round: { step, rule: `mean rounded once, to ${step} ${unit}` },
   });
-  const findings = [...rangeFinding(used, values, system, limits, sheet)];
+  const findings = [
+    ...rangeFinding(used, values, system, limits, sheet),
+    ...densityFinding(whole, system, limits),
+    ...leftOutFinding(whole, mean, { system, limits, mode }),
+  ];
   const engineer: string[] = [];
   const large = used.every((member) => isLargeCylinder(member.size));
   const countId: LimitId = large ? 'set.count-6x12' : 'set.count-4x8';
@@ -142,6 +154,61 @@ export function strengthTest(
     findings,
     engineer,
   };
+}
+
+/** Those left out on evidence, with the mean that they would have given: a reader sees both. */
+function leftOutFinding(
+  whole: readonly SetMember[],
+  mean: ReturnType<typeof exact>,
+  about: { readonly system: System; readonly limits: Limits; readonly mode: RoundingMode },
+): Finding[] {
+  const out = whole.filter(({ leftOut }) => leftOut !== undefined);
+  if (out.length === 0) return [];
+  const { system, limits, mode } = about;
+  const unit: UnitId = system === 'US' ? 'psi' : 'MPa';
+  const step = limits.number('cylinder.strength-step', system);
+  const all = roundedText(meanOf(whole.map(({ strength }) => exact(strength ?? 0))), step, mode);
+  const words = out.map(({ label, leftOut }) => `${label}: ${leftOut}`).join('; ');
+  return [
+    finding({
+      id: 'set.left-out',
+      severity: 'departure',
+      needsReason: false,
+      fields: [],
+      message: `Left out on evidence, ${words}. With ${out.length === 1 ? 'it' : 'them'} the mean would be ${all} ${unit}, without ${roundedText(mean, step, mode)} ${unit}.`,
+      action: 'Reported with the evidence; an engineer decides whether the test counts.',
+      remark: `Left out on evidence, ${words}. Mean with ${out.length === 1 ? 'it' : 'them'} ${all} ${unit}.`,
+    }),
+  ];
+}
+
+/** A density off its companions is another specimen, another reading, or another concrete. */
+function densityFinding(whole: readonly SetMember[], system: System, limits: Limits): Finding[] {
+  const known = whole.flatMap(({ label, density }) =>
+    density === undefined ? [] : [{ label, density: exact(density) }],
+  );
+  const limit = limits.of('cylinder.density-agree', system);
+  const off = known.flatMap(({ label, density }) => {
+    const others = known.filter((each) => each.label !== label);
+    if (others.length === 0) return [];
+    const apart = density.minus(meanOf(others.map((each) => each.density)));
+    return isWithin(apart.abs(), limit) ? [] : [{ label, apart }];
+  });
+  // Of two it cannot be said which; of more, the one furthest off draws the others’ mean too.
+  const worst = off.toSorted((a, b) => b.apart.abs().comparedTo(a.apart.abs()))[0];
+  if (!worst) return [];
+  const unit: UnitId = system === 'US' ? 'lb/ft3' : 'kg/m3';
+  return [
+    finding({
+      id: 'set.density',
+      severity: 'advice',
+      fields: [],
+      limit: cite(limit),
+      message: `${worst.label} is ${plainOf(worst.apart.abs().toDecimalPlaces(0), unit)} ${worst.apart.isNegative() ? 'lighter' : 'heavier'} than its companions.`,
+      action:
+        'Label, mass and length first; then the pieces: voids, much air, another mix. Look before blaming the strength.',
+    }),
+  ];
 }
 
 function rangeFinding(

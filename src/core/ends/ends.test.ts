@@ -4,6 +4,8 @@ import { findMethod, type Method, type RunSetup, usableInput } from '../methods'
 import { exact } from '../quantity';
 import {
   capThickness,
+  compoundFit,
+  compoundQualification,
   compoundStrength,
   compoundToMelt,
   drawn,
@@ -13,7 +15,9 @@ import {
   padFor,
   padQualification,
   readPairs,
+  readPours,
   usesLeft,
+  youngestCap,
 } from '.';
 
 const limits = new Limits();
@@ -209,7 +213,10 @@ describe('what a test says of its ends', () => {
     ],
     ['above 7,000 qualified', { maximumLoad: '101,000' }, { durometer: '70', qualifiedTo: '8,200 psi' }, []],
   ] as const)('pads: %s', (_, input, pads, ids) => {
-    const all = found({ ends: 'pads', pads: 'P-1', aligned: true, ...input }, padsOf(pads));
+    const all = found(
+      { ends: 'pads', pads: 'P-1', padsLooked: 'sound', aligned: true, ...input },
+      padsOf(pads),
+    );
     expect(all.filter((id) => id.startsWith('pads.'))).toEqual(ids);
   });
 });
@@ -246,4 +253,137 @@ describe('a batch of caps', () => {
     );
     expect(run({ planeness: 'label,1,2,3\nA,yes,yes,yes\nB,yes,yes,yes' }, setup)).toEqual([]);
   });
+});
+
+describe('a compound above 7,000 psi', () => {
+  const reference = Array.from({ length: 15 }, (_, index) => exact(8000 + 40 * (index - 7)));
+  // ASTM C617 (from memory): 15 of each, mean at least 98 %, deviation at most 1.57 times the reference’s.
+  const capped = (mean: number, stretch: number) =>
+    Array.from({ length: 15 }, (_, index) => exact(mean + 40 * stretch * (index - 7)));
+  it.each([
+    ['as good', 7900, 1, true],
+    ['at the edge of the mean', 7840, 1, true],
+    ['below it', 7839, 1, false],
+    ['at the edge of the deviation', 8000, 1.57, true],
+    ['too scattered', 8000, 1.58, false],
+  ])('%s', (_, mean, stretch, qualified) => {
+    const found = compoundQualification(reference, capped(mean, stretch), 'US', limits);
+    expect(found?.qualified).toBe(qualified);
+    // Deviation of fifteen even steps of 40, by hand: 40 √20 = 178.885.
+    expect(found?.deviationReference.toNumber()).toBeCloseTo(178.885, 3);
+    expect(found?.usableTo.toNumber()).toBe(9600);
+  });
+  it('wants fifteen of each', () => {
+    expect(compoundQualification(reference, capped(8000, 1).slice(1), 'US', limits)).toBeUndefined();
+  });
+  const onFile = { usableTo: exact(9600), qualifiedOn: '2031-01-15' };
+  it.each([
+    ['7000', undefined, '2031-06-11', 'not asked'],
+    ['7010', undefined, '2031-06-11', 'none'],
+    ['9600', onFile, '2031-06-11', 'qualified'],
+    ['9601', onFile, '2031-06-11', 'too weak'],
+    ['8000', onFile, '2032-01-15', 'qualified'],
+    ['8000', onFile, '2032-01-16', 'too old'],
+  ] as const)('%s psi with %o on %s: %s', (strength, on, day, fit) =>
+    expect(compoundFit(exact(strength), on, day, 'US', limits)).toBe(fit),
+  );
+  it('hardens a shorter time only where that was shown', () => {
+    expect(hardeningHours('sulfur', exact(8000), 'US', limits, false, exact(3)).hours.toFixed()).toBe('3');
+    expect(hardeningHours('sulfur', exact(8000), 'US', limits, false, exact(30)).hours.toFixed()).toBe('16');
+    expect(hardeningHours('sulfur', exact(4000), 'US', limits, false, exact(1)).hours.toFixed()).toBe('2');
+  });
+
+  const method = findMethod('capping') as Method;
+  const batch = (expected: string, compound?: object): string[] => {
+    const { input } = usableInput(method, {
+      system: 'US',
+      kind: 'sulfur',
+      lot: 'L-1',
+      lastCapAt: '2031-06-10T10:00:00-04:00',
+    });
+    const setup: RunSetup = {
+      zone: 'America/New_York',
+      batch: { label: 'CB-1', seed: 1, specimens: ['A'], expected },
+      equipment: [
+        {
+          number: 'L-1',
+          kind: 'capping compound',
+          verifiedOn: '2031-05-01',
+          strength: '7,900 psi',
+          ...(compound ? { compound: compound as never } : {}),
+        },
+      ],
+    };
+    return method.compute(input, setup).findings.map(({ id }) => id);
+  };
+  it('is asked for by the batch, whatever its cubes came to', () => {
+    expect(batch('6,900 psi')).not.toContain('caps.qualified');
+    expect(batch('7,500 psi')).toContain('caps.qualified');
+    const compound = { usableTo: '9,600 psi', qualifiedOn: '2031-01-15', qualification: 'Q-9' };
+    expect(batch('7,500 psi', compound)).not.toContain('caps.qualified');
+  });
+});
+
+describe('caps as they were poured', () => {
+  const about = { zone: 'America/New_York', day: '2031-06-10', unit: 'degF' } as const;
+  it('are read from the columns of a file in any order, or as rows that are typed', () => {
+    const file =
+      'batch_id,specimen_id,end,t_pour,pot_F,plate_id\nCB-3,A-1,1,2031-06-10T09:10,268,P1\nCB-3,A-1,2,2031-06-10T09:19,270,P1';
+    const { pours, bad } = readPours(file, about);
+    expect(bad).toEqual([]);
+    expect(pours.map(({ label, end, at, pot }) => [label, end, at, pot?.toFixed()])).toEqual([
+      ['A-1', 1, '2031-06-10T13:10:00.000Z', '268'],
+      ['A-1', 2, '2031-06-10T13:19:00.000Z', '270'],
+    ]);
+    expect(readPours('A-1;top;9:19;131 °C', about).pours[0]?.pot?.toFixed(1)).toBe('267.8');
+    expect(youngestCap(pours, 'A-1')).toBe('2031-06-10T13:19:00.000Z');
+    expect(youngestCap(pours, 'B')).toBeUndefined();
+  });
+  it('give back rows without end or time, and a clock without a day', () => {
+    expect(readPours('A-1,3,9:10\nA-2,1,soon', about).bad).toEqual(['A-1,3,9:10', 'A-2,1,soon']);
+    expect(readPours('A-1,1,9:10', { ...about, day: undefined }).bad).toHaveLength(1);
+  });
+
+  const method = findMethod('capping') as Method;
+  const found = (input: object): string[] => {
+    const { input: usable } = usableInput(method, {
+      system: 'US',
+      kind: 'sulfur',
+      firstCapAt: '2031-06-10T09:00:00-04:00',
+      lastCapAt: '2031-06-10T09:30:00-04:00',
+      ...input,
+    });
+    const setup: RunSetup = {
+      zone: 'America/New_York',
+      batch: { label: 'CB-1', seed: 1, specimens: ['A', 'B'] },
+    };
+    return method.compute(usable, setup).findings.map(({ id }) => id);
+  };
+  it('are held against the batch: labels, both ends, the youngest, the pot of each', () => {
+    expect(found({ pours: 'A,1,9:05\nA,2,9:10\nB,1,9:20\nB,2,9:30' })).not.toContain('caps.pour-missing');
+    expect(found({ pours: 'A,1,9:05\nC,2,9:10' })).toEqual(
+      expect.arrayContaining(['caps.pour-missing', 'caps.pour-strange']),
+    );
+    expect(found({ pours: 'A,1,9:05\nA,2,9:31' })).toContain('caps.pour-later');
+    expect(found({ pours: 'A,1,9:05,250\nA,2,9:10,270' })).toContain('caps.pot-hold');
+    expect(found({ pours: 'nonsense' })).toContain('caps.pour-rows');
+  });
+});
+
+describe('what a test with pads is asked besides', () => {
+  const method = findMethod('cylinder-compression') as Method;
+  const found = (input: object): string[] => {
+    const { input: usable } = usableInput(method, { system: 'US', ends: 'pads', zeroed: true, ...input });
+    return method.compute(usable, {}).findings.map(({ id }) => id);
+  };
+  // ASTM C1231 (from memory): no hollow deeper than 0.20 in, no pad that is split.
+  it.each([
+    [{ padsLooked: 'split' }, 'pads.worn', true],
+    [{ padsLooked: 'hard' }, 'pads.worn', true],
+    [{ padsLooked: 'sound' }, 'pads.worn', false],
+    [{ maximumLoad: '60,000' }, 'pads.not-looked', true],
+    [{ maximumLoad: '60,000', padsLooked: 'sound' }, 'pads.not-looked', false],
+    [{ depression: '0.20' }, 'pads.depression', false],
+    [{ depression: '0.21' }, 'pads.depression', true],
+  ])('%o: %s %s', (input, id, there) => expect(found(input).includes(id)).toBe(there));
 });

@@ -10,6 +10,8 @@ export const SPECIMEN_EVENTS = [
   'hold decided',
   'released',
   'tested',
+  'left out',
+  'taken back in',
   'quarantined',
   'lost',
   'discarded',

@@ -100,6 +100,13 @@ export const ENDS = {
     C617,
     both(max('1.57'), 'one'),
   ),
+  'caps.pair-beyond': entry(
+    CAPS,
+    'Qualification: usable up to so much of the strength tested',
+    C617,
+    both(max('1.2'), 'one'),
+  ),
+  'caps.pair-months': entry(CAPS, 'Months between qualifications', C617, both(max('12'), 'one')),
   'caps.pair-count': entry(CAPS, 'Qualification: specimens of each kind', C617, both(min('15'), 'one')),
 
   'pads.strength-50': entry(
@@ -144,6 +151,12 @@ export const ENDS = {
     'Pad smaller than its retainer by at most',
     C1231,
     twin(max('0.0625'), 'in', max('2'), 'mm'),
+  ),
+  'pads.depression': entry(
+    PADS,
+    'Depression of an end that pads may bridge',
+    C1231,
+    twin(max('0.20'), 'in', max('5'), 'mm'),
   ),
   'pads.pairs': entry(PADS, 'Qualification: pairs at a level', C1231, both(min('10'), 'one')),
   'pads.pair-ratio': entry(

@@ -5,6 +5,8 @@ const C39 = standard('ASTM C39/C39M');
 const C31 = standard('ASTM C31/C31M');
 const ACI318 = standard('ACI 318', '26.12.3');
 
+const ACI214 = standard('ACI 214R');
+
 const AGE = 'Age at test';
 const CYLINDER = 'Cylinder compression';
 const EXPECTED = 'Expected strength';
@@ -58,6 +60,18 @@ export const HARDENED = {
     'Ends plane within',
     C39,
     twin(max('0.002'), 'in', max('0.05'), 'mm'),
+  ),
+  'cylinder.water-density': entry(
+    CYLINDER,
+    'Density of water at 73 °F [23 °C], for weighing in water',
+    C39,
+    twin(max('62.27'), 'lb/ft3', max('997.5'), 'kg/m3'),
+  ),
+  'cylinder.density-agree': entry(
+    CYLINDER,
+    'Density of a specimen from its companions, or by its size and in water',
+    ourChoice('beyond it one of the readings or the specimen is another'),
+    twin(max('2'), 'lb/ft3', max('30'), 'kg/m3'),
   ),
   'cylinder.loading-rate': entry(
     CYLINDER,
@@ -164,6 +178,12 @@ export const HARDENED = {
   ),
   'machine.face': entry(MACHINE, 'Bearing faces, of the specimen', C39, both(min('1.03'), 'one')),
   'machine.seat': entry(MACHINE, 'Months since the spherical seat was oiled', C39, both(max('6'), 'one')),
+  'press.offset': entry(
+    MACHINE,
+    'Axis of the specimen off the middle of the block, of its width',
+    ourChoice('the rings of the block are the guide'),
+    both(max('1'), 'percent'),
+  ),
   'press.gap': entry(
     MACHINE,
     'Gap between specimen and upper block with the ram down',
@@ -262,6 +282,16 @@ export const HARDENED = {
     C39,
     both(max('10.6'), 'percent'),
   ),
+  'within.excellent': entry(
+    SET,
+    'Within-test variation, field, excellent below',
+    ACI214,
+    both(max('3.0'), 'percent'),
+  ),
+  'within.very-good': entry(SET, 'Very good up to', ACI214, both(max('4.0'), 'percent')),
+  'within.good': entry(SET, 'Good up to', ACI214, both(max('5.0'), 'percent')),
+  'within.fair': entry(SET, 'Fair up to, poor beyond', ACI214, both(max('6.0'), 'percent')),
+  'within.sets': entry(SET, 'Sets that a within-test variation is told from', ACI214, both(min('10'), 'one')),
   'set.count-6x12': entry(SET, 'Cylinders 6×12 (150×300) in a strength test', ACI318, both(min('2'), 'one')),
   'set.count-4x8': entry(SET, 'Cylinders 4×8 (100×200) in a strength test', ACI318, both(min('3'), 'one')),
 

@@ -1,3 +1,4 @@
+export * from './compound-facts';
 export * from './contract';
 export * from './equipment-checks';
 export * from './fields';

@@ -18,6 +18,7 @@ import { isLimitId, type LimitChanges, Limits, PROFILES, type Profile } from '..
 import { type MouldSize, SPECIMEN_SIZES } from '../moulds';
 import type { RoundingMode } from '../quantity';
 import type { LogAnalysis, LogMapping, LogTrouble } from '../signals';
+import { CompoundFacts } from './compound-facts';
 import {
   EXPOSURES,
   type Exposure,
@@ -68,10 +69,11 @@ export class SpecimenFacts {
 export class EndsFacts {
   @IsIn(['sulfur', 'gypsum', 'ground']) kind: 'sulfur' | 'gypsum' | 'ground';
   @IsString() batch: string;
-  /** The youngest cap, or the end of grinding. */
+  /** The younger cap of this specimen where its caps are on record, else of the batch; or the end of grinding. */
   @IsOptional() @IsISO8601({ strict: true }) finishedAt?: string;
-  /** What the lot of compound proved. */
+  /** What the lot of compound proved, and what it was qualified to where it was. */
   @IsOptional() @MeasureText('stress') compound?: string;
+  @IsOptional() @ValidateNested() @Type(() => CompoundFacts) qualified?: CompoundFacts;
   @IsOptional() @MeasureText('length') length?: string;
   /** What the batch's own run found that must be said with every specimen of it. */
   @IsOptional() @IsArray() @IsString({ each: true }) remarks?: string[];
@@ -169,8 +171,9 @@ export class EquipmentFacts {
   @IsOptional() @ValidateNested() @Type(() => MachineFacts) machine?: MachineFacts;
   /** What a pair of unbonded pads is like, and how often it was used. */
   @IsOptional() @ValidateNested() @Type(() => PadFacts) pads?: PadFacts;
-  /** What a lot of capping compound proved. */
+  /** What a lot of capping compound proved, and what it is qualified to. */
   @IsOptional() @MeasureText('stress') strength?: string;
+  @IsOptional() @ValidateNested() @Type(() => CompoundFacts) compound?: CompoundFacts;
   /** True when its readings can be followed live. */
   @IsOptional() @IsBoolean() live?: boolean;
 }

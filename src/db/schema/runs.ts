@@ -12,7 +12,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { LimitChange } from '@/core/limits';
-import type { MachineFacts, Outcome, PadFacts, RunSetup } from '@/core/methods';
+import type { CompoundFacts, MachineFacts, Outcome, PadFacts, RunSetup } from '@/core/methods';
 import type { CurvePoint, LogAnalysis, LogMapping } from '@/core/signals';
 import { at, bytes, person } from './columns';
 import { endBatches } from './ends';
@@ -146,6 +146,8 @@ export const equipment = pgTable('equipment', {
   machine: jsonb('machine').$type<MachineFacts>(),
   /** What a pair of unbonded pads with its retainers is like. */
   pads: jsonb('pads').$type<PadFacts>(),
+  /** What a lot of capping compound was qualified to. */
+  compound: jsonb('compound').$type<CompoundFacts>(),
 });
 
 export const equipmentVerifications = pgTable(

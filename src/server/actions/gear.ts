@@ -16,13 +16,14 @@ import {
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { compoundStrength, padQualification, readPairs } from '@/core/ends';
+import { compoundQualification, compoundStrength, padQualification, readPairs } from '@/core/ends';
 import { readInstruments } from '@/core/interchange';
 import { isLimitId, type LimitChange, type LimitValue, shippedLimit } from '@/core/limits';
 import { fieldsOf, MachineFacts, METHODS, PadFacts } from '@/core/methods';
 import { exact, parseMeasure, type UnitId } from '@/core/quantity';
 import { equipment, equipmentVerifications, jobs, limitChanges } from '@/db/schema';
 import { NotFound } from '../errors';
+import { measureText } from '../measure-text';
 import { limitsNow } from '../run-setup';
 import { BENCH, defineUseCase, MANAGERS, refuseFields } from '../use-case';
 
@@ -220,6 +221,64 @@ export const qualifyPads = defineUseCase({
       .set({ pads: { ...item.pads, qualifiedTo, qualification: `${input.document}: ${words}` } })
       .where(eq(equipment.id, item.id));
     return { equipmentId: item.id, qualifiedTo };
+  },
+});
+
+export class QualifyCompoundInput {
+  @IsUUID() equipmentId: string;
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Tested on: a date, as 2031-05-14.' }) qualifiedOn: string;
+  /** Rows of a cylinder ground or capped with neat cement and its companion capped with the lot, psi or MPa. */
+  @IsString() @MaxLength(20_000, { message: 'At most 20,000 characters.' }) pairs: string;
+  @IsIn(['US', 'SI'], { message: 'Strengths in psi or in MPa: choose one.' }) system: 'US' | 'SI';
+  @IsOptional() @IsString() @MaxLength(20, { message: 'Hardened: at most 20 characters.' }) hardens?: string;
+  @IsNotEmpty({ message: 'Name the document it stands in.' })
+  @IsString()
+  @MaxLength(120, { message: 'Document: at most 120 characters.' })
+  document: string;
+}
+
+/** A lot of capping compound qualified above the strengths that need none, by fifteen and fifteen cylinders. */
+export const qualifyCompound = defineUseCase({
+  name: 'qualify compound',
+  roles: ['reviewer', 'manager'],
+  Input: QualifyCompoundInput,
+  async act({ tx, now }, input) {
+    const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
+    if (item?.kind !== 'capping compound') throw new NotFound('This lot');
+    if (Date.parse(input.qualifiedOn) > now.getTime() + 86_400_000)
+      refuseFields({ qualifiedOn: 'Tested on lies in the future.' });
+    const { pairs, bad } = readPairs(input.pairs);
+    if (bad.length > 0) refuseFields({ pairs: `This row holds no two numbers: ${bad[0]}` });
+    const limits = await limitsNow(tx);
+    const found = compoundQualification(
+      pairs.map(({ reference }) => reference),
+      pairs.map(({ pads }) => pads),
+      input.system,
+      limits,
+    );
+    if (!found)
+      return refuseFields({
+        pairs: `${pairs.length} rows: ${limits.number('caps.pair-count', input.system)} of each kind are needed.`,
+      });
+    const unit = input.system === 'US' ? 'psi' : 'MPa';
+    const words = `mean ${found.meanCapped.toFixed(1)} capped, ${found.wantedMean.toFixed(1)} ${unit} wanted; deviation ${found.deviationCapped.toFixed(1)}, at most ${found.mostDeviation.toFixed(1)} ${unit}`;
+    if (!found.qualified) refuseFields({ pairs: `Not qualified: ${words}.` });
+    const hardens = input.hardens
+      ? measureText('hardens', input.hardens, 'duration', 'h', [0.25, 72])
+      : undefined;
+    const usableTo = `${found.usableTo.toSignificantDigits(6).toFixed()} ${unit}`;
+    await tx
+      .update(equipment)
+      .set({
+        compound: {
+          usableTo,
+          qualifiedOn: input.qualifiedOn,
+          qualification: `${input.document}: ${words}`,
+          ...(hardens ? { hardens } : {}),
+        },
+      })
+      .where(eq(equipment.id, item.id));
+    return { equipmentId: item.id, usableTo };
   },
 });
 

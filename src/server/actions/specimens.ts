@@ -1,5 +1,5 @@
 import { IsIn, IsISO8601, IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
 import { RECORDED_EVENTS } from '@/core/identity/custody';
 import { specimenEvents, specimens } from '@/db/schema';
 import { windowsOf } from '../age';
@@ -140,4 +140,91 @@ async function replacedAge(
     refuseFields({ replaces: `The window of ${other.label} is closed: the held one can only inform.` });
   }
   return other.ageHours;
+}
+
+/** Where a fault lay that lets a specimen be left out; a low strength is none. */
+export const EVIDENCE = ['sampling', 'moulding', 'curing or handling', 'testing'] as const;
+
+export class LeaveOutInput {
+  @IsUUID() specimenId: string;
+  @IsIn(EVIDENCE, { message: 'Where the fault lay: choose one.' }) fault: (typeof EVIDENCE)[number];
+  @IsNotEmpty({ message: 'Say what was found, and where it can be seen.' })
+  @IsString()
+  @MaxLength(500, { message: 'Evidence: at most 500 characters.' })
+  evidence: string;
+  @IsIn(['yes'], { message: 'Left out only on what was found apart from the strength.' }) apart: 'yes';
+}
+
+/**
+ * A broken specimen left out of the mean of its set, on evidence of improper sampling, moulding, handling or testing that
+ * was found without looking at its strength. Its result stays on record, and the mean with it is told.
+ */
+export const leaveOut = defineUseCase({
+  name: 'leave out specimen',
+  roles: ['reviewer', 'manager'],
+  Input: LeaveOutInput,
+  async act({ tx, actor, now }, input) {
+    const specimen = await broken(tx, input.specimenId);
+    if (await isLeftOut(tx, specimen.id)) throw new Conflict('It is left out already.');
+    await tx.insert(specimenEvents).values({
+      specimenId: specimen.id,
+      kind: 'left out',
+      at: now,
+      personId: actor.id,
+      note: `${input.fault}: ${input.evidence.trim()}`,
+    });
+    return { specimenId: specimen.id };
+  },
+});
+
+export class TakeBackInput {
+  @IsUUID() specimenId: string;
+  @IsNotEmpty({ message: 'Say why it counts again.' })
+  @IsString()
+  @MaxLength(500, { message: 'Reason: at most 500 characters.' })
+  reason: string;
+}
+
+/** A specimen that was left out counts again: the evidence did not hold. */
+export const takeBackIn = defineUseCase({
+  name: 'take specimen back in',
+  roles: ['reviewer', 'manager'],
+  Input: TakeBackInput,
+  async act({ tx, actor, now }, input) {
+    const specimen = await broken(tx, input.specimenId);
+    if (!(await isLeftOut(tx, specimen.id))) throw new Conflict('It counts already.');
+    await tx.insert(specimenEvents).values({
+      specimenId: specimen.id,
+      kind: 'taken back in',
+      at: now,
+      personId: actor.id,
+      note: input.reason.trim(),
+    });
+    return { specimenId: specimen.id };
+  },
+});
+
+async function broken(tx: Transaction, specimenId: string) {
+  const [specimen] = await tx.select().from(specimens).where(eq(specimens.id, specimenId)).for('update');
+  if (!specimen) throw new NotFound('This specimen');
+  if (!specimen.testedAt)
+    throw new Conflict(
+      'It is not broken yet: one that is faulty now is put aside, with what is wrong with it.',
+    );
+  return specimen;
+}
+
+async function isLeftOut(tx: Transaction, specimenId: string): Promise<boolean> {
+  const [last] = await tx
+    .select({ kind: specimenEvents.kind })
+    .from(specimenEvents)
+    .where(
+      and(
+        eq(specimenEvents.specimenId, specimenId),
+        inArray(specimenEvents.kind, ['left out', 'taken back in']),
+      ),
+    )
+    .orderBy(desc(specimenEvents.at), desc(specimenEvents.savedAt))
+    .limit(1);
+  return last?.kind === 'left out';
 }

@@ -201,6 +201,8 @@ export interface SpecimenView {
   /** Strength asked of a grout or a mortar; null for concrete, whose mix says it. */
   readonly specifiedStrength: string | null;
   readonly discarded: string | null;
+  /** The evidence on which a reviewer left it out of its set's mean; null for one that counts. */
+  readonly leftOut: string | null;
   readonly run: RunView | null;
 }
 
@@ -214,16 +216,37 @@ export async function specimenViews(db: Queryable, sampleIds: readonly string[])
     .orderBy(asc(specimens.label));
   if (rows.length === 0) return [];
   const ids = rows.map(({ id }) => id);
-  const discards = await db
-    .select({ specimenId: specimenEvents.specimenId, note: specimenEvents.note })
+  const said = await db
+    .select({
+      specimenId: specimenEvents.specimenId,
+      kind: specimenEvents.kind,
+      note: specimenEvents.note,
+      by: people.name,
+    })
     .from(specimenEvents)
-    .where(and(inArray(specimenEvents.specimenId, ids), eq(specimenEvents.kind, 'discarded')));
+    .innerJoin(people, eq(people.id, specimenEvents.personId))
+    .where(
+      and(
+        inArray(specimenEvents.specimenId, ids),
+        inArray(specimenEvents.kind, ['discarded', 'left out', 'taken back in']),
+      ),
+    )
+    .orderBy(asc(specimenEvents.at), asc(specimenEvents.savedAt));
   const views = await runViews(db, { specimenIds: ids });
   return rows.map((row) => ({
     ...row,
-    discarded: discards.find(({ specimenId }) => specimenId === row.id)?.note ?? null,
+    discarded:
+      said.find(({ specimenId, kind }) => specimenId === row.id && kind === 'discarded')?.note ?? null,
+    leftOut: evidenceOf(
+      said.filter(({ specimenId, kind }) => specimenId === row.id && kind !== 'discarded').at(-1),
+    ),
     run: mainRun(views.filter(({ specimenId }) => specimenId === row.id)),
   }));
+}
+
+/** Why a specimen is left out, by the last word on it. */
+function evidenceOf(last: { kind: string; note: string; by: string } | undefined): string | null {
+  return last?.kind === 'left out' ? `${last.note} (${last.by})` : null;
 }
 
 /** The run that broke a specimen, before one that left it whole; of several the last. */
@@ -242,6 +265,7 @@ export function setMember(view: SpecimenView & { size: NominalSize }): SetMember
   const { run } = view;
   const outcome = run?.state === 'complete' ? run.outcome : null;
   const strength = outcome ? run?.strength : undefined;
+  const density = outcome?.results.find(({ quantity }) => quantity === 'density');
   const late = outcome?.findings.some((found) => /^(specimen|cylinder)\.age-/u.test(found.id)) ?? false;
   return {
     label: view.label,
@@ -251,6 +275,8 @@ export function setMember(view: SpecimenView & { size: NominalSize }): SetMember
     valid:
       view.discarded === null && (outcome === null || (isReportable(outcome.findings) && Boolean(strength))),
     outOfWindow: late,
+    ...(view.leftOut ? { leftOut: view.leftOut } : {}),
+    ...(density ? { density: density.value } : {}),
   };
 }
 
@@ -354,7 +380,7 @@ function otherSets(
     const tested = members.flatMap((view) => {
       const outcome = view.run?.state === 'complete' ? view.run.outcome : null;
       const result = outcome?.results.find((each) => each.quantity === quantity);
-      return outcome && result && isReportable(outcome.findings)
+      return outcome && result && view.leftOut === null && isReportable(outcome.findings)
         ? [{ label: view.label, value: result.value }]
         : [];
     });
@@ -368,6 +394,7 @@ function otherSets(
       limits,
     );
     const waiting = members.filter(({ testedAt, discarded }) => !testedAt && !discarded);
+    const out = members.flatMap(({ label, leftOut }) => (leftOut === null ? [] : [{ label, why: leftOut }]));
     return {
       ageHours: first?.ageHours ?? 0,
       cure: first?.cure ?? 'standard',
@@ -380,13 +407,19 @@ function otherSets(
         text,
         unit: job.system === 'US' ? 'psi' : 'MPa',
         used: tested.map(({ label }) => label),
-        leftOut: [],
+        leftOut: out,
         waitingFor: waiting.map(({ label }) => label),
         lines: [],
         findings: [],
         engineer: [],
       },
-      ...(note ? { note } : {}),
+      ...(note || out.length > 0
+        ? {
+            note: [note, ...out.map((each) => `Left out: ${each.label}, ${each.why}.`)]
+              .filter(Boolean)
+              .join(' '),
+          }
+        : {}),
     };
   });
 }

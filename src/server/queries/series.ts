@@ -33,6 +33,7 @@ export interface MixSeries {
   readonly mix: typeof mixes.$inferSelect;
   readonly criteria: readonly (typeof mixCriteria.$inferSelect)[];
   readonly rows: readonly SeriesRow[];
+  readonly limits: Limits;
   readonly verdicts: SeriesVerdicts;
   readonly followUps: readonly { sampleId: string; stepId: string; note: string; byName: string; at: Date }[];
 }
@@ -62,7 +63,7 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
     .where(eq(placements.mixId, mix.id))
     .orderBy(asc(samples.sampledAt));
   const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
-  const limits = new Limits(changes, revision);
+  const limits = new Limits(changes, revision, job.profile);
   const all = await specimenViews(
     db,
     taken.map(({ sample }) => sample.id),
@@ -80,9 +81,11 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
       mix,
       limits,
     );
-    const set = sets.find((each) => each.ageHours === mix.ageHours && each.cure === 'standard');
+    const set = sets.find((each) => each.designated && each.cure === 'standard');
     if (!set) return [];
-    const young = sets.find((each) => each.ageHours < mix.ageHours && each.test.state === 'tested');
+    const young = sets.find(
+      (each) => !each.what && each.ageHours < mix.ageHours && each.test.state === 'tested',
+    );
     const unaccepted = set.specimens.some(
       ({ run }) => run?.state === 'complete' && run.openReasons.length > 0,
     );
@@ -124,6 +127,7 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
     mix,
     criteria: await db.select().from(mixCriteria).where(eq(mixCriteria.mixId, mix.id)),
     rows,
+    limits,
     verdicts: evaluateSeries(rows, specifiedValue(mix, job.system), job.system, limits, job.rounding),
     followUps: releasedOnly ? [] : done,
   };

@@ -38,24 +38,60 @@ export function EndMaterial({
 }) {
   if (item.kind === 'capping compound') {
     return (
-      <FormDialog
-        title={`Strength of lot ${item.number}`}
-        useCase="record-lot-strength"
-        fixed={{ equipmentId: item.id }}
-        initial={{ verifiedOn: today, system: 'US' }}
-        fields={[
-          { name: 'verifiedOn', label: 'Tested on', type: 'date' },
-          { name: 'loads', label: 'Loads of three cubes', help: '2 in [50 mm] cubes, with spaces between.' },
-          { name: 'system', label: 'In', options: SYSTEMS.force },
-        ]}
-        submit="Record"
-        done={`Strength of ${item.number} recorded.`}
-        button={(open) => (
-          <Button size="small" variant="outlined" onClick={open}>
-            Cubes
-          </Button>
-        )}
-      />
+      <>
+        <FormDialog
+          title={`Strength of lot ${item.number}`}
+          useCase="record-lot-strength"
+          fixed={{ equipmentId: item.id }}
+          initial={{ verifiedOn: today, system: 'US' }}
+          fields={[
+            { name: 'verifiedOn', label: 'Tested on', type: 'date' },
+            {
+              name: 'loads',
+              label: 'Loads of three cubes',
+              help: '2 in [50 mm] cubes, with spaces between.',
+            },
+            { name: 'system', label: 'In', options: SYSTEMS.force },
+          ]}
+          submit="Record"
+          done={`Strength of ${item.number} recorded.`}
+          button={(open) => (
+            <Button size="small" variant="outlined" onClick={open}>
+              Cubes
+            </Button>
+          )}
+        />
+        <FormDialog
+          title={`Qualify lot ${item.number} above 7,000 psi [50 MPa]`}
+          useCase="qualify-compound"
+          fixed={{ equipmentId: item.id }}
+          initial={{ system: 'US', qualifiedOn: today }}
+          fields={[
+            {
+              name: 'pairs',
+              label: 'Cylinders',
+              type: 'lines',
+              help: 'A row for each two companions: ground or capped with neat cement, then capped with this lot. Fifteen rows.',
+            },
+            { name: 'system', label: 'In', options: SYSTEMS.stress },
+            {
+              name: 'hardens',
+              label: 'Caps hardened before the tests',
+              help: 'As 3 h: a time shown to be enough then counts for this lot instead of the 16 h.',
+              optional: true,
+            },
+            { name: 'qualifiedOn', label: 'Tested on', type: 'date' },
+            { name: 'document', label: 'Document' },
+          ]}
+          submit="Judge and record"
+          done={`${item.number} is qualified.`}
+          button={(open) => (
+            <Button size="small" onClick={open}>
+              Qualify
+            </Button>
+          )}
+        />
+      </>
     );
   }
   const { pads } = item;

@@ -61,7 +61,12 @@ export default async function GearPage() {
               verifiedOn: item.last?.verifiedOn ?? null,
               range: item.last?.verifiedFrom
                 ? `${item.last.verifiedFrom} to ${item.last.verifiedTo}`
-                : (item.last?.strength ?? ''),
+                : [
+                    item.last?.strength ?? '',
+                    ...(item.compound ? [`qualified to ${item.compound.usableTo}`] : []),
+                  ]
+                    .filter(Boolean)
+                    .join(', '),
               pads: item.pads,
               certificate: item.last?.certificate ?? '',
               due: item.due,

@@ -1,14 +1,24 @@
 import { DateTime } from 'luxon';
-import { type CapThickness, capThickness, drawn, hardeningHours } from '../../ends';
+import {
+  type CapThickness,
+  capThickness,
+  drawn,
+  hardeningHours,
+  type Pour,
+  readPours,
+  youngestCap,
+} from '../../ends';
 import { cite, isWithin, type LimitId, type Limits } from '../../limits';
-import { type Exact, exact, meanOf, plainOf } from '../../quantity';
+import { type Exact, exact, largest, meanOf, plainOf, smallest } from '../../quantity';
 import { bySeverity, type Finding, finding, type Severity, Sheet, standard } from '../../working';
+import { compoundFinding, hardensIn } from '../compound-checks';
 import type { Outcome, Result } from '../contract';
 import { endRows, lengthsOf, yesNo } from '../ends-rows';
-import { equipmentUse } from '../equipment-checks';
+import { dayOf, equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT, STRESS_UNIT } from '../press';
+import { unreadRows } from '../rows';
 import { limitsOf, type RunSetup, setupMeasure } from '../setup';
 import type { CappingInput } from './input';
 
@@ -76,13 +86,17 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
     results.push(resultOf({ quantity: 'mean cap thickness', symbol: 't', value: mean, unit, step, mode }));
   }
   const expected = setupMeasure(setup.batch?.expected, 'stress', STRESS_UNIT[system]);
-  const hard = hardeningHours(input.kind ?? 'sulfur', expected, system, limits, true);
+  const lot = setup.equipment?.find(({ number }) => number === input.lot);
+  const shown = hardensIn(lot?.compound, expected, dayOf(input.lastCapAt, setup), system, limits);
+  const hard = hardeningHours(input.kind ?? 'sulfur', expected, system, limits, true, shown);
+  const { pours, bad } = batchPours(input, setup);
   return {
     results,
     lines: sheet.lines,
     findings: bySeverity([
       ...equipmentUse(input, { lot: 'departure' }, input.lastCapAt, setup, limits),
-      ...potFindings(input, limits, expected),
+      ...potFindings(input, limits, expected, pours),
+      ...pourFindings(input, setup, pours, bad),
       ...lotFindings(input, setup, limits, expected),
       ...capFindings(input, setup, limits),
       ...planeFindings(input, setup, limits),
@@ -95,6 +109,8 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
         specimens: (setup.batch?.specimens ?? []).join(','),
         drawn: drawnLabels(setup).join(','),
         lastCapAt: input.lastCapAt ?? null,
+        pours: input.pours ?? '',
+        capped: pours.map(({ label, end }) => `${label}/${end}`).join(','),
         hours: hard.hours.toNumber(),
         hardAt: input.lastCapAt
           ? DateTime.fromISO(input.lastCapAt).plus({ hours: hard.hours.toNumber() }).toUTC().toISO()
@@ -103,6 +119,77 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
       },
     },
   };
+}
+
+type PoursInput = Pick<CappingInput, 'system' | 'pours' | 'firstCapAt' | 'lastCapAt'>;
+
+/** The caps of the batch as they were poured, and the rows that could not be read. */
+function batchPours(input: PoursInput, setup: RunSetup): ReturnType<typeof readPours> {
+  return readPours(input.pours, {
+    zone: setup.zone ?? 'utc',
+    day: dayOf(input.firstCapAt ?? input.lastCapAt, setup),
+    unit: input.system === 'US' ? 'degF' : 'degC',
+  });
+}
+
+/** When the younger cap of a specimen of the batch was poured, by its own rows; undefined where it has none. */
+export function capTime(input: PoursInput, setup: RunSetup, label: string): string | undefined {
+  return youngestCap(batchPours(input, setup).pours, label);
+}
+
+function pourFindings(
+  input: CappingInput,
+  setup: RunSetup,
+  pours: readonly Pour[],
+  bad: readonly string[],
+): Finding[] {
+  const found = unreadRows(
+    'caps.pour-rows',
+    'pours',
+    bad,
+    'A row holds the label, the end (1 or 2), the time, and if taken pot and plate; times without a date need the first cap’s time.',
+  );
+  if (pours.length === 0) return found;
+  const all = setup.batch?.specimens ?? [];
+  const strange = [...new Set(pours.map(({ label }) => label))].filter((label) => !all.includes(label));
+  if (all.length > 0 && strange.length > 0)
+    found.push(
+      finding({
+        id: 'caps.pour-strange',
+        severity: 'advice',
+        fields: ['pours'],
+        message: `Not of this batch: ${strange.slice(0, 3).join(', ')}.`,
+        action: 'Check the labels.',
+      }),
+    );
+  const open = all.filter(
+    (label) => ![1, 2].every((end) => pours.some((p) => p.label === label && p.end === end)),
+  );
+  if (open.length > 0)
+    found.push(
+      finding({
+        id: 'caps.pour-missing',
+        severity: 'advice',
+        fields: ['pours'],
+        message: `Not both ends on record: ${open.slice(0, 4).join(', ')}${open.length > 4 ? ' …' : ''}.`,
+        action: 'Their caps count from the youngest cap of the batch.',
+      }),
+    );
+  const youngest = youngestCap(pours);
+  const minute = (text: string): number => Math.floor(Date.parse(text) / 60_000);
+  if (youngest && input.lastCapAt && minute(youngest) > minute(input.lastCapAt))
+    found.push(
+      finding({
+        id: 'caps.pour-later',
+        severity: 'departure',
+        needsReason: false,
+        fields: ['lastCapAt', 'pours'],
+        message: 'A cap was poured after the one that is called the youngest.',
+        action: 'Correct the time of the youngest cap, or the row.',
+        remark: 'Time of the youngest cap not consistent with the caps as poured.',
+      }),
+    );
+  return found;
 }
 
 type Words = { message: string; action: string; remark?: string };
@@ -119,15 +206,29 @@ function make(
   return finding({ id, severity, needsReason, fields, limit: cite(limits.of(id, system)), ...words });
 }
 
-function potFindings(input: CappingInput, limits: Limits, expected: Exact | undefined): Finding[] {
+function potFindings(
+  input: CappingInput,
+  limits: Limits,
+  expected: Exact | undefined,
+  pours: readonly Pour[],
+): Finding[] {
   const { system } = input;
   const found: Finding[] = [];
   if (input.kind === 'gypsum') return found;
-  for (const field of ['potStart', 'potHottest']) {
-    const pot = readMeasure(input, field);
-    if (!pot) continue;
-    const said = plainOf(pot.value, pot.unit);
-    if (!isWithin(pot.value, limits.of('caps.pot-stop', system)))
+  const unit = system === 'US' ? 'degF' : 'degC';
+  const poured = pours.flatMap(({ pot }) => pot ?? []);
+  const readings: [string, Exact][] = [
+    ...['potStart', 'potHottest'].flatMap((field): [string, Exact][] => {
+      const value = readMeasure(input, field)?.value;
+      return value ? [[field, value]] : [];
+    }),
+    ...(poured.length > 0
+      ? [...new Set([smallest(poured), largest(poured)])].map((pot): [string, Exact] => ['pours', pot])
+      : []),
+  ];
+  for (const [field, pot] of readings) {
+    const said = plainOf(pot, unit);
+    if (!isWithin(pot, limits.of('caps.pot-stop', system)))
       found.push(
         make(limits, system, 'caps.pot-stop', 'invalid', [field], {
           message: `The pot is at ${said}.`,
@@ -135,7 +236,7 @@ function potFindings(input: CappingInput, limits: Limits, expected: Exact | unde
             'Stop. Heat off, lid on, nobody bends over it; the mortar is discarded. Fire: cover, never water.',
         }),
       );
-    else if (!isWithin(pot.value, limits.of('caps.pot-hold', system)))
+    else if (!isWithin(pot, limits.of('caps.pot-hold', system)))
       found.push(
         make(limits, system, 'caps.pot-hold', 'departure', [field], {
           message: `The pot is at ${said}: it skins before the specimen stands.`,
@@ -143,7 +244,7 @@ function potFindings(input: CappingInput, limits: Limits, expected: Exact | unde
           remark: `Capped from a pot at ${said}.`,
         }),
       );
-    else if (!isWithin(pot.value, limits.of('caps.pot', system)))
+    else if (!isWithin(pot, limits.of('caps.pot', system)))
       found.push(
         make(limits, system, 'caps.pot', 'departure', [field], {
           message: `The pot is at ${said}.`,
@@ -201,22 +302,17 @@ function lotFindings(
         action: 'The lot is not used. Its replacement is tested weekly until four in a row conform.',
       }),
     ];
-  if (!expected || strength.greaterThanOrEqualTo(expected)) return [];
-  return [
-    make(
-      limits,
-      system,
-      'caps.lot-strength',
-      'departure',
-      ['lot'],
-      {
-        message: `About ${plainOf(expected, unit)} is expected; lot ${lot.number} proved only ${plainOf(strength, unit)}.`,
-        action: 'Take a stronger compound, grind the ends, or use pads where they are permitted.',
-        remark: 'Capping compound weaker than the concrete.',
-      },
-      true,
-    ),
-  ];
+  return compoundFinding({
+    strength: expected,
+    proved: false,
+    cubes: strength,
+    lot: lot.number,
+    compound: lot.compound,
+    day: dayOf(input.lastCapAt, setup),
+    system,
+    limits,
+    fields: ['lot'],
+  });
 }
 
 function capFindings(input: CappingInput, setup: RunSetup, limits: Limits): Finding[] {

@@ -9,6 +9,8 @@ import { limitsOf, type RunSetup, setupMeasure } from '../setup';
 import { compute, drawnLabels } from './compute';
 import { CappingInput } from './input';
 
+export { capTime } from './compute';
+
 const HAZARD =
   'Molten sulfur burns deeply: face shield, heat gloves, long sleeves, apron; never bend over the pot. Water in it explodes as steam: everything dry. Its gas numbs the nose: hood and exhaust on, leave if it stings. Fire: lid, never water; the smoke is sulfur dioxide. The safety data sheet, local codes and the fire plan come first.';
 
@@ -44,7 +46,7 @@ export const capping: Method<CappingInput> = {
       phase: 'test',
       instruction:
         'Stir, pour, lower against the guide at once, lift when the rim has set; then the other end. Before a skin forms it stands on molten compound everywhere, or it is done again.',
-      fields: ['firstCapAt', 'lastCapAt', 'potHottest', 'returnedAt'],
+      fields: ['firstCapAt', 'pours', 'lastCapAt', 'potHottest', 'returnedAt'],
       caution: HAZARD,
       clock: { label: 'Since the youngest cap', startsAt: 'lastCapAt' },
     },

@@ -136,3 +136,36 @@ function endFindings(input: CylinderCompressionInput, limits: Limits): Finding[]
   }
   return [];
 }
+
+/** Mass in air and in water, and the density by size against the one by weighing in water. */
+export function waterFindings(
+  input: CylinderCompressionInput,
+  limits: Limits,
+  found: Readonly<Record<'density' | 'byWater' | 'mass' | 'inWater', Exact | undefined>>,
+): Finding[] {
+  const { density, byWater, mass, inWater } = found;
+  if (mass && inWater && !byWater)
+    return [
+      finding({
+        id: 'cylinder.mass-in-water',
+        severity: 'departure',
+        fields: ['massInWater'],
+        message: 'It cannot weigh more in water than in air.',
+        action: 'Were the two masses exchanged? Weigh again.',
+        remark: 'Mass in water not consistent.',
+      }),
+    ];
+  const most = limits.of('cylinder.density-agree', input.system);
+  if (!density || !byWater || isWithin(density.minus(byWater).abs(), most)) return [];
+  const unit = input.system === 'US' ? 'lb/ft3' : 'kg/m3';
+  return [
+    finding({
+      id: 'cylinder.density-agree',
+      severity: 'advice',
+      fields: ['mass', 'massInWater', 'length'],
+      limit: cite(most),
+      message: `By its size it has ${plainOf(density.toDecimalPlaces(0), unit)}, in water ${plainOf(byWater.toDecimalPlaces(0), unit)}: one of the readings is wrong.`,
+      action: 'Weigh and measure again while it is whole.',
+    }),
+  ];
+}

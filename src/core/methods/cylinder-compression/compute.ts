@@ -6,7 +6,7 @@ import { resultOf } from '../outcome';
 import { FORCE_FACTOR, LENGTH_UNIT, lengthFactor, STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { findingsAfterLoad } from './after-load';
-import { findingsBeforeLoad } from './before-load';
+import { findingsBeforeLoad, waterFindings } from './before-load';
 import { endsFindings } from './ends';
 import type { CylinderCompressionInput } from './input';
 
@@ -32,6 +32,7 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
   const load = readMeasure(input, 'maximumLoad')?.value;
   const length = readMeasure(input, 'length')?.value;
   const mass = readMeasure(input, 'mass')?.value;
+  const inWater = readMeasure(input, 'massInWater')?.value;
 
   let diameter: Exact | undefined;
   let strength: Exact | undefined;
@@ -163,13 +164,41 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       }),
     );
   }
+  let byWater: Exact | undefined;
+  if (mass && inWater?.lessThan(mass)) {
+    const step = limits.number('cylinder.density-step', system);
+    const water = limits.number('cylinder.water-density', system);
+    byWater = sheet.line({
+      symbol: 'rhow',
+      name: 'Density by weighing in water',
+      formula: 'W * gw / (W - Ws)',
+      uses: { W: mass, gw: water, Ws: inWater },
+      value: mass.times(water).div(mass.minus(inWater)),
+      unit: system === 'US' ? 'lb/ft3' : 'kg/m3',
+      source: C39,
+      round: { step, rule: `density to ${step}` },
+    });
+    // One density is reported: by size where the size is known, the other one checks it.
+    if (!density)
+      results.push(
+        resultOf({
+          quantity: 'density',
+          symbol: 'rhow',
+          value: byWater,
+          unit: system === 'US' ? 'lb/ft3' : 'kg/m3',
+          step,
+          mode,
+        }),
+      );
+  }
   return {
     results,
     lines: sheet.lines,
     findings: bySeverity([
+      ...waterFindings(input, limits, { density, byWater, mass, inWater }),
       ...findingsBeforeLoad(input, setup, limits),
       ...endsFindings(input, setup, limits, strength),
-      ...findingsAfterLoad(input, setup, limits, { strength, ratio, density, corrected }),
+      ...findingsAfterLoad(input, setup, limits, { strength, ratio, density: density ?? byWater, corrected }),
     ]),
     conformity: [],
     picture: {

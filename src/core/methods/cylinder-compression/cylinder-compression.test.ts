@@ -234,3 +234,36 @@ it('tells the rate in the machine’s own units', () => {
   expect(text('4x8')).toBe('352 to 528 lbf/s');
   expect(text('6x12')).toBe('792 to 1,188 lbf/s');
 });
+
+describe('density', () => {
+  const four = { diameter1: '4.00', diameter2: '4.00' };
+  const density = (input: Input) =>
+    outcomeOf(input).results.find(({ quantity }) => quantity === 'density')?.text;
+  // ASTM C39 (from memory): ρ = 6912 W / (π D² L); in water ρ = W γw / (W − Ws), γw 62.27 lb/ft³ [997.5 kg/m³].
+  it('by its size, or in water where the length is not known', () => {
+    expect(density({ ...four, length: '8.0', mass: '8.42' })).toBe('145');
+    expect(density({ mass: '8.42', massInWater: '4.92' })).toBe('150');
+    expect(density({ system: 'SI', mass: '3.885', massInWater: '2.290' })).toBe('2,430');
+  });
+  it('asks when the two do not agree, or the masses are exchanged', () => {
+    const both = { ...four, length: '7.95', mass: '8.42' };
+    expect(idsOf({ ...both, massInWater: '4.92' })).toContain('cylinder.density-agree');
+    expect(idsOf({ ...both, massInWater: '4.82' })).not.toContain('cylinder.density-agree');
+    expect(idsOf({ mass: '4.92', massInWater: '8.42' })).toContain('cylinder.mass-in-water');
+  });
+});
+
+// 1 % of the width and a gap of 0.375 to 1 in are our choices; by hand on a 4 in cylinder.
+it.each([
+  [{ offset: '0.04' }, 'press.offset', false],
+  [{ offset: '0.05' }, 'press.offset', true],
+  [{ gap: '0.37' }, 'press.gap', true],
+  [{ gap: '0.38' }, 'press.gap', false],
+  [{ gap: '1.01' }, 'press.gap', true],
+])('%o: %s %s', (input, id, there) => {
+  const setup: RunSetup = {
+    equipment: [{ number: 'P', kind: 'compression machine', verifiedOn: '2031-01-02' }],
+  };
+  const at = { machine: 'P', diameter1: '4.00', diameter2: '4.00', ...input };
+  expect(idsOf(at, setup).includes(id)).toBe(there);
+});

@@ -3,6 +3,8 @@ import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { durationText } from '../../windows';
 import { type Finding, finding } from '../../working';
+import { compoundFinding, hardensIn } from '../compound-checks';
+import { dayOf } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { expectedStrength, LENGTH_UNIT, STRESS_UNIT } from '../press';
 import { type EndsFacts, type RunSetup, setupMeasure } from '../setup';
@@ -22,7 +24,9 @@ export function endsFindings(
   const known = strength ?? expectedStrength(setup, input.system, limits);
   const ends = setup.specimen?.ends;
   return [
-    ...(input.ends === 'pads' ? padFindings(input, setup, limits, known, strength !== undefined) : []),
+    ...(input.ends === 'pads'
+      ? [...padFindings(input, setup, limits, known, strength !== undefined), ...lookFindings(input, limits)]
+      : []),
     ...(ends ? batchFindings(input, setup, limits, ends, strength) : []),
   ];
 }
@@ -155,6 +159,47 @@ function padFindings(
   return found;
 }
 
+/** The pads as they were looked over, and what they are asked to bridge. */
+function lookFindings(input: CylinderCompressionInput, limits: Limits): Finding[] {
+  const found: Finding[] = [];
+  if (input.padsLooked === 'split' || input.padsLooked === 'hard')
+    found.push(
+      finding({
+        id: 'pads.worn',
+        severity: 'invalid',
+        beforeLoad: true,
+        fields: ['padsLooked'],
+        message: input.padsLooked === 'split' ? 'A pad is split.' : 'A pad has hard spots or lost its shape.',
+        action: 'Take new pads before the load, and retire these under Gear.',
+      }),
+    );
+  if (input.padsLooked === undefined && input.maximumLoad)
+    found.push(
+      finding({
+        id: 'pads.not-looked',
+        severity: 'advice',
+        fields: ['padsLooked'],
+        message: 'Not recorded that the pads were looked over.',
+        action: 'Look now: a split or a hard spot belongs to this result.',
+      }),
+    );
+  const hollow = readMeasure(input, 'depression');
+  const most = limits.of('pads.depression', input.system);
+  if (hollow && !isWithin(hollow.value, most))
+    found.push(
+      finding({
+        id: 'pads.depression',
+        severity: 'invalid',
+        beforeLoad: true,
+        fields: ['depression'],
+        limit: cite(most),
+        message: `A hollow of ${plainOf(hollow.value, hollow.unit)} is more than pads may bridge.`,
+        action: 'Grind, saw or cap the end.',
+      }),
+    );
+  return found;
+}
+
 function batchFindings(
   input: CylinderCompressionInput,
   setup: RunSetup,
@@ -190,7 +235,14 @@ function batchFindings(
   if (ends.kind === 'ground' || input.ends === 'pads') return found;
   const at = input.testedAt ?? setup.asOf;
   const expected = expectedStrength(setup, system, limits);
-  const hard = hardeningHours(ends.kind, strength ?? expected, system, limits, strength === undefined);
+  const shown = hardensIn(
+    ends.qualified,
+    strength ?? expected,
+    dayOf(ends.finishedAt, setup),
+    system,
+    limits,
+  );
+  const hard = hardeningHours(ends.kind, strength ?? expected, system, limits, strength === undefined, shown);
   if (at && ends.finishedAt) {
     const minutes = (Date.parse(at) - Date.parse(ends.finishedAt)) / 60_000;
     if (exact(minutes).lessThan(hard.hours.times(60)))
@@ -211,19 +263,20 @@ function batchFindings(
       );
   }
   const compound = setupMeasure(ends.compound, 'stress', unit);
-  if (compound && strength?.greaterThan(compound))
-    found.push(
-      finding({
-        id: 'caps.lot-strength',
-        severity: 'departure',
-        needsReason: true,
-        fields: ['ends', 'maximumLoad'],
-        limit: cite(limits.of('caps.lot-strength', system)),
-        message: `It broke at ${plainOf(strength, unit)}; the compound proved ${plainOf(compound, unit)}.`,
-        action: 'A reviewer decides; take a stronger compound, or grind.',
-        remark: 'Capping compound weaker than the specimen.',
-      }),
-    );
+  found.push(
+    ...compoundFinding({
+      // Before the load the batch's own run says it.
+      strength,
+      proved: true,
+      cubes: compound,
+      lot: 'the compound',
+      compound: ends.qualified,
+      day: dayOf(ends.finishedAt, setup),
+      system,
+      limits,
+      fields: ['ends', 'maximumLoad'],
+    }),
+  );
   if (ends.length && !input.length)
     found.push(
       finding({

@@ -13,11 +13,13 @@ import {
   DEFECTS,
   FIRST_DIAMETER,
   FLUSH,
+  GAP,
   GUARDED,
   LENGTH,
   LOADING_RATE,
   MACHINE,
   MAXIMUM_LOAD,
+  OFFSET,
   OPERATOR,
   OUT_OF_MOIST,
   REMARKS,
@@ -175,4 +177,48 @@ export class CylinderCompressionInput extends RunInput {
 
   @TextField(REMARKS)
   remarks?: string;
+
+  // What came later stands last: columns of exports keep their places.
+  @MeasureField({
+    label: 'Mass in water',
+    aside: true,
+    help: 'Hung in water at 73 °F [23 °C]; gives the density without the length.',
+    dimension: 'mass',
+    unit: { US: 'lb', SI: 'kg' },
+    step: { US: '0.05', SI: '0.01' },
+    possible: { US: ['0.05', '200'], SI: ['0.02', '90'] },
+    example: { US: '4.85', SI: '2.270' },
+  })
+  massInWater?: string;
+
+  @ChoiceField({
+    label: 'Pads looked over',
+    aside: true,
+    help: 'Both of them, before this test.',
+    options: [
+      { value: 'sound', label: 'Sound' },
+      { value: 'split', label: 'Split or cracked, longer than 3/8 in [10 mm]' },
+      { value: 'hard', label: 'Hard spots, or pressed out of shape' },
+    ],
+    example: 'sound',
+  })
+  padsLooked?: 'sound' | 'split' | 'hard';
+
+  @MeasureField({
+    label: 'Deepest hollow of an end',
+    aside: true,
+    help: 'Under a straightedge, where one is seen: pads bridge only shallow ones.',
+    dimension: 'length',
+    unit: { US: 'in', SI: 'mm' },
+    step: { US: '0.01', SI: '0.5' },
+    possible: { US: ['0', '3'], SI: ['0', '75'] },
+    example: { US: '0.05', SI: '1.5' },
+  })
+  depression?: string;
+
+  @MeasureField(GAP)
+  gap?: string;
+
+  @MeasureField(OFFSET)
+  offset?: string;
 }

@@ -46,14 +46,15 @@ export const STEPS: readonly Step[] = [
     title: 'Length and mass',
     phase: 'before',
     instruction: 'Length when it is not about twice the diameter; both when density is asked.',
-    fields: ['length', 'mass'],
+    fields: ['length', 'mass', 'massInWater'],
   },
   {
     id: 'ends',
     title: 'Ends',
     phase: 'before',
-    instruction: 'Check planeness with straightedge and feeler, or the condition of caps or pads.',
-    fields: ['ends', 'pads', 'endsPlane'],
+    instruction:
+      'Planeness by straightedge and feeler, caps by tapping. Look both pads over before every test: splits, hard spots, rubber pressed out of the retainer.',
+    fields: ['ends', 'pads', 'padsLooked', 'depression', 'endsPlane'],
   },
   {
     id: 'spacers',
@@ -61,7 +62,7 @@ export const STEPS: readonly Step[] = [
     phase: 'before',
     instruction:
       'Fit the stack the picture shows, largest lowest, pins in. It must be flush everywhere before a specimen goes in.',
-    fields: ['spacers', 'flush'],
+    fields: ['spacers', 'flush', 'gap'],
     caution: 'Pump off while hands are inside. Lift steel spacers with both hands; mind toes and fingers.',
   },
   {
@@ -70,7 +71,7 @@ export const STEPS: readonly Step[] = [
     phase: 'before',
     instruction:
       'Wipe the bearing faces, centre the specimen, set zero with the ram floating, tilt the seat parallel.',
-    fields: ['zeroed', 'guarded'],
+    fields: ['offset', 'zeroed', 'guarded'],
     caution:
       'Keep hands out of the opening whenever the pump can move the platen. Guard shut and eye protection on before load: high-strength specimens burst. Follow the machine’s instructions and local rules first.',
   },

@@ -90,6 +90,30 @@ export const FLUSH = {
   example: 'yes',
 } as const;
 
+/** The room between specimen and upper block before the load. */
+export const GAP = {
+  label: 'Gap to the upper block',
+  aside: true,
+  help: 'Measured with the specimen in place, ram down.',
+  dimension: 'length',
+  unit: { US: 'in', SI: 'mm' },
+  step: { US: '0.01', SI: '0.5' },
+  possible: { US: ['0', '20'], SI: ['0', '500'] },
+  example: { US: '0.62', SI: '16' },
+} as const;
+
+/** How far the axis of the specimen stands off the middle of the block. */
+export const OFFSET = {
+  label: 'Off the middle of the block',
+  aside: true,
+  help: 'By the rings, when it is not plainly in the middle.',
+  dimension: 'length',
+  unit: { US: 'in', SI: 'mm' },
+  step: { US: '0.05', SI: '1' },
+  possible: { US: ['0', '4'], SI: ['0', '100'] },
+  example: { US: '0', SI: '0' },
+} as const;
+
 export const ZEROED = {
   label: 'Indicator at zero, peak reset',
   help: 'Before contact, ram floating free.',

@@ -33,6 +33,7 @@ export function pressFindings(about: About): Finding[] {
       : [...fitFindings(about, machine), ...faceFindings(about, machine)]),
     ...indicatorFindings(about, machine),
     ...spacerFindings(about, machine),
+    ...placeFindings(about),
     ...careFindings(about, loaded),
   ];
 }
@@ -267,7 +268,48 @@ function short(value: Exact, unit: 'in' | 'mm' | string): string {
   return `${exact(value).toDecimalPlaces(unit === 'in' ? 2 : 0)} ${unit}`;
 }
 
-/** What is looked at while the load goes on and after it: the axis with pads, the zero. */
+/** Where the specimen stands: off the middle, and how far below the upper block. */
+function placeFindings({ input, test, limits }: About): Finding[] {
+  const { system } = input;
+  const found: Finding[] = [];
+  const offset = readMeasure(input, 'offset');
+  const most = limits.of('press.offset', system);
+  const share = offset && test?.width ? offset.value.div(test.width).times(100) : undefined;
+  if (offset && share && !isWithin(share, most))
+    found.push(
+      finding({
+        id: 'press.offset',
+        severity: 'departure',
+        needsReason: false,
+        beforeLoad: true,
+        fields: ['offset'],
+        limit: cite(most),
+        message: `It stands ${plainOf(offset.value, offset.unit)} off the middle, ${share.toFixed(1)} % of its width.`,
+        action: 'Release, centre it by the rings, begin again: off the middle it reads low.',
+        remark: `Axis ${plainOf(offset.value, offset.unit)} off the middle of the block.`,
+      }),
+    );
+  const gap = readMeasure(input, 'gap');
+  const room = limits.of('press.gap', system);
+  if (gap && !isWithin(gap.value, room))
+    found.push(
+      finding({
+        id: 'press.gap',
+        severity: 'advice',
+        beforeLoad: true,
+        fields: ['gap', 'spacers'],
+        limit: cite(room),
+        message: `The gap is ${plainOf(gap.value, gap.unit)}.`,
+        action:
+          room.low && gap.value.lessThan(room.low)
+            ? 'Take a spacer out: the specimen would bear before it stands.'
+            : 'Add a spacer: a long way up is slow, and the ram comes near the end of its stroke.',
+      }),
+    );
+  return found;
+}
+
+/** What is done besides loading: the look with pads, the zero afterwards. */
 function careFindings({ input, test }: About, loaded: boolean): Finding[] {
   const read = input as unknown as Record<string, unknown>;
   const found: Finding[] = [];

@@ -40,7 +40,7 @@ export function pressSteps(own: OwnSteps): readonly Step[] {
       phase: 'before',
       instruction:
         'Fit the stack the picture shows, pins in. It must be flush everywhere before a specimen goes in.',
-      fields: ['spacers', 'flush'],
+      fields: ['spacers', 'flush', 'gap'],
       caution: 'Pump off while hands are inside. Lift steel spacers with both hands; mind toes and fingers.',
     },
     {
@@ -49,7 +49,7 @@ export function pressSteps(own: OwnSteps): readonly Step[] {
       phase: 'before',
       instruction:
         'Wipe the faces, centre the specimen, set zero with the ram floating, tilt the seat parallel.',
-      fields: ['zeroed', 'guarded'],
+      fields: ['offset', 'zeroed', 'guarded'],
       caution:
         'Keep hands out of the opening whenever the pump can move the platen. Guard shut and eye protection on before load. Follow the machine’s instructions and local rules first.',
     },

@@ -12,9 +12,11 @@ import {
   CALLIPER,
   DEFECTS,
   FLUSH,
+  GAP,
   GUARDED,
   MACHINE,
   MAXIMUM_LOAD,
+  OFFSET,
   OPERATOR,
   OUT_OF_MOIST,
   REMARKS,
@@ -46,6 +48,12 @@ export abstract class PressedSpecimenInput extends RunInput {
 
   @ChoiceField(FLUSH)
   flush?: 'yes' | 'no';
+
+  @MeasureField(GAP)
+  gap?: string;
+
+  @MeasureField(OFFSET)
+  offset?: string;
 
   @CheckField(ZEROED)
   zeroed?: boolean;

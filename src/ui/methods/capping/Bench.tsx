@@ -1,5 +1,5 @@
 'use client';
-import { Box, Typography, useTheme } from '@mui/material';
+import { Box, Button, Typography, useTheme } from '@mui/material';
 import { durationText } from '@/core/windows';
 import { timeNow } from '../../clock';
 import { clock } from '../../time';
@@ -7,10 +7,19 @@ import { useNow } from '../../use-now';
 import type { BenchProps } from '../registry';
 
 /** The batch on its plate: those drawn for a closer look are marked, and the time until the caps are hard. */
-export function CappingBench({ picture }: BenchProps) {
+export function CappingBench({ picture, take }: BenchProps) {
   const { palette } = useTheme();
   const now = useNow(timeNow(), 10_000);
-  const { specimens, drawn, lastCapAt, hardAt, hours, zone } = picture.values;
+  const { specimens, drawn, lastCapAt, hardAt, hours, zone, pours, capped } = picture.values;
+  const done = new Set(String(capped ?? '').split(','));
+  /** Writes a row for the end that has just been set into its cap. */
+  const pour = (label: string, end: 1 | 2): void => {
+    const before = String(pours ?? '').trimEnd();
+    take?.(
+      'pours',
+      `${before}${before === '' ? '' : '\n'}${label},${end},${new Date(timeNow()).toISOString()}`,
+    );
+  };
   const labels = String(specimens ?? '')
     .split(',')
     .filter(Boolean);
@@ -21,7 +30,7 @@ export function CappingBench({ picture }: BenchProps) {
     <Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
         {labels.map((label, index) => (
-          <Box key={label} sx={{ textAlign: 'center', width: 92 }}>
+          <Box key={label} sx={{ textAlign: 'center', width: 104 }}>
             <svg width={44} height={78} aria-hidden="true">
               <rect x={6} y={8} width={32} height={62} fill={palette.divider} stroke={palette.text.primary} />
               <rect x={4} y={4} width={36} height={5} fill={palette.warning.main} />
@@ -36,6 +45,21 @@ export function CappingBench({ picture }: BenchProps) {
             <Typography className="mono" variant="body2" sx={{ fontWeight: marked.has(label) ? 700 : 400 }}>
               {label}
             </Typography>
+            {([1, 2] as const).map((end) =>
+              done.has(`${label}/${end}`) ? (
+                <Typography key={end} variant="body2" color="success.main">{`✓ end ${end}`}</Typography>
+              ) : take ? (
+                <Button
+                  key={end}
+                  size="small"
+                  onClick={() => pour(label, end)}
+                  aria-label={`End ${end} of ${label} capped now`}
+                  sx={{ minWidth: 0, px: 0.5 }}
+                >
+                  {`End ${end} now`}
+                </Button>
+              ) : null,
+            )}
           </Box>
         ))}
       </Box>

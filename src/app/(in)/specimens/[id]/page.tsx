@@ -26,6 +26,7 @@ import { WindowBadge } from '@/ui/parts/WindowBadge';
 import { Working } from '@/ui/parts/Working';
 import { dayTime, localInput } from '@/ui/time';
 import { DecideHold } from '@/ui/views/DecideHold';
+import { LeaveOut } from '@/ui/views/LeaveOut';
 import { RecordEvent } from '@/ui/views/RecordEvent';
 
 export const metadata: Metadata = { title: 'Specimen' };
@@ -38,7 +39,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
   const { storages, home, owed } = await specimenHome(db, actor, id, new Date());
   const { job, mix, placement, sample, limits } = dossier;
   const { zone } = job;
-  const main = specimen.run?.strength;
+  const main = specimen.run?.main;
   const state =
     specimen.opensAt && specimen.closesAt
       ? windowState(
@@ -70,6 +71,9 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
             ) : null}
           </>
         )}
+        {specimen.testedAt && (actor.role === 'reviewer' || actor.role === 'manager') ? (
+          <LeaveOut specimenId={specimen.id} label={specimen.label} leftOut={specimen.leftOut !== null} />
+        ) : null}
         {main ? (
           <Typography className="mono" sx={{ fontSize: '1.6rem', ml: 'auto' }}>
             {`${main.text} ${unitLabel(main.unit)}`}
@@ -79,6 +83,9 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
           {specimen.run ? 'Open the run sheet' : 'To the bench'}
         </LinkButton>
       </Box>
+      {specimen.leftOut === null ? null : (
+        <Alert severity="warning">{`Left out of the mean of its set. ${specimen.leftOut}`}</Alert>
+      )}
       {owed.length > 0 && home ? (
         <Alert severity="warning">
           {`${home.name} owes a duty: ${owed.map((duty) => DUTY_FACTS[duty].title.toLowerCase()).join(', ')}.`}

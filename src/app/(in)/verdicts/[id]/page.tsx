@@ -1,6 +1,6 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { LOW_STRENGTH_STEPS } from '@/core/acceptance';
+import { LOW_STRENGTH_STEPS, withinClass, withinTrend } from '@/core/acceptance';
 import { exact, withThousands } from '@/core/quantity';
 import { withinTest } from '@/core/statistics';
 import { ageText } from '@/core/windows';
@@ -15,6 +15,7 @@ import { VerdictMark } from '@/ui/parts/Verdict';
 import { dayTime } from '@/ui/time';
 import { FollowUp } from '@/ui/views/FollowUp';
 import { MixChart } from '@/ui/views/MixChart';
+import { WithinChart } from '@/ui/views/WithinChart';
 
 export const metadata: Metadata = { title: 'Verdicts of a mix' };
 
@@ -25,10 +26,14 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
   const { mix, job, rows, verdicts } = series;
   const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.pointIds.at(-1), verdict]));
   const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.pointIds[0], verdict]));
-  const sets = rows
-    .filter(({ state, set }) => state === 'tested' && set.specimens.length === set.test.used.length)
-    .map(({ set }) => set.specimens.map(strengthOf));
-  const within = withinTest(sets.filter((set) => set.length === sets[0]?.length));
+  const full = rows.filter(
+    ({ state, set }) => state === 'tested' && set.specimens.length === set.test.used.length,
+  );
+  const alike = full.filter(({ set }) => set.specimens.length === full[0]?.set.specimens.length);
+  const sets = alike.map(({ set }) => set.specimens.map(strengthOf));
+  const within = withinTest(sets);
+  const trend = withinTrend(sets, series.limits);
+  const last = trend.at(-1);
   const low = verdicts.individuals.filter(({ state }) => state === 'does not meet');
   const lowAverage = verdicts.windows.filter(({ state }) => state === 'does not meet');
   return (
@@ -98,10 +103,22 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
           </Card>
           <Card title="Within the sets">
             <Typography>
-              {within
-                ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${sets.length} full sets${sets.length < 10 ? '; fewer than 10, so look at it with care' : ''}. ACI 214R.`
-                : 'It stands here once full sets are broken: how well the laboratory repeats itself.'}
+              {last
+                ? `Coefficient of variation ${last.toFixed(1)} % over the last ten sets: ${withinClass(last, series.limits)}. ${within?.coefficient.toFixed(1)} % over all ${sets.length}. ACI 214R, field.`
+                : within
+                  ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${sets.length} full sets; fewer than ten, so look at it with care. ACI 214R.`
+                  : 'It stands here once full sets are broken: how well the laboratory repeats itself.'}
             </Typography>
+            {trend.length > 1 ? (
+              <WithinChart
+                values={trend.map((value) => value.toNumber())}
+                labels={alike.slice(-trend.length).map(({ label }) => label)}
+                lines={(['within.excellent', 'within.good', 'within.fair'] as const).map((id) => ({
+                  at: series.limits.number(id, 'US').toNumber(),
+                  word: id.slice('within.'.length),
+                }))}
+              />
+            ) : null}
           </Card>
           <Card title="Criteria">
             {series.criteria.map((each) => (

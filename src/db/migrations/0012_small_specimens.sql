@@ -1,1 +1,0 @@
-ALTER TABLE "specimens" ADD COLUMN "specified_strength" text;
