@@ -208,6 +208,12 @@ export const HARDENED = {
     ourChoice('the ram never goes near its end'),
     both(min('20'), 'percent'),
   ),
+  'press.stroke-alarm': entry(
+    MACHINE,
+    'Before the end of the usable stroke an alarm is given at',
+    ourChoice('time enough to stop the pump'),
+    twin(max('0.2'), 'in', max('5'), 'mm'),
+  ),
   'press.pad-give': entry(
     MACHINE,
     'Travel that two pads take up',

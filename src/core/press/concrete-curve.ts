@@ -29,14 +29,20 @@ export function stressAt(curve: ConcreteCurve, strain: number): number {
   return (strength * n * x) / (n - 1 + x ** (n * k));
 }
 
-/** Slope of the rising curve where it carries a share of the strength, MPa. */
-export function tangentAt(curve: ConcreteCurve, share: number): number {
+/** Strain on the rising curve where it carries a share of the strength. */
+export function strainAt(curve: ConcreteCurve, share: number): number {
   let [low, high] = [0, curve.peakStrain];
   for (let turn = 0; turn < 60; turn += 1) {
     const middle = (low + high) / 2;
     if (stressAt(curve, middle) < share * curve.strength) low = middle;
     else high = middle;
   }
+  return low;
+}
+
+/** Slope of the rising curve where it carries a share of the strength, MPa. */
+export function tangentAt(curve: ConcreteCurve, share: number): number {
+  const low = strainAt(curve, share);
   const step = curve.peakStrain * 1e-6;
   return (stressAt(curve, low + step) - stressAt(curve, low - step)) / (2 * step);
 }

@@ -7,6 +7,10 @@ export interface PressCase {
   readonly title: string;
   /** Times the strength that is expected. */
   readonly strength: number;
+  /** What its preparation or placing was like, whatever the run sheet says. */
+  readonly preparation?: Partial<Preparation>;
+  /** Share of the strength at which the ram comes to the end of its stroke: the spacers are too low. */
+  readonly strokeEnds?: number;
   /** @param capacity load the specimen would take, kN */
   mishaps(capacity: number): Mishaps;
 }
@@ -17,7 +21,8 @@ const made = (
   title: string,
   mishaps: (capacity: number) => Mishaps = none,
   strength = 1,
-): PressCase => ({ id, title, strength, mishaps });
+  more: Pick<PressCase, 'preparation' | 'strokeEnds'> = {},
+): PressCase => ({ id, title, strength, mishaps, ...more });
 
 export const PRESS_CASES: readonly PressCase[] = [
   made('normal', 'A specimen as expected'),
@@ -35,6 +40,13 @@ export const PRESS_CASES: readonly PressCase[] = [
   made('gain', 'The machine reads high by 1.5 %', () => ({ gain: 0.015 })),
   made('left', 'The peak was not reset', (capacity) => ({ peakLeft: Math.round(capacity * 1.2) })),
   made('door', 'The door comes open under load', () => ({ door: 0.5 })),
+  made('slow-feed', 'The indicator sends one reading a second', () => ({ sends: 1 })),
+  made('drift', 'The indicator creeps', (capacity) => ({ drift: capacity * 0.005 })),
+  made('area', 'The indicator is still set to a larger specimen', () => ({ areaSet: 2.25 })),
+  made('centre', 'It stands off the middle of the block', none, 1, { preparation: { offset: 0.04 } }),
+  made('seat', 'The spherical seat is stuck', none, 1, { preparation: { angle: 1.5 } }),
+  made('pads', 'The pads are worn', none, 1, { preparation: { wornPads: true } }),
+  made('stroke', 'The spacers are too low: the ram comes to its end', none, 1, { strokeEnds: 0.7 }),
 ];
 
 /** What the preparation of a specimen was like; it changes what the simulated one carries, never a real result. */
@@ -43,6 +55,8 @@ export interface Preparation {
   /** Angle of the ends, degrees out of square. */
   readonly angle: number;
   readonly wornPads: boolean;
+  /** Off the middle of the block, of the width. */
+  readonly offset?: number;
 }
 
 const VARIATION = { large: 0.029, small: 0.032 };
@@ -56,10 +70,14 @@ export function trueStrength(
   expected: number,
   seed: number,
   large: boolean,
-  { dry, angle, wornPads }: Preparation,
+  { dry, angle, wornPads, offset = 0 }: Preparation,
 ): number {
   const scatter = new Chance(seed).normal(1, large ? VARIATION.large : VARIATION.small);
-  const effects = (dry ? 1.08 : 1) * (1 - 0.015 * Math.max(0, (angle - 0.5) / 0.5)) * (wornPads ? 0.97 : 1);
+  const effects =
+    (dry ? 1.08 : 1) *
+    (1 - 0.015 * Math.max(0, (angle - 0.5) / 0.5)) *
+    (wornPads ? 0.97 : 1) *
+    (1 - 2 * offset);
   return expected * scatter * effects;
 }
 
@@ -73,8 +91,8 @@ const WEIGHTS: readonly (readonly [type: string, sound: number, skewed: number])
 ];
 
 /** The fracture that a simulated specimen shows. Source: our choice of weights. */
-export function simulatedFracture(seed: number, { angle, wornPads }: Preparation): string {
-  const skewed = angle > 0.5;
+export function simulatedFracture(seed: number, { angle, wornPads, offset = 0 }: Preparation): string {
+  const skewed = angle > 0.5 || offset > 0.01;
   const weights = WEIGHTS.map(([type, sound, other]) => {
     const weight = skewed ? other : sound;
     return [type, wornPads && (type === '3' || type === '5') ? 2 * weight : weight] as const;

@@ -1,5 +1,5 @@
 import { Chance } from '../statistics';
-import { type ConcreteCurve, concreteCurve, stressAt, tangentAt } from './concrete-curve';
+import { type ConcreteCurve, concreteCurve, strainAt, stressAt, tangentAt } from './concrete-curve';
 import { loadIn } from './record';
 
 /** How the ends meet the platens: what gives way before the concrete does. */
@@ -38,6 +38,12 @@ export interface Mishaps {
   readonly peakLeft?: number;
   /** Share of the strength at which the door comes open. */
   readonly door?: number;
+  /** The indicator sends only so many readings a second. */
+  readonly sends?: number;
+  /** The area that is set in the indicator, of the true one. */
+  readonly areaSet?: number;
+  /** The indicator creeps by itself, kN a minute. */
+  readonly drift?: number;
 }
 
 /** A specimen on the platen of the simulated press. */
@@ -104,6 +110,8 @@ export interface PressReading extends Levers {
   readonly load: number;
   readonly unit: 'kN' | 'lbf';
   readonly peak: number;
+  /** Stress by the area that is set in the indicator, MPa; absent without a specimen. */
+  readonly stress?: number;
   /** Platen travel, mm. */
   readonly position: number;
 }
@@ -132,6 +140,8 @@ export class SimulatedPress {
   private spiked = false;
   private cornered = false;
   private nextReading = 0;
+  private placedAt = 0;
+  private sentAt = Number.NEGATIVE_INFINITY;
   private switched = false;
   private lastReading: PressReading | null = null;
   private curve: ConcreteCurve | null = null;
@@ -164,6 +174,7 @@ export class SimulatedPress {
       false,
       false,
     ];
+    this.placedAt = this.time;
     this.register = specimen.mishaps?.peakLeft ?? 0;
     this.levers = { pump: false, approach: false, fine: 0, door: false };
   }
@@ -198,7 +209,8 @@ export class SimulatedPress {
     this.travel = Math.min(makeup.stroke, Math.max(0, this.travel + drift * DT));
     this.carry();
     const { mishaps } = this.specimen ?? {};
-    const seen = this.force * (1 + (mishaps?.gain ?? 0)) + (mishaps?.zero ?? 0);
+    const crept = ((mishaps?.drift ?? 0) * (this.time - this.placedAt)) / 60;
+    const seen = this.force * (1 + (mishaps?.gain ?? 0)) + (mishaps?.zero ?? 0) + crept;
     this.shown += ((seen - this.shown) / makeup.indicatorLag) * DT;
   }
 
@@ -250,6 +262,8 @@ export class SimulatedPress {
     if (mishaps.clip !== undefined) value = Math.min(value, mishaps.clip);
     const load = makeup.step * Math.round(value / makeup.step);
     this.register = Math.max(this.register, load);
+    if (mishaps.sends && this.time - this.sentAt < 1 / mishaps.sends - DT) return [];
+    this.sentAt = this.time;
     if (mishaps.unitSwitch !== undefined && share >= mishaps.unitSwitch) this.switched = true;
     const unit = this.switched ? 'lbf' : 'kN';
     const reading: PressReading = {
@@ -258,6 +272,7 @@ export class SimulatedPress {
       load: round(loadIn(load, 'kN', unit), 4),
       unit,
       peak: round(loadIn(this.register, 'kN', unit), 4),
+      ...(specimen ? { stress: round((1000 * load) / (specimen.area * (mishaps.areaSet ?? 1)), 4) } : {}),
       position: round(this.travel, 3),
     };
     const twice = mishaps.repeatedStamps !== undefined && share >= mishaps.repeatedStamps;
@@ -293,4 +308,20 @@ export function speedForRate(
     (seat.give / seat.over) * Math.exp(-force / seat.over) +
     1 / seat.stiffness;
   return ((rate * area) / 1000) * give + makeup.leak * force;
+}
+
+/**
+ * How far the ram goes from contact until a specimen carries a share of its strength.
+ * @returns mm: the give of the ends, of frame and oil, and of the concrete
+ */
+export function travelTo(
+  specimen: PlacedSpecimen,
+  share: number,
+  makeup: PressMakeup = PRESS_MAKEUP,
+): number {
+  const { area, length, strength } = specimen;
+  const seat = SEATING[specimen.ends];
+  const force = (share * strength * area) / 1000;
+  const give = seat.give * (1 - Math.exp(-force / seat.over)) + force / seat.stiffness;
+  return give + force / makeup.stiffness + strainAt(concreteCurve(strength), share) * length;
 }

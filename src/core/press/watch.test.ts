@@ -137,3 +137,27 @@ describe('a break watched reading by reading', () => {
     expect(watch.view().rate).not.toBeNaN();
   });
 });
+
+describe('what is watched besides the load', () => {
+  const request = { ...REQUEST, travel: 45, area: AREA, most: 1000 };
+  const last = (readings: readonly Parameters<PressWatch['take']>[0][]) => {
+    const watch = new PressWatch(request);
+    for (const reading of readings) watch.take(reading);
+    return watch.view().alarms;
+  };
+  it('the travel of the ram, until the test is over', () => {
+    expect(last([{ seconds: 0, load: 100, position: 45 }])).not.toContain('end of stroke');
+    expect(last([{ seconds: 0, load: 100, position: 45.1 }])).toContain('end of stroke');
+  });
+  it('the door, with load on the specimen', () => {
+    expect(last([{ seconds: 0, load: 1, shut: false }])).not.toContain('door open');
+    expect(last([{ seconds: 0, load: 10, shut: false }])).toContain('door open');
+    expect(last([{ seconds: 0, load: 10, shut: true }])).not.toContain('door open');
+  });
+  it('the area that is set in the indicator, by its own stress', () => {
+    const shown = (area: number) => ({ stress: 100_000 / area, load: 100 });
+    expect(last([{ seconds: 0, load: 100, shown: shown(AREA) }])).not.toContain('another area set');
+    expect(last([{ seconds: 0, load: 100, shown: shown(AREA * 2.25) }])).toContain('another area set');
+    expect(last([{ seconds: 0, load: 100, shown: shown(AREA * 1.001) }])).not.toContain('another area set');
+  });
+});

@@ -4,6 +4,11 @@ export interface WatchedReading {
   readonly load: number;
   /** The fine knob, where the press tells it. */
   readonly fine?: number | undefined;
+  /** Travel of the platen, mm, and whether the door is shut, where the press tells them. */
+  readonly position?: number | undefined;
+  readonly shut?: boolean | undefined;
+  /** Stress that the indicator shows, MPa, and the load it goes with, kN. */
+  readonly shown?: { readonly stress: number; readonly load: number } | undefined;
 }
 
 /** What a break is watched with; loads in lbf or kN, rates of load a second. */
@@ -20,6 +25,10 @@ export interface WatchRequest {
   readonly contact: number;
   /** The lower of capacity and highest verified load, where it is known. */
   readonly most?: number | undefined;
+  /** Travel from which the ram is near the end of what may be used, mm. */
+  readonly travel?: number | undefined;
+  /** Area of the specimen, mm²: what the indicator's own stress is held against. */
+  readonly area?: number | undefined;
 }
 
 export type PressPhase =
@@ -31,7 +40,14 @@ export type PressPhase =
   | 'declining'
   | 'broken';
 
-export type PressAlarm = 'load near capacity' | 'shock' | 'corner break possible' | 'expected load passed';
+export type PressAlarm =
+  | 'load near capacity'
+  | 'end of stroke'
+  | 'door open'
+  | 'shock'
+  | 'corner break possible'
+  | 'expected load passed'
+  | 'another area set';
 
 /** How a break stands at the latest reading. */
 export interface PressView {
@@ -72,6 +88,11 @@ const CORNER = 0.8;
 const FALLEN = 0.5;
 const CAPACITY = 0.95;
 const DIP = 2;
+/** Share of the expected load that is a load on the specimen. */
+const LOADED = 0.01;
+/** Stress in MPa from which the indicator's own stress is checked, and how far it may be off. */
+const CHECKED_FROM = 1;
+const AREA_AGREES = 0.002;
 
 /**
  * Watches a break reading by reading: phase, rate against the band, dips, the break. What it says is a help while the
@@ -97,6 +118,7 @@ export class PressWatch {
   private shocked = false;
   private raised = false;
   private corner = false;
+  private otherArea = false;
 
   constructor(private readonly request: WatchRequest) {
     this.expected = request.expected;
@@ -111,6 +133,7 @@ export class PressWatch {
       this.recent.shift();
     if (this.phase === 'broken') return;
     this.followKnob(reading);
+    this.followArea(reading);
     this.followPeak(reading);
     const rate = this.slope(RATE_WINDOW);
     if (rate !== null) this.rates.push({ seconds: reading.seconds, rate });
@@ -131,9 +154,14 @@ export class PressWatch {
       loading && rate !== null && rate > 0 && load < goal ? (goal - load) / rate : null;
     const alarms: PressAlarm[] = [];
     if (most !== undefined && load > CAPACITY * most) alarms.push('load near capacity');
+    const { travel } = this.request;
+    if (travel !== undefined && last?.position !== undefined && last.position > travel && !this.over)
+      alarms.push('end of stroke');
+    if (last?.shut === false && load > LOADED * this.expected) alarms.push('door open');
     if (this.shocked) alarms.push('shock');
     if (this.corner) alarms.push('corner break possible');
     if (this.raised) alarms.push('expected load passed');
+    if (this.otherArea) alarms.push('another area set');
     return {
       phase: this.phase,
       load,
@@ -158,6 +186,19 @@ export class PressWatch {
   private followKnob({ fine, seconds }: WatchedReading): void {
     if (fine === undefined) return;
     if (!this.knob || this.knob.fine !== fine) this.knob = { fine, since: seconds };
+  }
+
+  /** The test is over: where the ram stands does not matter any more. */
+  private get over(): boolean {
+    return this.phase === 'broken';
+  }
+
+  /** An area left from the specimen before shows in the indicator's own stress. */
+  private followArea({ shown }: WatchedReading): void {
+    const { area } = this.request;
+    if (!shown || area === undefined || shown.load * 1000 < CHECKED_FROM * area) return;
+    const own = (shown.stress * area) / 1000;
+    this.otherArea = Math.abs(own - shown.load) > AREA_AGREES * shown.load;
   }
 
   private followPeak({ load, seconds }: WatchedReading): void {

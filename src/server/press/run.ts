@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { findMethod, limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
 import { LENGTH_UNIT, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
-import { type PlacedSpecimen, PRESS_CASES, seedOf, trueStrength } from '@/core/press';
+import { type PlacedSpecimen, PRESS_CASES, PRESS_MAKEUP, seedOf, travelTo, trueStrength } from '@/core/press';
 import { convert, type Exact, exact } from '@/core/quantity';
 import { runs } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
@@ -58,7 +58,8 @@ export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
   const preparation = {
     dry: typed.surface === 'dry',
     angle: gap && test.width ? (Math.atan(gap.div(test.width).toNumber()) * 180) / Math.PI : 0,
-    wornPads: false,
+    wornPads: typed.padsLooked === 'split' || typed.padsLooked === 'hard',
+    ...chosen.preparation,
   };
   const large = mm(test.width ?? exact(4)) > 125;
   const strength = chosen.strength * trueStrength(expected, seedOf(label), large, preparation);
@@ -67,7 +68,7 @@ export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
   const { spacers } = method.press?.fields ?? {};
   const said = spacers && typeof typed[spacers] === 'string' ? String(typed[spacers]) : undefined;
   const stack = space && stackInUse(space, spokenStack(said, system));
-  return {
+  const specimen: PlacedSpecimen = {
     strength,
     area,
     length: test.height ? mm(test.height) : 200,
@@ -75,4 +76,8 @@ export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
     gap: stack?.gap.greaterThan(0) ? mm(stack.gap) : FULL_GAP_MM,
     mishaps: chosen.mishaps((strength * area) / 1000),
   };
+  // Spacers too low are a gap too large: the ram has gone its whole way before the specimen breaks.
+  return chosen.strokeEnds
+    ? { ...specimen, gap: PRESS_MAKEUP.stroke - travelTo(specimen, chosen.strokeEnds) }
+    : specimen;
 }

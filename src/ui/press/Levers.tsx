@@ -37,7 +37,7 @@ export function Levers({
   runId: string;
   last: ReadingLine | null;
   /** Called when another specimen stands in the press. */
-  placed: () => void;
+  placed: (caseId: string) => void;
 }) {
   const notice = useNotice();
   const [controls, setControls] = useState<Controls>(OFF);
@@ -96,7 +96,7 @@ export function Levers({
     if (!(await send({ place: chosen, times }))) return;
     touched.current = false;
     setControls(OFF);
-    placed();
+    placed(chosen);
     notice('The specimen is in. Shut the door, then the pump.');
   };
   const lever = (name: string, on: boolean, words: readonly [string, string], set: (on: boolean) => void) => (

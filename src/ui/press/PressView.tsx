@@ -2,9 +2,18 @@
 import { Alert, Box, Button, FormControlLabel, Paper, Stack, Switch, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
-import { dialOf, FORCE_UNIT, loadBand, STRESS_UNIT } from '@/core/methods/press';
-import { seedOf, simulatedFracture, type PressView as Watched, type WatchRequest } from '@/core/press';
-import { exact, roundedText, unitLabel } from '@/core/quantity';
+import { limitsOf, setupMeasure } from '@/core/methods';
+import { dialOf, FORCE_UNIT, LENGTH_UNIT, loadBand, STRESS_UNIT, spaceOf } from '@/core/methods/press';
+import {
+  PRESS_CASES,
+  type Preparation,
+  seedOf,
+  simulatedFracture,
+  stackOf,
+  type PressView as Watched,
+  type WatchRequest,
+} from '@/core/press';
+import { convert, type Exact, exact, roundedText, unitLabel } from '@/core/quantity';
 import type { LogAnalysis } from '@/core/signals';
 import { perform } from '../api';
 import { signal } from '../field/alarm';
@@ -61,16 +70,31 @@ export function PressView({
   const [feed, setFeed] = useState(follow);
   const [taking, setTaking] = useState(false);
   const [sound, setSound] = useState(false);
+  /** What the specimen in the stand-in was like: its fracture comes of it. */
+  const [inside, setInside] = useState<Partial<Preparation>>({});
   const { system } = data;
   const unit = FORCE_UNIT[system] === 'lbf' ? 'lbf' : 'kN';
   const use = run.method.press;
   const test = use?.test(run.live.input, data.setup);
+  const limits = limitsOf(data.setup);
   const machine = machineOf(run, data);
   const band = test ? loadBand(test, system) : null;
   const from = test?.from === 'start' ? 0 : 0.5;
+  const space = test && spaceOf(test, machine, limits, system);
+  const mm = (value: Exact): number => convert(value, LENGTH_UNIT[system], 'mm').toNumber();
+  const tops = [machine?.verifiedTo, machine?.machine?.capacity].flatMap(
+    (text) => setupMeasure(text, 'force', FORCE_UNIT[system])?.toNumber() ?? [],
+  );
   const request: WatchRequest | null =
     test && band
       ? {
+          ...(tops.length > 0 ? { most: Math.min(...tops) } : {}),
+          ...(space
+            ? { travel: mm(stackOf(space, []).usable.minus(limits.number('press.stroke-alarm', system))) }
+            : {}),
+          ...(test.measured
+            ? { area: convert(test.area, system === 'US' ? 'in2' : 'mm2', 'mm2').toNumber() }
+            : {}),
           expected: test.expected?.toNumber() ?? 0,
           low: band.low.toNumber(),
           high: band.high.toNumber(),
@@ -112,7 +136,8 @@ export function PressView({
     void openRecord(firstSeq, false);
   }, [writes, firstSeq, openRecord]);
   // Another specimen in the stand-in is another record.
-  const placed = (): void => {
+  const placed = (caseId: string): void => {
+    setInside(PRESS_CASES.find(({ id }) => id === caseId)?.preparation ?? {});
     restart();
     setFeed(null);
     void openRecord((last?.seq ?? 0) + 1, true);
@@ -308,7 +333,7 @@ export function PressView({
       {view && view.alarms.length > 0 ? (
         <Alert severity="warning">{view.alarms.map(alarmWords).join('. ')}.</Alert>
       ) : null}
-      {last && !last.door && last.pump ? (
+      {last && !last.door && last.pump && !view?.alarms.includes('door open') ? (
         <Alert severity="error">The door is open with the pump on: stop the pump, hands away.</Alert>
       ) : null}
       {broken && state.simulated && data.method === 'cylinder-compression' ? (
@@ -319,6 +344,7 @@ export function PressView({
                 dry: false,
                 angle: 0,
                 wornPads: false,
+                ...inside,
               })}
               width={58}
               height={104}

@@ -159,7 +159,16 @@ export function usePressFeed(
 }
 
 function watched(line: ReadingLine, unit: 'lbf' | 'kN') {
-  return { seconds: line.t, load: loadIn(line.load, line.unit, unit), fine: line.fine };
+  return {
+    seconds: line.t,
+    load: loadIn(line.load, line.unit, unit),
+    fine: line.fine,
+    position: line.pos,
+    shut: line.door,
+    ...(line.stress === undefined
+      ? {}
+      : { shown: { stress: line.stress, load: loadIn(line.load, line.unit, 'kN') } }),
+  };
 }
 
 /** The curve from the first load on, thinned to what a screen can show. */

@@ -10,6 +10,10 @@ export function bannerOf(view: PressView, pads: boolean): Banner {
   const { phase, offBand } = view;
   if (view.alarms.includes('load near capacity'))
     return { text: 'Stop: the load is near what the press may carry', tone: 'stop' };
+  if (view.alarms.includes('door open'))
+    return { text: 'Pump off: the door is open under load', tone: 'stop' };
+  if (view.alarms.includes('end of stroke'))
+    return { text: 'Pump off: the ram is near the end of its stroke', tone: 'stop' };
   switch (phase) {
     case 'idle':
       return { text: 'Waiting for contact: approach off before it touches', tone: 'quiet' };
@@ -42,9 +46,14 @@ function rateBanner(off: -1 | 0 | 1): Banner {
 
 const ALARMS: Readonly<Record<PressAlarm, string>> = {
   'load near capacity': 'Load near the top of what the machine is verified or built for',
+  'end of stroke':
+    'The ram is near the end of its stroke: let the load go, fit spacers, begin again with this specimen if it is whole',
+  'door open': 'The door is open with load on the specimen: stop the pump, hands away, shut it',
   shock: 'Shock: the load jumped; the approach was open at contact',
   'corner break possible': 'A corner may have broken: loading goes on until the load falls for good',
   'expected load passed': 'Stronger than expected: the half and the time left are counted anew',
+  'another area set':
+    'The indicator’s own stress goes with another area: take the load, never its stress; set the area after the test',
 };
 
 export function alarmWords(alarm: PressAlarm): string {
