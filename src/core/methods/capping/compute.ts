@@ -109,6 +109,7 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
         specimens: (setup.batch?.specimens ?? []).join(','),
         drawn: drawnLabels(setup).join(','),
         lastCapAt: input.lastCapAt ?? null,
+        firstCapAt: input.firstCapAt ?? null,
         pours: input.pours ?? '',
         capped: pours.map(({ label, end }) => `${label}/${end}`).join(','),
         hours: hard.hours.toNumber(),

@@ -97,7 +97,7 @@ export class CappingInput extends RunInput {
 
   @LogField({
     label: 'Caps as poured',
-    help: 'A row for each cap: label, end (1 or 2), time, pot, plate. Press the specimens below, type, or read a file.',
+    help: 'A row for each cap: label, end (1 or 2), time, pot, plate. Press the ends in the picture, type, or read a file.',
     example: {
       US: 'EXAMPLE-A,1,13:20,270,P2\nEXAMPLE-A,2,13:31,271,P2\nEXAMPLE-C,1,13:44,272,P2\nEXAMPLE-C,2,13:55,272,P2',
       SI: 'EXAMPLE-A,1,13:20,132,P2\nEXAMPLE-A,2,13:31,133,P2\nEXAMPLE-C,1,13:44,133,P2\nEXAMPLE-C,2,13:55,133,P2',

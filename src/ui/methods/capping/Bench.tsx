@@ -2,7 +2,7 @@
 import { Box, Button, Typography, useTheme } from '@mui/material';
 import { durationText } from '@/core/windows';
 import { timeNow } from '../../clock';
-import { clock } from '../../time';
+import { clock, localInput } from '../../time';
 import { useNow } from '../../use-now';
 import type { BenchProps } from '../registry';
 
@@ -10,15 +10,16 @@ import type { BenchProps } from '../registry';
 export function CappingBench({ picture, take }: BenchProps) {
   const { palette } = useTheme();
   const now = useNow(timeNow(), 10_000);
-  const { specimens, drawn, lastCapAt, hardAt, hours, zone, pours, capped } = picture.values;
+  const { specimens, drawn, lastCapAt, hardAt, hours, zone, pours, capped, firstCapAt } = picture.values;
   const done = new Set(String(capped ?? '').split(','));
-  /** Writes a row for the end that has just been set into its cap. */
+  /** Writes a row for the end that has just been set into its cap; the youngest cap is this one now. */
   const pour = (label: string, end: 1 | 2): void => {
+    const now = timeNow();
     const before = String(pours ?? '').trimEnd();
-    take?.(
-      'pours',
-      `${before}${before === '' ? '' : '\n'}${label},${end},${new Date(timeNow()).toISOString()}`,
-    );
+    const row = `${label},${end},${localInput(now, String(zone)).replace('T', ' ')}`;
+    take?.('pours', before === '' ? row : `${before}\n${row}`);
+    if (before === '' && !firstCapAt) take?.('firstCapAt', new Date(now).toISOString());
+    take?.('lastCapAt', new Date(now).toISOString());
   };
   const labels = String(specimens ?? '')
     .split(',')
