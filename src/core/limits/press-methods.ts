@@ -9,6 +9,10 @@ const EN12390_1 = standard('EN 12390-1');
 const EN12390_3 = standard('EN 12390-3');
 const EN206 = standard('EN 206');
 const IS516 = standard('IS 516');
+const EN12390_6 = standard('EN 12390-6');
+const EN12390_13 = standard('EN 12390-13');
+const IS5816 = standard('IS 5816');
+const ACI214_4 = standard('ACI 214.4R');
 const IS456 = standard('IS 456');
 const C109 = standard('ASTM C109/C109M');
 const C1019 = standard('ASTM C1019');
@@ -114,6 +118,116 @@ export const PRESS_METHODS = {
     both(range('0.75', '1.25'), 'one'),
   ),
 
+  'en/modulus.rate': entry(
+    MODULUS,
+    'Loading rate, up and down, EN',
+    EN12390_13,
+    twin(range('58', '116'), 'psi/s', range('0.4', '0.8'), 'MPa/s'),
+  ),
+  'en/modulus.share': entry(
+    MODULUS,
+    'Upper stress, of the companion strength, EN: a third',
+    EN12390_13,
+    both(max('33.3333333'), 'percent'),
+  ),
+  'en/modulus.lower-share': entry(
+    MODULUS,
+    'Lower stress, of the companion strength, EN: 10 to 15 %',
+    EN12390_13,
+    both(max('10'), 'percent'),
+  ),
+  'en/modulus.agree': entry(
+    MODULUS,
+    'Strains at the upper stress, loadings two and three, EN',
+    EN12390_13,
+    both(max('10'), 'percent'),
+  ),
+  'en/modulus.step': entry(
+    MODULUS,
+    'Modulus reported to, EN',
+    EN12390_13,
+    twin(max('10000'), 'psi', max('100'), 'MPa'),
+  ),
+
+  'en/splitting.rate': entry(
+    SPLIT,
+    'Loading rate, to failure, EN',
+    EN12390_6,
+    twin(range('348', '522'), 'psi/min', range('2.4', '3.6'), 'MPa/min'),
+  ),
+  'is/splitting.rate': entry(
+    SPLIT,
+    'Loading rate, to failure, IS',
+    IS5816,
+    twin(range('174', '348'), 'psi/min', range('1.2', '2.4'), 'MPa/min'),
+  ),
+
+  'core.in-place-slope': entry(
+    CORE,
+    'In-place estimate: of the length factor, for each 1,000 psi [1 MPa] of strength',
+    ACI214_4,
+    twin(max('0.003'), 'one', max('0.00043'), 'one'),
+  ),
+  'core.in-place-length': entry(
+    CORE,
+    'In-place estimate: length factor, bagged',
+    ACI214_4,
+    both(max('0.130'), 'one'),
+  ),
+  'core.in-place-length-soaked': entry(
+    CORE,
+    'In-place estimate: length factor, soaked',
+    ACI214_4,
+    both(max('0.117'), 'one'),
+  ),
+  'core.in-place-length-dried': entry(
+    CORE,
+    'In-place estimate: length factor, air-dried',
+    ACI214_4,
+    both(max('0.144'), 'one'),
+  ),
+  'core.in-place-dia-2': entry(
+    CORE,
+    'In-place estimate: diameter 2 in [50 mm]',
+    ACI214_4,
+    both(max('1.06'), 'one'),
+  ),
+  'core.in-place-dia-4': entry(
+    CORE,
+    'In-place estimate: diameter 4 in [100 mm]',
+    ACI214_4,
+    both(max('1.00'), 'one'),
+  ),
+  'core.in-place-dia-6': entry(
+    CORE,
+    'In-place estimate: diameter 6 in [150 mm]',
+    ACI214_4,
+    both(max('0.98'), 'one'),
+  ),
+  'core.in-place-moisture': entry(
+    CORE,
+    'In-place estimate: moisture, bagged',
+    ACI214_4,
+    both(max('1.00'), 'one'),
+  ),
+  'core.in-place-moisture-soaked': entry(
+    CORE,
+    'In-place estimate: moisture, soaked',
+    ACI214_4,
+    both(max('1.09'), 'one'),
+  ),
+  'core.in-place-moisture-dried': entry(
+    CORE,
+    'In-place estimate: moisture, air-dried',
+    ACI214_4,
+    both(max('0.96'), 'one'),
+  ),
+  'core.in-place-damage': entry(
+    CORE,
+    'In-place estimate: damage by drilling',
+    ACI214_4,
+    both(max('1.06'), 'one'),
+  ),
   'core.diameter': entry(
     CORE,
     'Diameter, load-bearing members',

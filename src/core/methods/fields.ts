@@ -92,11 +92,12 @@ const registry = new WeakMap<object, FieldSpec[]>();
 
 /** The fields of a method's input class, in the order they were declared. */
 export function fieldsOf(input: InputClass): readonly FieldSpec[] {
-  const all: FieldSpec[] = [];
+  const own: (readonly FieldSpec[])[] = [];
   // What a class shares with others is declared in the one it extends, and stands before its own.
   for (let type = input.prototype; type && type !== Object.prototype; type = Object.getPrototypeOf(type))
-    all.unshift(...(registry.get(type) ?? []));
-  return all;
+    own.unshift(registry.get(type) ?? []);
+  // Declared again, a field keeps its place and takes the later words.
+  return [...new Map(own.flat().map((field) => [field.name, field])).values()];
 }
 
 function remember(target: object, spec: FieldSpec): void {

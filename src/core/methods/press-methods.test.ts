@@ -1,8 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { coreSet, cubeSet } from '../acceptance';
 import { Limits } from '../limits';
-import { findMethod, type Method, type RunSetup, usableInput } from '.';
+import { exact } from '../quantity';
+import { Sheet } from '../working';
+import { fieldsOf, findMethod, type Method, type RunSetup, usableInput } from '.';
 import { coreWindow } from './core-compression';
+import { inPlaceEstimate } from './core-compression/in-place';
+import { cylinderFromCube, cylinderGuidance } from './cube-compression/guidance';
 
 const ids = {
   cube: 'cube-compression',
@@ -127,6 +131,24 @@ describe('splitting', () => {
     const { found } = run('split', { ...six, loadingRate: '265', strips: 'used', lines: 'no' });
     expect(found).toEqual(expect.arrayContaining(['splitting.rate', 'splitting.strips', 'splitting.lines']));
   });
+  // EN 12390-6 0.04 to 0.06 MPa/s, IS 5816 1.2 to 2.4 N/mm² a minute (from memory).
+  it.each([
+    ['en', '3.0', false],
+    ['en', '1.0', true],
+    ['is', '1.2', false],
+    ['is', '3.0', true],
+  ] as const)('%s: a splitting rate of %s MPa/min is outside: %s', (profile, loadingRate, off) => {
+    const si = {
+      system: 'SI',
+      diameter1: '150',
+      diameter2: '150',
+      diameter3: '150',
+      length1: '300',
+      length2: '300',
+    };
+    const { found } = run('split', { ...si, loadingRate }, { profile });
+    expect(found.some((id) => id.endsWith('splitting.rate'))).toBe(off);
+  });
   it('compares with the compressive strength that is expected', () => {
     const setup: RunSetup = { specimen: { nominalSize: '6x12', expectedStrength: '4,000 psi' } };
     expect(run('split', { ...six, maximumLoad: '48,600' }, setup).found).not.toContain('splitting.usual');
@@ -195,6 +217,46 @@ describe('cores', () => {
   });
 });
 
+describe('guidance that is no acceptance', () => {
+  // Handbook formula (from memory): 40 MPa by (0.76 + 0.2 log10(40 / 19.6)); 5,000 psi gives 4,046 psi.
+  it('cylinder from cube', () => {
+    expect(cylinderFromCube(exact(40), 'SI').toFixed(1)).toBe('32.9');
+    expect(cylinderFromCube(exact(5000), 'US').toFixed(0)).toBe('4046');
+    // EN 206 classes (from memory).
+    expect(cylinderGuidance(exact(40), 'SI')).toContain('32.9 MPa; the cube lies between C30/37 and C35/45');
+    expect(cylinderGuidance(exact(9), 'SI')).toBeUndefined();
+    expect(cylinderGuidance(exact(120), 'SI')).toContain('above C100/115');
+  });
+
+  // ACI 214.4R (from memory): 1 − (0.130 − 3·10⁻⁶ f)(2 − l/d)², diameter 1.00 at 4 in, damage 1.06.
+  it.each([
+    ['4500', '1.5', 'standard', 0.970875],
+    ['6000', '1.25', 'standard', 0.937],
+    ['6000', '2.4', 'standard', 1],
+    ['4500', '1.5', 'soaked', 0.974125],
+  ] as const)('in place: %s psi at %s, %s', (strength, ratio, conditioning, factor) => {
+    const sheet = new Sheet('half-even');
+    const found = inPlaceEstimate(
+      sheet,
+      { strength: exact(strength), ratio: exact(ratio), diameter: exact(4) },
+      { conditioning, system: 'US', limits: new Limits(), mode: 'half-even', step: exact(10) },
+    );
+    expect(Number(sheet.lines[0]?.value)).toBeCloseTo(factor, 6);
+    const moisture = conditioning === 'soaked' ? 1.09 : 1;
+    expect(Number(found?.value)).toBeCloseTo(factor * moisture * 1.06 * Number(strength), 1);
+  });
+  it('gives no estimate outside what its factors are given for, and none unless it is asked for', () => {
+    const core = { diameter1: '3.95', diameter2: '3.95', lengthBefore: '7.4', length: '7.6', zeroed: true };
+    const quantities = (input: object) =>
+      run('core', { ...core, maximumLoad: '47,100', ...input }).results.map(({ quantity }) => quantity);
+    expect(quantities({})).toEqual(['core strength']);
+    expect(quantities({ conditioning: 'standard' })).toContain('in-place strength, estimate for information');
+    expect(
+      quantities({ conditioning: 'standard', diameter1: '6.50', diameter2: '6.50', length: '12.0' }),
+    ).toEqual(['core strength']);
+  });
+});
+
 describe('modulus', () => {
   const base = { diameter1: '4.00', diameter2: '4.00', companion: '5,130', ends: 'ground', kind: 'strain' };
   const area = Math.PI * 4;
@@ -240,6 +302,35 @@ describe('modulus', () => {
     };
     expect(travel(0.00808)).toBeCloseTo(505, 1);
     expect(travel(0.0101, { pivotArm: '3.9', gaugeArm: '4.3' })).toBeCloseTo(600.5, 0);
+  });
+  // EN 12390-13 (from memory): secant of the third loading from a tenth to a third of the strength, to 100 MPa.
+  // By hand, 33 MPa on 100 mm: from 3.3 MPa at 110 to 11 MPa at 371 millionths: 7.7 / 261 · 10⁶ = 29,502 MPa.
+  it('is the stabilised secant in the EN school, and compares strains', () => {
+    const si = { system: 'SI', diameter1: '100.00', diameter2: '100.00', companion: '33', ends: 'ground' };
+    const kn = (stress: number): number => (stress * Math.PI * 100 ** 2) / 4 / 1000;
+    const cycle = (number: number, upper: number) =>
+      [
+        `${number},0,0`,
+        `${number},${kn(3.3)},110`,
+        `${number},${kn(11)},${upper}`,
+        `${number},${kn(11.2)},${upper + 7}`,
+      ].join('\n');
+    const of = (second: number) =>
+      run(
+        'modulus',
+        { ...si, kind: 'strain', loadings: `${cycle(2, second)}\n${cycle(3, 371)}` },
+        { profile: 'en' },
+      );
+    expect(of(375).text).toBe('29,500');
+    expect(of(375).found).not.toContain('modulus.agree');
+    expect(of(412).found.some((id) => id.endsWith('modulus.agree'))).toBe(true);
+    const { found } = run('modulus', { ...si, loadingRate: '0.6' }, { profile: 'en' });
+    expect(found.some((id) => id.endsWith('modulus.rate'))).toBe(false);
+  });
+  it('calls its time and its load what they are', () => {
+    const fields = fieldsOf((findMethod('static-modulus') as Method).Input);
+    const labels = fields.filter(({ name }) => name === 'maximumLoad' || name === 'testedAt');
+    expect(labels.map(({ label }) => label)).toEqual(['Largest load applied', 'Loaded at']);
   });
   it('never counts the first loading', () => {
     const { found, text } = run('modulus', { ...base, loadings: rows(1, 190, 505) });

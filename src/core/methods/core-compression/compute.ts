@@ -15,6 +15,7 @@ import {
 } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { coreFindings } from './findings';
+import { inPlaceEstimate } from './in-place';
 import type { CoreCompressionInput } from './input';
 
 const C42 = standard('ASTM C42/C42M');
@@ -189,6 +190,14 @@ export function compute(input: CoreCompressionInput, setup: RunSetup): Outcome {
         );
       }
     }
+    const estimate =
+      input.conditioning &&
+      inPlaceEstimate(
+        sheet,
+        { strength: measured, ratio, diameter: diameter.mean },
+        { conditioning: input.conditioning, system, limits, mode, step },
+      );
+    if (strength && estimate) results.push(estimate);
   }
   return {
     results,

@@ -46,7 +46,7 @@ export const coreCompression: Method<CoreCompressionInput> = {
         phase: 'before',
         instruction:
           'Two diameters at mid-height at right angles. The length before capping and after. No pads on cores.',
-        fields: ['diameter1', 'diameter2', 'lengthBefore', 'length', 'ends', 'endsPlane'],
+        fields: ['diameter1', 'diameter2', 'lengthBefore', 'length', 'ends', 'endsPlane', 'conditioning'],
       },
     ],
     load: {

@@ -136,6 +136,19 @@ export class CoreCompressionInput extends PressedSpecimenInput {
   })
   endsPlane?: 'yes' | 'no';
 
+  @ChoiceField({
+    label: 'Conditioning',
+    aside: true,
+    help: 'Chosen, it gives the in-place estimate of ACI 214.4R too: information, never for the rule on cores.',
+    options: [
+      { value: 'standard', label: 'In its bag, as the method asks' },
+      { value: 'soaked', label: 'Soaked 48 h' },
+      { value: 'dried', label: 'Air-dried' },
+    ],
+    example: 'standard',
+  })
+  conditioning?: 'standard' | 'soaked' | 'dried';
+
   @MeasureField(LOADING_RATE)
   loadingRate?: string;
 

@@ -15,6 +15,7 @@ import {
   specimenFindings,
 } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
+import { cylinderGuidance } from './guidance';
 import type { CubeCompressionInput } from './input';
 
 const EN = standard('EN 12390-3');
@@ -157,6 +158,7 @@ export function compute(input: CubeCompressionInput, setup: RunSetup): Outcome {
         x: sides?.x.toNumber() ?? null,
         y: sides?.y.toNumber() ?? null,
         pattern: input.pattern ?? null,
+        guidance: (results[0] && cylinderGuidance(exact(results[0].value), system)) ?? null,
         broken: Boolean(load),
       },
     },

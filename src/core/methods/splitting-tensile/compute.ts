@@ -1,6 +1,6 @@
-import { cite, isWithin, type Limits } from '../../limits';
+import { cite, isWithin, type Limits, type Profile } from '../../limits';
 import { type Exact, exact, meanOf, PI, plainOf, roundTo } from '../../quantity';
-import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import { bySeverity, type Finding, finding, Sheet, type Source, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
 import { nominalDiameter, nominalLength } from '../cylinder-compression/facts';
 import { equipmentUse } from '../equipment-checks';
@@ -18,6 +18,10 @@ import { limitsOf, type RunSetup } from '../setup';
 import type { SplittingTensileInput } from './input';
 
 const C496 = standard('ASTM C496/C496M');
+const SOURCES: Readonly<Partial<Record<Profile, Source>>> = {
+  en: standard('EN 12390-6'),
+  is: standard('IS 5816'),
+};
 /** Splitting strength that goes with a compressive strength: 6.7 √f′c psi, 0.56 √f′c MPa. */
 const RELATION = { US: '6.7', SI: '0.56' } as const;
 
@@ -72,13 +76,14 @@ export const PRESS: PressUse<SplittingTensileInput> = {
  * Splitting tensile strength of one cylinder.
  * @param input diameters and lengths in in or mm, load in lbf or kN
  * @returns T = 2P / (π l d), to 5 psi [0.05 MPa]
- * Source: ASTM C496/C496M (from memory).
+ * Source: ASTM C496/C496M; EN 12390-6 and IS 5816 with their own rates (from memory).
  */
 export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome {
   const { system } = input;
   const us = system === 'US';
   const limits = limitsOf(setup);
   const mode = setup.rounding ?? 'half-even';
+  const source = SOURCES[limits.profile] ?? C496;
   const sheet = new Sheet(mode);
   const results: Result[] = [];
   const size = measured(input);
@@ -94,7 +99,7 @@ export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome 
       uses: { d1, d2, d3 },
       value: d1.plus(d2).plus(d3).div(3),
       unit: LENGTH_UNIT[system],
-      source: C496,
+      source,
       round: { step: limits.number('cylinder.diameter-step', system), rule: 'mean diameter as it is read' },
       carry: 'rounded',
     });
@@ -105,7 +110,7 @@ export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome 
       uses: { l1, l2 },
       value: l1.plus(l2).div(2),
       unit: LENGTH_UNIT[system],
-      source: C496,
+      source,
     });
     if (load && !load.isZero()) {
       const step = limits.number('splitting.step', system);
@@ -116,7 +121,7 @@ export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome 
         uses: { P: load, l: length, d: diameter },
         value: load.times(2).times(FORCE_FACTOR[system]).div(PI.times(length).times(diameter)),
         unit: STRESS_UNIT[system],
-        source: C496,
+        source,
         round: { step, rule: `strength to ${step} ${STRESS_UNIT[system]}` },
       });
       const other = us ? 'SI' : 'US';

@@ -12,7 +12,7 @@ import { SplittingTensileInput } from './input';
 export const splittingTensile: Method<SplittingTensileInput> = {
   id: 'splitting-tensile',
   title: 'Splitting tensile',
-  designations: [standard('ASTM C496/C496M')],
+  designations: [standard('ASTM C496/C496M'), standard('EN 12390-6'), standard('IS 5816')],
   runOn: 'specimen',
   takes: isCylinderSize,
   yields: [{ quantity: 'splitting tensile strength', symbol: 'T' }],
@@ -54,7 +54,18 @@ export const splittingTensile: Method<SplittingTensileInput> = {
     ],
   }),
   performedAt: 'testedAt',
-  limitPrefixes: ['splitting.', 'cylinder.', 'age.', 'expected.', 'machine.', 'press.', 'log.', 'equipment.'],
+  limitPrefixes: [
+    'splitting.',
+    'en/splitting.',
+    'is/splitting.',
+    'cylinder.',
+    'age.',
+    'expected.',
+    'machine.',
+    'press.',
+    'log.',
+    'equipment.',
+  ],
   press: PRESS,
   mainResult: 'splitting tensile strength',
   plan(system, setup) {

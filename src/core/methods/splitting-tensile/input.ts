@@ -43,7 +43,7 @@ export class SplittingTensileInput extends PressedSpecimenInput {
   @ChoiceField({
     label: 'Bearing strips',
     required: true,
-    help: 'Plywood 1/8 in [3 mm], 1 in [25 mm] wide, as long as the cylinder: used once.',
+    help: 'Plywood 1/8 in [3 mm], 1 in [25 mm] wide, as long as the cylinder; in the EN school hardboard 10 × 4 mm. Used once.',
     options: [
       { value: 'new', label: 'Two new ones' },
       { value: 'used', label: 'Used before' },

@@ -1,6 +1,7 @@
 import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, exact, meanOf, PI, plainOf } from '../../quantity';
-import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import { rangePercent } from '../../statistics';
+import { bySeverity, type Finding, finding, Sheet, type Source, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
 import { nominalDiameter, nominalLength } from '../cylinder-compression/facts';
 import { equipmentUse } from '../equipment-checks';
@@ -9,9 +10,10 @@ import { resultOf } from '../outcome';
 import { FORCE_FACTOR, meanDiameter, PRESS_FIELDS, STRESS_UNIT, specimenFindings } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import type { StaticModulusInput } from './input';
-import { type LoadingPoint, passing, readLoadings } from './loadings';
+import { type Between, type LoadingPoint, passing, readLoadings } from './loadings';
 
 const C469 = standard('ASTM C469/C469M');
+const EN12390 = standard('EN 12390-13');
 /** Strain of the lower point of the chord, millionths. */
 const LOWER = exact(50);
 const MILLION = exact(1_000_000);
@@ -64,21 +66,24 @@ interface Chord {
   readonly cycle: number;
   readonly modulus: Exact;
   readonly poisson: Exact | undefined;
-  readonly lowerStress: Exact;
+  readonly upperStrain: Exact;
 }
 
 /**
  * Static modulus of elasticity and Poisson's ratio of one cylinder, as a chord from a strain of 50 millionths to 40 %
  * of the companion strength.
  * @param input diameters in in or mm, loads in lbf or kN, strains in millionths or gauge travel in in or mm
- * @returns E as the mean of the second and third loading, to 50,000 psi [200 MPa]; ν to 0.01
- * Source: ASTM C469/C469M (from memory): E = (S2 − S1) / (ε2 − 0.000050).
+ * @returns E as the mean of the second and third loading, to 50,000 psi [200 MPa]; ν to 0.01. In the EN school the secant
+ * of the third loading between a tenth and a third of the strength, to 100 MPa
+ * Source: ASTM C469/C469M (from memory): E = (S2 − S1) / (ε2 − 0.000050); EN 12390-13 (from memory).
  */
 export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
   const { system } = input;
   const us = system === 'US';
   const limits = limitsOf(setup);
   const mode = setup.rounding ?? 'half-even';
+  const en = limits.profile === 'en';
+  const source = en ? EN12390 : C469;
   const sheet = new Sheet(mode);
   const results: Result[] = [];
   const diameter = meanDiameter(input, setup);
@@ -94,7 +99,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
       uses: { D: diameter },
       value: diameter.pow(2).times(PI).div(4),
       unit: us ? 'in2' : 'mm2',
-      source: C469,
+      source,
     });
     const upper = sheet.line({
       symbol: 'S2',
@@ -103,10 +108,22 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
       uses: { q: limits.number('modulus.share', system), f: companion },
       value: companion.times(limits.number('modulus.share', system)).div(100),
       unit: STRESS_UNIT[system],
-      source: C469,
+      source,
     });
+    const lower = en
+      ? sheet.line({
+          symbol: 'S1',
+          name: 'Lower stress',
+          formula: 'q * f / 100',
+          uses: { q: limits.number('en/modulus.lower-share', system), f: companion },
+          value: companion.times(limits.number('en/modulus.lower-share', system)).div(100),
+          unit: STRESS_UNIT[system],
+          source,
+        })
+      : undefined;
     for (const cycle of COUNTED) {
-      const chord = chordOf(sheet, cycle, loadings.cycles.get(cycle) ?? [], area, upper, system);
+      const points = loadings.cycles.get(cycle) ?? [];
+      const chord = chordOf({ sheet, cycle, points, area, upper, lower, system, source });
       if (chord) chords.push(chord);
     }
   }
@@ -115,12 +132,21 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
     const step = limits.number('modulus.step', system);
     const modulus = sheet.line({
       symbol: 'E',
-      name: 'Modulus of elasticity, mean of loadings 2 and 3',
-      formula: '(E2 + E3) / 2',
-      uses: { E2: second.modulus, E3: third.modulus },
-      value: second.modulus.plus(third.modulus).div(2),
+      ...(en
+        ? {
+            name: 'Modulus of elasticity, stabilised: loading 3',
+            formula: 'E3',
+            uses: { E3: third.modulus },
+            value: third.modulus,
+          }
+        : {
+            name: 'Modulus of elasticity, mean of loadings 2 and 3',
+            formula: '(E2 + E3) / 2',
+            uses: { E2: second.modulus, E3: third.modulus },
+            value: second.modulus.plus(third.modulus).div(2),
+          }),
       unit: STRESS_UNIT[system],
-      source: C469,
+      source,
       round: { step, rule: `modulus to ${step} ${STRESS_UNIT[system]}` },
     });
     const other = us ? 'SI' : 'US';
@@ -143,7 +169,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
         uses: { n2: second.poisson, n3: third.poisson },
         value: second.poisson.plus(third.poisson).div(2),
         unit: 'one',
-        source: C469,
+        source,
         round: { step: '0.01', rule: 'ratio to 0.01' },
       });
       results.push(
@@ -197,40 +223,69 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
   };
 }
 
-/** The chord of one loading with its working; undefined where its readings do not reach both ends. */
-function chordOf(
-  sheet: Sheet,
-  cycle: number,
-  points: readonly LoadingPoint[],
-  area: Exact,
-  upper: Exact,
-  system: 'US' | 'SI',
-): Chord | undefined {
+/** The lower end of a chord: where strain or stress passes it, and what both are there. */
+interface LowerEnd {
+  readonly pair: Between;
+  readonly strain: Exact;
+  readonly stress: Exact;
+  /** How the strain stands in the formula of the modulus. */
+  readonly strainText: '50' | 'e1';
+}
+
+/** In ASTM the lower end is a strain, in EN a stress: the other one is read between two readings. */
+function lowerEnd(about: ChordRequest): LowerEnd | undefined {
+  const { sheet, cycle, points, area, lower, system, source } = about;
   const factor = exact(FORCE_FACTOR[system]);
   const stress = (point: LoadingPoint): Exact => point.load.times(factor).div(area);
-  const low = passing(points, ({ axial }) => axial, LOWER);
-  const high = passing(points, stress, upper);
-  if (!low || !high) return undefined;
-  const us = system === 'US';
-  const lower = sheet.line({
+  const pair = lower ? passing(points, stress, lower) : passing(points, ({ axial }) => axial, LOWER);
+  if (!pair) return undefined;
+  const { below, above } = pair;
+  if (lower) {
+    const [sa, sb] = [stress(below), stress(above)];
+    const strain = sheet.line({
+      symbol: `e1_${cycle}`,
+      name: `Strain at the lower stress, millionths, loading ${cycle}`,
+      formula: 'ea + (eb - ea) * (S1 - sa) / (sb - sa)',
+      uses: { ea: below.axial, eb: above.axial, S1: lower, sa, sb },
+      value: between(below.axial, above.axial, lower, sa, sb),
+      unit: 'one',
+      source,
+    });
+    return { pair, strain, stress: lower, strainText: 'e1' };
+  }
+  const formula = '(Pa + (Pb - Pa) * (50 - ea) / (eb - ea)) / A';
+  const found = sheet.line({
     symbol: `S1_${cycle}`,
     name: `Stress at 50 millionths, loading ${cycle}`,
-    formula: us
-      ? '(Pa + (Pb - Pa) * (50 - ea) / (eb - ea)) / A'
-      : '1000 * (Pa + (Pb - Pa) * (50 - ea) / (eb - ea)) / A',
-    uses: {
-      Pa: low.below.load,
-      Pb: low.above.load,
-      ea: low.below.axial,
-      eb: low.above.axial,
-      A: area,
-    },
-    value: between(low.below.load, low.above.load, LOWER, low.below.axial, low.above.axial)
-      .times(factor)
-      .div(area),
+    formula: system === 'US' ? formula : `1000 * ${formula}`,
+    uses: { Pa: below.load, Pb: above.load, ea: below.axial, eb: above.axial, A: area },
+    value: between(below.load, above.load, LOWER, below.axial, above.axial).times(factor).div(area),
     unit: STRESS_UNIT[system],
-    source: C469,
+    source,
   });
+  return { pair, strain: LOWER, stress: found, strainText: '50' };
+}
+
+interface ChordRequest {
+  readonly sheet: Sheet;
+  readonly cycle: number;
+  readonly points: readonly LoadingPoint[];
+  readonly area: Exact;
+  readonly upper: Exact;
+  /** Stress at the lower end; undefined where the lower end is a strain. */
+  readonly lower: Exact | undefined;
+  readonly system: 'US' | 'SI';
+  readonly source: Source;
+}
+
+/** The chord of one loading with its working; undefined where its readings do not reach both ends. */
+function chordOf(about: ChordRequest): Chord | undefined {
+  const { sheet, cycle, points, area, upper, system, source } = about;
+  const factor = exact(FORCE_FACTOR[system]);
+  const stress = (point: LoadingPoint): Exact => point.load.times(factor).div(area);
+  const high = passing(points, stress, upper);
+  const low = high && lowerEnd(about);
+  if (!low || !high) return undefined;
   const [sa, sb] = [stress(high.below), stress(high.above)];
   const strain = sheet.line({
     symbol: `e2_${cycle}`,
@@ -239,35 +294,37 @@ function chordOf(
     uses: { ea: high.below.axial, eb: high.above.axial, S2: upper, sa, sb },
     value: between(high.below.axial, high.above.axial, upper, sa, sb),
     unit: 'one',
-    source: C469,
+    source,
   });
-  if (strain.lessThanOrEqualTo(LOWER)) return undefined;
+  if (strain.lessThanOrEqualTo(low.strain)) return undefined;
+  const e1: Readonly<Record<string, Exact>> = low.strainText === 'e1' ? { e1: low.strain } : {};
+  const rise = strain.minus(low.strain);
   const modulus = sheet.line({
     symbol: `E${cycle}`,
     name: `Chord of loading ${cycle}`,
-    formula: '1000000 * (S2 - S1) / (e2 - 50)',
-    uses: { S2: upper, S1: lower, e2: strain },
-    value: upper.minus(lower).div(strain.minus(LOWER)).times(MILLION),
+    formula: `1000000 * (S2 - S1) / (e2 - ${low.strainText})`,
+    uses: { S2: upper, S1: low.stress, e2: strain, ...e1 },
+    value: upper.minus(low.stress).div(rise).times(MILLION),
     unit: STRESS_UNIT[system],
-    source: C469,
+    source,
   });
-  const laterals = [low.below, low.above, high.below, high.above].map(({ lateral }) => lateral);
+  const [la, lb] = [low.pair.below.lateral, low.pair.above.lateral];
+  const [ha, hb] = [high.below.lateral, high.above.lateral];
   let poisson: Exact | undefined;
-  const [la, lb, ha, hb] = laterals;
   if (la && lb && ha && hb) {
-    const first = between(la, lb, LOWER, low.below.axial, low.above.axial);
+    const first = between(la, lb, low.strain, low.pair.below.axial, low.pair.above.axial);
     const second = between(ha, hb, upper, sa, sb);
     poisson = sheet.line({
       symbol: `n${cycle}`,
       name: `Poisson’s ratio of loading ${cycle}`,
-      formula: '(t2 - t1) / (e2 - 50)',
-      uses: { t2: second, t1: first, e2: strain },
-      value: second.minus(first).div(strain.minus(LOWER)),
+      formula: `(t2 - t1) / (e2 - ${low.strainText})`,
+      uses: { t2: second, t1: first, e2: strain, ...e1 },
+      value: second.minus(first).div(rise),
       unit: 'one',
-      source: C469,
+      source,
     });
   }
-  return { cycle, modulus, poisson, lowerStress: lower };
+  return { cycle, modulus, poisson, upperStrain: strain };
 }
 
 /** By a straight line between two readings. */
@@ -318,8 +375,7 @@ function modulusFindings(
         id: 'modulus.loadings',
         severity: 'invalid',
         fields: ['loadings'],
-        message:
-          'Loadings 2 and 3 must each have readings on both sides of 50 millionths and of the upper stress. The first loading seats the gauges and never counts.',
+        message: `Loadings 2 and 3 must each have readings on both sides of ${limits.profile === 'en' ? 'the lower' : '50 millionths'} and of the upper stress. The first loading seats the gauges and never counts.`,
         action: 'Take the missing readings, or load again.',
       }),
     );
@@ -357,7 +413,10 @@ function modulusFindings(
   if (!second || !third) return list;
   const mean = meanOf([second.modulus, third.modulus]);
   const agree = limits.of('modulus.agree', system);
-  const spread = second.modulus.minus(third.modulus).abs().div(mean).times(100);
+  // EN compares the strains at the upper stress, ASTM leaves it to the laboratory: we compare the chords.
+  const pair =
+    limits.profile === 'en' ? [second.upperStrain, third.upperStrain] : [second.modulus, third.modulus];
+  const spread = rangePercent(pair) ?? exact(0);
   if (!isWithin(spread, agree))
     list.push(
       finding({

@@ -13,7 +13,7 @@ import { StaticModulusInput } from './input';
 export const staticModulus: Method<StaticModulusInput> = {
   id: 'static-modulus',
   title: 'Static modulus',
-  designations: [standard('ASTM C469/C469M')],
+  designations: [standard('ASTM C469/C469M'), standard('EN 12390-13')],
   runOn: 'specimen',
   takes: isCylinderSize,
   yields: [
@@ -28,7 +28,7 @@ export const staticModulus: Method<StaticModulusInput> = {
         title: 'Companions and sizes',
         phase: 'before',
         instruction:
-          'Break at least two companions first: 40 % of their mean strength is where every loading ends. Two diameters at mid-height.',
+          'Break at least two companions first: 40 % of their mean strength (a third in the EN school) is where every loading ends. Two diameters at mid-height.',
         fields: ['companion', 'diameter1', 'diameter2', 'ends'],
       },
       {
@@ -44,7 +44,7 @@ export const staticModulus: Method<StaticModulusInput> = {
     load: {
       title: 'Load and let go, three times',
       instruction:
-        'Loading 1 seats the gauges: look for odd readings, let go. Loadings 2 and 3: read load and strain on both sides of 50 millionths and at 40 %, without stopping; never beyond 40 %. Up and down at the same rate.',
+        'Loading 1 seats the gauges: look for odd readings, let go. Loadings 2 and 3: read load and strain on both sides of 50 millionths (EN: of a tenth of the strength) and of the upper stress, without stopping; never beyond it. Up and down at the same rate.',
       fields: ['loadings', 'loadingRate'],
       caution: 'Take delicate gauges off before the specimen is crushed, if it is.',
     },
@@ -60,7 +60,17 @@ export const staticModulus: Method<StaticModulusInput> = {
   }),
   destroys: false,
   performedAt: 'testedAt',
-  limitPrefixes: ['modulus.', 'cylinder.', 'age.', 'expected.', 'machine.', 'press.', 'log.', 'equipment.'],
+  limitPrefixes: [
+    'modulus.',
+    'en/modulus.',
+    'cylinder.',
+    'age.',
+    'expected.',
+    'machine.',
+    'press.',
+    'log.',
+    'equipment.',
+  ],
   press: PRESS,
   mainResult: 'modulus of elasticity',
   plan(system, setup) {

@@ -1,5 +1,12 @@
-import { ChoiceField, LogField, MeasureField } from '../fields';
-import { FIRST_DIAMETER, LOADING_RATE, PressedSpecimenInput, SECOND_DIAMETER } from '../press';
+import { ChoiceField, InstantField, LogField, MeasureField } from '../fields';
+import {
+  BROKEN_AT,
+  FIRST_DIAMETER,
+  LOADING_RATE,
+  MAXIMUM_LOAD,
+  PressedSpecimenInput,
+  SECOND_DIAMETER,
+} from '../press';
 
 const GAUGE = {
   dimension: 'length',
@@ -86,3 +93,14 @@ export class StaticModulusInput extends PressedSpecimenInput {
   @MeasureField({ ...LOADING_RATE, help: 'If it was read.' })
   loadingRate?: string;
 }
+
+// The same readings under the names that they have here: nothing is broken.
+MeasureField({
+  ...MAXIMUM_LOAD,
+  label: 'Largest load applied',
+  help: 'Of all loadings: it tells whether the specimen is still good for modulus.',
+})(StaticModulusInput.prototype, 'maximumLoad');
+InstantField({ ...BROKEN_AT, label: 'Loaded at', help: 'The last loading.' })(
+  StaticModulusInput.prototype,
+  'testedAt',
+);

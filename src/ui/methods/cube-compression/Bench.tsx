@@ -17,7 +17,7 @@ const CRACKS: Readonly<Record<string, string>> = {
 /** A cube between the platens, its trowelled face to the side: whole before the load, as it failed afterwards. */
 export function CubeBench({ picture }: BenchProps) {
   const { palette } = useTheme();
-  const { x, y, pattern, broken } = picture.values;
+  const { x, y, pattern, broken, guidance } = picture.values;
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
       <svg
@@ -54,6 +54,7 @@ export function CubeBench({ picture }: BenchProps) {
           </Box>
         ) : null}
         Dashed: the trowelled face, to the side.
+        {guidance ? <Box sx={{ mt: 1 }}>{guidance}</Box> : null}
       </Typography>
     </Box>
   );
