@@ -22,7 +22,7 @@ import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
 import { addPerson, changePerson, letClientSee } from './actions/people';
-import { recordPractice } from './actions/practice';
+import { recordExercise, recordPractice } from './actions/practice';
 import { closePressFeed, drivePress, openPressFeed } from './actions/press';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
@@ -85,6 +85,7 @@ export const USE_CASES = {
   'let-client-see': letClientSee,
   'import-results': importResults,
   'record-practice': recordPractice,
+  'record-exercise': recordExercise,
 } as const;
 
 export type UseCaseName = keyof typeof USE_CASES;

@@ -1,3 +1,4 @@
+export * from './exercises';
 export * from './play';
 export * from './registry';
 export * from './score';

@@ -1,18 +1,34 @@
-import { IsBoolean, IsIn, IsInt, IsISO8601, IsObject, IsString, IsUUID, Max, Min } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsObject,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { eq } from 'drizzle-orm';
 import {
   DECISIONS,
   type DecisionId,
+  type DrillScore,
   FAULTS,
   type FaultId,
   findDrill,
+  findExercise,
   playDrill,
   scoreDrill,
+  scoreExercise,
 } from '@/core/drills';
 import type { System } from '@/core/quantity';
 import { practiceAttempts } from '@/db/schema';
 import { NotFound } from '../errors';
-import { defineUseCase, refuseFields, STAFF } from '../use-case';
+import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
 
 export class RecordPracticeInput {
   /** Made by the device: the same attempt sent twice is one. */
@@ -36,11 +52,8 @@ export const recordPractice = defineUseCase({
   roles: STAFF,
   Input: RecordPracticeInput,
   async act({ tx, actor, now }, input) {
-    const [before] = await tx
-      .select({ score: practiceAttempts.score })
-      .from(practiceAttempts)
-      .where(eq(practiceAttempts.id, input.id));
-    if (before) return { score: before.score };
+    const before = await scored(tx, input.id);
+    if (before) return { score: before };
     const drill = findDrill(input.drill);
     if (!drill) throw new NotFound('This drill');
     const values = Object.values(input.values);
@@ -55,17 +68,67 @@ export const recordPractice = defineUseCase({
       decision,
       noticed,
     });
-    await tx.insert(practiceAttempts).values({
-      id: input.id,
-      personId: actor.id,
-      drill: drill.id,
-      seed: input.seed,
-      timed: input.timed,
-      startedAt: new Date(input.startedAt),
-      finishedAt: now,
-      passed: score.passed,
-      score,
-    });
+    await keep(tx, actor.id, now, { ...input, drill: drill.id }, score);
     return { score };
   },
 });
+
+export class RecordExerciseInput {
+  /** Made by the device: the same attempt sent twice is one. */
+  @IsUUID() id: string;
+  @IsString() exercise: string;
+  @IsInt() @Min(1) @Max(2_147_483_647) seed: number;
+  @IsISO8601({ strict: true }) startedAt: string;
+  /** What was typed or chosen at each task; at the press the levers as they were moved. */
+  @IsArray()
+  @ArrayMaxSize(30)
+  @IsString({ each: true })
+  @MaxLength(400_000, { each: true, message: 'An answer: at most 400,000 characters.' })
+  answers: string[];
+}
+
+/** An exercise carried to its end, judged here from the answers: the press is driven again as it was driven. */
+export const recordExercise = defineUseCase({
+  name: 'record exercise',
+  roles: STAFF,
+  Input: RecordExerciseInput,
+  async act({ tx, actor, now }, input) {
+    const before = await scored(tx, input.id);
+    if (before) return { score: before };
+    const exercise = findExercise(input.exercise);
+    if (!exercise) throw new NotFound('This exercise');
+    const score = scoreExercise(exercise, input.seed, input.answers);
+    await keep(tx, actor.id, now, { ...input, drill: exercise.id, timed: false }, score);
+    return { score };
+  },
+});
+
+/** How an attempt was judged that was kept already; undefined for a new one. */
+async function scored(tx: Transaction, id: string): Promise<DrillScore | undefined> {
+  const [before] = await tx
+    .select({ score: practiceAttempts.score })
+    .from(practiceAttempts)
+    .where(eq(practiceAttempts.id, id));
+  return before?.score;
+}
+
+async function keep(
+  tx: Transaction,
+  personId: string,
+  finishedAt: Date,
+  attempt: { id: string; drill: string; seed: number; timed: boolean; startedAt: string },
+  score: DrillScore,
+): Promise<void> {
+  const { id, drill, seed, timed, startedAt } = attempt;
+  await tx.insert(practiceAttempts).values({
+    id,
+    personId,
+    drill,
+    seed,
+    timed,
+    startedAt: new Date(startedAt),
+    finishedAt,
+    passed: score.passed,
+    score,
+  });
+}

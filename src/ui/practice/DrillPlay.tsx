@@ -25,27 +25,14 @@ import { limitsOf } from '@/core/methods';
 import type { System } from '@/core/quantity';
 import { perform } from '../api';
 import { RunningClocks } from '../field/ClockList';
-import { newId } from '../ids';
 import { BENCHES } from '../methods/registry';
 import { Card } from '../parts/Card';
 import { Findings } from '../parts/Findings';
 import { Results } from '../runsheet/Results';
 import { DrillResult } from './DrillResult';
 import { DrillScene } from './DrillScene';
+import { begin, type Start } from './start';
 import { PACE, useDrill } from './use-drill';
-
-interface Start {
-  readonly id: string;
-  readonly seed: number;
-  readonly startedAt: number;
-}
-
-const LARGEST_SEED = 2_000_000_000;
-const begin = (): Start => ({
-  id: newId(),
-  seed: 1 + Math.floor(Math.random() * LARGEST_SEED),
-  startedAt: Math.floor(Date.now() / 1000) * 1000,
-});
 
 /** A drill from its start to how it went. `first` fixes the first one played, for showing the same to several. */
 export function DrillPlay({ drillId, first }: { drillId: string; first?: number | undefined }) {
@@ -110,11 +97,7 @@ export function DrillPlay({ drillId, first }: { drillId: string; first?: number 
             SI
           </ToggleButton>
         </ToggleButtonGroup>
-        <Button
-          variant="contained"
-          size="large"
-          onClick={() => setStart(first === undefined ? begin() : { ...begin(), seed: first })}
-        >
+        <Button variant="contained" size="large" onClick={() => setStart(begin(first))}>
           Start
         </Button>
       </Stack>

@@ -15,6 +15,8 @@ export function DrillResult({
   unsaved: string | null;
   again: () => void;
 }) {
+  // Only a drill that is judged by what was hidden in it has something to tell of it.
+  const hidden = score.items.some(({ id }) => id === 'noticed');
   const items = score.items.toSorted((a, b) => Number(a.passed) - Number(b.passed));
   return (
     <Card
@@ -37,7 +39,7 @@ export function DrillResult({
       ) : null}
       <Typography sx={{ mb: 2 }}>
         <span className="mono">{`${score.starredPassed} of ${score.starred}`}</span>
-        {` items that must not be missed. In this drill: ${FAULTS[score.fault].toLowerCase()}.`}
+        {` items that must not be missed.${hidden ? ` In this drill: ${FAULTS[score.fault].toLowerCase()}.` : ''}`}
       </Typography>
       <Stack spacing={1} role="list" aria-label="Items">
         {items.map((item) => (

@@ -1,33 +1,13 @@
 'use client';
-import {
-  Box,
-  Button,
-  MenuItem,
-  Slider,
-  Stack,
-  TextField,
-  ToggleButton,
-  ToggleButtonGroup,
-  Typography,
-} from '@mui/material';
+import { Box, Button, MenuItem, Stack, TextField } from '@mui/material';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { PRESS_CASES, type ReadingLine } from '@/core/press';
+import { type Levers as Controls, PRESS_CASES, type ReadingLine } from '@/core/press';
 import { perform } from '../api';
 import { useNotice } from '../parts/Notice';
+import { LeverPanel, LEVERS_OFF as OFF } from './LeverPanel';
 
 /** A slider sends many places on its way; the device is told at most this often. */
 const SEND_MS = 120;
-const STEP = 0.01;
-
-interface Controls {
-  readonly pump: boolean;
-  readonly approach: boolean;
-  readonly fine: number;
-  readonly door: boolean;
-}
-
-const OFF: Controls = { pump: false, approach: false, fine: 0, door: false };
-
 /** The levers and the knob of a stand-in press, and what is put into it. Keys: P, A, D, arrows. */
 export function Levers({
   runId,
@@ -79,19 +59,6 @@ export function Levers({
   useEffect(() => {
     if (last && !last.door && last.pump && Math.abs(last.load) > 1 && controls.door) move({ door: false });
   }, [last, controls.door, move]);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      const at = event.target as HTMLElement;
-      if (event.ctrlKey || event.metaKey || event.altKey || at.closest('input, textarea, [role="slider"]'))
-        return;
-      const change = changeOf(event.key, controls);
-      if (!change) return;
-      event.preventDefault();
-      move(change);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
   const place = async (): Promise<void> => {
     if (!(await send({ place: chosen, times }))) return;
     touched.current = false;
@@ -99,23 +66,6 @@ export function Levers({
     placed(chosen);
     notice('The specimen is in. Shut the door, then the pump.');
   };
-  const lever = (name: string, on: boolean, words: readonly [string, string], set: (on: boolean) => void) => (
-    <Box>
-      <Typography variant="overline" component="div">
-        {name}
-      </Typography>
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        value={on ? 'on' : 'off'}
-        onChange={(_, value: string | null) => value && set(value === 'on')}
-        aria-label={name}
-      >
-        <ToggleButton value="off">{words[0]}</ToggleButton>
-        <ToggleButton value="on">{words[1]}</ToggleButton>
-      </ToggleButtonGroup>
-    </Box>
-  );
   return (
     <Box
       component="section"
@@ -154,43 +104,7 @@ export function Levers({
           Put the specimen in
         </Button>
       </Stack>
-      {lever('Door (D)', controls.door, ['open', 'shut'], (door) => move({ door }))}
-      {lever('Pump (P)', controls.pump, ['off', 'on'], (pump) => move({ pump }))}
-      {lever('Approach (A)', controls.approach, ['off', 'full'], (approach) => move({ approach }))}
-      <Box sx={{ flexGrow: 1, minWidth: 200 }}>
-        <Typography variant="overline" component="div">
-          {`Fine knob (arrows): ${(controls.fine * 100).toFixed(0)} %`}
-        </Typography>
-        <Slider
-          value={controls.fine}
-          min={0}
-          max={1}
-          step={STEP}
-          onChange={(_, value) => move({ fine: value as number })}
-          aria-label="Fine knob"
-        />
-      </Box>
+      <LeverPanel controls={controls} move={move} />
     </Box>
   );
-}
-
-/** What a key does to the controls; null for every other key. */
-function changeOf(key: string, now: Controls): Partial<Controls> | null {
-  const knob = (by: number): Partial<Controls> => ({
-    fine: Math.min(1, Math.max(0, Number((now.fine + by).toFixed(3)))),
-  });
-  switch (key) {
-    case 'p':
-      return { pump: !now.pump };
-    case 'a':
-      return { approach: !now.approach };
-    case 'd':
-      return { door: !now.door };
-    case 'ArrowUp':
-      return knob(STEP);
-    case 'ArrowDown':
-      return knob(-STEP);
-    default:
-      return null;
-  }
 }

@@ -1,6 +1,6 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { DRILLS, FAULTS, findDrill } from '@/core/drills';
+import { DRILLS, EXERCISES, FAULTS, findDrill, findExercise } from '@/core/drills';
 import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
 import { usualZone } from '@/server/queries/jobs';
@@ -35,22 +35,33 @@ export default async function PracticePage() {
           gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', lg: '1fr 1fr 1fr' },
         }}
       >
-        {DRILLS.map((drill) => {
-          const tries = own.filter((attempt) => attempt.drill === drill.id);
-          const passed = tries.filter((attempt) => attempt.passed).length;
-          return (
-            <Card key={drill.id} title={drill.title}>
-              <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5, minHeight: 40 }}>
-                {tries.length === 0
-                  ? 'Not played yet.'
-                  : `${passed} of ${tries.length} passed; last ${tries[0]?.passed ? 'passed' : `missed ${(tries[0]?.score.starred ?? 0) - (tries[0]?.score.starredPassed ?? 0)}`}.`}
-              </Typography>
-              <LinkButton href={`/practice/${drill.id}`} variant="contained">
-                Start
-              </LinkButton>
-            </Card>
-          );
-        })}
+        {DRILLS.map((drill) => (
+          <PracticeCard
+            key={drill.id}
+            id={drill.id}
+            title={drill.title}
+            href={`/practice/${drill.id}`}
+            own={own}
+          />
+        ))}
+      </Box>
+      <Typography variant="h2">At the press</Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', lg: '1fr 1fr 1fr' },
+        }}
+      >
+        {EXERCISES.map((exercise) => (
+          <PracticeCard
+            key={exercise.id}
+            id={exercise.id}
+            title={exercise.title}
+            href={`/practice/at-the-press/${exercise.id}`}
+            own={own}
+          />
+        ))}
       </Box>
       <Card title={everybody ? 'Everybody’s attempts' : 'Your attempts'}>
         {attempts.length === 0 ? (
@@ -79,7 +90,9 @@ export default async function PracticePage() {
                   <TableRow key={attempt.id}>
                     <TableCell>{dayTime(attempt.finishedAt, zone)}</TableCell>
                     {everybody ? <TableCell>{attempt.name}</TableCell> : null}
-                    <TableCell>{findDrill(attempt.drill)?.title ?? attempt.drill}</TableCell>
+                    <TableCell>
+                      {findDrill(attempt.drill)?.title ?? findExercise(attempt.drill)?.title ?? attempt.drill}
+                    </TableCell>
                     <TableCell>{attempt.timed ? 'against the clock' : 'untimed'}</TableCell>
                     <TableCell sx={{ color: attempt.passed ? 'success.main' : 'error.main' }}>
                       {attempt.passed ? '✓ passed' : '✕ not passed'}
@@ -87,7 +100,7 @@ export default async function PracticePage() {
                     <TableCell className="mono">
                       {`${attempt.score.starredPassed}/${attempt.score.starred}`}
                     </TableCell>
-                    <TableCell>{FAULTS[attempt.score.fault]}</TableCell>
+                    <TableCell>{findDrill(attempt.drill) ? FAULTS[attempt.score.fault] : ''}</TableCell>
                     <TableCell>
                       {attempt.score.items
                         .filter(({ passed, starred }) => starred && !passed)
@@ -102,5 +115,34 @@ export default async function PracticePage() {
         )}
       </Card>
     </Stack>
+  );
+}
+
+/** A drill or an exercise with how it went so far. */
+function PracticeCard({
+  id,
+  title,
+  href,
+  own,
+}: {
+  id: string;
+  title: string;
+  href: string;
+  own: Awaited<ReturnType<typeof practiceRecord>>;
+}) {
+  const tries = own.filter((attempt) => attempt.drill === id);
+  const passed = tries.filter((attempt) => attempt.passed).length;
+  const [last] = tries;
+  return (
+    <Card title={title}>
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5, minHeight: 40 }}>
+        {last
+          ? `${passed} of ${tries.length} passed; last ${last.passed ? 'passed' : `missed ${last.score.starred - last.score.starredPassed}`}.`
+          : 'Not played yet.'}
+      </Typography>
+      <LinkButton href={href} variant="contained">
+        Start
+      </LinkButton>
+    </Card>
   );
 }

@@ -235,7 +235,7 @@ it('tells the rate in the machine’s own units', () => {
   expect(text('6x12')).toBe('792 to 1,188 lbf/s');
 });
 
-describe('density', () => {
+describe('density in water, and its checks', () => {
   const four = { diameter1: '4.00', diameter2: '4.00' };
   const density = (input: Input) =>
     outcomeOf(input).results.find(({ quantity }) => quantity === 'density')?.text;

@@ -1,0 +1,177 @@
+'use client';
+import { Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { RECORD_FAULTS, type RecordTask, type SpacerTask, type Task } from '@/core/drills';
+import { stackOf } from '@/core/press';
+import { Fracture } from '../methods/cylinder-compression/Fracture';
+import { DialFace } from '../press/DialFace';
+import { PressSection } from '../press/PressSection';
+import { DrivePress } from './DrivePress';
+
+/** One task of an exercise with the place for its answer. */
+export function ExerciseTask({ task, answer }: { task: Task; answer: (text: string) => void }) {
+  switch (task.kind) {
+    case 'dial':
+      return (
+        <Asked
+          label="The peak hand stands at"
+          help="The load, or as counted: 7 past 45,000."
+          answer={answer}
+          picture={<DialFace dial={task.dial} peak={task.share} live={0} unit={task.unit} />}
+        />
+      );
+    case 'spacers':
+      return <Spacers task={task} answer={answer} />;
+    case 'fracture':
+      return (
+        <Paper sx={{ p: 2 }}>
+          <Box sx={{ display: 'flex', gap: 4, alignItems: 'center', flexWrap: 'wrap' }}>
+            <svg width={150} height={290} role="img" aria-label="A broken cylinder">
+              <Fracture type={task.type} width={150} height={290} />
+            </svg>
+            <Choices
+              options={['1', '2', '3', '4', '5', '6'].map((type) => [type, `Type ${type}`] as const)}
+              answer={answer}
+            />
+          </Box>
+        </Paper>
+      );
+    case 'record':
+      return <FinishedRecord task={task} answer={answer} />;
+    case 'press':
+      return <DrivePress task={task} answer={answer} />;
+  }
+}
+
+function Asked({
+  label,
+  help,
+  picture,
+  answer,
+}: {
+  label: string;
+  help: string;
+  picture: React.ReactNode;
+  answer: (text: string) => void;
+}) {
+  const [text, setText] = useState('');
+  return (
+    <Paper
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        answer(text);
+      }}
+      sx={{ p: 2, display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}
+    >
+      {picture}
+      <Stack spacing={2} sx={{ flex: 1, minWidth: 260 }}>
+        <TextField
+          label={label}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          helperText={help}
+          autoFocus
+          slotProps={{ htmlInput: { autoComplete: 'off', style: { fontSize: '1.5rem' } } }}
+        />
+        <Button type="submit" variant="contained" size="large" disabled={text.trim() === ''}>
+          Take it
+        </Button>
+      </Stack>
+    </Paper>
+  );
+}
+
+function Spacers({ task, answer }: { task: SpacerTask; answer: (text: string) => void }) {
+  const { space, unit } = task;
+  return (
+    <Asked
+      label="Spacers"
+      help="Heights with a plus between them, none, or cannot."
+      answer={answer}
+      picture={
+        <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+          <PressSection
+            space={space}
+            stack={stackOf(space, [])}
+            head={false}
+            pads={space.give.greaterThan('0.2')}
+            unit={unit}
+          />
+          <Typography className="mono" sx={{ whiteSpace: 'pre', lineHeight: 1.7 }}>
+            {[
+              `clear height    ${space.clearHeight} ${unit}`,
+              `lower block     ${space.lowerBlock} ${unit}`,
+              `specimen, ends  ${space.assembly} ${unit}`,
+              `stroke          ${space.stroke} ${unit}, of it ${stackOf(space, []).usable} to be used`,
+              `spacers         ${space.spacers.map((each) => each.toFixed()).join(', ')}`,
+              `gap wanted      ${space.gap.low} to ${space.gap.high} ${unit}`,
+              `the test takes  ${space.give} ${unit} more`,
+            ].join('\n')}
+          </Typography>
+        </Box>
+      }
+    />
+  );
+}
+
+function FinishedRecord({ task, answer }: { task: RecordTask; answer: (text: string) => void }) {
+  return (
+    <Box
+      sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}
+    >
+      <Paper sx={{ p: 2 }}>
+        <Box component="dl" sx={{ m: 0, display: 'grid', gridTemplateColumns: '1fr 1fr', rowGap: 1 }}>
+          {task.lines.map(([name, text]) => (
+            <Box key={name} sx={{ display: 'contents' }}>
+              <Typography component="dt" color="text.secondary">
+                {name}
+              </Typography>
+              <Typography component="dd" className="mono" sx={{ m: 0 }}>
+                {text}
+              </Typography>
+            </Box>
+          ))}
+        </Box>
+      </Paper>
+      <Choices options={Object.entries(RECORD_FAULTS)} answer={answer} />
+    </Box>
+  );
+}
+
+/** Answers to choose one of, by mouse or by their number. */
+function Choices({
+  options,
+  answer,
+}: {
+  options: readonly (readonly [value: string, words: string])[];
+  answer: (text: string) => void;
+}) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const option = options[Number(event.key) - 1];
+      if (!option || event.ctrlKey || event.metaKey || (event.target as HTMLElement).closest('input')) return;
+      event.preventDefault();
+      answer(option[0]);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [options, answer]);
+  return (
+    <Stack spacing={1} role="group" aria-label="What is it?" sx={{ minWidth: 260 }}>
+      {options.map(([value, words], index) => (
+        <Button
+          key={value}
+          variant="outlined"
+          onClick={() => answer(value)}
+          sx={{ minHeight: 48, justifyContent: 'flex-start', textAlign: 'left', textTransform: 'none' }}
+        >
+          <Box component="span" className="mono" sx={{ mr: 1.5, color: 'text.secondary' }}>
+            {index + 1}
+          </Box>
+          {words}
+        </Button>
+      ))}
+    </Stack>
+  );
+}
