@@ -220,3 +220,38 @@ test('the clock of a device that is wrong is found out, and stamps are put right
   expect(stamp?.steadyMs).toBeGreaterThan(0);
   await page.close();
 });
+
+test('the dial is practised by the keyboard, judged and listed', async ({ browser }) => {
+  const page = await signedIn(browser, 'laboratory');
+  await page.goto('/practice');
+  await expect(page.getByRole('heading', { name: 'At the press' })).toBeVisible();
+  await page.goto('/practice/at-the-press/read-dial?seed=4');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  for (let needle = 1; needle <= 8; needle += 1) {
+    await expect(page.getByText(`${needle}/8`)).toBeVisible();
+    await page.getByLabel('The peak hand stands at').fill('3 past 5');
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByRole('heading', { name: 'Not passed' })).toBeVisible();
+  await expect(page.getByText(/It was [\d,.]+ (lbf|kN): .+ past .+, or .+ short of /).first()).toBeVisible();
+  await expectAccessible(page);
+  await page.goto('/practice');
+  await expect(page.getByRole('row', { name: /Read the dial/ }).first()).toBeVisible();
+});
+
+test('the press of an exercise is driven by keys, and the load follows', async ({ browser }) => {
+  const page = await signedIn(browser, 'laboratory');
+  await page.goto('/practice/at-the-press/hold-band?seed=6');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.getByRole('button', { name: '× 4' }).click();
+  await page.getByRole('heading', { name: /Practice/ }).click();
+  for (const key of ['d', 'p', 'a']) await page.keyboard.press(key);
+  // The approach stays open: contact is a shock, and the load rises at once.
+  await expect(async () => {
+    expect(Number(await page.getByTestId('drive-load').textContent())).toBeGreaterThan(20);
+  }).toPass({ timeout: 60_000 });
+  await page.keyboard.press('p');
+  await page.getByRole('button', { name: 'The test is over' }).click();
+  await expect(page.getByRole('heading', { name: 'Not passed' })).toBeVisible();
+  await expect(page.getByText('The load jumped: the approach was still open.')).toBeVisible();
+});

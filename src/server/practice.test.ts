@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type Drill, type DrillScript, findDrill, playDrill } from '@/core/drills';
+import { type Drill, type DrillScript, findDrill, findExercise, playDrill } from '@/core/drills';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { CAST, makeSite, type Site } from '@/testing/site';
-import { recordPractice } from './actions/practice';
+import { recordExercise, recordPractice } from './actions/practice';
 import { practiceRecord } from './queries/practice';
 import { type Actor, perform } from './use-case';
 
@@ -100,5 +100,39 @@ describe('an attempt', () => {
     expect(rights.map(({ privilege_type }) => privilege_type)).toEqual(['INSERT', 'SELECT']);
     const { rows: runs } = await fresh.owner.query('SELECT count(*)::int AS n FROM runs');
     expect(runs[0]?.n).toBe(0);
+  });
+});
+
+describe('an exercise at the press', () => {
+  const send = (over: object) =>
+    perform(
+      site.db,
+      site.actors.laboratory,
+      recordExercise,
+      {
+        id: randomUUID(),
+        exercise: 'name-fracture',
+        seed: 21,
+        startedAt: START.toISOString(),
+        answers: [],
+        ...over,
+      },
+      new Date(CAST + 240_000),
+    );
+  it('is judged on the server from the answers, and once only', async () => {
+    const answers = (findExercise('name-fracture')?.tasks(21) ?? []).map((task) =>
+      task.kind === 'fracture' ? task.type : '',
+    );
+    const id = randomUUID();
+    const { score } = await send({ id, answers });
+    expect([score.passed, score.starredPassed]).toEqual([true, 8]);
+    expect((await send({ id, answers: [] })).score.passed).toBe(true);
+    const [kept] = await practiceRecord(site.db, site.actors.laboratory);
+    expect([kept?.drill, kept?.passed]).toEqual(['name-fracture', true]);
+  });
+  it('whose moves cannot be read is not passed; a strange one is refused in words', async () => {
+    expect((await send({ exercise: 'hold-band', answers: ['{"moves":7}'] })).score.passed).toBe(false);
+    await expect(send({ exercise: 'juggling' })).rejects.toThrow(/exercise/);
+    expect(await errorsOf(send({ answers: [7] }))).toHaveProperty('answers');
   });
 });

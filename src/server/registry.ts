@@ -21,6 +21,7 @@ import {
 import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
+import { drawDiameters } from './actions/lots';
 import { addPerson, changePerson, letClientSee } from './actions/people';
 import { recordExercise, recordPractice } from './actions/practice';
 import { closePressFeed, drivePress, openPressFeed } from './actions/press';
@@ -46,6 +47,7 @@ export const USE_CASES = {
   'register-cores': registerCores,
   'register-small': registerSmall,
   'leave-out': leaveOut,
+  'draw-diameters': drawDiameters,
   'take-back-in': takeBackIn,
   'correct-cast-time': correctCastTime,
   'record-event': recordEvent,

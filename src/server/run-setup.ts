@@ -30,6 +30,7 @@ import {
 } from '@/db/schema';
 import { batchFacts, endsFacts } from './ends';
 import { NotFound } from './errors';
+import { lotDiameterFacts } from './lots';
 import { padUses } from './pads';
 import { feedAddress } from './press/addresses';
 import { ageFrom, relatedFacts } from './sample-facts';
@@ -206,7 +207,7 @@ export async function runSetup(
         .filter(({ field }) => stamped.has(field))
         .map(({ field, takenAt }) => [field, takenAt.toISOString()]),
     ),
-    ...(await subjectFacts(db, place, input)),
+    ...(await subjectFacts(db, place, input, changes)),
   };
 }
 
@@ -252,6 +253,7 @@ async function subjectFacts(
   db: Queryable,
   place: RunPlace,
   input: Readonly<Record<string, unknown>>,
+  changes: LimitChanges,
 ): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'placement' | 'batch'>> {
   const { mix, sample, specimen, run, placement, job } = place;
   if (run.batchId) return { batch: await batchFacts(db, run.batchId, job.system, { profile: job.profile }) };
@@ -274,6 +276,13 @@ async function subjectFacts(
         ...(specimen.ageHours === null ? { held: true } : {}),
         ...specifiedFor(specimen, mix),
         ...(await endsFacts(db, specimen, job)),
+        ...(isCylinderSize(specimen.size)
+          ? await lotDiameterFacts(db, specimen.id, {
+              system: job.system,
+              rounding: job.rounding,
+              limits: new Limits(changes, run.limitsRevision, job.profile),
+            })
+          : {}),
       },
     };
   }

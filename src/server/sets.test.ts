@@ -1,14 +1,18 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { diameterLots } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, qualifyCompound } from './actions/gear';
+import { drawDiameters } from './actions/lots';
 import { prepareReport, signReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { registerSmall } from './actions/small-specimens';
 import { leaveOut, takeBackIn } from './actions/specimens';
 import { sampleDossier, specimenViews } from './queries/dossier';
-import { endsToMake } from './queries/ends';
+import { diameterLotList, endsToMake } from './queries/ends';
 import { gearList } from './queries/gear';
+import { runSheet } from './queries/run';
 import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -150,4 +154,40 @@ it('a lot of compound is qualified by fifteen and fifteen cylinders, and by noth
     ({ id }) => id === equipmentId,
   );
   expect(item?.compound?.hardens).toBe('3 h');
+});
+
+describe('diameters of one lot of moulds', () => {
+  it.each([
+    ['4.01', { state: 'take', mean: '4.01 in', range: '0.02 in' }],
+    ['3.99', { state: 'measure all', range: '0.03 in' }],
+  ])('are drawn beforehand; with a third of %s the others do %o', async (third, expected) => {
+    const first = await makeSample(site);
+    const second = await makeSample(site);
+    const specimenIds = [...first.specimenIds.slice(0, 3), ...second.specimenIds.slice(0, 3)];
+    const id = randomUUID();
+    await expect(
+      act(drawDiameters, { id, lot: 'M-7', specimenIds: specimenIds.slice(0, 3) }),
+    ).rejects.toMatchObject({ errors: { specimenIds: expect.stringContaining('at least four') } });
+    await act(drawDiameters, { id, lot: 'M-7', specimenIds });
+    await act(drawDiameters, { id, lot: 'M-7', specimenIds });
+    const lot = async () =>
+      (await diameterLotList(site.db, site.actors.laboratory)).find((each) => each.id === id);
+    const drawn = (await lot())?.members.filter((member) => member.drawn) ?? [];
+    expect([drawn.length, (await lot())?.state]).toEqual([3, 'wait']);
+    const measure = async (specimenId: string, diameter: string): Promise<string> => {
+      const { runId } = await act(startRun, { method: 'cylinder-compression', specimenId });
+      await act(saveReadings, { runId, readings: readingsOf({ diameter1: diameter, diameter2: diameter }) });
+      return runId;
+    };
+    const other = specimenIds.find((each) => !drawn.some((member) => member.id === each)) ?? '';
+    const { runId } = await act(startRun, { method: 'cylinder-compression', specimenId: other });
+    const says = async () =>
+      (await runSheet(site.db, site.actors.laboratory, runId, NOW)).setup.specimen?.lotDiameter;
+    for (const [index, member] of drawn.slice(0, 2).entries())
+      await measure(member.id, index === 0 ? '4.00' : '4.02');
+    expect(await says()).toMatchObject({ state: 'wait', measured: 2, drawn: 3, count: 6 });
+    await measure(drawn[2]?.id ?? '', third);
+    expect(await says()).toMatchObject(expected);
+    await expect(site.db.delete(diameterLots)).rejects.toThrow();
+  });
 });

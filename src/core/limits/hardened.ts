@@ -43,6 +43,24 @@ export const HARDENED = {
     C39,
     twin(max('0.01'), 'in', max('0.25'), 'mm'),
   ),
+  'cylinder.reduced-least': entry(
+    CYLINDER,
+    'Reduced measuring of diameters: cylinders measured a day, at least',
+    C39,
+    both(min('3'), 'one'),
+  ),
+  'cylinder.reduced-share': entry(
+    CYLINDER,
+    'Reduced measuring: of the cylinders of the day at least',
+    C39,
+    both(min('10'), 'percent'),
+  ),
+  'cylinder.reduced-range': entry(
+    CYLINDER,
+    'Reduced measuring: the measured ones within',
+    C39,
+    twin(max('0.02'), 'in', max('0.5'), 'mm'),
+  ),
   'cylinder.length-needed': entry(
     CYLINDER,
     'L/D outside which the length must be measured',

@@ -63,6 +63,23 @@ export class SpecimenFacts {
   /** Strength expected at this age from the mix's history. */
   @IsOptional() @MeasureText('stress') expectedStrength?: string;
   @IsOptional() @ValidateNested() @Type(() => EndsFacts) ends?: EndsFacts;
+  @IsOptional() @ValidateNested() @Type(() => LotDiameterFacts) lotDiameter?: LotDiameterFacts;
+}
+
+export const LOT_STATES = ['measure', 'wait', 'take', 'measure all'] as const;
+
+/** A cylinder of a day's lot whose diameters are measured on some of them. */
+export class LotDiameterFacts {
+  /** The moulds, as they are called. */
+  @IsString() lot: string;
+  /** Drawn to be measured; the drawn ones are not measured yet; their mean holds; their range is too large. */
+  @IsIn(LOT_STATES) state: (typeof LOT_STATES)[number];
+  @IsOptional() @MeasureText('length') mean?: string;
+  @IsOptional() @MeasureText('length') range?: string;
+  /** How many of how many are measured. */
+  @IsInt() @Min(0) measured: number;
+  @IsInt() @Min(1) drawn: number;
+  @IsInt() @Min(1) count: number;
 }
 
 /** How the ends of a specimen were made ready, in a batch of their own. */

@@ -1,4 +1,4 @@
-import { integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { boolean, index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { at, person } from './columns';
 import { specimens } from './jobs';
 
@@ -26,4 +26,30 @@ export const endBatchSpecimens = pgTable(
     place: integer('place').notNull(),
   },
   (table) => [primaryKey({ columns: [table.batchId, table.specimenId] })],
+);
+
+/** Cylinders of a day from one lot of moulds: some are measured, the others take their mean. */
+export const diameterLots = pgTable('diameter_lots', {
+  id: uuid('id').primaryKey(),
+  /** The moulds, as they are called. */
+  lot: text('lot').notNull(),
+  /** Decides which are measured, before anything is. */
+  seed: integer('seed').notNull(),
+  madeAt: at('made_at').notNull(),
+  by: person('by').notNull(),
+});
+
+export const diameterLotSpecimens = pgTable(
+  'diameter_lot_specimens',
+  {
+    lotId: uuid('lot_id')
+      .notNull()
+      .references(() => diameterLots.id),
+    specimenId: uuid('specimen_id')
+      .notNull()
+      .references(() => specimens.id),
+    place: integer('place').notNull(),
+    drawn: boolean('drawn').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.lotId, table.specimenId] }), index().on(table.specimenId)],
 );

@@ -6,6 +6,8 @@ import { type MouldKind, mouldOf } from '@/core/moulds';
 import { plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
+  diameterLotSpecimens,
+  diameterLots,
   endBatches,
   endBatchSpecimens,
   jobs,
@@ -17,6 +19,7 @@ import {
   specimens,
 } from '@/db/schema';
 import { batchLabel, batchSpecimens } from '../ends';
+import { lotsOf } from '../lots';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import { specifiedFor } from '../specified';
@@ -26,6 +29,7 @@ const AHEAD_MS = 4 * 86_400_000;
 const PAST_MS = 2 * 86_400_000;
 const HOUR = 3_600_000;
 const SHOWN = 30;
+const LOTS_SHOWN = 8;
 /** What gets its ends capped or ground. */
 const CAPPED: readonly MouldKind[] = ['cylinder', 'core', 'grout prism'];
 
@@ -78,6 +82,35 @@ export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
       },
     ];
   });
+}
+
+/** The newest lots of moulds whose diameters are measured on some. */
+export async function diameterLotList(db: Queryable, actor: Actor) {
+  staffOnly(actor);
+  const newest = await db
+    .select({
+      id: diameterLots.id,
+      system: jobs.system,
+      rounding: jobs.rounding,
+      jobId: jobs.id,
+      profile: jobs.profile,
+    })
+    .from(diameterLots)
+    .innerJoin(
+      diameterLotSpecimens,
+      and(eq(diameterLotSpecimens.lotId, diameterLots.id), eq(diameterLotSpecimens.place, 0)),
+    )
+    .innerJoin(specimens, eq(specimens.id, diameterLotSpecimens.specimenId))
+    .innerJoin(samples, eq(samples.id, specimens.sampleId))
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .orderBy(desc(diameterLots.madeAt))
+    .limit(LOTS_SHOWN);
+  const all = [];
+  for (const { id, system, rounding, jobId, profile } of newest) {
+    const limits = await limitsNow(db, { id: jobId, profile });
+    all.push(...(await lotsOf(db, [id], { system, rounding, limits })));
+  }
+  return all;
 }
 
 /** The newest batches with how they stand. */

@@ -14,6 +14,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { durationText } from '@/core/windows';
 import { perform } from '../api';
+import { FormDialog } from '../form/FormDialog';
 import { newId } from '../ids';
 import { Empty } from '../parts/Card';
 import { useNotice } from '../parts/Notice';
@@ -90,6 +91,21 @@ export function EndPlanner({
           >
             Grind them together
           </Button>
+          <FormDialog
+            title="Diameters of one lot of moulds"
+            useCase="draw-diameters"
+            fixed={{ specimenIds: specimens.filter(({ id }) => chosen.includes(id)).map(({ id }) => id) }}
+            shape={(values) => ({ ...values, id: newId() })}
+            intro="Allowed where all cylinders come from one lot of moulds of equal diameter. Which of them are measured, three at least and one in ten, is drawn now; the others take their mean while those agree within 0.02 in [0.5 mm]."
+            fields={[{ name: 'lot', label: 'Lot of moulds', help: 'As on the carton.' }]}
+            submit="Draw"
+            done="Drawn: the list below says which are measured."
+            button={(open) => (
+              <Button variant="outlined" disabled={chosen.length === 0} onClick={open}>
+                Diameters of one lot
+              </Button>
+            )}
+          />
         </Box>
       ) : null}
       <Box sx={{ overflowX: 'auto' }}>

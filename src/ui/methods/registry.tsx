@@ -49,6 +49,7 @@ export const BENCH_STAYS: ReadonlySet<MethodId> = new Set(['static-modulus']);
 /** Instruments that belong to one method alone, by the step they stand at. */
 const OWN: Readonly<Partial<Record<MethodId, Readonly<Record<string, ComponentType<InstrumentProps>>>>>> = {
   'cylinder-compression': {
+    diameters: dynamic(() => import('./cylinder-compression/LotDiameter').then((all) => all.LotDiameter)),
     fracture: dynamic(() => import('./cylinder-compression/FracturePath').then((all) => all.FracturePath)),
   },
 };

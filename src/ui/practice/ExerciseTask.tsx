@@ -17,7 +17,12 @@ export function ExerciseTask({ task, answer }: { task: Task; answer: (text: stri
           label="The peak hand stands at"
           help="The load, or as counted: 7 past 45,000."
           answer={answer}
-          picture={<DialFace dial={task.dial} peak={task.share} live={0} unit={task.unit} />}
+          picture={
+            <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+              <DialFace dial={task.dial} peak={task.share} live={0} unit={task.unit} size={320} />
+              <DialFace dial={task.dial} peak={task.share} live={0} unit={task.unit} size={250} close />
+            </Box>
+          }
         />
       );
     case 'spacers':
@@ -98,17 +103,17 @@ function Spacers({ task, answer }: { task: SpacerTask; answer: (text: string) =>
             pads={space.give.greaterThan('0.2')}
             unit={unit}
           />
-          <Typography className="mono" sx={{ whiteSpace: 'pre', lineHeight: 1.7 }}>
-            {[
-              `clear height    ${space.clearHeight} ${unit}`,
-              `lower block     ${space.lowerBlock} ${unit}`,
-              `specimen, ends  ${space.assembly} ${unit}`,
-              `stroke          ${space.stroke} ${unit}, of it ${stackOf(space, []).usable} to be used`,
-              `spacers         ${space.spacers.map((each) => each.toFixed()).join(', ')}`,
-              `gap wanted      ${space.gap.low} to ${space.gap.high} ${unit}`,
-              `the test takes  ${space.give} ${unit} more`,
-            ].join('\n')}
-          </Typography>
+          <Lines
+            lines={[
+              ['Clear height', `${space.clearHeight} ${unit}`],
+              ['Lower block', `${space.lowerBlock} ${unit}`],
+              ['Specimen with its ends', `${space.assembly} ${unit}`],
+              ['Stroke', `${space.stroke} ${unit}, of it ${stackOf(space, []).usable} to be used`],
+              ['Spacers owned', space.spacers.map((each) => each.toFixed()).join(', ')],
+              ['Gap wanted', `${space.gap.low} to ${space.gap.high} ${unit}`],
+              ['Travel besides the gap', `${space.give} ${unit}`],
+            ]}
+          />
         </Box>
       }
     />
@@ -121,20 +126,27 @@ function FinishedRecord({ task, answer }: { task: RecordTask; answer: (text: str
       sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}
     >
       <Paper sx={{ p: 2 }}>
-        <Box component="dl" sx={{ m: 0, display: 'grid', gridTemplateColumns: '1fr 1fr', rowGap: 1 }}>
-          {task.lines.map(([name, text]) => (
-            <Box key={name} sx={{ display: 'contents' }}>
-              <Typography component="dt" color="text.secondary">
-                {name}
-              </Typography>
-              <Typography component="dd" className="mono" sx={{ m: 0 }}>
-                {text}
-              </Typography>
-            </Box>
-          ))}
-        </Box>
+        <Lines lines={task.lines} />
       </Paper>
       <Choices options={Object.entries(RECORD_FAULTS)} answer={answer} />
+    </Box>
+  );
+}
+
+/** Names and what goes with them, one under the other. */
+function Lines({ lines }: { lines: readonly (readonly [name: string, text: string])[] }) {
+  return (
+    <Box component="dl" sx={{ m: 0, display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+      {lines.map(([name, text]) => (
+        <Box key={name} sx={{ display: 'contents' }}>
+          <Typography component="dt" color="text.secondary">
+            {name}
+          </Typography>
+          <Typography component="dd" className="mono" sx={{ m: 0 }}>
+            {text}
+          </Typography>
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -7,6 +7,8 @@ import type { Dial } from '@/core/press';
 const BEGIN = -150;
 const SWEEP = 300;
 const RADIUS = 150;
+/** How many numbered marks are seen from near by. */
+const SEEN_MAJORS = 3.4;
 
 function point(degrees: number, radius: number): { x: number; y: number } {
   const turned = ((degrees - 90) * Math.PI) / 180;
@@ -20,6 +22,8 @@ export function DialFace({
   live,
   unit,
   drag,
+  size = 300,
+  close = false,
 }: {
   dial: Dial;
   peak: number;
@@ -27,13 +31,20 @@ export function DialFace({
   unit: string;
   /** Turns the chosen hand; absent where the face is only read. */
   drag?: (share: number) => void;
+  size?: number;
+  /** As from near by: only the marks round the peak hand, every numbered one with its number. */
+  close?: boolean;
 }) {
   const { palette } = useTheme();
   const marks = Math.round(dial.fullScale.div(dial.minor).toNumber());
   const each = Math.round(dial.major.div(dial.minor).toNumber());
   const majors = Math.floor(marks / each);
   // Numbers stand at every mark that leaves room for them.
-  const every = Math.max(1, Math.ceil(majors / 13));
+  const every = close ? 1 : Math.max(1, Math.ceil(majors / 13));
+  const arc = (RADIUS * SWEEP * each * Math.PI) / (marks * 180);
+  const seen = Math.min(110, Math.max(20, SEEN_MAJORS * arc));
+  const middle = point(BEGIN + SWEEP * peak, RADIUS);
+  const scale = close ? seen / 360 : 1;
   const thousands = dial.fullScale.greaterThan(5000);
   const turn = (event: PointerEvent<SVGSVGElement>): void => {
     if (!drag || (event.buttons === 0 && event.type === 'pointermove')) return;
@@ -49,11 +60,11 @@ export function DialFace({
   };
   return (
     <svg
-      viewBox="0 0 360 360"
-      width={300}
-      height={300}
+      viewBox={close ? `${middle.x - seen / 2} ${middle.y - seen / 2} ${seen} ${seen}` : '0 0 360 360'}
+      width={size}
+      height={size}
       role="img"
-      aria-label={`Dial to ${dial.fullScale.toFixed()} ${unit}`}
+      aria-label={close ? 'The marks round the peak hand' : `Dial to ${dial.fullScale.toFixed()} ${unit}`}
       style={drag ? { touchAction: 'none', cursor: 'pointer' } : undefined}
       onPointerDown={(event) => {
         if (drag) event.currentTarget.setPointerCapture(event.pointerId);
@@ -82,21 +93,21 @@ export function DialFace({
             x2={to.x}
             y2={to.y}
             stroke={palette.text.primary}
-            strokeWidth={major ? 2 : 0.7}
+            strokeWidth={(major ? 2 : 0.7) * scale}
           />
         );
       })}
       {Array.from({ length: majors + 1 }, (_, major) => major)
         .filter((major) => major % every === 0)
         .map((major) => {
-          const at = point(BEGIN + (SWEEP * major * each) / marks, RADIUS - 16);
+          const at = point(BEGIN + (SWEEP * major * each) / marks, RADIUS - (close ? seen * 0.09 : 16));
           const value = dial.major.times(major).div(thousands ? 1000 : 1);
           return (
             <text
               key={major}
               x={at.x}
-              y={at.y + 5}
-              fontSize={14}
+              y={at.y + (close ? seen * 0.025 : 5)}
+              fontSize={close ? seen * 0.075 : 14}
               textAnchor="middle"
               fill={palette.text.primary}
               className="mono"
@@ -108,7 +119,7 @@ export function DialFace({
       <text x={180} y={262} fontSize={13} textAnchor="middle" fill={palette.text.secondary}>
         {thousands ? `× 1,000 ${unit}` : unit}
       </text>
-      {hand(peak, palette.error.main, 3, RADIUS + 4)}
+      {hand(peak, palette.error.main, 3 * scale, RADIUS + 4)}
       {hand(live, palette.text.primary, 5, RADIUS - 34)}
       <circle cx={180} cy={180} r={8} fill={palette.text.primary} />
     </svg>

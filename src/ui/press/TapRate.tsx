@@ -1,10 +1,11 @@
 'use client';
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, FormControlLabel, Switch, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { PressTest } from '@/core/methods';
 import { loadBand } from '@/core/methods/press';
 import { tapRates } from '@/core/press';
 import { convert, exact, roundedText, type System, unitLabel, unitOf } from '@/core/quantity';
+import { signal } from '../field/alarm';
 import { isTyping } from '../keys';
 
 /** Older taps than this belong to another test. */
@@ -54,6 +55,7 @@ export function TapRate({
     return () => window.removeEventListener('keydown', onKey);
   });
   const [fast, slow] = [band.high, band.low].map((rate) => major / Math.max(rate.toNumber(), 1e-9));
+  const beat = useBeat(major / Math.max(band.target.toNumber(), 1e-9), taps.at(-1));
   const off = last === undefined ? 0 : last > band.high.toNumber() ? 1 : last < band.low.toNumber() ? -1 : 0;
   return (
     <Box sx={{ mt: 2 }}>
@@ -61,6 +63,21 @@ export function TapRate({
         <Button variant="outlined" size="large" onClick={tap}>
           Numbered mark passed
         </Button>
+        <FormControlLabel
+          control={<Switch checked={beat.on} onChange={(_, on) => beat.turn(on)} />}
+          label={`Beat every ${(major / Math.max(band.target.toNumber(), 1e-9)).toFixed(1)} s`}
+        />
+        <Box
+          aria-hidden="true"
+          sx={{
+            width: 22,
+            height: 22,
+            borderRadius: '50%',
+            border: 2,
+            borderColor: 'primary.main',
+            bgcolor: beat.lit ? 'primary.main' : 'transparent',
+          }}
+        />
         {taps.length > 0 ? (
           <Button size="small" color="secondary" onClick={() => setTaps([])}>
             Begin anew
@@ -83,4 +100,36 @@ export function TapRate({
       </Typography>
     </Box>
   );
+}
+
+/** How long the light of a beat stays on. */
+const LIT_MS = 180;
+
+/**
+ * A beat, heard and seen, whenever the hand should pass the next numbered mark; a tap begins it anew.
+ * @param seconds between two beats
+ * @param from the last tap: the hand was at a mark then
+ */
+function useBeat(
+  seconds: number,
+  from: number | undefined,
+): { on: boolean; lit: boolean; turn: (on: boolean) => void } {
+  const [on, turn] = useState(false);
+  const [lit, setLit] = useState(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new tap begins the beat anew
+  useEffect(() => {
+    if (!on || !Number.isFinite(seconds) || seconds <= 0) return;
+    let dark: ReturnType<typeof setTimeout> | undefined;
+    const timer = setInterval(() => {
+      signal(660, 0.06);
+      setLit(true);
+      dark = setTimeout(() => setLit(false), LIT_MS);
+    }, seconds * 1000);
+    return () => {
+      clearInterval(timer);
+      clearTimeout(dark);
+      setLit(false);
+    };
+  }, [on, seconds, from]);
+  return { on, lit, turn };
 }

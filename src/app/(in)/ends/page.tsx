@@ -2,7 +2,8 @@ import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
-import { endBatchList, endsToMake } from '@/server/queries/ends';
+import { diameterLotList, endBatchList, endsToMake } from '@/server/queries/ends';
+import { DiameterLots } from '@/ui/ends/DiameterLots';
 import { EndBatches } from '@/ui/ends/EndBatches';
 import { EndPlanner } from '@/ui/ends/EndPlanner';
 import { Card } from '@/ui/parts/Card';
@@ -14,6 +15,7 @@ export default async function EndsPage() {
   const actor = await pageActor();
   const now = new Date();
   const coming = await pageData(() => endsToMake(database(), actor, now));
+  const lots = await pageData(() => diameterLotList(database(), actor));
   const batches = await pageData(() => endBatchList(database(), actor));
   return (
     <Stack spacing={2}>
@@ -24,6 +26,13 @@ export default async function EndsPage() {
       <Card title="Batches">
         <EndBatches batches={batches} />
       </Card>
+      {lots.length > 0 ? (
+        <Card title="Diameters of one lot of moulds">
+          <DiameterLots
+            lots={lots.map(({ id, lot, members, facts, state }) => ({ id, lot, members, facts, state }))}
+          />
+        </Card>
+      ) : null}
     </Stack>
   );
 }

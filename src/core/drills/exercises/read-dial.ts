@@ -15,7 +15,7 @@ const DIALS: readonly [readonly [Dial, 'lbf' | 'kN'], ...(readonly [Dial, 'lbf' 
   [dial('10000', '1000', '300000'), 'lbf'],
   [dial('1000', '100', '60000'), 'lbf'],
   [dial('20', '2', '1000'), 'kN'],
-  [dial('5', '0.5', '300'), 'kN'],
+  [dial('5', '0.5', '150'), 'kN'],
 ];
 
 /** Reading the peak hand of dials with different divisions. */

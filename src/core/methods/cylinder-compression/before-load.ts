@@ -20,6 +20,7 @@ export function findingsBeforeLoad(
     ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
     ...squareFindings(input, limits),
     ...diameterFindings(input, setup, limits),
+    ...lotFindings(input, setup, limits),
     ...endFindings(input, limits),
   ];
 }
@@ -43,6 +44,47 @@ function squareFindings(input: CylinderCompressionInput, limits: Limits): Findin
       action: 'Grind or cap it square before testing.',
     }),
   ];
+}
+
+/** A diameter taken from the lot, and whether the lot gives one. */
+function lotFindings(input: CylinderCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
+  const lot = setup.specimen?.lotDiameter;
+  const limit = limits.of('cylinder.reduced-range', input.system);
+  const taken = input.diameterBy === 'lot';
+  if (taken && lot?.state !== 'take') {
+    const why = !lot
+      ? 'It belongs to no lot that was drawn for reduced measuring.'
+      : lot.state === 'measure'
+        ? 'It is one of those drawn to be measured.'
+        : lot.state === 'wait'
+          ? `${lot.measured} of the ${lot.drawn} drawn are measured so far.`
+          : `The measured ones of lot ${lot.lot} differ by ${lot.range}.`;
+    return [
+      finding({
+        id: limit.id,
+        severity: 'departure',
+        needsReason: true,
+        beforeLoad: true,
+        fields: ['diameterBy'],
+        limit: cite(limit),
+        message: `The diameter is said to be its lot’s. ${why}`,
+        action: 'Measure two diameters of this cylinder.',
+        remark: 'Diameter taken from the lot without ground.',
+      }),
+    ];
+  }
+  if (lot?.state === 'measure all' && !taken && !(input.diameter1 && input.diameter2))
+    return [
+      finding({
+        id: limit.id,
+        severity: 'advice',
+        fields: ['diameter1'],
+        limit: cite(limit),
+        message: `The measured ones of lot ${lot.lot} differ by ${lot.range}: every cylinder of the day is measured.`,
+        action: 'Measure two diameters of this one too.',
+      }),
+    ];
+  return [];
 }
 
 function diameterFindings(input: CylinderCompressionInput, setup: RunSetup, limits: Limits): Finding[] {

@@ -47,7 +47,7 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
   if (one && two) {
     diameter = sheet.line({
       symbol: 'D',
-      name: 'Mean diameter',
+      name: input.diameterBy === 'lot' ? 'Diameter, mean of its lot' : 'Mean diameter',
       formula: '(D1 + D2) / 2',
       uses: { D1: one, D2: two },
       value: one.plus(two).div(2),

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { Limits } from '../../limits';
+import { exact } from '../../quantity';
 import { findMethod, type Method, type RunSetup, usableInput } from '..';
+import { drawnForDiameter, lotDiameter } from '../press';
 
 // As it is used: with what every test in a press and every test of all has.
 const cylinderCompression = findMethod('cylinder-compression') as Method;
@@ -266,4 +269,60 @@ it.each([
   };
   const at = { machine: 'P', diameter1: '4.00', diameter2: '4.00', ...input };
   expect(idsOf(at, setup).includes(id)).toBe(there);
+});
+
+describe('reduced measuring of diameters', () => {
+  const limits = new Limits();
+  // ASTM C39 (from memory): one in ten or three a day, whichever is more; within 0.02 in.
+  it.each([
+    [24, 3],
+    [47, 5],
+    [8, 3],
+    [30, 3],
+    [31, 4],
+    [2, 2],
+  ])('of %s are measured %s, the same for the same seed', (count, measured) => {
+    for (let seed = 1; seed < 20; seed += 1) {
+      const drawn = drawnForDiameter(count, seed, limits);
+      expect(new Set(drawn).size).toBe(measured);
+      expect(drawn.every((place) => place >= 0 && place < count)).toBe(true);
+      expect(drawnForDiameter(count, seed, limits)).toEqual(drawn);
+    }
+  });
+  it('draws every place about as often as any other', () => {
+    const times = Array.from({ length: 10 }, () => 0);
+    for (let seed = 1; seed <= 2000; seed += 1)
+      for (const place of drawnForDiameter(10, seed * 6151, limits)) times[place] = (times[place] ?? 0) + 1;
+    // 600 expected of each; five standard deviations are 102.
+    for (const each of times) expect(Math.abs(each - 600)).toBeLessThan(102);
+  });
+  it.each([
+    [['4.00', '4.01', '4.00'], true, '4'],
+    [['3.99', '4.00', '4.01'], true, '4'],
+    [['3.98', '4.00', '4.01'], false, '4'],
+  ])('%o agree: %s', (means, good, taken) => {
+    const found = lotDiameter(
+      means.map((each) => exact(each)),
+      'US',
+      limits,
+      'half-even',
+    );
+    expect([found?.good, found?.taken.toFixed()]).toEqual([good, taken]);
+  });
+  const lot = (state: 'measure' | 'wait' | 'take' | 'measure all'): RunSetup => ({
+    specimen: {
+      nominalSize: '4x8',
+      lotDiameter: { lot: 'M-7', state, mean: '4.00 in', range: '0.01 in', measured: 3, drawn: 3, count: 24 },
+    },
+  });
+  it.each([
+    ['take', false],
+    ['wait', true],
+    ['measure', true],
+    ['measure all', true],
+  ] as const)('taken from a lot that says %s asks for a reason: %s', (state, asks) => {
+    const input = { diameter1: '4.00', diameter2: '4.00', diameterBy: 'lot' };
+    const found = outcomeOf(input, lot(state)).findings.find(({ id }) => id === 'cylinder.reduced-range');
+    expect(found?.needsReason ?? false).toBe(asks);
+  });
 });

@@ -221,4 +221,16 @@ export class CylinderCompressionInput extends RunInput {
 
   @MeasureField(OFFSET)
   offset?: string;
+
+  @ChoiceField({
+    label: 'Diameter',
+    aside: true,
+    help: 'Of this cylinder, or of its lot where the moulds are alike and enough of them were measured.',
+    options: [
+      { value: 'own', label: 'Measured on this one' },
+      { value: 'lot', label: 'Mean of its lot' },
+    ],
+    example: 'own',
+  })
+  diameterBy?: 'own' | 'lot';
 }

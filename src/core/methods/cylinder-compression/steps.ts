@@ -39,7 +39,7 @@ export const STEPS: readonly Step[] = [
     title: 'Two diameters',
     phase: 'before',
     instruction: 'At mid-height, at right angles. The two may not differ by more than the limit.',
-    fields: ['diameter1', 'diameter2'],
+    fields: ['diameter1', 'diameter2', 'diameterBy'],
   },
   {
     id: 'length',

@@ -8,6 +8,7 @@ export * from './mean-diameter';
 export * from './plan';
 export * from './press-steps';
 export * from './rates';
+export * from './reduced-diameters';
 export * from './space';
 export * from './specimen';
 export * from './specimen-input';
