@@ -1,8 +1,8 @@
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Limits } from '@/core/limits';
 import type { LotDiameterFacts } from '@/core/methods';
-import { LENGTH_UNIT, lotDiameter, meanDiameter } from '@/core/methods/press';
-import type { RoundingMode, System } from '@/core/quantity';
+import { LENGTH_UNIT, lotDiameter } from '@/core/methods/press';
+import { measureIn, parseMeasure, type RoundingMode, roundTo, type System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import { diameterLotSpecimens, diameterLots, readings, runs, specimens } from '@/db/schema';
 
@@ -54,9 +54,13 @@ export async function lotsOf(db: Queryable, lotIds: readonly string[], about: Ab
       read.find((each) => each.specimenId === specimenId && each.field === field)?.text ?? undefined;
     if (of('diameterBy') === 'lot') return undefined;
     const [diameter1, diameter2] = [of('diameter1'), of('diameter2')];
-    if (!diameter1 || !diameter2) return undefined;
-    const input = { system, diameter1, diameter2 };
-    return meanDiameter(input, { rounding, limitChanges: limits.changes });
+    const [one, two] = [diameter1, diameter2].map((text) => {
+      const read = parseMeasure(text ?? '', 'length', LENGTH_UNIT[system]);
+      return read.ok ? measureIn(read.measure, LENGTH_UNIT[system]).value : undefined;
+    });
+    return one && two
+      ? roundTo(one.plus(two).div(2), limits.number('cylinder.diameter-step', system), rounding)
+      : undefined;
   };
   return [...new Set(rows.map(({ lot }) => lot.id))].flatMap((id): Lot[] => {
     const own = rows.filter(({ lot }) => lot.id === id);

@@ -1,13 +1,9 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { fieldsOf, findMethod } from '../methods';
 import type { System } from '../quantity';
+import { Chance } from '../statistics';
 import type { ChoiceStep, Drill, DrillScript, FaultId } from './types';
 
 const PRACTICE_GEAR = 'PRACTICE';
-
-/** Numbers of the generator passed over: seeds near one another begin alike. */
-const PASSED_OVER = 32;
 
 /**
  * A drill as it is played from a seed: the same seed, system and start always make the same drill.
@@ -15,9 +11,8 @@ const PASSED_OVER = 32;
  * @param startedAt instant, ms since the epoch
  */
 export function playDrill(drill: Drill, seed: number, system: System, startedAt: number): DrillScript {
-  const generator = xoroshiro128plus(seed);
-  const next = (): number => uniformFloat64(generator);
-  for (let passed = 0; passed < PASSED_OVER; passed += 1) next();
+  const chance = Chance.settled(seed);
+  const next = (): number => chance.between(0, 1);
   // One drill in so many has nothing wrong with it: who looks for a fault must also be able to find none.
   const faults: readonly FaultId[] = ['none', ...drill.faults];
   const fault = faults[Math.floor(next() * faults.length)] ?? 'none';

@@ -7,7 +7,7 @@ import { Chance } from '../statistics';
  */
 export function drawn(count: number, seed: number): number[] {
   if (count <= 3) return Array.from({ length: count }, (_, index) => index);
-  const chance = new Chance(seed);
+  const chance = Chance.settled(seed);
   const third = count / 3;
   return [0, 1, 2].map((part) => Math.min(count - 1, Math.floor((part + chance.between(0, 1)) * third)));
 }

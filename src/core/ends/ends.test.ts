@@ -75,6 +75,9 @@ describe('bonded caps', () => {
       expect(drawn(18, seed)).toEqual(picked);
     }
     expect(drawn(2, 9)).toEqual([0, 1]);
+    // Every place has its turn: batches are numbered one after the other, and so are their seeds.
+    const places = Array.from({ length: 300 }, (_, number) => drawn(18, (number + 1) * 7919)).flat();
+    expect(new Set(places).size).toBe(18);
   });
 });
 

@@ -73,6 +73,7 @@ export const UNITS = {
   kN: unit('force', 'kN', 1000, ['kn']),
   lbf: unit('force', 'lbf', POUND_FORCE, ['lbf', 'lb', 'lbs', 'pounds']),
   kip: unit('force', 'kip', POUND_FORCE.times(1000), ['kip', 'kips']),
+  kgf: unit('force', 'kgf', '9.80665', ['kgf', 'kp']),
   Pa: unit('stress', 'Pa', 1, ['pa']),
   MPa: unit('stress', 'MPa', 1_000_000, ['mpa', 'n/mm2', 'n/mm²']),
   psi: unit('stress', 'psi', PSI, ['psi', 'lbf/in2', 'lb/in2']),

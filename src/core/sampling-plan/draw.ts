@@ -1,9 +1,5 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { type Exact, exact } from '../quantity';
-
-/** Numbers of the generator that are passed over before the first draw. */
-const PASSED_OVER = 32;
+import { Chance } from '../statistics';
 
 /** One drawn place in the volume of a day. */
 export interface Draw {
@@ -26,11 +22,9 @@ export function drawPositions(
   seed: number,
   given: readonly string[] = [],
 ): Draw[] {
-  const generator = xoroshiro128plus(seed);
-  // Seeds that are near one another begin alike; after a few numbers nothing of it is left.
-  for (let passed = 0; passed < PASSED_OVER; passed += 1) uniformFloat64(generator);
+  const chance = Chance.settled(seed);
   return Array.from({ length: count }, (_, index) => {
-    const own = uniformFloat64(generator).toFixed(3);
+    const own = chance.between(0, 1).toFixed(3);
     const random = exact(given[index] ?? own);
     return { random: random.toFixed(3), position: random.plus(index).times(volume).div(count).toFixed(2) };
   });

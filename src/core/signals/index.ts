@@ -1,3 +1,4 @@
 export * from './analyse-log';
 export * from './read-log';
+export * from './tests-in-log';
 export * from './thin';

@@ -11,6 +11,20 @@ export interface LogMapping {
   readonly timeUnit: 's' | 'ms' | 'clock';
   readonly load: number;
   readonly loadUnit: UnitId;
+  /** Where the file has them: the indicator's own stress, and the travel of the platen. */
+  readonly stress?: number;
+  readonly stressUnit?: UnitId;
+  readonly position?: number;
+  readonly positionUnit?: UnitId;
+}
+
+/** What else a file says at its largest load. */
+export interface BesideLoad {
+  /** Load of that row as it was written, and the stress beside it, both in the units of the mapping. */
+  readonly load: number;
+  readonly stress: number | null;
+  /** Travel from the first row to that one, in the unit of the mapping. */
+  readonly travel: number | null;
 }
 
 /** A load log as numbers: seconds from its first reading, and load in the unit that was asked for. */
@@ -22,10 +36,11 @@ export interface LoadLog {
   readonly examples: readonly string[];
   /** True when compression was written as negative and has been turned round. */
   readonly turned: boolean;
+  readonly beside: BesideLoad;
 }
 
 const LOOKED_AT = 20;
-const LOAD_UNITS: readonly UnitId[] = ['lbf', 'kip', 'kN', 'N'];
+const LOAD_UNITS: readonly UnitId[] = ['lbf', 'kip', 'kN', 'N', 'kgf'];
 
 function lines(text: string, most: number): string[] {
   const found: string[] = [];
@@ -76,9 +91,30 @@ export function guessMapping(text: string, usual: UnitId = 'lbf'): LogMapping | 
       timeUnit: /:/u.test(first[time] ?? '') ? 'clock' : /ms|milli/u.test(names[time] ?? '') ? 'ms' : 's',
       load,
       loadUnit: unitIn(names[load] ?? '') ?? usual,
+      ...beside(
+        'stress',
+        named(/stress|spannung|contrainte/u),
+        names,
+        'stress',
+        usual === 'kN' ? 'MPa' : 'psi',
+      ),
+      ...beside('position', named(/pos|travel|stroke|weg/u), names, 'length', usual === 'kN' ? 'mm' : 'in'),
     };
   }
   return null;
+}
+
+/** A column beside the load, with its unit by its name. */
+function beside(
+  key: 'stress' | 'position',
+  column: number | undefined,
+  names: readonly string[],
+  dimension: 'stress' | 'length',
+  usual: UnitId,
+): Partial<LogMapping> {
+  if (column === undefined) return {};
+  const word = /[([_\s]([a-z]+)[)\]]?$/u.exec(names[column] ?? '')?.[1] ?? '';
+  return { [key]: column, [`${key}Unit`]: findUnit(word, dimension) ?? usual };
 }
 
 function unitIn(name: string): UnitId | undefined {
@@ -126,6 +162,7 @@ export function readLoadLog(
   const examples: string[] = [];
   let [count, unread, row, at, day, last] = [0, 0, 0, text.charCodeAt(0) === 0xfeff ? 1 : 0, 0, -1];
   let [least, most] = [0, 0];
+  let [firstRow, peakFrom, peakTo, furthest] = ['', 0, 0, 0];
   const step = Math.max(1, Math.floor(text.length / 50));
   let told = step;
   while (at < text.length) {
@@ -167,6 +204,11 @@ export function readLoadLog(
     }
     seconds[count] = second;
     loads[count] = value;
+    if (count === 0) firstRow = text.slice(from, to);
+    if (Math.abs(value) > furthest) {
+      furthest = Math.abs(value);
+      [peakFrom, peakTo] = [from, to];
+    }
     if (value < least) least = value;
     if (value > most) most = value;
     count += 1;
@@ -179,7 +221,24 @@ export function readLoadLog(
     if (turned) own.load[index] = -(own.load[index] ?? 0);
   }
   onProgress(1);
-  return { ...own, unread, examples, turned };
+  const beside = (line: string, column: number | undefined): number | null => {
+    if (column === undefined) return null;
+    const value = number(cellsOf(line, delimiter)[column] ?? '');
+    return Number.isNaN(value) ? null : Math.abs(value);
+  };
+  const peakRow = text.slice(peakFrom, peakTo);
+  const [began, ended] = [firstRow, peakRow].map((line) => beside(line, mapping.position));
+  return {
+    ...own,
+    unread,
+    examples,
+    turned,
+    beside: {
+      load: furthest / factor,
+      stress: beside(peakRow, mapping.stress),
+      travel: typeof began === 'number' && typeof ended === 'number' ? Math.abs(ended - began) : null,
+    },
+  };
 }
 
 /** One cell of a line that stands between two places of the text; a line is never taken apart for its other cells. */

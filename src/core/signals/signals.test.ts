@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Breakpoints, CORNER, loadAt, ORDINARY, STOPPED } from '@/testing/load-curves';
-import { analyseLog, firstRows, guessMapping, type LogAnalysis, readLoadLog } from '.';
+import { analyseLog, firstRows, guessMapping, type LogAnalysis, partOf, readLoadLog, testsIn } from '.';
 
 const BAND = {
   low: 28,
@@ -295,5 +295,91 @@ describe('a file of a press', () => {
     expect(told.length).toBeGreaterThan(20);
     expect(told).toEqual(told.toSorted((a, b) => a - b));
     expect(told.at(-1)).toBe(1);
+  });
+});
+
+describe('several tests in one file', () => {
+  /** Straight lines between points, ten readings a second. */
+  const morning = (...tests: readonly (readonly (readonly [number, number])[])[]) => {
+    const points: [number, number][] = [];
+    let start = 0;
+    for (const test of tests) {
+      for (const [at, load] of test) points.push([start + at, load]);
+      start = (points.at(-1)?.[0] ?? 0) + 0.1;
+    }
+    return built(points, 0.1);
+  };
+  const rest = (seconds: number): readonly (readonly [number, number])[] => [
+    [0, 0],
+    [seconds, 0],
+  ];
+  it('are found, each analysed as if it stood alone', () => {
+    const log = morning(ORDINARY, rest(20), K5, rest(30), CORNER);
+    const parts = testsIn(log.seconds, log.load);
+    expect(parts.map(({ peak }) => peak)).toEqual([55_630, 45_560, 51_400]);
+    const alone = [ORDINARY, K5, CORNER].map((points) => analysed(points));
+    for (const [index, part] of parts.entries()) {
+      const found = analyseLog({ ...partOf(log, part), area: AREA, stress: 1, ...BAND });
+      expect(found.peak).toBe(alone[index]?.peak);
+      expect(found.verdict).toBe(alone[index]?.verdict);
+      expect(found.meanRate).toBeCloseTo(alone[index]?.meanRate ?? 0, 1);
+    }
+  });
+  it('a pause, a corner break and somebody leaning on the machine are no test of their own', () => {
+    expect(testsIn(built(CORNER, 0.1).seconds, built(CORNER, 0.1).load)).toHaveLength(1);
+    const leaned = morning(
+      [
+        [0, 0],
+        [2, 900],
+        [4, 0],
+      ],
+      rest(20),
+      ORDINARY,
+      rest(20),
+    );
+    expect(testsIn(leaned.seconds, leaned.load)).toHaveLength(1);
+    expect(testsIn(new Float64Array(0), new Float64Array(0))).toHaveLength(1);
+  });
+  it('together cover the file without a gap, whatever it holds', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: -10, max: 1000, noNaN: true }), { maxLength: 300 }), (loads) => {
+        const seconds = Float64Array.from(loads, (_, index) => index);
+        const parts = testsIn(seconds, Float64Array.from(loads));
+        let next = parts[0]?.from ?? 0;
+        for (const { from, to } of parts) {
+          expect(from).toBe(next);
+          next = to;
+        }
+        expect(next).toBe(loads.length);
+      }),
+    );
+  });
+});
+
+describe('what stands beside the load', () => {
+  const text =
+    'time_s;load_kN;stress_MPa;pos_mm\n0;0;0;12,5\n1;100;12,73;13,9\n2;250,5;31,90;15,3\n3;20;2,55;18';
+  it('is guessed by its names, and read at the largest load', () => {
+    const mapping = guessMapping(text, 'kN');
+    expect(mapping).toMatchObject({
+      stress: 2,
+      stressUnit: 'MPa',
+      position: 3,
+      positionUnit: 'mm',
+      decimalComma: true,
+    });
+    if (!mapping) return;
+    const { beside } = readLoadLog(text, mapping, 'lbf');
+    expect(beside.load).toBeCloseTo(250.5, 9);
+    expect(beside.stress).toBe(31.9);
+    expect(beside.travel).toBeCloseTo(2.8, 9);
+  });
+  it('is nothing where no column is', () => {
+    const mapping = guessMapping('t,load\n0,0\n1,50\n2,10');
+    expect(mapping && readLoadLog('t,load\n0,0\n1,50\n2,10', mapping, 'lbf').beside).toEqual({
+      load: 50,
+      stress: null,
+      travel: null,
+    });
   });
 });

@@ -6,6 +6,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsOptional,
   IsString,
   IsUUID,
   Max,
@@ -17,7 +18,15 @@ import { eq } from 'drizzle-orm';
 import { findMethod, limitsOf, usableInput } from '@/core/methods';
 import { logBand } from '@/core/methods/press';
 import type { UnitId } from '@/core/quantity';
-import { analyseLog, type LogAnalysis, type LogMapping, readLoadLog, thinned } from '@/core/signals';
+import {
+  analyseLog,
+  type LogAnalysis,
+  type LogMapping,
+  partOf,
+  readLoadLog,
+  testsIn,
+  thinned,
+} from '@/core/signals';
 import { equipment, loadLogs, runs } from '@/db/schema';
 import { NotFound } from '../errors';
 import { currentReadings, inputOf } from '../readings';
@@ -58,7 +67,13 @@ class MappingInput implements LogMapping {
   @IsInt() @Min(0) @Max(200) time: number;
   @IsIn(['s', 'ms', 'clock'], { message: 'Unit of time: choose one.' }) timeUnit: LogMapping['timeUnit'];
   @IsInt() @Min(0) @Max(200) load: number;
-  @IsIn(['lbf', 'kip', 'kN', 'N'], { message: 'Unit of load: choose one.' }) loadUnit: UnitId;
+  @IsIn(['lbf', 'kip', 'kN', 'N', 'kgf'], { message: 'Unit of load: choose one.' }) loadUnit: UnitId;
+  @IsOptional() @IsInt() @Min(0) @Max(200) stress?: number;
+  @IsOptional()
+  @IsIn(['psi', 'ksi', 'MPa'], { message: 'Unit of stress: choose one.' })
+  stressUnit?: UnitId;
+  @IsOptional() @IsInt() @Min(0) @Max(200) position?: number;
+  @IsOptional() @IsIn(['in', 'mm'], { message: 'Unit of travel: choose one.' }) positionUnit?: UnitId;
 }
 
 export class KeepLoadLogInput {
@@ -69,6 +84,8 @@ export class KeepLoadLogInput {
   /** Base64 of the file, packed with gzip. */
   @IsString() @MaxLength(9_000_000, { message: 'The file is too large: cut it to the test.' }) data: string;
   @ValidateNested() @Type(() => MappingInput) mapping: MappingInput;
+  /** Which of several tests in the file is this run's, from zero. */
+  @IsOptional() @IsInt() @Min(0) @Max(500) part?: number;
 }
 
 /**
@@ -100,7 +117,11 @@ export const keepLoadLog = defineUseCase({
     if (log.seconds.length < 2) {
       refuseFields({ data: 'No two rows of time and load could be read: look at columns and units.' });
     }
-    const analysis = analyseLog({ ...log, ...logBand(test, system, limitsOf(setup)) });
+    const parts = testsIn(log.seconds, log.load);
+    const chosen = parts[input.part ?? 0];
+    if (!chosen) return refuseFields({ part: `There are ${parts.length} tests in this file.` });
+    const own = parts.length > 1 ? partOf(log, chosen) : log;
+    const analysis = analyseLog({ ...own, ...logBand(test, system, limitsOf(setup)) });
     await tx.insert(loadLogs).values({
       id: input.id,
       runId: run.id,
@@ -109,7 +130,7 @@ export const keepLoadLog = defineUseCase({
       bytes: Buffer.from(input.data, 'base64'),
       mapping: { ...input.mapping },
       analysis,
-      curve: thinned(...untilBroken(log.seconds, log.load, analysis), CURVE_POINTS),
+      curve: thinned(...untilBroken(own.seconds, own.load, analysis), CURVE_POINTS),
       by: actor.id,
       at: now,
     });

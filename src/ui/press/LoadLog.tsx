@@ -17,9 +17,9 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { limitsOf } from '@/core/methods';
+import { limitsOf, type PressTest } from '@/core/methods';
 import { logBand, troubleWords } from '@/core/methods/press';
-import { type UnitId, unitLabel } from '@/core/quantity';
+import { convert, exact, type UnitId, unitLabel } from '@/core/quantity';
 import { firstRows, guessMapping, type LogMapping } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
@@ -48,6 +48,8 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
   const [mapping, setMapping] = useState<LogMapping | null>(null);
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
+  /** Which of several tests in the file. */
+  const [part, setPart] = useState(0);
   const { share, read, analyse, stop } = useLogWorker();
   const { system } = data;
   const unit: UnitId = system === 'US' ? 'lbf' : 'kN';
@@ -62,6 +64,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
     const text = await chosen.text();
     const guessed = machine?.logMapping ?? guessMapping(text, unit);
     setTrouble(guessed ? '' : 'No two columns of numbers were found in its first rows.');
+    setPart(0);
     setFile({ name: chosen.name, text });
     setMapping(guessed);
   };
@@ -74,6 +77,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
       name: file.name,
       data: await packed(file.text),
       mapping,
+      ...(found.parts.length > 1 ? { part } : {}),
     });
     setBusy(false);
     if (!reply.ok) return setTrouble(Object.values(reply.errors)[0] ?? reply.message);
@@ -123,7 +127,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
           />
           <Button
             variant="contained"
-            onClick={() => analyse(file.text, mapping, unit, band)}
+            onClick={() => analyse(file.text, mapping, unit, band, part)}
             disabled={share !== null}
           >
             Columns and units are right: analyse
@@ -143,6 +147,29 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
           )}
           {read ? (
             <>
+              {read.parts.length > 1 ? (
+                <TextField
+                  select
+                  label={`${read.parts.length} tests in this file: which is this one?`}
+                  value={part}
+                  onChange={(event) => {
+                    const next = Number(event.target.value);
+                    setPart(next);
+                    void analyse(file.text, mapping, unit, band, next);
+                  }}
+                >
+                  {read.parts.map(({ peak, at }, index) => (
+                    <MenuItem key={at} value={index}>
+                      {`${index + 1}: ${Math.round(peak).toLocaleString('en-US')} ${unitLabel(unit)} at ${(at / 60).toFixed(1)} min`}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              ) : null}
+              {besideWords(read, mapping, test, unit, system).map((words) => (
+                <Alert key={words} severity="warning">
+                  {words}
+                </Alert>
+              ))}
               <Found read={read} unit={unit} system={system} />
               <LogChart
                 read={read}
@@ -163,7 +190,19 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
   );
 }
 
-const FORCE: readonly UnitId[] = ['lbf', 'kip', 'kN', 'N'];
+const FORCE: readonly UnitId[] = ['lbf', 'kip', 'kN', 'N', 'kgf'];
+const STRESS: readonly UnitId[] = ['psi', 'ksi', 'MPa'];
+
+/** A column beside the load chosen, or none. */
+function beside(
+  mapping: LogMapping,
+  key: 'stress' | 'position',
+  value: string,
+  usual: UnitId,
+): Partial<LogMapping> {
+  if (value === 'none') return { [key]: undefined, [`${key}Unit`]: undefined };
+  return { [key]: Number(value), [`${key}Unit`]: mapping[`${key}Unit`] ?? usual };
+}
 
 /** The first rows of the file, and what each column is; confirmed by the person, remembered for the machine. */
 function Columns({
@@ -247,6 +286,26 @@ function Columns({
           ],
           (value) => ({ timeUnit: value as LogMapping['timeUnit'] }),
         )}
+        {pick(
+          'Stress is in',
+          mapping.stress === undefined ? 'none' : String(mapping.stress),
+          [['none', 'no column'], ...numbered],
+          (value) => beside(mapping, 'stress', value, 'psi'),
+        )}
+        {pick(
+          'Travel is in',
+          mapping.position === undefined ? 'none' : String(mapping.position),
+          [['none', 'no column'], ...numbered],
+          (value) => beside(mapping, 'position', value, 'in'),
+        )}
+        {mapping.stress === undefined
+          ? null
+          : pick(
+              'Stress in',
+              mapping.stressUnit ?? 'psi',
+              STRESS.map((unit) => [unit, unitLabel(unit)] as const),
+              (value) => ({ stressUnit: value as UnitId }),
+            )}
         {pick('Load is in', String(mapping.load), numbered, (value) => ({ load: Number(value) }))}
         {pick(
           'Load in',
@@ -277,6 +336,38 @@ function Columns({
   );
 }
 
+/** The largest load that is usual against the expected one: beyond it the unit is asked about. */
+const USUAL = { low: 0.3, high: 2 } as const;
+/** How far the file's own stress may be off its load, as a share. */
+const STRESS_AGREES = 0.002;
+
+/** What a log says against what is known: its unit, and the area that was set in the indicator. */
+function besideWords(
+  read: LogRead,
+  mapping: LogMapping,
+  test: PressTest | undefined,
+  unit: UnitId,
+  system: 'US' | 'SI',
+): string[] {
+  const words: string[] = [];
+  const share = test?.expected ? read.analysis.peak / test.expected.toNumber() : 1;
+  if (share < USUAL.low || share > USUAL.high)
+    words.push(
+      `The peak is ${share.toFixed(2)} times the load that is expected: is the load really in ${unitLabel(mapping.loadUnit)}? kN and lbf differ by 4.448.`,
+    );
+  const { load, stress } = read.beside;
+  if (test && stress !== null && mapping.stressUnit && load > 0) {
+    const own = convert(exact(stress), mapping.stressUnit, system === 'US' ? 'psi' : 'MPa');
+    const carried = convert(exact(load), mapping.loadUnit, unit).times(test.factor).div(test.area);
+    const area = carried.div(own.isZero() ? carried : own).times(test.area);
+    if (own.div(carried).minus(1).abs().greaterThan(STRESS_AGREES))
+      words.push(
+        `The file’s own stress goes with an area of ${area.toSignificantDigits(4)} ${system === 'US' ? 'in²' : 'mm²'}, not with this specimen’s ${test.area.toSignificantDigits(4)}: the load counts, never that stress.`,
+      );
+  }
+  return words;
+}
+
 /** What the log came to, figure by figure. */
 function Found({ read, unit, system }: { read: LogRead; unit: UnitId; system: 'US' | 'SI' }) {
   const { analysis, unread, examples, turned, took } = read;
@@ -303,6 +394,9 @@ function Found({ read, unit, system }: { read: LogRead; unit: UnitId; system: 'U
       'Outside the band',
       analysis.outside === null ? 'not known' : `${analysis.outside.toFixed(1)} % of ${analysis.judged}`,
     ],
+    ...(read.beside.travel === null
+      ? []
+      : [['Platen went', `${read.beside.travel.toFixed(2)} to the largest load`] as const]),
     ['Broke', analysis.brokenAt === null ? 'not in the log' : `${analysis.brokenAt.toFixed(1)} s`],
     [
       'May have missed',

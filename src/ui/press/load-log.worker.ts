@@ -1,6 +1,14 @@
 import { expose } from 'comlink';
 import type { UnitId } from '@/core/quantity';
-import { analyseLog, type LogMapping, type LogRequest, readLoadLog, thinned } from '@/core/signals';
+import {
+  analyseLog,
+  type LogMapping,
+  type LogRequest,
+  partOf,
+  readLoadLog,
+  testsIn,
+  thinned,
+} from '@/core/signals';
 
 /** Points of a curve as a chart can show them. */
 const SHOWN = 600;
@@ -9,17 +17,29 @@ type Band = Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria'>;
 
 /** Reads and analyses a log beside the page, so that the page never stands still. */
 const logWorker = {
-  analyse(text: string, mapping: LogMapping, unit: UnitId, band: Band, onProgress: (share: number) => void) {
+  analyse(
+    text: string,
+    mapping: LogMapping,
+    unit: UnitId,
+    band: Band,
+    part: number,
+    onProgress: (share: number) => void,
+  ) {
     const began = performance.now();
     const log = readLoadLog(text, mapping, unit, onProgress);
-    const analysis = analyseLog({ ...log, ...band });
-    const { unread, examples, turned } = log;
+    const parts = testsIn(log.seconds, log.load);
+    const chosen = parts[part] ?? parts[0];
+    const own = chosen && parts.length > 1 ? partOf(log, chosen) : log;
+    const analysis = analyseLog({ ...own, ...band });
+    const { unread, examples, turned, beside } = log;
     return {
       analysis,
-      curve: thinned(log.seconds, log.load, SHOWN).map(([x, y]) => ({ x, y })),
+      curve: thinned(own.seconds, own.load, SHOWN).map(([x, y]) => ({ x, y })),
       unread,
       examples,
       turned,
+      beside,
+      parts,
       took: performance.now() - began,
     };
   },

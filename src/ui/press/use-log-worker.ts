@@ -22,6 +22,7 @@ export function useLogWorker() {
       mapping: LogMapping,
       unit: UnitId,
       band: Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria'>,
+      part: number,
     ): Promise<void> => {
       stop();
       setRead(null);
@@ -29,7 +30,7 @@ export function useLogWorker() {
       const own = new Worker(new URL('./load-log.worker.ts', import.meta.url), { type: 'module' });
       worker.current = own;
       const remote: Remote<LogWorker> = wrap<LogWorker>(own);
-      const found = await remote.analyse(text, mapping, unit, band, proxy(setShare));
+      const found = await remote.analyse(text, mapping, unit, band, part, proxy(setShare));
       if (worker.current !== own) return;
       setRead(found);
       stop();

@@ -35,7 +35,7 @@ export const chooseSpacersExercise: Exercise = {
     'Five presses, each with its own spacers and a specimen. Type the heights with a plus between them, none for no spacer, or cannot where nothing will do: then a piece is missing, and the ram is never run up to meet the specimen.',
   enough: 0.8,
   tasks(seed) {
-    const chance = new Chance(seed);
+    const chance = Chance.settled(seed);
     return Array.from({ length: COUNT }, (): SpacerTask => {
       const pads = chance.between(0, 1) < 0.5;
       const space: PressSpace = {

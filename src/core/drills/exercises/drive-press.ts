@@ -89,7 +89,7 @@ export class DrivenPress {
 }
 
 function task(seed: number, corner: boolean): PressTask {
-  const chance = new Chance(seed);
+  const chance = Chance.settled(seed);
   const expected = chance.between(24, 42);
   const strength = trueStrength(expected, seed, false, { dry: false, angle: 0, wornPads: false });
   const breaks = corner

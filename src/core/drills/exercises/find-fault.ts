@@ -69,7 +69,7 @@ export const findFaultExercise: Exercise = {
     'Six finished records. One thing is wrong in each, or nothing: check the arithmetic, the dial, the times and the ends.',
   enough: 0.8,
   tasks(seed) {
-    const chance = new Chance(seed);
+    const chance = Chance.settled(seed);
     return Array.from({ length: COUNT }, () => record(chance.pick(FAULTS), chance));
   },
   judge(task, answer, place) {

@@ -20,7 +20,7 @@ export const nameFractureExercise: Exercise = {
   about: 'Eight broken cylinders. Choose the type, 1 to 6.',
   enough: 0.8,
   tasks(seed) {
-    const chance = new Chance(seed);
+    const chance = Chance.settled(seed);
     return Array.from(
       { length: COUNT },
       (): FractureTask => ({ kind: 'fracture', type: chance.pick(TYPES) }),

@@ -26,7 +26,7 @@ export const readDialExercise: Exercise = {
     'Eight needles on dials of different divisions. Type the load, or count: 7 past 45,000, 2 short of 70. Within half a small mark is right.',
   enough: 1,
   tasks(seed) {
-    const chance = new Chance(seed);
+    const chance = Chance.settled(seed);
     return Array.from({ length: COUNT }, (): DialTask => {
       const [own, unit] = chance.pick(DIALS);
       // A needle that stands where a person can say where it stands: on a mark, or half-way.

@@ -16,6 +16,7 @@ import type { Outcome, Result } from '../contract';
 import { endRows, lengthsOf, yesNo } from '../ends-rows';
 import { dayOf, equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
+import { type FindingWords, limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT, STRESS_UNIT } from '../press';
 import { unreadRows } from '../rows';
@@ -193,18 +194,16 @@ function pourFindings(
   return found;
 }
 
-type Words = { message: string; action: string; remark?: string };
-
 function make(
   limits: Limits,
   system: 'US' | 'SI',
   id: LimitId,
   severity: Severity,
   fields: readonly string[],
-  words: Words,
+  words: FindingWords,
   needsReason = severity === 'invalid',
 ): Finding {
-  return finding({ id, severity, needsReason, fields, limit: cite(limits.of(id, system)), ...words });
+  return limitFinding(limits, system, { id, severity, needsReason, fields }, words);
 }
 
 function potFindings(
@@ -319,7 +318,7 @@ function lotFindings(
 function capFindings(input: CappingInput, setup: RunSetup, limits: Limits): Finding[] {
   const { system } = input;
   const found: Finding[] = [];
-  const plain = (id: string, severity: Severity, fields: readonly string[], words: Words): void => {
+  const plain = (id: string, severity: Severity, fields: readonly string[], words: FindingWords): void => {
     found.push(finding({ id, severity, fields, ...words }));
   };
   if (input.sounding === 'bad')

@@ -1,9 +1,10 @@
 import { DateTime } from 'luxon';
-import { cite, isWithin, type LimitId, type Limits } from '../../limits';
+import { isWithin, type LimitId, type Limits } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { durationText } from '../../windows';
 import { type Finding, finding, type Severity } from '../../working';
 import { readMeasure } from '../fields';
+import { type FindingWords, limitFinding } from '../limit-finding';
 import { LENGTH_UNIT, zeroFindings } from '../press';
 import type { RunSetup } from '../setup';
 import type { CoreDiameter } from './compute';
@@ -51,20 +52,11 @@ function timeFindings(input: CoreCompressionInput, setup: RunSetup, limits: Limi
   const departure = (
     id: LimitId,
     fields: readonly string[],
-    words: { message: string; action: string; remark: string },
+    words: Required<FindingWords>,
     heavy: boolean,
   ): void => {
-    found.push(
-      finding({
-        id,
-        severity: 'departure',
-        needsReason: heavy,
-        beforeLoad: true,
-        fields,
-        limit: cite(limits.of(id, system)),
-        ...words,
-      }),
-    );
+    const about = { id, severity: 'departure', needsReason: heavy, beforeLoad: true, fields } as const;
+    found.push(limitFinding(limits, system, about, words));
   };
   const bagged = Date.parse(input.baggedAt ?? '');
   if (!Number.isNaN(bagged)) {
@@ -157,18 +149,8 @@ function sizeFindings(input: CoreCompressionInput, limits: Limits, sizes: Sizes)
     action: string,
     remark?: string,
   ): void => {
-    found.push(
-      finding({
-        id,
-        severity,
-        beforeLoad: true,
-        fields,
-        limit: cite(limits.of(id, system)),
-        message,
-        action,
-        ...(remark ? { remark } : {}),
-      }),
-    );
+    const words = { message, action, ...(remark ? { remark } : {}) };
+    found.push(limitFinding(limits, system, { id, severity, beforeLoad: true, fields }, words));
   };
   if (!diameter) return found;
   if (!isWithin(diameter.spread, limits.of('core.spread', system)))

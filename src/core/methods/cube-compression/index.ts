@@ -1,10 +1,9 @@
-import { mouldOf, mouldText } from '../../moulds';
+import { mouldOf } from '../../moulds';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress, pressPlan, pressSteps } from '../press';
-import { limitsOf } from '../setup';
+import { examplePress, pressSteps, specimenPlan } from '../press';
 import { compute, PRESS } from './compute';
 import { CubeCompressionInput } from './input';
 
@@ -62,15 +61,8 @@ export const cubeCompression: Method<CubeCompressionInput> = {
   ],
   press: PRESS,
   mainResult: 'compressive strength',
-  plan(system, setup) {
-    const mould = setup.specimen?.mould;
-    const test = PRESS.test(Object.assign(new CubeCompressionInput(), { system }), setup);
-    if (!mould || !test) return [];
-    return [
-      { label: 'Size', text: mouldText(mould) },
-      ...pressPlan(test, undefined, limitsOf(setup), system),
-    ];
-  },
+  plan: (system, setup) =>
+    specimenPlan(PRESS.test(Object.assign(new CubeCompressionInput(), { system }), setup), setup, system),
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(CubeCompressionInput), system), system, ...load(system) },

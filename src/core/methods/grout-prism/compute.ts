@@ -1,10 +1,11 @@
-import { cite, isWithin, type Limit, type LimitId, type Limits } from '../../limits';
+import { cite, isWithin, type LimitId, type Limits } from '../../limits';
 import { mouldOf } from '../../moulds';
 import { type Exact, exact, largest, meanOf, plainOf, smallest } from '../../quantity';
 import { bySeverity, type Finding, finding, type Severity, Sheet, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
+import { type FindingWords, limitFinding } from '../limit-finding';
 import {
   compressiveStrength,
   expectedStrength,
@@ -152,11 +153,10 @@ function sizeFindings(
     value: Exact,
     severity: Severity,
     fields: readonly string[],
-    words: { message: string; action: string; remark?: string },
+    words: FindingWords,
   ): void => {
-    const limit: Limit = limits.of(id, system);
-    if (isWithin(value, limit)) return;
-    found.push(finding({ id, severity, beforeLoad: true, fields, limit: cite(limit), ...words }));
+    if (isWithin(value, limits.of(id, system))) return;
+    found.push(limitFinding(limits, system, { id, severity, beforeLoad: true, fields }, words));
   };
   hold('grout-prism.side', small, 'departure', ['x1', 'y1'], {
     message: `The prism is ${plainOf(small.toSignificantDigits(5), unit)} wide.`,

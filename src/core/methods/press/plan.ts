@@ -1,7 +1,8 @@
 import type { Limits } from '../../limits';
+import { mouldText } from '../../moulds';
 import { plainOf, type System, unitLabel } from '../../quantity';
 import type { PlanItem, PressTest } from '../contract';
-import type { EquipmentFacts } from '../setup';
+import { type EquipmentFacts, limitsOf, type RunSetup } from '../setup';
 import { loadBand, rateItems } from './rates';
 import { FORCE_UNIT, STRESS_UNIT } from './units';
 
@@ -47,4 +48,15 @@ export function pressPlan(
     }
   }
   return [...items, ...rateItems(test, machine, system)];
+}
+
+/** What to know before a specimen of a size is loaded: the size, and what the press will show of it. */
+export function specimenPlan(
+  test: PressTest | undefined,
+  setup: RunSetup,
+  system: System,
+): readonly PlanItem[] {
+  const mould = setup.specimen?.mould ?? setup.specimen?.nominalSize;
+  if (!mould || !test) return [];
+  return [{ label: 'Size', text: mouldText(mould) }, ...pressPlan(test, undefined, limitsOf(setup), system)];
 }

@@ -21,7 +21,7 @@ export function drawnForDiameter(count: number, seed: number, limits: Limits): n
   const least = limits.number('cylinder.reduced-least', 'US').toNumber();
   const share = limits.number('cylinder.reduced-share', 'US').toNumber();
   const wanted = Math.min(count, Math.max(least, Math.ceil((count * share) / 100)));
-  const chance = new Chance(seed);
+  const chance = Chance.settled(seed);
   return Array.from({ length: count }, (_, place) => ({ place, key: chance.between(0, 1) }))
     .toSorted((a, b) => a.key - b.key)
     .slice(0, wanted)

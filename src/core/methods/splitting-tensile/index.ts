@@ -1,10 +1,9 @@
-import { mouldText } from '../../moulds';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress, pressPlan, pressSteps } from '../press';
-import { isCylinderSize, limitsOf } from '../setup';
+import { examplePress, pressSteps, specimenPlan } from '../press';
+import { isCylinderSize } from '../setup';
 import { compute, PRESS } from './compute';
 import { SplittingTensileInput } from './input';
 
@@ -68,12 +67,8 @@ export const splittingTensile: Method<SplittingTensileInput> = {
   ],
   press: PRESS,
   mainResult: 'splitting tensile strength',
-  plan(system, setup) {
-    const size = setup.specimen?.nominalSize;
-    const test = PRESS.test(Object.assign(new SplittingTensileInput(), { system }), setup);
-    if (!size || !test) return [];
-    return [{ label: 'Size', text: mouldText(size) }, ...pressPlan(test, undefined, limitsOf(setup), system)];
-  },
+  plan: (system, setup) =>
+    specimenPlan(PRESS.test(Object.assign(new SplittingTensileInput(), { system }), setup), setup, system),
   compute,
   example: (system) => ({
     input: {
