@@ -119,7 +119,7 @@ export function DialFace({
       <text x={180} y={262} fontSize={13} textAnchor="middle" fill={palette.text.secondary}>
         {thousands ? `× 1,000 ${unit}` : unit}
       </text>
-      {hand(peak, palette.error.main, 3 * scale, RADIUS + 4)}
+      {hand(peak, palette.error.main, 3 * scale, RADIUS + 11)}
       {hand(live, palette.text.primary, 5, RADIUS - 34)}
       <circle cx={180} cy={180} r={8} fill={palette.text.primary} />
     </svg>

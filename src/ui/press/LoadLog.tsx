@@ -286,17 +286,18 @@ function Columns({
           ],
           (value) => ({ timeUnit: value as LogMapping['timeUnit'] }),
         )}
+        {pick('Load is in', String(mapping.load), numbered, (value) => ({ load: Number(value) }))}
+        {pick(
+          'Load in',
+          mapping.loadUnit,
+          FORCE.map((unit) => [unit, unitLabel(unit)] as const),
+          (value) => ({ loadUnit: value as UnitId }),
+        )}
         {pick(
           'Stress is in',
           mapping.stress === undefined ? 'none' : String(mapping.stress),
           [['none', 'no column'], ...numbered],
           (value) => beside(mapping, 'stress', value, 'psi'),
-        )}
-        {pick(
-          'Travel is in',
-          mapping.position === undefined ? 'none' : String(mapping.position),
-          [['none', 'no column'], ...numbered],
-          (value) => beside(mapping, 'position', value, 'in'),
         )}
         {mapping.stress === undefined
           ? null
@@ -306,12 +307,11 @@ function Columns({
               STRESS.map((unit) => [unit, unitLabel(unit)] as const),
               (value) => ({ stressUnit: value as UnitId }),
             )}
-        {pick('Load is in', String(mapping.load), numbered, (value) => ({ load: Number(value) }))}
         {pick(
-          'Load in',
-          mapping.loadUnit,
-          FORCE.map((unit) => [unit, unitLabel(unit)] as const),
-          (value) => ({ loadUnit: value as UnitId }),
+          'Travel is in',
+          mapping.position === undefined ? 'none' : String(mapping.position),
+          [['none', 'no column'], ...numbered],
+          (value) => beside(mapping, 'position', value, 'in'),
         )}
         <TextField
           size="small"

@@ -45,6 +45,8 @@ const INK: Readonly<Record<Banner['tone'], string>> = {
 };
 const MARK: Readonly<Record<Banner['tone'], string>> = { quiet: '…', good: '✓', caution: '!', stop: '✕' };
 const PACE_MS = 900;
+/** Beyond this a time left is no time left: the load stands still. */
+const LONGEST_S = 1200;
 
 /**
  * A break followed live: load, stress and rate against the permitted corridor, large enough for two metres; what to do
@@ -313,7 +315,11 @@ export function PressView({
                     ? `outside so far ${view.outside.toFixed(0)} %`
                     : ''}
               </span>
-              <span>{view?.toExpected ? `about ${Math.round(view.toExpected)} s left` : ''}</span>
+              <span>
+                {view?.toExpected && view.toExpected < LONGEST_S
+                  ? `about ${Math.round(view.toExpected)} s left`
+                  : ''}
+              </span>
               <span>{next ?? ''}</span>
             </Stack>
           </Paper>

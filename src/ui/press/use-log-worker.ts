@@ -30,7 +30,17 @@ export function useLogWorker() {
       const own = new Worker(new URL('./load-log.worker.ts', import.meta.url), { type: 'module' });
       worker.current = own;
       const remote: Remote<LogWorker> = wrap<LogWorker>(own);
-      const found = await remote.analyse(text, mapping, unit, band, part, proxy(setShare));
+      const found = await remote.analyse(
+        text,
+        mapping,
+        unit,
+        band,
+        part,
+        proxy((done: number) => {
+          // Word of a file that was left arrives late.
+          if (worker.current === own) setShare(done);
+        }),
+      );
       if (worker.current !== own) return;
       setRead(found);
       stop();
