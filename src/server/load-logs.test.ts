@@ -103,6 +103,18 @@ describe('a load log kept with its run', () => {
     expect(kept?.sha256).toMatch(/^[0-9a-f]{64}$/);
     expect(await found(runId)).toEqual([]);
   });
+  it('of a whole morning gives each run its own test, and refuses one that is not there', async () => {
+    const later = [...CORNER].map(([t, load]) => [t + 120, load] as const);
+    const both = logText([...ORDINARY, [100, 0], [119.9, 0], ...later, [240, 0]]);
+    const [first, second] = [await opened(), await opened(breakValues('51400'))];
+    expect((await keep(first, both)).analysis.peak).toBe(55_630);
+    expect((await keep(second, both, { part: 1 })).analysis.peak).toBe(51_400);
+    expect(await errorsOf(keep(await opened(), both, { part: 2 }))).toMatchObject({
+      part: 'There are 2 tests in this file.',
+    });
+    const kept = await site.db.select().from(loadLogs).where(eq(loadLogs.runId, second));
+    expect(gunzipSync(kept[0]?.bytes ?? Buffer.alloc(0)).toString()).toBe(both);
+  });
   it('sent twice is one', async () => {
     const runId = await opened();
     const id = randomUUID();

@@ -102,13 +102,15 @@ export function groutSet(
   const least = limits.number('grout-prism.count', system).toNumber();
   const most = limits.number('grout-prism.range', system);
   const spread = range(values);
-  const text = roundedText(meanOf(values), limits.number('small.step', system));
+  const mean = meanOf(values);
+  const text = roundedText(mean, limits.number('small.step', system));
   const words = [
     `Range ${spread.toFixed(1)} % of the mean${spread.greaterThan(most) ? `, more than ${most} %: look at caps and sides` : ''}.`,
     ...(values.length < least ? [`${values.length} of the ${least} prisms the method asks for.`] : []),
     ...(specified
       ? [
-          `The mean is ${exact(text.replaceAll(',', '')).lessThan(specified) ? 'below' : 'not below'} the strength asked for.`,
+          // A mean is compared unrounded.
+          `The mean is ${mean.lessThan(specified) ? 'below' : 'not below'} the strength asked for.`,
         ]
       : []),
   ];

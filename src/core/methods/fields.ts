@@ -32,6 +32,8 @@ interface FieldBase {
   readonly carry?: boolean;
   /** Read only when there is something to say: passed over when specimens follow one another. */
   readonly aside?: boolean;
+  /** Seldom read: Enter passes it over, the pointer and Tab reach it. */
+  readonly rare?: boolean;
   readonly example: string | Readonly<Record<System, string>>;
 }
 

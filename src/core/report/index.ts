@@ -47,10 +47,17 @@ export interface ReportSet {
   readonly state: string;
   /** False for younger ages, which inform and are no strength test. */
   readonly designated: boolean;
+  /** What they are, where they are no cylinders: `Grout prisms`. Absent in reports of before. */
+  readonly what?: string;
   readonly used: readonly string[];
   readonly leftOut: readonly { readonly label: string; readonly why: string }[];
   readonly lines: readonly WorkingLine[];
   readonly remarks: readonly string[];
+}
+
+/** What a set is called: by what it is of, or by whether it is the age that the strength is asked for. */
+export function setName(set: { readonly what?: string; readonly designated: boolean }): string {
+  return set.what ?? (set.designated ? 'Strength test' : 'For information');
 }
 
 /** A report as data: what the page shows, what the PDF prints, what is frozen when it is signed. */

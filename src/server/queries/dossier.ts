@@ -347,7 +347,7 @@ function togetherOf(
   specified: string | undefined,
   system: 'US' | 'SI',
   limits: Limits,
-): { text: string | null; note: string | undefined } {
+): { text: string | null; note: string | undefined; used?: readonly number[] } {
   const asked = setupMeasure(specified, 'stress', system === 'US' ? 'psi' : 'MPa');
   if (kind === 'core')
     return { text: null, note: asked && coreSet(values, asked.toFixed(), system, limits).sentence };
@@ -361,7 +361,7 @@ function togetherOf(
       : values.length > 1
         ? mortarSet(values, system, limits)
         : undefined;
-  return { text: small?.text ?? null, note: small?.sentence };
+  return { text: small?.text ?? null, note: small?.sentence, ...(small?.text ? { used: small.used } : {}) };
 }
 
 /** Specimens of one kind and age that are no cylinders. */
@@ -386,7 +386,7 @@ function otherSets(
     });
     const [first] = members;
     const specified = first && specifiedFor(first, mix).specifiedStrength;
-    const { text, note } = togetherOf(
+    const { text, note, used } = togetherOf(
       kind,
       tested.map(({ value }) => value),
       specified,
@@ -406,7 +406,7 @@ function otherSets(
         value: text,
         text,
         unit: job.system === 'US' ? 'psi' : 'MPa',
-        used: tested.map(({ label }) => label),
+        used: tested.filter((_, place) => !used || used.includes(place)).map(({ label }) => label),
         leftOut: out,
         waitingFor: waiting.map(({ label }) => label),
         lines: [],

@@ -119,6 +119,7 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
         unit: unitLabel(set.test.unit),
         state: set.test.state,
         designated: set.designated,
+        ...(set.what ? { what: set.what } : {}),
         used: set.test.used,
         leftOut: set.test.leftOut,
         lines: set.test.lines,

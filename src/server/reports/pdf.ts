@@ -6,6 +6,7 @@ import {
   type ReportContent,
   type ReportSpecimen,
   type ReportTest,
+  setName,
 } from '@/core/report';
 import type { WorkingLine } from '@/core/working';
 import { pdfmake } from './pdfmake';
@@ -190,9 +191,11 @@ function sizeOf(specimen: ReportSpecimen): string {
 }
 
 function setSentence(set: ReportContent['sets'][number]): string {
-  const what = set.designated ? 'Strength test' : 'For information';
-  if (!set.value) return `${what} at ${set.age}: no valid result.`;
-  const count = set.used.length === 1 ? 'one cylinder' : `mean of ${set.used.length}`;
+  const what = setName(set);
+  // Cores have no mean of their own: their rule stands in the remarks.
+  if (!set.value) return `${what} at ${set.age}: ${set.what ? 'no mean' : 'no valid result'}.`;
+  const count =
+    set.used.length === 1 ? `one ${set.what ? 'specimen' : 'cylinder'}` : `mean of ${set.used.length}`;
   const open = set.state === 'pending' ? ' so far, not complete' : '';
   return `${what} at ${set.age}, ${set.cure} cured: ${set.value} ${set.unit}, ${count}${open}.`;
 }
@@ -293,9 +296,7 @@ function workingRows(lines: readonly WorkingLine[]): TableCell[][] {
 function workingPart({ specimens, sets }: ReportContent): Content[] {
   const tables: Content[] = [
     ...specimens.map(({ label, test }) => workingTable(`${label}, by ${test.by}, ${test.at}`, test.lines)),
-    ...sets.map((set) =>
-      workingTable(`${set.designated ? 'Strength test' : 'For information'} at ${set.age}`, set.lines),
-    ),
+    ...sets.map((set) => workingTable(`${setName(set)} at ${set.age}`, set.lines)),
   ];
   return tables.length === 0 ? [] : [{ text: 'Working', style: 'section' }, ...tables];
 }

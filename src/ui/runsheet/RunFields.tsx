@@ -27,13 +27,14 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
   useEffect(() => {
     if (focus === 'none') return;
     const first = data.rhythm ? (fields.find((field) => isAsked(run, field)) ?? fields[0]) : fields[0];
-    const at = focus === 'first' ? first : fields.at(-1);
+    const at = focus === 'first' ? first : (fields.findLast(({ rare }) => !rare) ?? fields.at(-1));
     if (at) elements.current.get(at.name)?.focus();
   }, [names, focus]);
   const go = (from: string, step: 1 | -1): void => {
     const at = fields.findIndex(({ name }) => name === from);
     const rest = step === 1 ? fields.slice(at + 1) : fields.slice(0, Math.max(0, at)).toReversed();
-    const next = data.rhythm && step === 1 ? rest.find((field) => isAsked(run, field)) : rest[0];
+    const next =
+      data.rhythm && step === 1 ? rest.find((field) => isAsked(run, field)) : rest.find(({ rare }) => !rare);
     const element = next && elements.current.get(next.name);
     if (element) element.focus();
     else beyond(step);

@@ -1,6 +1,6 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { unitLabel } from '@/core/quantity';
-import { breakWords, type ReportContent, type ReportTest } from '@/core/report';
+import { breakWords, type ReportContent, type ReportTest, setName } from '@/core/report';
 import { Card, Facts } from '../parts/Card';
 import { VerdictMark } from '../parts/Verdict';
 import { Working } from '../parts/Working';
@@ -115,7 +115,7 @@ export function ReportBody({ content }: { content: ReportContent }) {
           </Box>
           {content.sets.map((set) => (
             <Typography key={`${set.age}${set.cure}`} sx={{ mt: 1, fontWeight: 700 }}>
-              {`${set.designated ? 'Strength test' : 'For information'} at ${set.age}: ${set.value ? `${set.value} ${set.unit}` : 'no valid result'}${set.state === 'pending' ? ' so far' : ''}`}
+              {`${setName(set)} at ${set.age}: ${set.value ? `${set.value} ${set.unit}` : set.what ? 'no mean' : 'no valid result'}${set.state === 'pending' ? ' so far' : ''}`}
             </Typography>
           ))}
           <SetCurves

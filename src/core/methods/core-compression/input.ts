@@ -139,6 +139,7 @@ export class CoreCompressionInput extends PressedSpecimenInput {
   @ChoiceField({
     label: 'Conditioning',
     aside: true,
+    rare: true,
     help: 'Chosen, it gives the in-place estimate of ACI 214.4R too: information, never for the rule on cores.',
     options: [
       { value: 'standard', label: 'In its bag, as the method asks' },

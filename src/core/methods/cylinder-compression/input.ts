@@ -182,6 +182,7 @@ export class CylinderCompressionInput extends RunInput {
   @MeasureField({
     label: 'Mass in water',
     aside: true,
+    rare: true,
     help: 'Hung in water at 73 °F [23 °C]; gives the density without the length.',
     dimension: 'mass',
     unit: { US: 'lb', SI: 'kg' },
@@ -207,6 +208,7 @@ export class CylinderCompressionInput extends RunInput {
   @MeasureField({
     label: 'Deepest hollow of an end',
     aside: true,
+    rare: true,
     help: 'Under a straightedge, where one is seen: pads bridge only shallow ones.',
     dimension: 'length',
     unit: { US: 'in', SI: 'mm' },
@@ -225,6 +227,7 @@ export class CylinderCompressionInput extends RunInput {
   @ChoiceField({
     label: 'Diameter',
     aside: true,
+    rare: true,
     help: 'Of this cylinder, or of its lot where the moulds are alike and enough of them were measured.',
     options: [
       { value: 'own', label: 'Measured on this one' },

@@ -94,6 +94,7 @@ export const FLUSH = {
 export const GAP = {
   label: 'Gap to the upper block',
   aside: true,
+  rare: true,
   help: 'Measured with the specimen in place, ram down.',
   dimension: 'length',
   unit: { US: 'in', SI: 'mm' },
@@ -106,6 +107,7 @@ export const GAP = {
 export const OFFSET = {
   label: 'Off the middle of the block',
   aside: true,
+  rare: true,
   help: 'By the rings, when it is not plainly in the middle.',
   dimension: 'length',
   unit: { US: 'in', SI: 'mm' },

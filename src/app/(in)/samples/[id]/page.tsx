@@ -4,6 +4,7 @@ import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
 import { isMouldedConcrete, mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
+import { setName } from '@/core/report';
 import { ageText, windowState } from '@/core/windows';
 import { isReportable } from '@/core/working';
 import { database } from '@/db/client';
@@ -240,7 +241,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
             .map((set) => (
               <Card
                 key={`${set.what ?? ''}${set.ageHours}${set.cure}`}
-                title={`${set.what ?? (set.designated ? 'Strength test' : 'For information')} at ${ageText(set.ageHours)}`}
+                title={`${setName(set)} at ${ageText(set.ageHours)}`}
               >
                 <Typography className="mono" sx={{ fontSize: '1.8rem' }}>
                   {set.test.text ? `${set.test.text} ${unitLabel(set.test.unit)}` : ''}
