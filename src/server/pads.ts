@@ -3,6 +3,12 @@ import type { Outcome, PadFacts } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { outcomes, readings, runs } from '@/db/schema';
 
+/** What the tests say of a pair: how often and how strong, and each of them. */
+export interface PadUses {
+  readonly worn: Pick<PadFacts, 'uses' | 'highest'>;
+  readonly tests: readonly { readonly fracture: string | null; readonly testedAt: string | null }[];
+}
+
 /**
  * How often pairs of pads were used, and the highest strength they saw: counted from the completed tests that name
  * them, so that nobody can forget to count.
@@ -12,8 +18,8 @@ export async function padUses(
   db: Queryable,
   numbers: readonly string[],
   exceptRun?: string,
-): Promise<Map<string, Pick<PadFacts, 'uses' | 'highest'>>> {
-  const found = new Map<string, Pick<PadFacts, 'uses' | 'highest'>>();
+): Promise<Map<string, PadUses>> {
+  const found = new Map<string, PadUses>();
   if (numbers.length === 0) return found;
   const named = await db
     .selectDistinctOn([readings.runId], { runId: readings.runId, number: readings.text })
@@ -44,17 +50,23 @@ export async function padUses(
           .selectDistinctOn([outcomes.runId], {
             runId: outcomes.runId,
             results: sql<Outcome['results']>`${outcomes.outcome} -> 'results'`,
+            fracture: sql<string | null>`${outcomes.input} ->> 'fracture'`,
+            testedAt: sql<string | null>`${outcomes.input} ->> 'testedAt'`,
           })
           .from(outcomes)
           .where(inArray(outcomes.runId, ids))
           .orderBy(outcomes.runId, desc(outcomes.seq));
   for (const number of numbers) {
     const own = used.filter((each) => each.number === number).map(({ runId }) => runId);
-    const strengths = newest
-      .filter(({ runId }) => own.includes(runId))
-      .flatMap(({ results }) => results.find(({ quantity }) => quantity === 'compressive strength') ?? []);
+    const tests = newest.filter(({ runId }) => own.includes(runId));
+    const strengths = tests.flatMap(
+      ({ results }) => results.find(({ quantity }) => quantity === 'compressive strength') ?? [],
+    );
     const [first] = strengths.toSorted((a, b) => Number(b.value) - Number(a.value));
-    found.set(number, { uses: own.length, ...(first ? { highest: `${first.value} ${first.unit}` } : {}) });
+    found.set(number, {
+      worn: { uses: own.length, ...(first ? { highest: `${first.value} ${first.unit}` } : {}) },
+      tests: tests.map(({ fracture, testedAt }) => ({ fracture, testedAt })),
+    });
   }
   return found;
 }

@@ -121,7 +121,7 @@ export async function equipmentFacts(
       inService: item.inService,
       ...(item.logMapping ? { logMapping: item.logMapping } : {}),
       ...(item.machine ? { machine: item.machine } : {}),
-      ...(item.pads ? { pads: { ...item.pads, ...worn.get(item.number) } } : {}),
+      ...(item.pads ? { pads: { ...item.pads, ...worn.get(item.number)?.worn } } : {}),
       ...(last?.strength ? { strength: last.strength } : {}),
       ...(item.compound ? { compound: item.compound } : {}),
       ...(feedAddress(item.number) ? { live: true } : {}),

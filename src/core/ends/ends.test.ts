@@ -14,6 +14,7 @@ import {
   padFit,
   padFor,
   padQualification,
+  padWear,
   readPairs,
   readPours,
   usesLeft,
@@ -101,6 +102,14 @@ describe('unbonded pads', () => {
     expect(usesLeft(47, exact(6900), 'US', limits)).toBe(53);
     expect(usesLeft(47, exact(8200), 'US', limits)).toBe(3);
     expect(usesLeft(100, undefined, 'US', limits)).toBe(0);
+  });
+
+  it('last so long at the pace of late, and say where they break', () => {
+    const test = (fracture: string | null, daysAgo: number) => ({ fracture, daysAgo });
+    const tests = [test('5', 1), test('6', 2), test('1', 3), test('3', 40), test(null, 50)];
+    // Three in fourteen days: 59 left last 275 days.
+    expect(padWear(tests, 59)).toEqual({ left: 59, days: 275, edge: { share: 0.5, of: 4 } });
+    expect(padWear([test('1', 30)], -2)).toEqual({ left: 0, days: null, edge: { share: 0, of: 1 } });
   });
 
   const reference = [8120, 8340, 8010, 8260, 8430, 7980, 8190, 8300, 8150, 8220];

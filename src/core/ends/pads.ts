@@ -48,3 +48,37 @@ export function usesLeft(uses: number, highest: Exact | undefined, system: Syste
   const hard = highest?.greaterThan(above) ?? false;
   return limits.number(hard ? 'pads.reuse-qualified' : 'pads.reuse', system).toNumber() - uses;
 }
+
+/** Fractures at one end, that a worn or loose pad makes. Source: common practice, no source. */
+const EDGE: readonly string[] = ['5', '6'];
+
+/** What the tests made with a pair of pads say of it. */
+export interface PadWear {
+  readonly left: number;
+  /** Days that it lasts at the pace of late; null when it was not used of late. */
+  readonly days: number | null;
+  /** Share of its tests that broke at one end, and of how many. */
+  readonly edge: { readonly share: number; readonly of: number };
+}
+
+/**
+ * How long a pair of pads lasts, and whether it breaks specimens at their edge.
+ * @param tests made with it so far: their fracture types, and days ago
+ * @param left tests that it still has
+ * @param over days that the pace is taken over
+ * Source: our choice.
+ */
+export function padWear(
+  tests: readonly { readonly fracture: string | null; readonly daysAgo: number }[],
+  left: number,
+  over = 14,
+): PadWear {
+  const late = tests.filter(({ daysAgo }) => daysAgo <= over).length;
+  const typed = tests.filter(({ fracture }) => fracture !== null);
+  const edge = typed.filter(({ fracture }) => EDGE.includes(fracture ?? '')).length;
+  return {
+    left: Math.max(0, left),
+    days: late === 0 ? null : Math.floor((Math.max(0, left) * over) / late),
+    edge: { share: typed.length === 0 ? 0 : edge / typed.length, of: typed.length },
+  };
+}

@@ -1,7 +1,8 @@
 import { asc, desc, eq, isNull } from 'drizzle-orm';
 import { cardState } from '@/core/certification';
-import type { Profile } from '@/core/limits';
-import { equipmentDue } from '@/core/methods';
+import { type PadWear, padWear, usesLeft } from '@/core/ends';
+import type { Limits, Profile } from '@/core/limits';
+import { equipmentDue, setupMeasure } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import {
   cards,
@@ -12,7 +13,7 @@ import {
   limitChanges,
   people,
 } from '@/db/schema';
-import { padUses } from '../pads';
+import { type PadUses, padUses } from '../pads';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -40,7 +41,8 @@ export async function gearList(db: Queryable, actor: Actor, today: string) {
       : null;
     return {
       ...item,
-      pads: item.pads ? { ...item.pads, ...worn.get(item.number) } : null,
+      pads: item.pads ? { ...item.pads, ...worn.get(item.number)?.worn } : null,
+      wear: item.pads ? wearOf(worn.get(item.number), today, limits) : null,
       last: last ?? null,
       verifications: own.length,
       due,
@@ -53,6 +55,18 @@ export async function gearList(db: Queryable, actor: Actor, today: string) {
           : dueState(item.inService, due, today),
     };
   });
+}
+
+/** How long a pair of pads lasts and where it breaks specimens, from the tests that name it. */
+function wearOf(uses: PadUses | undefined, today: string, limits: Limits): PadWear | null {
+  if (!uses) return null;
+  const highest = setupMeasure(uses.worn.highest, 'stress', 'psi');
+  const day = 86_400_000;
+  const tests = uses.tests.map(({ fracture, testedAt }) => ({
+    fracture,
+    daysAgo: (Date.parse(today) - Date.parse(testedAt ?? '')) / day || 0,
+  }));
+  return padWear(tests, usesLeft(uses.worn.uses ?? 0, highest, 'US', limits));
 }
 
 function dueState(inService: boolean, due: string | null, today: string): DueState {

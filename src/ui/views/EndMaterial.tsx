@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
+import type { PadWear } from '@/core/ends';
 import type { PadFacts } from '@/core/methods';
 import { FormDialog } from '../form/FormDialog';
 
@@ -14,11 +15,20 @@ const SYSTEMS = {
   ],
 } as const;
 
-/** Pads in a few words: hardness, tests made with them, what they are qualified to. */
-export function padWords(pads: PadFacts): string {
+/** Below so many tests a share of fractures says nothing. */
+const ENOUGH = 8;
+/** A share of edge fractures above this is more than chance. */
+const MANY = 0.4;
+
+/** Pads in a few words: hardness, tests made with them and left in them, what they are qualified to, how they break. */
+export function padWords(pads: PadFacts, wear: PadWear | null): string {
   return [
     `${pads.durometer} durometer`,
     `used ${pads.uses ?? 0}`,
+    ...(wear ? [`${wear.left} left${wear.days === null ? '' : `, about ${wear.days} d at this pace`}`] : []),
+    ...(wear && wear.edge.of >= ENOUGH && wear.edge.share > MANY
+      ? [`${Math.round(100 * wear.edge.share)} % broke at one end: look at them`]
+      : []),
     ...(pads.qualifiedTo ? [`qualified to ${pads.qualifiedTo}`] : []),
   ].join(', ');
 }

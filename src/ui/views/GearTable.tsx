@@ -12,6 +12,7 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { PadWear } from '@/core/ends';
 import type { MachineFacts, PadFacts } from '@/core/methods';
 import { withThousands } from '@/core/quantity';
 import { perform } from '../api';
@@ -34,6 +35,7 @@ interface Item {
   readonly due: string | null;
   readonly machine: MachineFacts | null;
   readonly pads: PadFacts | null;
+  readonly wear: PadWear | null;
   readonly state: 'in date' | 'due soon' | 'overdue' | 'never verified' | 'out of service';
 }
 
@@ -140,7 +142,7 @@ export function GearTable({
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>{day(item.verifiedOn)}</TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>{day(item.due)}</TableCell>
                 <TableCell className="mono" sx={{ fontSize: '0.8rem' }}>
-                  {item.pads ? padWords(item.pads) : item.range.replace(/\d{4,}/g, withThousands)}
+                  {item.pads ? padWords(item.pads, item.wear) : item.range.replace(/\d{4,}/g, withThousands)}
                 </TableCell>
                 <TableCell>{item.certificate}</TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap', textAlign: 'right' }}>

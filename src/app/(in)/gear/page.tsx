@@ -68,6 +68,7 @@ export default async function GearPage() {
                     .filter(Boolean)
                     .join(', '),
               pads: item.pads,
+              wear: item.wear,
               certificate: item.last?.certificate ?? '',
               due: item.due,
               machine: item.machine,
