@@ -7,6 +7,7 @@ test('prisms are capped together, each cap stamped, broken one after the other, 
   browser,
 }) => {
   const page = await signedIn(browser, 'laboratory');
+  page.setDefaultTimeout(15_000);
   await page.goto('/ends');
   for (const label of PRISMS)
     await page
@@ -28,13 +29,13 @@ test('prisms are capped together, each cap stamped, broken one after the other, 
 
   const strengths: string[] = [];
   for (const [index, label] of PRISMS.entries()) {
-    await page.keyboard.press('Escape');
     await page.goto('/today');
     await page.keyboard.press('/');
     await page.keyboard.type(label);
     await page.keyboard.press('Enter');
-    await page.waitForURL('**/bench/**');
-    await page.keyboard.press('Enter');
+    await page.waitForURL('**/specimens/**');
+    await page.getByRole('link', { name: 'To the bench' }).click();
+    await page.getByRole('button', { name: 'Start: grout prism' }).click();
     await page.waitForURL('**/runs/**');
     await page.getByRole('button', { name: 'PR-01', exact: false }).first().click();
     await page.getByText('Widths, height, ends').first().click();

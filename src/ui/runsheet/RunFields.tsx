@@ -26,7 +26,8 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
   // biome-ignore lint/correctness/useExhaustiveDependencies: the focus moves when another step comes up, not on every change
   useEffect(() => {
     if (focus === 'none') return;
-    const first = data.rhythm ? (fields.find((field) => isAsked(run, field)) ?? fields[0]) : fields[0];
+    const usual = fields.find(({ rare }) => !rare) ?? fields[0];
+    const first = data.rhythm ? (fields.find((field) => isAsked(run, field)) ?? usual) : usual;
     const at = focus === 'first' ? first : (fields.findLast(({ rare }) => !rare) ?? fields.at(-1));
     if (at) elements.current.get(at.name)?.focus();
   }, [names, focus]);

@@ -54,7 +54,7 @@ export const STEPS: readonly Step[] = [
     phase: 'before',
     instruction:
       'Planeness by straightedge and feeler, caps by tapping. Look both pads over before every test: splits, hard spots, rubber pressed out of the retainer.',
-    fields: ['ends', 'pads', 'padsLooked', 'depression', 'endsPlane'],
+    fields: ['ends', 'pads', 'padsLooked', 'endsPlane', 'depression'],
   },
   {
     id: 'spacers',
@@ -71,7 +71,7 @@ export const STEPS: readonly Step[] = [
     phase: 'before',
     instruction:
       'Wipe the bearing faces, centre the specimen, set zero with the ram floating, tilt the seat parallel.',
-    fields: ['offset', 'zeroed', 'guarded'],
+    fields: ['zeroed', 'guarded', 'offset'],
     caution:
       'Keep hands out of the opening whenever the pump can move the platen. Guard shut and eye protection on before load: high-strength specimens burst. Follow the machine’s instructions and local rules first.',
   },

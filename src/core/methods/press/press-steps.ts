@@ -49,7 +49,7 @@ export function pressSteps(own: OwnSteps): readonly Step[] {
       phase: 'before',
       instruction:
         'Wipe the faces, centre the specimen, set zero with the ram floating, tilt the seat parallel.',
-      fields: ['offset', 'zeroed', 'guarded'],
+      fields: ['zeroed', 'guarded', 'offset'],
       caution:
         'Keep hands out of the opening whenever the pump can move the platen. Guard shut and eye protection on before load. Follow the machine’s instructions and local rules first.',
     },
