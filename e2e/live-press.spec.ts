@@ -14,7 +14,7 @@ async function key(page: Page, ...keys: string[]): Promise<void> {
 }
 async function figure(page: Page, text: string): Promise<void> {
   actions += 1;
-  await page.keyboard.type(text);
+  await page.keyboard.type(text, { delay: 25 });
   await page.keyboard.press('Enter');
 }
 

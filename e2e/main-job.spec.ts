@@ -20,7 +20,7 @@ test('a laboratory technician breaks a set with the keyboard alone', async ({ br
       for (const key of keys) await page.keyboard.press(key);
     };
     const figure = async (text: string): Promise<void> => {
-      await page.keyboard.type(text);
+      await page.keyboard.type(text, { delay: 25 });
       await page.keyboard.press('Enter');
     };
     if (index === 0) {
