@@ -19,6 +19,7 @@ import {
 import { keepLoadLog } from './actions/load-logs';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { runViews } from './queries/dossier';
+import { logFile } from './queries/load-log';
 import { runSheet } from './queries/run';
 import { type Actor, perform } from './use-case';
 
@@ -114,6 +115,29 @@ describe('a load log kept with its run', () => {
     });
     const kept = await site.db.select().from(loadLogs).where(eq(loadLogs.runId, second));
     expect(gunzipSync(kept[0]?.bytes ?? Buffer.alloc(0)).toString()).toBe(both);
+  });
+  it('goes out again byte for byte, with its analysis, and as it was judged', async () => {
+    const later = [...CORNER].map(([t, load]) => [t + 120, load] as const);
+    const both = logText([...ORDINARY, [100, 0], [119.9, 0], ...later, [240, 0]]);
+    const runId = await opened(breakValues('51400'));
+    const { analysis } = await keep(runId, both, { part: 1 });
+    const out = (form: 'original' | 'analysis.json' | 'cleaned.csv', who: Actor = site.actors.laboratory) =>
+      logFile(site.db, who, runId, form);
+    expect(String((await out('original')).body)).toBe(both);
+    const told = JSON.parse(String((await out('analysis.json')).body)) as {
+      analysis: object;
+      sha256: string;
+    };
+    expect(told.analysis).toEqual(JSON.parse(JSON.stringify(analysis)));
+    expect(told.sha256).toMatch(/^[0-9a-f]{64}$/);
+    const rows = String((await out('cleaned.csv')).body)
+      .trim()
+      .split('\n')
+      .slice(1);
+    // Only its own test: the largest load is this one's, not that of the test before it.
+    expect(Math.max(...rows.map((row) => Number(row.split(',')[1])))).toBe(51_400);
+    await expect(out('original', site.actors.client)).rejects.toThrow();
+    await expect(logFile(site.db, site.actors.laboratory, await opened(), 'original')).rejects.toThrow(/log/);
   });
   it('sent twice is one', async () => {
     const runId = await opened();

@@ -179,7 +179,7 @@ function verdictOf(found: Omit<LogAnalysis, 'verdict'>, request: LogRequest): Lo
 }
 
 /** Single samples that jump up and fall back at once, replaced by the mean of their neighbours. */
-function withoutSpikes(load: Float64Array): { load: Float64Array; spikes: Spike[] } {
+export function withoutSpikes(load: Float64Array): { load: Float64Array; spikes: Spike[] } {
   const { peak } = peakOf(load);
   const spikes: Spike[] = [];
   let cleaned = load;
@@ -258,8 +258,11 @@ interface Sliding {
   readonly fastest: number;
 }
 
-/** Least-squares slopes over a second to either side of every sample of the judged part; running sums, one pass. */
-function slidingRates(
+/**
+ * Least-squares slopes over a second to either side of every sample of the judged part; running sums, one pass.
+ * @param tell is told the rate at each judged sample
+ */
+export function slidingRates(
   seconds: Float64Array,
   load: Float64Array,
   halfAt: number,
@@ -267,6 +270,7 @@ function slidingRates(
   area: number,
   low: number,
   high: number,
+  tell?: (index: number, rate: number) => void,
 ): Sliding {
   const tolerance = 1e-9;
   const [first, last] = [halfAt + HALF_WINDOW, ninetyAt - HALF_WINDOW];
@@ -298,6 +302,7 @@ function slidingRates(
     if (n < 3 || spread <= 0) continue;
     const rate = (n * stf - st * sf) / spread / area;
     judged += 1;
+    tell?.(index, rate);
     if (rate < low || rate > high) outside += 1;
     if (rate < slowest) slowest = rate;
     if (rate > fastest) fastest = rate;

@@ -16,6 +16,8 @@ export interface LogMapping {
   readonly stressUnit?: UnitId;
   readonly position?: number;
   readonly positionUnit?: UnitId;
+  /** Which of several tests in the file, from zero; kept with the log, never with the machine. */
+  readonly part?: number;
 }
 
 /** What else a file says at its largest load. */

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Breakpoints, CORNER, loadAt, ORDINARY, STOPPED } from '@/testing/load-curves';
-import { analyseLog, firstRows, guessMapping, type LogAnalysis, partOf, readLoadLog, testsIn } from '.';
+import {
+  analyseLog,
+  cleanedCsv,
+  firstRows,
+  guessMapping,
+  type LogAnalysis,
+  partOf,
+  readLoadLog,
+  testsIn,
+} from '.';
 
 const BAND = {
   low: 28,
@@ -381,5 +390,25 @@ describe('what stands beside the load', () => {
       stress: null,
       travel: null,
     });
+  });
+});
+
+describe('a log as it was judged', () => {
+  it('can be judged again from its rows: rates, band, peak without its spike', () => {
+    const log = built(CORNER, 0.1);
+    log.load[500] = (log.load[500] ?? 0) + 9000;
+    const request = { ...log, area: AREA, stress: 1, ...BAND };
+    const analysis = analyseLog(request);
+    const [header, ...rows] = cleanedCsv(request, analysis).trim().split('\n');
+    expect(header).toBe('t_s,load,stress,rate_sliding,in_band');
+    expect(rows).toHaveLength(log.load.length);
+    const cells = rows.map((row) => row.split(','));
+    const judged = cells.filter(([, , , rate]) => rate !== '');
+    const outside = judged.filter(([, , , , band]) => band === 'no');
+    expect(judged).toHaveLength(analysis.judged);
+    expect((100 * outside.length) / judged.length).toBeCloseTo(analysis.outside ?? -1, 9);
+    expect(Math.max(...cells.map(([, load]) => Number(load)))).toBe(51_400);
+    const [, load, stress] = cells[600] ?? [];
+    expect(Number(stress)).toBeCloseTo(Number(load) / AREA, 5);
   });
 });

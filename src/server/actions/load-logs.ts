@@ -128,7 +128,7 @@ export const keepLoadLog = defineUseCase({
       name: input.name,
       sha256: createHash('sha256').update(file).digest('hex'),
       bytes: Buffer.from(input.data, 'base64'),
-      mapping: { ...input.mapping },
+      mapping: { ...input.mapping, ...(input.part === undefined ? {} : { part: input.part }) },
       analysis,
       curve: thinned(...untilBroken(own.seconds, own.load, analysis), CURVE_POINTS),
       by: actor.id,

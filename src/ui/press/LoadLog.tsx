@@ -25,6 +25,7 @@ import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/registry';
 import { FileButton } from '../parts/FileButton';
+import { TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
 import { LogChart } from './LogChart';
 import type { LogRead } from './load-log.worker';
@@ -86,30 +87,43 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
     setFile(null);
     router.refresh();
   };
-  if (readOnly) return null;
+  if (readOnly && !data.setup.loadLog) return null;
   return (
     <Box sx={{ mt: 2, borderTop: 1, borderColor: 'divider', pt: 2 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Typography variant="h3" sx={{ flexGrow: 1 }}>
           Load log
         </Typography>
-        <FileButton
-          variant="outlined"
-          disabled={!band}
-          accept=".csv,.txt,.tsv,.log,text/csv,text/plain"
-          take={choose}
-        >
-          Choose the press’s file
-        </FileButton>
+        {readOnly ? null : (
+          <FileButton
+            variant="outlined"
+            disabled={!band}
+            accept=".csv,.txt,.tsv,.log,text/csv,text/plain"
+            take={choose}
+          >
+            Choose the press’s file
+          </FileButton>
+        )}
       </Box>
-      {band ? null : (
+      {band || readOnly ? null : (
         <Typography variant="body2" color="text.secondary">
           Measure the specimen first: the rate is a stress.
         </Typography>
       )}
       {data.setup.loadLog ? (
         <Typography sx={{ color: VERDICT[data.setup.loadLog.verdict][1] }}>
-          {`Kept: ${VERDICT[data.setup.loadLog.verdict][0]}.`}
+          {`Kept: ${VERDICT[data.setup.loadLog.verdict][0]}. `}
+          {(
+            [
+              ['original', 'The file as it came'],
+              ['analysis.json', 'Its analysis'],
+              ['cleaned.csv', 'As it was judged, CSV'],
+            ] as const
+          ).map(([form, words]) => (
+            <TextLink key={form} href={`/api/runs/${data.runId}/log/${form}`} sx={{ mr: 1.5 }}>
+              {words}
+            </TextLink>
+          ))}
         </Typography>
       ) : null}
       {trouble ? (
