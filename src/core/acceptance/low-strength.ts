@@ -26,7 +26,8 @@ export const LOW_STRENGTH_STEPS: readonly FollowUpStep[] = [
   {
     id: 'pieces',
     title: 'Keep and photograph the pieces',
-    detail: 'Fracture, ends, caps or pads. Nothing is thrown away until the reviewer releases it.',
+    detail:
+      'Fracture, ends, caps or pads. Nothing is thrown away until the reviewer releases it, seven days at least.',
     who: 'laboratory',
   },
   {

@@ -14,6 +14,7 @@ import {
   padFit,
   padFor,
   padQualification,
+  padSpan,
   padWear,
   readPairs,
   readPours,
@@ -143,6 +144,24 @@ describe('unbonded pads', () => {
     );
     expect(padQualification(far, 'US', limits)?.oneLevel).toBe(false);
   });
+  it('qualifies from the lowest level to the highest, each by itself', () => {
+    const shifted = (by: number, pads = -30) =>
+      reference.map((value) => ({ reference: exact(value + by), pads: exact(value + by + pads) }));
+    const two = padSpan([...shifted(2600), ...shifted(0)], 'US', limits);
+    expect(two.ok && [two.span.from.toNumber(), two.span.to.toNumber()]).toEqual([8200, 10_800]);
+    const one = padSpan(shifted(0), 'US', limits);
+    expect(one.ok && one.span.levels.length).toBe(1);
+    expect(padSpan([...shifted(2600), ...shifted(0).slice(1)], 'US', limits)).toMatchObject({
+      ok: false,
+      why: expect.stringContaining('9 pairs'),
+    });
+    expect(padSpan([...shifted(2600, -400), ...shifted(0)], 'US', limits)).toMatchObject({
+      ok: false,
+      why: expect.stringContaining('Not qualified'),
+    });
+    expect(padSpan([...shifted(0), ...shifted(900), ...shifted(1800)], 'US', limits).ok).toBe(false);
+    expect(padSpan([], 'US', limits).ok).toBe(false);
+  });
   it('takes t of the table, never a milder one', () => {
     // Student's t, one-sided 95 %: statistical tables.
     expect([9, 14, 19, 29].map((freedom) => oneSidedT(freedom)?.toFixed(3))).toEqual([
@@ -224,6 +243,12 @@ describe('what a test says of its ends', () => {
       ['pads.qualified'],
     ],
     ['above 7,000 qualified', { maximumLoad: '101,000' }, { durometer: '70', qualifiedTo: '8,200 psi' }, []],
+    [
+      'below the lowest level that was shown',
+      { maximumLoad: '101,000' },
+      { durometer: '70', qualifiedTo: '10,000 psi', qualifiedFrom: '8,300 psi' },
+      ['pads.qualified'],
+    ],
   ] as const)('pads: %s', (_, input, pads, ids) => {
     const all = found(
       { ends: 'pads', pads: 'P-1', padsLooked: 'sound', aligned: true, ...input },
@@ -379,6 +404,8 @@ describe('caps as they were poured', () => {
     expect(found({ pours: 'A,1,9:05\nA,2,9:31' })).toContain('caps.pour-later');
     expect(found({ pours: 'A,1,9:05,250\nA,2,9:10,270' })).toContain('caps.pot-hold');
     expect(found({ pours: 'nonsense' })).toContain('caps.pour-rows');
+    expect(found({ returnedAt: '2031-06-10T12:00:00-04:00' })).not.toContain('cylinder.out-of-moist');
+    expect(found({ returnedAt: '2031-06-10T12:01:00-04:00' })).toContain('cylinder.out-of-moist');
   });
 });
 

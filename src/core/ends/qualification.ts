@@ -74,6 +74,72 @@ export function padQualification(
   };
 }
 
+/** Pads qualified over a span of strengths: what each level says, the lowest first. */
+export interface PadSpan {
+  readonly levels: readonly PadQualification[];
+  /** Strengths between which the pads are qualified, psi or MPa; equal where there is one level only. */
+  readonly from: Exact;
+  readonly to: Exact;
+}
+
+/**
+ * The levels of strength among pairs: apart where two neighbours in strength lie further apart than any two of their own.
+ * @returns one group, or two where the pairs do not belong to one level
+ */
+function levelsOf(
+  pairs: readonly { readonly reference: Exact; readonly pads: Exact }[],
+  system: System,
+  limits: Limits,
+): (typeof pairs)[] {
+  const average = ({ reference, pads }: (typeof pairs)[number]): Exact => reference.plus(pads).div(2);
+  const sorted = pairs.toSorted((a, b) => average(a).comparedTo(average(b)));
+  const [first, last] = [sorted[0], sorted.at(-1)];
+  if (
+    !first ||
+    !last ||
+    average(last).minus(average(first)).lessThanOrEqualTo(limits.number('pads.level', system))
+  )
+    return [sorted];
+  let [at, widest] = [1, exact(-1)];
+  for (let place = 1; place < sorted.length; place += 1) {
+    const [below, above] = [sorted[place - 1], sorted[place]];
+    if (!below || !above) continue;
+    const gap = average(above).minus(average(below));
+    if (gap.greaterThan(widest)) [at, widest] = [place, gap];
+  }
+  return [sorted.slice(0, at), sorted.slice(at)];
+}
+
+/**
+ * Whether pads are qualified over the strengths of the pairs: at the lowest level and at the highest one.
+ * @returns the span, or in words why not
+ * Source: ASTM C1231/C1231M (from memory): ten pairs at the highest and ten at the lowest level claimed.
+ */
+export function padSpan(
+  pairs: readonly { readonly reference: Exact; readonly pads: Exact }[],
+  system: System,
+  limits: Limits,
+): { readonly ok: true; readonly span: PadSpan } | { readonly ok: false; readonly why: string } {
+  const least = limits.number('pads.pairs', system);
+  const unit = system === 'US' ? 'psi' : 'MPa';
+  const levels: PadQualification[] = [];
+  for (const own of levelsOf(pairs, system, limits)) {
+    const found = padQualification(own, system, limits);
+    if (!found) return { ok: false, why: `${own.length} pairs: at least ${least} are needed at a level.` };
+    if (!found.oneLevel)
+      return { ok: false, why: 'These pairs lie too far apart to be one level of strength, or two.' };
+    if (!found.qualified)
+      return {
+        ok: false,
+        why: `Not qualified: mean ${found.meanPads.toFixed(1)} on pads, ${found.wanted.toFixed(1)} ${unit} wanted.`,
+      };
+    levels.push(found);
+  }
+  const [low, high] = [levels[0], levels.at(-1)];
+  if (!low || !high) return { ok: false, why: `No pairs: at least ${least} are needed at a level.` };
+  return { ok: true, span: { levels, from: low.meanReference, to: high.meanReference } };
+}
+
 /** Reads rows of reference and pads, one pair a row; rows that hold no two numbers are given back. */
 export function readPairs(text: string): {
   readonly pairs: readonly { readonly reference: Exact; readonly pads: Exact }[];

@@ -13,6 +13,8 @@ export class PadFacts {
   @IsOptional() @IsISO8601({ strict: true }) inServiceOn?: string;
   /** Highest strength the material is qualified to, where it is. */
   @IsOptional() @MeasureText('stress') qualifiedTo?: string;
+  /** Lowest strength it was shown at, where two levels were tested. */
+  @IsOptional() @MeasureText('stress') qualifiedFrom?: string;
   /** The document that qualifies it. */
   @IsOptional() @IsString() qualification?: string;
   /** Tests made with them so far, and the highest strength among them. */

@@ -16,7 +16,7 @@ import {
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { compoundQualification, compoundStrength, padQualification, readPairs } from '@/core/ends';
+import { compoundQualification, compoundStrength, padSpan, readPairs } from '@/core/ends';
 import { readInstruments } from '@/core/interchange';
 import { isLimitId, type LimitChange, type LimitValue, shippedLimit } from '@/core/limits';
 import { fieldsOf, MachineFacts, METHODS, PadFacts } from '@/core/methods';
@@ -205,20 +205,28 @@ export const qualifyPads = defineUseCase({
     const limits = await limitsNow(tx);
     const { pairs, bad } = readPairs(input.pairs);
     if (bad.length > 0) refuseFields({ pairs: `This row holds no two numbers: ${bad[0]}` });
-    const found = padQualification(pairs, input.system, limits);
-    if (!found)
-      return refuseFields({
-        pairs: `${pairs.length} pairs: at least ${limits.number('pads.pairs', input.system)} are needed at a level.`,
-      });
-    if (!found.oneLevel)
-      refuseFields({ pairs: 'These pairs lie too far apart to be one level of strength.' });
+    const found = padSpan(pairs, input.system, limits);
+    if (!found.ok) return refuseFields({ pairs: found.why });
     const unit = input.system === 'US' ? 'psi' : 'MPa';
-    const words = `mean ${found.meanPads.toFixed(1)} on pads, ${found.wanted.toFixed(1)} ${unit} wanted`;
-    if (!found.qualified) refuseFields({ pairs: `Not qualified: ${words}.` });
-    const qualifiedTo = `${found.meanReference.toSignificantDigits(6).toFixed()} ${unit}`;
+    const { levels, from, to } = found.span;
+    const words = levels
+      .map(
+        ({ meanPads, wanted }) => `mean ${meanPads.toFixed(1)} on pads, ${wanted.toFixed(1)} ${unit} wanted`,
+      )
+      .join('; ');
+    const text = (value: typeof from): string => `${value.toSignificantDigits(6).toFixed()} ${unit}`;
+    const qualifiedTo = text(to);
     await tx
       .update(equipment)
-      .set({ pads: { ...item.pads, qualifiedTo, qualification: `${input.document}: ${words}` } })
+      .set({
+        pads: {
+          ...item.pads,
+          qualifiedTo,
+          // One level alone qualifies from the strength that needs none up to it.
+          ...(levels.length > 1 ? { qualifiedFrom: text(from) } : {}),
+          qualification: `${input.document}: ${words}`,
+        },
+      })
       .where(eq(equipment.id, item.id));
     return { equipmentId: item.id, qualifiedTo };
   },

@@ -154,7 +154,7 @@ export function EndMaterial({
               name: 'pairs',
               label: 'Pairs',
               type: 'lines',
-              help: 'A row for each pair: ground or capped, then on pads. At least ten of one level.',
+              help: 'A row for each pair: ground or capped, then on pads. At least ten of one level; ten more of another for the whole span between them.',
             },
             { name: 'system', label: 'In', options: SYSTEMS.stress },
             { name: 'document', label: 'Document' },

@@ -337,6 +337,17 @@ function capFindings(input: CappingInput, setup: RunSetup, limits: Limits): Find
       action:
         'Molten sulfur burns deeply, water in it explodes as steam, and its gas numbs the nose: hood on, everything dry.',
     });
+  const out = limits.of('cylinder.out-of-moist', system);
+  const back = Date.parse(input.returnedAt ?? setup.asOf ?? '');
+  const dry = exact((back - Date.parse(input.firstCapAt ?? '')) / 3_600_000 || 0);
+  if (!Number.isNaN(back) && input.firstCapAt && !isWithin(dry, out))
+    found.push(
+      make(limits, system, 'cylinder.out-of-moist', 'departure', ['firstCapAt', 'returnedAt'], {
+        message: `Out of moist storage for ${dry.toFixed(1)} h${input.returnedAt ? '' : ' by now'}.`,
+        action: 'Back into the moist room or under double wet burlap, gypsum kept from dripping water.',
+        remark: `Out of moist storage for ${dry.toFixed(1)} h while being capped.`,
+      }),
+    );
   const limit = limits.of('caps.gypsum-moist', system);
   if (input.kind === 'gypsum' && input.returnedAt) {
     const until = Date.parse(setup.asOf ?? '');

@@ -76,7 +76,7 @@ export const capping: Method<CappingInput> = {
     },
   ],
   performedAt: 'lastCapAt',
-  limitPrefixes: ['caps.', 'cylinder.planeness', 'equipment.'],
+  limitPrefixes: ['caps.', 'cylinder.planeness', 'cylinder.out-of-moist', 'equipment.'],
   mainResult: 'mean cap thickness',
   plan,
   compute,

@@ -64,8 +64,12 @@ function padFindings(
   if (strength) {
     const fit = padFit(facts.durometer, strength, system, limits);
     const qualified = setupMeasure(facts.qualifiedTo, 'stress', unit);
+    const shownFrom = setupMeasure(facts.qualifiedFrom, 'stress', unit);
     const good =
-      fit === 'fits' || (fit === 'fits when qualified' && qualified?.greaterThanOrEqualTo(strength));
+      fit === 'fits' ||
+      (fit === 'fits when qualified' &&
+        qualified?.greaterThanOrEqualTo(strength) &&
+        (shownFrom?.lessThanOrEqualTo(strength) ?? true));
     if (!good) {
       const band = limits.of(padBand(facts.durometer), system);
       const better = padFor(strength, system, limits);
