@@ -10,6 +10,7 @@ import { TemperatureBench } from './concrete-temperature/Bench';
 import { CoreBench } from './core-compression/Bench';
 import { CubeBench } from './cube-compression/Bench';
 import { CylinderBench } from './cylinder-compression/Bench';
+import { LotDiameter } from './cylinder-compression/LotDiameter';
 import { DeliveryBench } from './delivery/Bench';
 import { DensityYieldBench } from './density-yield/Bench';
 import { EndGrindingBench } from './end-grinding/Bench';
@@ -49,7 +50,8 @@ export const BENCH_STAYS: ReadonlySet<MethodId> = new Set(['static-modulus']);
 /** Instruments that belong to one method alone, by the step they stand at. */
 const OWN: Readonly<Partial<Record<MethodId, Readonly<Record<string, ComponentType<InstrumentProps>>>>>> = {
   'cylinder-compression': {
-    diameters: dynamic(() => import('./cylinder-compression/LotDiameter').then((all) => all.LotDiameter)),
+    // Not fetched when its step comes up: the first keys typed there would be lost meanwhile.
+    diameters: LotDiameter,
     fracture: dynamic(() => import('./cylinder-compression/FracturePath').then((all) => all.FracturePath)),
   },
 };
