@@ -82,7 +82,7 @@ test('a load log of the press is read, confirmed, analysed and kept, and says wh
   await expect(page.getByText(/^56,8\d\d lbf at 84\.0 s$/)).toBeVisible();
   await expect(page.getByText(/Dropped by 3\.4 % from 40,7\d\d lbf at 40\.0 s and recovered/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep it with this run' }).click();
-  await expect(page.getByText('Kept: ! Valid with a remark.')).toBeVisible();
+  await expect(page.getByText('Load log kept: ! Valid with a remark.')).toBeVisible();
   await expect(page.getByLabel('Maximum load')).toHaveValue('56850');
   await expect(page.getByText(/The load dropped and recovered: at 40,700 lbf by 3\.4 %/)).toBeVisible();
 

@@ -47,7 +47,14 @@ async function vitest(env) {
   rmSync(report, { force: true });
   const result = spawnSync(
     'node',
-    [tool('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile=${report}`],
+    [
+      tool('vitest/vitest.mjs'),
+      'run',
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile=${report}`,
+      ...process.argv.slice(3),
+    ],
     {
       cwd: PROJECT,
       stdio: ['ignore', 'inherit', 'inherit'],

@@ -169,6 +169,7 @@ class Loader {
             verifiedOn: today.minus({ days: Math.round(months * 30.44) }).toISODate() ?? '',
             certificate: months === monthsAgo ? certificate : '',
             ...('from' in item ? { verifiedFrom: item.from, verifiedTo: item.to } : {}),
+            ...('verifiedAt' in item ? { loads: item.verifiedAt } : {}),
           },
           this.now,
         );

@@ -142,6 +142,8 @@ export const EQUIPMENT = [
     monthsAgo: 5,
     from: '18,000 lbf',
     to: '380,000 lbf',
+    verifiedAt:
+      '18,000 17,930\n36,000 35,870\n76,000 75,810\n150,000 149,630\n230,000 229,720\n310,000 309,100\n380,000 378,840',
     certificate: 'SV-2207',
     machine: {
       capacity: '400,000 lbf',

@@ -90,8 +90,28 @@ describe('equipment', () => {
       await errorsOf(record({ verifiedOn: '2031-02-30', verifiedFrom: '80 kN', verifiedTo: '1,200 kN' })),
     ).toEqual(['verifiedOn']);
     await record({ verifiedOn: '2031-05-01', verifiedFrom: '80 kN', verifiedTo: '1,200 kN' });
+    // Or by the loads of the certificate: the range is what they prove.
+    const loads = 'indicated,applied\n50 49.2\n80 79.8\n300;299\n600 598\n900 901\n1,200 1,195';
+    const proof = (data: object) => record({ verifiedOn: '2031-05-02', loadsIn: 'kN', ...data });
+    expect(await errorsOf(proof({ loads: 'nothing\nmuch' }))).toEqual(['loads']);
+    expect(await errorsOf(proof({ loads: loads.replace('600 598', '600 590') }))).toEqual(['loads']);
+    expect(await errorsOf(proof({ loads, verifiedFrom: '50 kN', verifiedTo: '1,200 kN' }))).toEqual([
+      'verifiedFrom',
+    ]);
+    expect(await errorsOf(proof({ loads, verifiedTo: '1,300 kN' }))).toEqual(['verifiedTo']);
+    await proof({ loads });
     const item = (await gearList(db, actors.laboratory, '2031-05-14')).find(({ number }) => number === 'P9');
-    expect(item?.last).toMatchObject({ verifiedFrom: '80 kN', verifiedTo: '1200 kN' });
+    expect(item?.last).toMatchObject({
+      verifiedOn: '2031-05-02',
+      verifiedFrom: '80 kN',
+      verifiedTo: '1200 kN',
+    });
+    expect(item?.loads?.rows[0]).toEqual({
+      indicated: '50',
+      applied: '49.2',
+      percent: '1.63',
+      within: false,
+    });
   });
 
   it('is judged by the verification that stood on the day of the test, not by a later one', async () => {

@@ -14,7 +14,7 @@ export async function freshDatabase(): Promise<{
 }> {
   const { BRICOLE_TEST_OWNER_URL, BRICOLE_TEST_APP_URL } = process.env;
   if (!BRICOLE_TEST_OWNER_URL || !BRICOLE_TEST_APP_URL) {
-    throw new Error('these tests need the cluster that npm test starts (npm test -- server)');
+    throw new Error('these tests need the cluster that npm test starts (npm test -- vitest)');
   }
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const at = (url: string): string => Object.assign(new URL(url), { pathname: `/${name}` }).href;

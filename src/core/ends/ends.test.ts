@@ -16,7 +16,6 @@ import {
   padQualification,
   padSpan,
   padWear,
-  readPairs,
   readPours,
   usesLeft,
   youngestCap,
@@ -171,15 +170,6 @@ describe('unbonded pads', () => {
       '1.699',
     ]);
     expect(oneSidedT(17)?.toFixed(3)).toBe('1.761');
-  });
-  it('reads pairs as they are pasted', () => {
-    const { pairs, bad } = readPairs('ground,pads\n8120,8060\n8,340\t8,390\n8010; 7950\n\nnothing 5');
-    expect(pairs.map((pair) => [pair.reference.toFixed(), pair.pads.toFixed()])).toEqual([
-      ['8120', '8060'],
-      ['8340', '8390'],
-      ['8010', '7950'],
-    ]);
-    expect(bad).toEqual(['nothing 5']);
   });
 });
 

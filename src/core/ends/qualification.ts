@@ -139,23 +139,3 @@ export function padSpan(
   if (!low || !high) return { ok: false, why: `No pairs: at least ${least} are needed at a level.` };
   return { ok: true, span: { levels, from: low.meanReference, to: high.meanReference } };
 }
-
-/** Reads rows of reference and pads, one pair a row; rows that hold no two numbers are given back. */
-export function readPairs(text: string): {
-  readonly pairs: readonly { readonly reference: Exact; readonly pads: Exact }[];
-  readonly bad: readonly string[];
-} {
-  const pairs: { reference: Exact; pads: Exact }[] = [];
-  const bad: string[] = [];
-  for (const [index, line] of text.split(/\r?\n/u).entries()) {
-    if (line.trim() === '') continue;
-    const numbers = line.split(/[;\t ]+|,(?!\d{3}(?:\D|$))/u).flatMap((cell) => {
-      const plain = cell.trim().replaceAll(',', '');
-      return /^\d+(\.\d+)?$/u.test(plain) ? [exact(plain)] : [];
-    });
-    const [reference, pads] = numbers;
-    if (reference && pads) pairs.push({ reference, pads });
-    else if (index > 0 || numbers.length > 0) bad.push(line);
-  }
-  return { pairs, bad };
-}

@@ -5,6 +5,7 @@ const C39 = standard('ASTM C39/C39M');
 const C31 = standard('ASTM C31/C31M');
 const ACI318 = standard('ACI 318', '26.12.3');
 
+const E4 = standard('ASTM E4');
 const ACI214 = standard('ACI 214R');
 
 const AGE = 'Age at test';
@@ -176,6 +177,19 @@ export const HARDENED = {
   ),
 
   'machine.verification': entry(MACHINE, 'Months since the last verification', C39, both(max('13'), 'one')),
+  'machine.error': entry(
+    MACHINE,
+    'Error of the indicated load at each load of a verification, of the applied load',
+    E4,
+    both(max('1.0'), 'percent'),
+  ),
+  'machine.loads': entry(MACHINE, 'Loads that a verified range is proved at', E4, both(min('5'), 'one')),
+  'machine.lowest-steps': entry(
+    MACHINE,
+    'Lowest verified load, in smallest changes of load that can be read',
+    E4,
+    both(min('100'), 'one'),
+  ),
   'machine.headroom': entry(
     MACHINE,
     'Expected load within this share of the highest verified load',

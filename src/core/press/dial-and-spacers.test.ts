@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exact } from '../quantity';
-import { countedBothWays, type Dial, loadAtTurn, readableShare, readDial } from './dial';
+import { countedBothWays, type Dial, loadAtTurn, readDial } from './dial';
 import { chooseSpacers, missingSpacer, type PressSpace, stackOf } from './spacers';
 
 const dial = (major: number, minor: number, fullScale: number): Dial => ({
@@ -63,11 +63,6 @@ describe('what a needle says', () => {
     expect(loadAtTurn(0.2421, COMMON).toFixed()).toBe('60500');
     expect(loadAtTurn(-1, COMMON).toFixed()).toBe('0');
     expect(loadAtTurn(2, COMMON).toFixed()).toBe('250000');
-  });
-
-  it('knows what of it can be read', () => {
-    expect(readableShare(COMMON).toFixed()).toBe('0.1');
-    expect(readableShare(dial(10_000, 1000, 400_000)).greaterThan('0.1')).toBe(true);
   });
 });
 

@@ -114,11 +114,3 @@ export function countedBothWays(load: Exact, dial: Dial): { readonly up: string;
     down: `${marks(above.minus(load))} short of ${show(above)}`,
   };
 }
-
-/**
- * What of a dial can be read, percent of its full scale: half a small mark.
- * Source: ASTM C39/C39M asks for 0.1 % of full scale (from memory); half marks are common practice.
- */
-export function readableShare(dial: Dial): Exact {
-  return dial.minor.div(2).div(dial.fullScale).times(100);
-}

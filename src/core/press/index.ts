@@ -6,4 +6,5 @@ export * from './scenarios';
 export * from './simulated-press';
 export * from './spacers';
 export * from './taps';
+export * from './verified-loads';
 export * from './watch';

@@ -16,11 +16,13 @@ import {
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { compoundQualification, compoundStrength, padSpan, readPairs } from '@/core/ends';
-import { readInstruments } from '@/core/interchange';
-import { isLimitId, type LimitChange, type LimitValue, shippedLimit } from '@/core/limits';
-import { fieldsOf, MachineFacts, METHODS, PadFacts } from '@/core/methods';
-import { exact, parseMeasure, type UnitId } from '@/core/quantity';
+import { compoundQualification, compoundStrength, padSpan } from '@/core/ends';
+import { type NumberPair, readInstruments, readNumberPairs } from '@/core/interchange';
+import { isLimitId, type LimitChange, type Limits, type LimitValue, shippedLimit } from '@/core/limits';
+import { fieldsOf, MachineFacts, METHODS, PadFacts, setupMeasure } from '@/core/methods';
+import { readableChange } from '@/core/methods/press';
+import { verifiedLoads } from '@/core/press';
+import { type Exact, exact, parseMeasure, plainOf, type UnitId } from '@/core/quantity';
 import { equipment, equipmentVerifications, jobs, limitChanges } from '@/db/schema';
 import { NotFound } from '../errors';
 import { measureText } from '../measure-text';
@@ -65,15 +67,51 @@ export const addEquipment = defineUseCase({
   },
 });
 
+/** Rows of two numbers out of a field; a row that holds none is told at that field. */
+function pairsOf(field: string, text: string): readonly NumberPair[] {
+  const { pairs, bad } = readNumberPairs(text);
+  if (bad.length > 0) refuseFields({ [field]: `This row holds no two numbers: ${bad[0]}` });
+  return pairs;
+}
+
 export class RecordVerificationInput {
   @IsUUID() equipmentId: string;
   @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Verified on: a date, as 2031-05-14.' }) verifiedOn: string;
   @IsOptional() @IsString() verifiedFrom?: string;
   @IsOptional() @IsString() verifiedTo?: string;
+  /** Rows of indicated and applied load, from the certificate; the range is worked out from them. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(4000, { message: 'Loads: at most 4,000 characters.' })
+  loads?: string;
+  @IsOptional() @IsIn(['lbf', 'kN'], { message: 'Loads in lbf or in kN: choose one.' }) loadsIn?:
+    | 'lbf'
+    | 'kN';
   @IsOptional()
   @IsString()
   @MaxLength(80, { message: 'Certificate: at most 80 characters.' })
   certificate?: string;
+}
+
+/** The range that the loads of a verification prove, or what keeps them from proving one, at their field. */
+function provedRange(
+  pairs: readonly NumberPair[],
+  unit: 'lbf' | 'kN',
+  machine: MachineFacts | null,
+  limits: Limits,
+): { readonly from: Exact; readonly to: Exact } {
+  const system = unit === 'lbf' ? 'US' : 'SI';
+  const found = verifiedLoads(pairs, limits, readableChange(machine ?? undefined, system)?.change);
+  const { from, to, proved } = found;
+  if (from && to) return { from, to };
+  const out = found.loads.find(({ within }) => !within);
+  return refuseFields({
+    loads: `${proved} neighbouring loads are within ${found.limit.text}; ${limits.number('machine.loads', system)} are needed.${
+      out
+        ? ` At ${plainOf(out.applied, unit)} applied it shows ${plainOf(out.indicated, unit)}, ${out.percent.toFixed(2)} % off.`
+        : ''
+    }`,
+  });
 }
 
 /** A verification of a piece of equipment; for a machine with the range it covers. */
@@ -97,11 +135,26 @@ export const recordVerification = defineUseCase({
       if (!parsed.ok) return refuseFields({ [field]: parsed.message });
       return `${parsed.measure.value.toFixed()} ${parsed.measure.unit}`;
     };
-    const from = force('verifiedFrom');
-    const to = force('verifiedTo');
+    let [from, to] = [force('verifiedFrom'), force('verifiedTo')];
+    let loads: string[][] | null = null;
+    const unit = input.loadsIn ?? 'lbf';
+    if (item.kind === 'compression machine' && input.loads?.trim()) {
+      const pairs = pairsOf('loads', input.loads);
+      const proved = provedRange(pairs, unit, item.machine, await limitsNow(tx));
+      const typed = [from, to].map((text) => setupMeasure(text ?? undefined, 'force', unit));
+      if (typed[0]?.lessThan(proved.from) || typed[1]?.greaterThan(proved.to))
+        refuseFields({
+          [typed[0]?.lessThan(proved.from) ? 'verifiedFrom' : 'verifiedTo']:
+            `The loads prove ${plainOf(proved.from, unit)} to ${plainOf(proved.to, unit)} only.`,
+        });
+      from ??= `${proved.from.toFixed()} ${unit}`;
+      to ??= `${proved.to.toFixed()} ${unit}`;
+      loads = pairs.map((pair) => pair.map((load) => load.toFixed()));
+    }
     if (item.kind === 'compression machine' && (!from || !to)) {
       refuseFields({
-        [from ? 'verifiedTo' : 'verifiedFrom']: 'A machine is verified over a range of load: give both ends.',
+        [from ? 'verifiedTo' : 'verifiedFrom']:
+          'A machine is verified over a range of load: give both ends, or the loads it was verified at.',
       });
     }
     await tx.insert(equipmentVerifications).values({
@@ -109,6 +162,7 @@ export const recordVerification = defineUseCase({
       verifiedOn: input.verifiedOn,
       verifiedFrom: from,
       verifiedTo: to,
+      loads: loads && { unit, pairs: loads },
       certificate: input.certificate ?? '',
       by: actor.id,
       at: now,
@@ -203,9 +257,11 @@ export const qualifyPads = defineUseCase({
     const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
     if (item?.kind !== 'unbonded pads' || !item.pads) throw new NotFound('These pads');
     const limits = await limitsNow(tx);
-    const { pairs, bad } = readPairs(input.pairs);
-    if (bad.length > 0) refuseFields({ pairs: `This row holds no two numbers: ${bad[0]}` });
-    const found = padSpan(pairs, input.system, limits);
+    const found = padSpan(
+      pairsOf('pairs', input.pairs).map(([reference, pads]) => ({ reference, pads })),
+      input.system,
+      limits,
+    );
     if (!found.ok) return refuseFields({ pairs: found.why });
     const unit = input.system === 'US' ? 'psi' : 'MPa';
     const { levels, from, to } = found.span;
@@ -255,12 +311,11 @@ export const qualifyCompound = defineUseCase({
     if (item?.kind !== 'capping compound') throw new NotFound('This lot');
     if (Date.parse(input.qualifiedOn) > now.getTime() + 86_400_000)
       refuseFields({ qualifiedOn: 'Tested on lies in the future.' });
-    const { pairs, bad } = readPairs(input.pairs);
-    if (bad.length > 0) refuseFields({ pairs: `This row holds no two numbers: ${bad[0]}` });
+    const pairs = pairsOf('pairs', input.pairs);
     const limits = await limitsNow(tx);
     const found = compoundQualification(
-      pairs.map(({ reference }) => reference),
-      pairs.map(({ pads }) => pads),
+      pairs.map(([reference]) => reference),
+      pairs.map(([, capped]) => capped),
       input.system,
       limits,
     );

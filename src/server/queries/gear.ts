@@ -3,6 +3,8 @@ import { cardState } from '@/core/certification';
 import { type PadWear, padWear, usesLeft } from '@/core/ends';
 import type { Limits, Profile } from '@/core/limits';
 import { equipmentDue, setupMeasure } from '@/core/methods';
+import { verifiedLoads } from '@/core/press';
+import { exact, withThousands } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
   cards,
@@ -44,6 +46,7 @@ export async function gearList(db: Queryable, actor: Actor, today: string) {
       pads: item.pads ? { ...item.pads, ...worn.get(item.number)?.worn } : null,
       wear: item.pads ? wearOf(worn.get(item.number), today, limits) : null,
       last: last ?? null,
+      loads: last?.loads ? loadsOf(last.loads, limits) : null,
       verifications: own.length,
       due,
       // Pads are worn out by use, not by the calendar.
@@ -55,6 +58,24 @@ export async function gearList(db: Queryable, actor: Actor, today: string) {
           : dueState(item.inService, due, today),
     };
   });
+}
+
+/** The loads of a verification with the error at each, as they are read. */
+function loadsOf({ unit, pairs }: { unit: string; pairs: string[][] }, limits: Limits) {
+  const found = verifiedLoads(
+    pairs.map(([indicated = 0, applied = 0]) => [exact(indicated), exact(applied)]),
+    limits,
+  );
+  return {
+    unit,
+    limit: found.limit,
+    rows: found.loads.map(({ indicated, applied, percent, within }) => ({
+      indicated: withThousands(indicated.toFixed()),
+      applied: withThousands(applied.toFixed()),
+      percent: percent.toFixed(2),
+      within,
+    })),
+  };
 }
 
 /** How long a pair of pads lasts and where it breaks specimens, from the tests that name it. */

@@ -25,8 +25,8 @@ import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/registry';
 import { FileButton } from '../parts/FileButton';
-import { TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
+import { KeptLog, LOG_VERDICT } from './KeptLog';
 import { LogChart } from './LogChart';
 import type { LogRead } from './load-log.worker';
 import { machineOf } from './machine-of';
@@ -34,13 +34,6 @@ import { takeFigures } from './take-figures';
 import { useLogWorker } from './use-log-worker';
 
 const LARGEST = 64 * 1024 * 1024;
-const VERDICT = {
-  valid: ['✓ The record is valid', 'success.main'],
-  remark: ['! Valid with a remark', 'warning.main'],
-  review: ['! To be reviewed', 'error.main'],
-  'no result': ['✕ No result from this record', 'error.main'],
-} as const;
-
 /** The load log of a break: a file of the press, its columns confirmed, analysed beside the page and kept whole. */
 export function LoadLog({ run, data, readOnly }: InstrumentProps) {
   const router = useRouter();
@@ -110,22 +103,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
           Measure the specimen first: the rate is a stress.
         </Typography>
       )}
-      {data.setup.loadLog ? (
-        <Typography sx={{ color: VERDICT[data.setup.loadLog.verdict][1] }}>
-          {`Kept: ${VERDICT[data.setup.loadLog.verdict][0]}. `}
-          {(
-            [
-              ['original', 'The file as it came'],
-              ['analysis.json', 'Its analysis'],
-              ['cleaned.csv', 'As it was judged, CSV'],
-            ] as const
-          ).map(([form, words]) => (
-            <TextLink key={form} href={`/api/runs/${data.runId}/log/${form}`} sx={{ mr: 1.5 }}>
-              {words}
-            </TextLink>
-          ))}
-        </Typography>
-      ) : null}
+      {data.setup.loadLog ? <KeptLog runId={data.runId} verdict={data.setup.loadLog.verdict} /> : null}
       {trouble ? (
         <Alert severity="error" sx={{ mt: 1 }}>
           {trouble}
@@ -417,7 +395,7 @@ function Found({ read, unit, system }: { read: LogRead; unit: UnitId; system: 'U
       analysis.underRead === null ? 'not known' : `${analysis.underRead.toFixed(2)} % of the peak`,
     ],
   ];
-  const [words, colour] = VERDICT[analysis.verdict];
+  const [words, colour] = LOG_VERDICT[analysis.verdict];
   return (
     <Box>
       <Typography sx={{ fontWeight: 700, color: colour }} role="status">

@@ -4,6 +4,7 @@ import { type ReactNode, useState } from 'react';
 import { BENCH_STAYS, BENCHES, instrumentsOf } from '../methods/registry';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
+import { KeptLog } from '../press/KeptLog';
 import { Completion } from './Completion';
 import { Conflicts } from './Conflicts';
 import { Photos } from './Photos';
@@ -119,6 +120,9 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
         <Stack spacing={2} sx={{ order: { xs: 1, md: 0 }, minWidth: 0 }}>
           <Paper sx={{ p: 2 }}>
             <Results outcome={outcome} mainResult={run.method.mainResult} />
+            {data.state !== 'open' && data.setup.loadLog ? (
+              <KeptLog runId={data.runId} verdict={data.setup.loadLog.verdict} />
+            ) : null}
             {beside}
           </Paper>
           <Paper sx={{ p: 2, pt: 0.5 }}>

@@ -11,7 +11,7 @@ import {
   TextField,
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { type ComponentProps, useState } from 'react';
 import type { PadWear } from '@/core/ends';
 import type { MachineFacts, PadFacts } from '@/core/methods';
 import { withThousands } from '@/core/quantity';
@@ -21,6 +21,7 @@ import { useNotice } from '../parts/Notice';
 import { fullDay } from '../time';
 import { DescribeMachine } from './DescribeMachine';
 import { EndMaterial, padWords } from './EndMaterial';
+import { VerifiedLoads } from './VerifiedLoads';
 
 interface Item {
   readonly id: string;
@@ -31,6 +32,7 @@ interface Item {
   readonly inService: boolean;
   readonly verifiedOn: string | null;
   readonly range: string;
+  readonly loads: Omit<ComponentProps<typeof VerifiedLoads>, 'number'> | null;
   readonly certificate: string;
   readonly due: string | null;
   readonly machine: MachineFacts | null;
@@ -67,6 +69,11 @@ const COLUMNS = [
 function day(date: string | null): string {
   return date ? fullDay(`${date}T12:00:00Z`, 'UTC') : '';
 }
+
+const FORCES = [
+  { value: 'lbf', label: 'lbf' },
+  { value: 'kN', label: 'kN' },
+];
 
 /** The equipment with its verification dates: sorted by a click on a heading, found by typing. */
 export function GearTable({
@@ -143,6 +150,7 @@ export function GearTable({
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>{day(item.due)}</TableCell>
                 <TableCell className="mono" sx={{ fontSize: '0.8rem' }}>
                   {item.pads ? padWords(item.pads, item.wear) : item.range.replace(/\d{4,}/g, withThousands)}
+                  {item.loads ? <VerifiedLoads number={item.number} {...item.loads} /> : null}
                 </TableCell>
                 <TableCell>{item.certificate}</TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap', textAlign: 'right' }}>
@@ -155,7 +163,7 @@ export function GearTable({
                           title={`Verification of ${item.number}`}
                           useCase="record-verification"
                           fixed={{ equipmentId: item.id }}
-                          initial={{ verifiedOn: today }}
+                          initial={{ verifiedOn: today, loadsIn: 'lbf' }}
                           fields={[
                             { name: 'verifiedOn', label: 'Verified on', type: 'date' },
                             ...(item.kind === 'compression machine'
@@ -164,8 +172,17 @@ export function GearTable({
                                     name: 'verifiedFrom',
                                     label: 'Verified from',
                                     help: 'Lowest verified load, as 18,000 lbf or 80 kN.',
+                                    optional: true,
                                   },
-                                  { name: 'verifiedTo', label: 'Verified to' },
+                                  { name: 'verifiedTo', label: 'Verified to', optional: true },
+                                  {
+                                    name: 'loads',
+                                    label: 'Or the loads of the certificate',
+                                    type: 'lines' as const,
+                                    help: 'A row for each: indicated, then applied. The range is worked out from them.',
+                                    optional: true,
+                                  },
+                                  { name: 'loadsIn', label: 'Loads in', options: FORCES },
                                 ]
                               : []),
                             { name: 'certificate', label: 'Certificate', optional: true },

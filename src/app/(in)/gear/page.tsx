@@ -67,6 +67,7 @@ export default async function GearPage() {
                   ]
                     .filter(Boolean)
                     .join(', '),
+              loads: item.loads,
               pads: item.pads,
               wear: item.wear,
               certificate: item.last?.certificate ?? '',

@@ -1,13 +1,12 @@
 import { DateTime } from 'luxon';
 import { cite, isWithin, type Limits } from '../../limits';
-import { readableShare } from '../../press';
 import { type Exact, exact, plainOf, type System } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import type { PressTest, PressUse } from '../contract';
 import { dayOf } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { type EquipmentFacts, type RunSetup, setupMeasure } from '../setup';
-import { dialOf } from './rates';
+import { readableChange } from './rates';
 import { spaceOf, spokenStack, stackInUse } from './space';
 import { FORCE_UNIT, LENGTH_UNIT } from './units';
 
@@ -162,10 +161,10 @@ function faceFindings({ input, use, test, setup, limits }: About, machine: Equip
 
 /** Whether the indicator can be read finely enough. */
 function indicatorFindings({ input, use, limits }: About, machine: EquipmentFacts): Finding[] {
-  const dial = dialOf(machine, input.system);
-  if (!dial) return [];
+  const readable = readableChange(machine.machine, input.system);
+  if (!readable?.scale) return [];
   const limit = limits.of('machine.dial-step', input.system);
-  const share = readableShare(dial);
+  const share = readable.change.div(readable.scale).times(100);
   if (isWithin(share, limit)) return [];
   return [
     finding({
@@ -174,7 +173,7 @@ function indicatorFindings({ input, use, limits }: About, machine: EquipmentFact
       beforeLoad: true,
       fields: [use.fields.machine],
       limit: cite(limit),
-      message: `Half a small mark of ${machine.number} is ${share.toFixed(2)} % of its full scale.`,
+      message: `${machine.machine?.indicator === 'dial' ? 'Half a small mark' : 'The smallest change shown'} of ${machine.number} is ${share.toFixed(2)} % of its full scale.`,
       action: 'Use a lower range, or a machine with a finer indicator.',
       remark: `Indicator of ${machine.number} read to ${share.toFixed(2)} % of full scale.`,
     }),

@@ -11,6 +11,7 @@ import {
   unitOf,
 } from '../../quantity';
 import type { PlanItem, PressTest } from '../contract';
+import type { MachineFacts } from '../machine-facts';
 import { type EquipmentFacts, setupMeasure } from '../setup';
 import { FORCE_UNIT } from './units';
 
@@ -45,6 +46,26 @@ export function dialOf(machine: EquipmentFacts | undefined, system: System): Dia
     setupMeasure(text, 'force', FORCE_UNIT[system]),
   );
   return major && minor && fullScale ? { major, minor, fullScale } : undefined;
+}
+
+/**
+ * The smallest change of load that can be read off a machine, with the load at the end of its scale; lbf or kN.
+ * @returns what a digital indicator steps by, half a small mark of a dial; undefined where neither is known
+ * Source: ASTM C39/C39M asks for 0.1 % of full scale (from memory); half marks are common practice.
+ */
+export function readableChange(
+  facts: MachineFacts | undefined,
+  system: System,
+): { readonly change: Exact; readonly scale: Exact | undefined } | undefined {
+  const force = (text: string | undefined): Exact | undefined =>
+    setupMeasure(text, 'force', FORCE_UNIT[system]);
+  const scale = force(facts?.fullScale) ?? force(facts?.capacity);
+  if (facts?.indicator === 'dial') {
+    const minor = force(facts.minor);
+    return minor && { change: minor.div(2), scale };
+  }
+  const increment = force(facts?.increment);
+  return increment && { change: increment, scale };
 }
 
 /**
