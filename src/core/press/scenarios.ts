@@ -46,6 +46,7 @@ export const PRESS_CASES: readonly PressCase[] = [
   made('centre', 'It stands off the middle of the block', none, 1, { preparation: { offset: 0.04 } }),
   made('seat', 'The spherical seat is stuck', none, 1, { preparation: { angle: 1.5 } }),
   made('pads', 'The pads are worn', none, 1, { preparation: { wornPads: true } }),
+  made('plane', 'An end is not plane', none, 1, { preparation: { highSpot: 0.1 } }),
   made('stroke', 'The spacers are too low: the ram comes to its end', none, 1, { strokeEnds: 0.7 }),
 ];
 
@@ -57,6 +58,8 @@ export interface Preparation {
   readonly wornPads: boolean;
   /** Off the middle of the block, of the width. */
   readonly offset?: number;
+  /** How far an end is out of plane beyond what is permitted, mm. */
+  readonly highSpot?: number;
 }
 
 const VARIATION = { large: 0.029, small: 0.032 };
@@ -70,14 +73,15 @@ export function trueStrength(
   expected: number,
   seed: number,
   large: boolean,
-  { dry, angle, wornPads, offset = 0 }: Preparation,
+  { dry, angle, wornPads, offset = 0, highSpot = 0 }: Preparation,
 ): number {
   const scatter = new Chance(seed).normal(1, large ? VARIATION.large : VARIATION.small);
   const effects =
     (dry ? 1.08 : 1) *
     (1 - 0.015 * Math.max(0, (angle - 0.5) / 0.5)) *
     (wornPads ? 0.97 : 1) *
-    (1 - 2 * offset);
+    (1 - 2 * offset) *
+    (1 - 0.3 * highSpot);
   return expected * scatter * effects;
 }
 

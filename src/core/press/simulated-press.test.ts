@@ -74,6 +74,7 @@ describe('the simulated press', () => {
     [15, 'bonded', 0.0119, 0.237, 16, 74],
     [34.5, 'pads', 0.0175, 0.239, 0.95, 277],
     [34.5, 'bonded', 0.0106, 0.244, 2.7, 147],
+    [55, 'pads', 0.0147, 0.243, 0.5, 413],
     [55, 'bonded', 0.0111, 0.245, 0.5, 220],
     [83, 'pads', 0.0153, 0.246, 0.25, 510],
     [83, 'bonded', 0.0123, 0.245, 0.55, 316],
@@ -90,6 +91,29 @@ describe('the simulated press', () => {
     const start = readings.find(({ load }) => load >= 1)?.t ?? 0;
     expect((found.peakAt - start) / lasted).toBeGreaterThan(0.9);
     expect((found.peakAt - start) / lasted).toBeLessThan(1.1);
+  });
+
+  it('what is loaded ten times as fast carries about 8 % more, four times slower 5 % less', () => {
+    // Handbook relation, recalled: about 8 % for each tenfold change of rate; 0.08 log10(1/4) is −4.8 %.
+    const peakAt = (rate: number): number => {
+      const specimen = placed(34.5, 'bonded');
+      const press = new SimulatedPress(7, QUIET);
+      press.place(specimen);
+      press.levers = { pump: true, approach: true, fine: 0, door: true };
+      press.run((specimen.gap - 1) / QUIET.approachSpeed);
+      const fine = speedForRate(specimen, rate, 0.7, QUIET) / QUIET.fineSpeed;
+      press.levers = { pump: true, approach: false, fine, door: true };
+      let peak = 0;
+      for (let second = 0; second < 2000; second += 1) {
+        const loads = press.run(1).map(({ load }) => load);
+        peak = Math.max(peak, ...loads);
+        if (peak > 20 && (loads.at(-1) ?? 0) < 0.45 * peak) break;
+      }
+      return peak;
+    };
+    const usual = peakAt(0.2413);
+    expect(peakAt(2.413) / usual).toBeCloseTo(1.08, 2);
+    expect(peakAt(0.2413 / 4) / usual).toBeCloseTo(0.952, 2);
   });
 
   it('gives the same readings for the same seed, others for another', () => {
@@ -136,7 +160,9 @@ describe('what the simulator was told, the analysis finds', () => {
   it('a corner break that recovers: one dip, and the peak of what is left', () => {
     const found = analysed(breakWith(placed(30, 'bonded', { corner: { at: 0.8, left: 0.92 } })));
     expect(found.dips).toHaveLength(1);
-    expect(found.peak).toBeCloseTo((30 * AREA * 0.92) / 1000, 0);
+    // The corner that goes jolts the rest: what is left is loaded faster for a moment, and carries a hair more.
+    expect(found.peak / ((30 * AREA * 0.92) / 1000)).toBeGreaterThan(0.995);
+    expect(found.peak / ((30 * AREA * 0.92) / 1000)).toBeLessThan(1.01);
   });
 
   it('a spike is taken out of the peak and listed', () => {

@@ -40,6 +40,8 @@ export async function pressRun(context: Context, runId: string): Promise<PressRu
 
 const FULL_GAP_MM = 15;
 const USUAL_MPA = 30;
+/** What an end that is not plane is out by, beyond what is permitted. */
+const HIGH_SPOT_MM = 0.1;
 
 /** The run's specimen as the simulated press takes it: always the same one for the same label. */
 export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
@@ -55,10 +57,13 @@ export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
   const expected = stress ? convert(stress, STRESS_UNIT[system], 'MPa').toNumber() : USUAL_MPA;
   const label = place.specimen?.label ?? of.run.id;
   const gap = readMeasure(input, 'outOfSquareGap')?.value;
+  const offset = readMeasure(input, 'offset')?.value;
   const preparation = {
     dry: typed.surface === 'dry',
     angle: gap && test.width ? (Math.atan(gap.div(test.width).toNumber()) * 180) / Math.PI : 0,
     wornPads: typed.padsLooked === 'split' || typed.padsLooked === 'hard',
+    highSpot: typed.endsPlane === 'no' ? HIGH_SPOT_MM : 0,
+    offset: offset && test.width ? offset.div(test.width).toNumber() : 0,
     ...chosen.preparation,
   };
   const large = mm(test.width ?? exact(4)) > 125;
