@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
+import { gzipSync } from 'node:zlib';
 import { hashPassword } from 'better-auth/crypto';
 import { DateTime } from 'luxon';
 import { Limits } from '@/core/limits';
+import { seedOf } from '@/core/press';
 import { exact } from '@/core/quantity';
 import { drawPositions, samplesForDay } from '@/core/sampling-plan';
 import { Chance } from '@/core/statistics';
@@ -17,6 +19,7 @@ import {
   recordVerification,
 } from '@/server/actions/gear';
 import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
+import { keepLoadLog } from '@/server/actions/load-logs';
 import { letClientSee } from '@/server/actions/people';
 import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
 import { acceptReason, completeRun, saveReadings, startRun } from '@/server/actions/runs';
@@ -28,6 +31,7 @@ import { mixSeries } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
+import { loadCurve } from './load-curve';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
 
@@ -359,7 +363,11 @@ class Loader {
         { method: 'cylinder-compression', specimenId: view.id },
         cylinder.testedAt - 6 * MINUTE,
       );
-      await this.read('laboratory', runId, cylinder.readings, cylinder.testedAt, true, cylinder.reasons);
+      const { readings, testedAt, reasons } = cylinder;
+      // The press has written its files down for some days only.
+      const recent = this.now.getTime() - testedAt < 10 * 24 * HOUR;
+      const left = recent ? await this.keepCurve(runId, view.label, readings, testedAt) : readings;
+      await this.read('laboratory', runId, left, testedAt, true, reasons);
       rack.leave(view.id);
     }
     for (const view of await specimenViews(this.db, [sampleId])) {
@@ -374,6 +382,42 @@ class Loader {
         }
       }
     }
+  }
+
+  /**
+   * The readings of a break up to its load, and its log as the press wrote it.
+   * @returns the readings that are left: the time, and the mean rate of the log
+   */
+  private async keepCurve(
+    runId: string,
+    label: string,
+    readings: Readonly<Record<string, string>>,
+    at: number,
+  ): Promise<Readonly<Record<string, string>>> {
+    const { loadingRate = '', testedAt = '', ...before } = readings;
+    await this.read('laboratory', runId, before, at, false);
+    const csv = loadCurve(Number(readings.maximumLoad), seedOf(label));
+    const { analysis } = await this.act(
+      'laboratory',
+      keepLoadLog,
+      {
+        id: randomUUID(),
+        runId,
+        name: `${label}.csv`,
+        data: gzipSync(csv).toString('base64'),
+        mapping: {
+          delimiter: ',',
+          decimalComma: false,
+          header: 1,
+          time: 0,
+          timeUnit: 's',
+          load: 1,
+          loadUnit: 'lbf',
+        },
+      },
+      at,
+    );
+    return { testedAt, loadingRate: analysis.meanRate?.toFixed(1) ?? loadingRate };
   }
 
   /** From the box on site to the laboratory, by both names. */

@@ -20,7 +20,8 @@ export interface VerifiedLoads {
   readonly to?: Exact;
   /** How many loads lie in it. */
   readonly proved: number;
-  readonly limit: ReturnType<typeof cite>;
+  /** The permitted error, `±1.0 %`, and where it comes from. */
+  readonly permitted: { readonly text: string; readonly source: string };
 }
 
 /**
@@ -57,7 +58,7 @@ export function verifiedLoads(
   return {
     loads,
     proved: best.length,
-    limit: cite(limits.of('machine.error', 'US')),
+    permitted: { text: `±${most.toFixed(1)} %`, source: cite(limits.of('machine.error', 'US')).source },
     ...(first && last && best.length >= least ? { from: first.indicated, to: last.indicated } : {}),
   };
 }

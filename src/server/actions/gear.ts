@@ -106,7 +106,7 @@ function provedRange(
   if (from && to) return { from, to };
   const out = found.loads.find(({ within }) => !within);
   return refuseFields({
-    loads: `${proved} neighbouring loads are within ${found.limit.text}; ${limits.number('machine.loads', system)} are needed.${
+    loads: `Neighbouring loads within ${found.permitted.text}: ${proved}; at least ${limits.number('machine.loads', system)} are needed.${
       out
         ? ` At ${plainOf(out.applied, unit)} applied it shows ${plainOf(out.indicated, unit)}, ${out.percent.toFixed(2)} % off.`
         : ''

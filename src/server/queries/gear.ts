@@ -68,7 +68,7 @@ function loadsOf({ unit, pairs }: { unit: string; pairs: string[][] }, limits: L
   );
   return {
     unit,
-    limit: found.limit,
+    permitted: found.permitted,
     rows: found.loads.map(({ indicated, applied, percent, within }) => ({
       indicated: withThousands(indicated.toFixed()),
       applied: withThousands(applied.toFixed()),

@@ -27,13 +27,13 @@ export function VerifiedLoads({
   number,
   unit,
   rows,
-  limit,
+  permitted,
 }: {
   number: string;
   unit: string;
   rows: readonly VerifiedRow[];
   /** The permitted error, and where it comes from. */
-  limit: { readonly text: string; readonly source: string };
+  permitted: { readonly text: string; readonly source: string };
 }) {
   const [open, setOpen] = useState(false);
   const titleId = useId();
@@ -48,7 +48,7 @@ export function VerifiedLoads({
           <DialogTitle id={titleId}>{`${number}: verified at ${rows.length} loads`}</DialogTitle>
           <DialogContent>
             <Typography sx={{ color: outside > 0 ? 'error.main' : 'success.main', mb: 1 }}>
-              {outside > 0 ? `✕ ${outside} outside ${limit.text}` : `✓ All within ${limit.text}`}
+              {outside > 0 ? `✕ ${outside} outside ${permitted.text}` : `✓ All within ${permitted.text}`}
             </Typography>
             <Table size="small">
               <TableHead>
@@ -79,7 +79,7 @@ export function VerifiedLoads({
               </TableBody>
             </Table>
             <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-              {`Indicated less applied, of the applied load. ${limit.source}. A reading is never corrected by it.`}
+              {`Indicated less applied, of the applied load. ${permitted.source}. A reading is never corrected by it.`}
             </Typography>
           </DialogContent>
           <DialogActions>
