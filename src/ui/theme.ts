@@ -88,6 +88,8 @@ export function themeOf(scheme: Scheme): Theme {
       info: { main: t.teal },
     },
     shape: { borderRadius: 3 },
+    // A thin rule sets a sheet off from its ground, never a shadow.
+    shadows: Array.from({ length: 25 }, () => 'none') as Theme['shadows'],
     typography: {
       fontFamily: TEXT,
       fontSize: 14,
@@ -101,7 +103,8 @@ export function themeOf(scheme: Scheme): Theme {
       MuiCssBaseline: {
         styleOverrides: {
           body: { fontVariantNumeric: 'lining-nums' },
-          '.mono': { fontFamily: MONO, fontVariantNumeric: 'tabular-nums' },
+          // Twice, so that it stands against the family that each text brings along.
+          '.mono.mono': { fontFamily: MONO, fontVariantNumeric: 'tabular-nums' },
           '@media print': { '.no-print': { display: 'none !important' }, body: { background: '#fff' } },
         },
       },

@@ -37,7 +37,12 @@ export function RunningClocks({ clocks }: { clocks: readonly ClockReading[] }) {
             sx={{ py: 0.5, borderBottom: 1, borderColor: 'divider' }}
           >
             <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, color: look.colour }}>
-              <Box component="span" className="mono" aria-hidden="true">
+              <Box
+                component="span"
+                className="mono"
+                aria-hidden="true"
+                sx={{ whiteSpace: 'pre', flexShrink: 0 }}
+              >
                 {look.mark}
               </Box>
               <Typography
@@ -74,7 +79,12 @@ export function DoneClocks({ clocks }: { clocks: readonly ClockReading[] }) {
         return (
           <Box key={reading.clock.id} role="listitem" sx={{ py: 0.25 }}>
             <Box sx={{ display: 'flex', gap: 1, color: look.colour, alignItems: 'baseline' }}>
-              <Box component="span" className="mono" aria-hidden="true">
+              <Box
+                component="span"
+                className="mono"
+                aria-hidden="true"
+                sx={{ whiteSpace: 'pre', flexShrink: 0 }}
+              >
                 {look.mark}
               </Box>
               <Typography variant="body2" sx={{ flexGrow: 1 }}>

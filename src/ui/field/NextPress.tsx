@@ -39,7 +39,7 @@ export function NextPress({
         >
           {EVENTS[event]}
           {clock ? (
-            <Box component="span" className="mono" sx={{ fontSize: '1.35rem', fontWeight: 500, mt: 0.75 }}>
+            <Box component="span" sx={{ fontSize: '1.35rem', fontWeight: 500, mt: 0.75 }}>
               {clock.clock.to === event ? leftText(clock) : `${clock.clock.title}: ${leftText(clock)}`}
             </Box>
           ) : null}

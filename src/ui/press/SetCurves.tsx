@@ -39,7 +39,7 @@ export function SetCurves({
           ...base,
           parsing: false,
           scales: {
-            x: { ...base.scales.x, type: 'linear', title: { display: true, text: 's from contact' } },
+            x: { ...base.scales.x, type: 'linear', min: 0, title: { display: true, text: 's from contact' } },
             y: { ...base.scales.y, min: 0 },
           },
         }}

@@ -24,6 +24,7 @@ export function Completion({ run, data, next, onMissing }: Props) {
   const [reasons, setReasons] = useState<Record<string, string>>({});
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const [busy, setBusy] = useState(false);
+  const [here] = useState(data.state === 'open');
   const { findings } = run.live.outcome;
   // A correction, or a changed record, can bring up what needs a reason after the run was completed.
   const unexplained = [
@@ -124,17 +125,25 @@ export function Completion({ run, data, next, onMissing }: Props) {
           Record the reason
         </Button>
       ) : null}
-      {data.state === 'complete' ? <Completed run={run} data={data} next={next} /> : null}
+      {data.state === 'complete' ? <Completed run={run} data={data} next={next} here={here} /> : null}
     </Stack>
   );
 }
 
-function Completed({ run, data, next }: Pick<Props, 'run' | 'data' | 'next'>) {
+function Completed({
+  run,
+  data,
+  next,
+  here,
+}: Pick<Props, 'run' | 'data' | 'next'> & {
+  /** Completed on this page, not opened as complete. */
+  here: boolean;
+}) {
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
-  // In focus at once, so that Enter goes on to the next specimen.
+  // In focus at once, so that Enter goes on to the next specimen; who came to read the run is left where it begins.
   const onward = useRef<HTMLButtonElement>(null);
-  useEffect(() => onward.current?.focus(), []);
+  useEffect(() => onward.current?.focus({ preventScroll: !here }), [here]);
   const locked = data.lock !== null && data.lock.amendment === null;
   return (
     <Stack spacing={1}>

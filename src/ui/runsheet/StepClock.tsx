@@ -40,7 +40,7 @@ export function StepClockView({
     return (
       <Box sx={{ px: 1, pb: 1, display: 'flex', justifyContent: 'space-between', gap: 1, flexWrap: 'wrap' }}>
         <WindowBadge state={state} />
-        <Typography className="mono">{`${ageText(ageHours)}: ${words}`}</Typography>
+        <Typography>{`${ageText(ageHours)}: ${words}`}</Typography>
       </Box>
     );
   }

@@ -64,7 +64,6 @@ export function StepList({
                 </Typography>
                 <Typography
                   component="span"
-                  className="mono"
                   variant="body2"
                   color="text.secondary"
                   sx={{ display: 'block', overflowWrap: 'anywhere' }}

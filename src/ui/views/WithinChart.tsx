@@ -3,20 +3,23 @@ import { Box, useTheme } from '@mui/material';
 import { Line } from 'react-chartjs-2';
 import { limitLine, useChartSetup } from '../charts/setup';
 
-/** The within-test variation over ten sets, again after each set, against the classes. */
+/** The within-test variation over so many sets, again after each set, against the classes. */
 export function WithinChart({
+  span,
   values,
   labels,
   lines,
 }: {
+  /** How many sets it is told from. */
+  span: string;
   values: readonly number[];
-  /** The last set of each ten. */
+  /** The last set of each such span. */
   labels: readonly string[];
   lines: readonly { readonly at: number; readonly word: string }[];
 }) {
   const { palette } = useTheme();
   const base = useChartSetup();
-  const top = Math.max(...values, ...lines.map(({ at }) => at)) * 1.15;
+  const top = Math.ceil(Math.max(...values, ...lines.map(({ at }) => at)) * 1.1);
   return (
     <Box sx={{ height: 190 }}>
       <Line
@@ -24,7 +27,7 @@ export function WithinChart({
           labels: [...labels],
           datasets: [
             {
-              label: 'Within-test variation over ten sets',
+              label: `Within-test variation over ${span} sets`,
               data: [...values],
               borderColor: palette.primary.main,
               backgroundColor: palette.primary.main,
@@ -33,7 +36,7 @@ export function WithinChart({
           ],
         }}
         role="img"
-        aria-label="Within-test variation over ten sets, in percent, set by set"
+        aria-label={`Within-test variation over ${span} sets, in percent, set by set`}
         options={{
           ...base,
           scales: {

@@ -34,6 +34,7 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
   const within = withinTest(sets);
   const trend = withinTrend(sets, series.limits);
   const last = trend.at(-1);
+  const span = series.limits.number('within.sets', 'US').toFixed();
   const low = verdicts.individuals.filter(({ state }) => state === 'does not meet');
   const lowAverage = verdicts.windows.filter(({ state }) => state === 'does not meet');
   return (
@@ -104,19 +105,22 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
           <Card title="Within the sets">
             <Typography>
               {last
-                ? `Coefficient of variation ${last.toFixed(1)} % over the last ten sets: ${withinClass(last, series.limits)}. ${within?.coefficient.toFixed(1)} % over all ${sets.length}. ACI 214R, field.`
+                ? `Coefficient of variation ${last.toFixed(1)} % over the last ${span} sets: ${withinClass(last, series.limits)}. ${within?.coefficient.toFixed(1)} % over all ${sets.length}. ACI 214R, field.`
                 : within
-                  ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${sets.length} full sets; fewer than ten, so look at it with care. ACI 214R.`
+                  ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${sets.length} full sets; fewer than ${span}, so look at it with care. ACI 214R.`
                   : 'It stands here once full sets are broken: how well the laboratory repeats itself.'}
             </Typography>
             {trend.length > 1 ? (
               <WithinChart
+                span={span}
                 values={trend.map((value) => value.toNumber())}
                 labels={alike.slice(-trend.length).map(({ label }) => label)}
-                lines={(['within.excellent', 'within.good', 'within.fair'] as const).map((id) => ({
-                  at: series.limits.number(id, 'US').toNumber(),
-                  word: id.slice('within.'.length),
-                }))}
+                lines={(['within.excellent', 'within.very-good', 'within.good', 'within.fair'] as const).map(
+                  (id) => ({
+                    at: series.limits.number(id, 'US').toNumber(),
+                    word: id.slice('within.'.length).replace('-', ' '),
+                  }),
+                )}
               />
             ) : null}
           </Card>
