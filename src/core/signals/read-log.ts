@@ -87,7 +87,9 @@ export function guessMapping(text: string, usual: UnitId = 'lbf'): LogMapping | 
     if (time === undefined || load === undefined || time === load) continue;
     return {
       delimiter,
-      decimalComma: delimiter !== ',' && numeric.some((column) => first[column]?.includes(',')),
+      decimalComma:
+        delimiter !== ',' &&
+        cells.slice(header).some((row) => numeric.some((column) => row[column]?.includes(','))),
       header,
       time,
       timeUnit: /:/u.test(first[time] ?? '') ? 'clock' : /ms|milli/u.test(names[time] ?? '') ? 'ms' : 's',
@@ -104,6 +106,35 @@ export function guessMapping(text: string, usual: UnitId = 'lbf'): LogMapping | 
     };
   }
   return null;
+}
+
+/**
+ * How a file of a machine is written: as its files were the last time, where this one still fits that.
+ * @param remembered the machine's mapping, when a log of it has been kept
+ * @param usual unit of the load when nothing says it
+ * @returns the mapping, and whether it is the remembered one; null when no two columns of numbers are found
+ */
+export function mappingFor(
+  text: string,
+  remembered: LogMapping | undefined,
+  usual: UnitId = 'lbf',
+): { readonly mapping: LogMapping; readonly remembered: boolean } | null {
+  const guess = guessMapping(text, usual);
+  if (!guess) return null;
+  if (!remembered || !fits(text, remembered, guess)) return { mapping: guess, remembered: false };
+  // How many lines stand before the readings is the file's own: an operator's name may be there or not.
+  return { mapping: { ...remembered, header: guess.header }, remembered: true };
+}
+
+/** Whether a file can be what a machine's files were: numbers in the same columns, and no other unit over them. */
+function fits(text: string, remembered: LogMapping, guess: LogMapping): boolean {
+  const { delimiter, time, load, loadUnit } = remembered;
+  if (delimiter !== guess.delimiter) return false;
+  if (guess.decimalComma && !remembered.decimalComma) return false;
+  const rows = lines(text, LOOKED_AT).map((line) => cellsOf(line, delimiter));
+  const first = rows[guess.header] ?? [];
+  const named = unitIn((rows[guess.header - 1]?.[load] ?? '').toLowerCase());
+  return isReading(first[time] ?? '') && isReading(first[load] ?? '') && (named ?? loadUnit) === loadUnit;
 }
 
 /** A column beside the load, with its unit by its name. */

@@ -7,6 +7,7 @@ import {
   firstRows,
   guessMapping,
   type LogAnalysis,
+  mappingFor,
   partOf,
   readLoadLog,
   testsIn,
@@ -287,6 +288,35 @@ describe('a file of a press', () => {
     ]);
     expect(guessMapping('nothing here\nat all')).toBeNull();
     expect(guessMapping('')).toBeNull();
+  });
+  it('sees a decimal comma further down, where the file begins with whole numbers', () => {
+    const text = 'time;load kN\n0;0\n1;0\n2;10,5';
+    const mapping = guessMapping(text);
+    expect(mapping?.decimalComma).toBe(true);
+    expect(mapping && [...readLoadLog(text, mapping, 'kN').load]).toEqual([0, 0, 10.5]);
+  });
+  it.each([
+    ['as it was', 'time,load\n0,0\n1,5', true, { loadUnit: 'kN', header: 1 }],
+    [
+      'with a line more before the readings',
+      'Operator\ntime,load\n0,0\n1,5',
+      true,
+      { loadUnit: 'kN', header: 2 },
+    ],
+    ['with its unit written over it', 'time,load_kN\n0,0\n1,5', true, { loadUnit: 'kN' }],
+    ['with another unit over it', 'time,load_lbf\n0,0\n1,5', false, { loadUnit: 'lbf' }],
+    ['with another delimiter', 'time;load\n0;0\n1;5', false, { delimiter: ';', loadUnit: 'lbf' }],
+    ['with other columns', 'time,phase,load\n0,rest,0\n1,rise,5', false, { load: 2, loadUnit: 'lbf' }],
+  ] as const)('a file %s is held against what the machine wrote before', (_what, text, same, mapping) => {
+    const before = { ...(guessMapping('time,load\n0,0') as NonNullable<ReturnType<typeof guessMapping>>) };
+    const found = mappingFor(text, { ...before, loadUnit: 'kN' });
+    expect(found?.remembered).toBe(same);
+    expect(found?.mapping).toMatchObject(mapping);
+  });
+  it('whatever is remembered, a file without numbers is none', () => {
+    const before = guessMapping('time,load\n0,0');
+    expect(mappingFor('nothing of a press', before ?? undefined)).toBeNull();
+    expect(mappingFor('t,load\n0,1', undefined)?.remembered).toBe(false);
   });
   it('tells how far it is, up to the end', () => {
     const text = `time,load\n${body(

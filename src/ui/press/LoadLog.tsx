@@ -20,7 +20,7 @@ import { useState } from 'react';
 import { limitsOf, type PressTest } from '@/core/methods';
 import { logBand, troubleWords } from '@/core/methods/press';
 import { convert, exact, type UnitId, unitLabel } from '@/core/quantity';
-import { firstRows, guessMapping, type LogMapping } from '@/core/signals';
+import { firstRows, type LogMapping, mappingFor } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/registry';
@@ -40,6 +40,8 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
   const notice = useNotice();
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
   const [mapping, setMapping] = useState<LogMapping | null>(null);
+  /** The file is written as the machine's last one was. */
+  const [remembered, setRemembered] = useState(false);
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
   /** Which of several tests in the file. */
@@ -56,11 +58,12 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
     stop();
     if (chosen.size > LARGEST) return setTrouble('The file is larger than 64 MB: cut it to the test.');
     const text = await chosen.text();
-    const guessed = machine?.logMapping ?? guessMapping(text, unit);
-    setTrouble(guessed ? '' : 'No two columns of numbers were found in its first rows.');
+    const found = mappingFor(text, machine?.logMapping, unit);
+    setTrouble(found ? '' : 'No two columns of numbers were found in its first rows.');
     setPart(0);
     setFile({ name: chosen.name, text });
-    setMapping(guessed);
+    setMapping(found?.mapping ?? null);
+    setRemembered(found?.remembered ?? false);
   };
   const keep = async (found: LogRead): Promise<void> => {
     if (!file || !mapping) return;
@@ -111,12 +114,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
       ) : null}
       {file && mapping && band ? (
         <Stack spacing={2} sx={{ mt: 1 }}>
-          <Columns
-            text={file.text}
-            mapping={mapping}
-            change={setMapping}
-            remembered={machine?.logMapping !== undefined}
-          />
+          <Columns text={file.text} mapping={mapping} change={setMapping} remembered={remembered} />
           <Button
             variant="contained"
             onClick={() => analyse(file.text, mapping, unit, band, part)}
