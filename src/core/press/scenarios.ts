@@ -47,6 +47,7 @@ export const PRESS_CASES: readonly PressCase[] = [
   made('seat', 'The spherical seat is stuck', none, 1, { preparation: { angle: 1.5 } }),
   made('pads', 'The pads are worn', none, 1, { preparation: { wornPads: true } }),
   made('plane', 'An end is not plane', none, 1, { preparation: { highSpot: 0.1 } }),
+  made('thick', 'A cap is twice as thick as it should be', none, 1, { preparation: { thickCap: 3.2 } }),
   made('stroke', 'The spacers are too low: the ram comes to its end', none, 1, { strokeEnds: 0.7 }),
 ];
 
@@ -60,7 +61,13 @@ export interface Preparation {
   readonly offset?: number;
   /** How far an end is out of plane beyond what is permitted, mm. */
   readonly highSpot?: number;
+  /** How much thicker than 1/8 in a cap is, mm; it costs strength where the concrete is stronger than it. */
+  readonly thickCap?: number;
 }
+
+/** 7,000 psi and 1/16 in: above the one every such bit of cap costs a hundredth. */
+const CAP_COUNTS_FROM = 48.3;
+const CAP_STEP = 1.59;
 
 const VARIATION = { large: 0.029, small: 0.032 };
 
@@ -73,15 +80,16 @@ export function trueStrength(
   expected: number,
   seed: number,
   large: boolean,
-  { dry, angle, wornPads, offset = 0, highSpot = 0 }: Preparation,
+  { dry, angle, wornPads, offset = 0, highSpot = 0, thickCap = 0 }: Preparation,
 ): number {
-  const scatter = new Chance(seed).normal(1, large ? VARIATION.large : VARIATION.small);
+  const scatter = Chance.settled(seed).normal(1, large ? VARIATION.large : VARIATION.small);
   const effects =
     (dry ? 1.08 : 1) *
     (1 - 0.015 * Math.max(0, (angle - 0.5) / 0.5)) *
     (wornPads ? 0.97 : 1) *
     (1 - 2 * offset) *
-    (1 - 0.3 * highSpot);
+    (1 - 0.3 * highSpot) *
+    (expected > CAP_COUNTS_FROM ? 1 - (0.01 * thickCap) / CAP_STEP : 1);
   return expected * scatter * effects;
 }
 
@@ -102,7 +110,7 @@ export function simulatedFracture(seed: number, { angle, wornPads, offset = 0 }:
     return [type, wornPads && (type === '3' || type === '5') ? 2 * weight : weight] as const;
   });
   const sum = weights.reduce((total, [, weight]) => total + weight, 0);
-  let left = new Chance(seed + 1).between(0, sum);
+  let left = Chance.settled(seed + 1).between(0, sum);
   for (const [type, weight] of weights) {
     left -= weight;
     if (left < 0) return type;

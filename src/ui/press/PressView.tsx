@@ -2,32 +2,32 @@
 import { Alert, Box, Button, FormControlLabel, Paper, Stack, Switch, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
-import { limitsOf, setupMeasure } from '@/core/methods';
-import { dialOf, FORCE_UNIT, LENGTH_UNIT, loadBand, STRESS_UNIT, spaceOf } from '@/core/methods/press';
+import { limitsOf } from '@/core/methods';
+import { dialOf, FORCE_UNIT, STRESS_UNIT, watchRequestOf } from '@/core/methods/press';
 import {
   PRESS_CASES,
   type Preparation,
   seedOf,
   simulatedFracture,
-  stackOf,
   type PressView as Watched,
   type WatchRequest,
 } from '@/core/press';
-import { convert, type Exact, exact, roundedText, unitLabel } from '@/core/quantity';
+import { exact, roundedText, unitLabel } from '@/core/quantity';
 import type { LogAnalysis } from '@/core/signals';
 import { perform } from '../api';
-import { signal } from '../field/alarm';
 import { newId } from '../ids';
 import { Fracture } from '../methods/cylinder-compression/Fracture';
 import { LinkButton } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
 import type { RunSheetData } from '../runsheet/types';
 import { useRun } from '../runsheet/use-run';
+import { Big } from './Big';
 import { Levers } from './Levers';
 import { LiveChart } from './LiveChart';
 import { machineOf } from './machine-of';
 import { RateBar } from './RateBar';
 import { takeFigures } from './take-figures';
+import { usePacing } from './use-pacing';
 import { usePressFeed } from './use-press-feed';
 import { alarmWords, type Banner, bannerOf } from './words';
 
@@ -44,7 +44,9 @@ const INK: Readonly<Record<Banner['tone'], string>> = {
   stop: 'error.main',
 };
 const MARK: Readonly<Record<Banner['tone'], string>> = { quiet: '…', good: '✓', caution: '!', stop: '✕' };
-const PACE_MS = 900;
+/** The reading that the axis stood upright below a tenth of the load, in the methods that have it. */
+const AXIS = 'aligned';
+const NO_BAND = { low: 0, high: 0 };
 /** Beyond this a time left is no time left: the load stands still. */
 const LONGEST_S = 1200;
 
@@ -80,31 +82,7 @@ export function PressView({
   const test = use?.test(run.live.input, data.setup);
   const limits = limitsOf(data.setup);
   const machine = machineOf(run, data);
-  const band = test ? loadBand(test, system) : null;
-  const from = test?.from === 'start' ? 0 : 0.5;
-  const space = test && spaceOf(test, machine, limits, system);
-  const mm = (value: Exact): number => convert(value, LENGTH_UNIT[system], 'mm').toNumber();
-  const tops = [machine?.verifiedTo, machine?.machine?.capacity].flatMap(
-    (text) => setupMeasure(text, 'force', FORCE_UNIT[system])?.toNumber() ?? [],
-  );
-  const request: WatchRequest | null =
-    test && band
-      ? {
-          ...(tops.length > 0 ? { most: Math.min(...tops) } : {}),
-          ...(space
-            ? { travel: mm(stackOf(space, []).usable.minus(limits.number('press.stroke-alarm', system))) }
-            : {}),
-          ...(test.measured
-            ? { area: convert(test.area, system === 'US' ? 'in2' : 'mm2', 'mm2').toNumber() }
-            : {}),
-          expected: test.expected?.toNumber() ?? 0,
-          low: band.low.toNumber(),
-          high: band.high.toNumber(),
-          from,
-          pads: test.ends === 'pads',
-          contact: unit === 'lbf' ? 450 : 2,
-        }
-      : null;
+  const request = test ? watchRequestOf(test, machine, limits, system) : null;
   const { state, restart } = usePressFeed(
     machine?.live ? machine.number : undefined,
     follow?.fromSeq ?? null,
@@ -144,7 +122,7 @@ export function PressView({
     setFeed(null);
     void openRecord((last?.seq ?? 0) + 1, true);
   };
-  usePacing(sound, view);
+  usePacing(sound, view, request ?? NO_BAND);
   const seq = last?.seq;
   const take = useCallback(async (): Promise<void> => {
     if (!feed || seq === undefined || taking || !use) return;
@@ -167,6 +145,23 @@ export function PressView({
     router.push(back);
   }, [feed, seq, taking, use, notice, run, data, state.peakAt, router, back]);
 
+  // With pads the axis is looked at below a tenth of the load: said here, where the hands and eyes are.
+  const { readings } = run;
+  const rising = view?.phase === 'contact' || view?.phase === 'first half';
+  const asksAxis =
+    writes && rising && run.fields.has(AXIS) && readings.values[AXIS] !== 'true' && request?.pads === true;
+  const { save } = readings;
+  useEffect(() => {
+    if (!asksAxis) return;
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key !== 'u' || event.ctrlKey || event.metaKey || event.altKey) return;
+      event.preventDefault();
+      save(AXIS, 'true');
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [asksAxis, save]);
+
   const broken = view?.phase === 'broken';
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -179,7 +174,7 @@ export function PressView({
     return () => window.removeEventListener('keydown', onKey);
   }, [broken, take]);
 
-  if (!machine?.live || !test || !band || !request) {
+  if (!machine?.live || !test || !request) {
     return (
       <Stack spacing={2} sx={{ maxWidth: 640 }}>
         {title}
@@ -197,7 +192,7 @@ export function PressView({
     );
   }
   const holds = run.live.outcome.findings.filter((found) => found.beforeLoad && found.needsReason);
-  const banner = view ? bannerOf(view, request.pads) : null;
+  const banner = view ? bannerOf(view, asksAxis) : null;
   const stress = view ? (view.load * test.factor.toNumber()) / test.area.toNumber() : 0;
   const dial = dialOf(machine, system);
   const next = dial && view ? nextMark(view, dial.major.toNumber(), request) : null;
@@ -238,25 +233,33 @@ export function PressView({
         </Alert>
       ) : null}
       {banner ? (
-        <Paper
-          role="status"
-          aria-live="polite"
-          data-testid="press-banner"
-          sx={{
-            px: 2,
-            py: 0.5,
-            bgcolor: GROUND[banner.tone],
-            color: INK[banner.tone],
-            borderColor: INK[banner.tone],
-            borderWidth: 2,
-            fontSize: { xs: '1.4rem', md: '2.4rem' },
-            fontWeight: 700,
-            lineHeight: 1.3,
-          }}
-        >
-          <span aria-hidden="true">{`${MARK[banner.tone]} `}</span>
-          {banner.text}
-        </Paper>
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'stretch', flexWrap: 'wrap' }}>
+          <Paper
+            role="status"
+            aria-live="polite"
+            data-testid="press-banner"
+            sx={{
+              flexGrow: 1,
+              px: 2,
+              py: 0.5,
+              bgcolor: GROUND[banner.tone],
+              color: INK[banner.tone],
+              borderColor: INK[banner.tone],
+              borderWidth: 2,
+              fontSize: { xs: '1.4rem', md: '2.4rem' },
+              fontWeight: 700,
+              lineHeight: 1.3,
+            }}
+          >
+            <span aria-hidden="true">{`${MARK[banner.tone]} `}</span>
+            {banner.text}
+          </Paper>
+          {asksAxis ? (
+            <Button variant="contained" size="large" onClick={() => save(AXIS, 'true')}>
+              Axis is upright (U)
+            </Button>
+          ) : null}
+        </Box>
       ) : null}
       <Box
         sx={{
@@ -330,7 +333,7 @@ export function PressView({
               curve={state.curve}
               view={view}
               band={{ low: request.low, high: request.high }}
-              from={from}
+              from={request.from}
               unit={unitLabel(unit)}
             />
           ) : null}
@@ -375,61 +378,10 @@ export function PressView({
   );
 }
 
-/** One number with its name, readable from afar. */
-function Big({
-  value,
-  places,
-  unit,
-  name,
-  size,
-  testId,
-}: {
-  value: number;
-  places: number;
-  unit: string;
-  name: string;
-  size: string;
-  testId?: string;
-}) {
-  // A hair below nothing is nothing, not minus nothing.
-  const shown = Number(value.toFixed(places)) === 0 ? 0 : value;
-  const text = shown.toLocaleString('en-US', {
-    minimumFractionDigits: places,
-    maximumFractionDigits: places,
-  });
-  return (
-    <Box>
-      <Typography variant="overline" component="div" color="text.secondary">
-        {name}
-      </Typography>
-      <Typography component="div" className="mono" sx={{ fontSize: size, lineHeight: 1.05, fontWeight: 500 }}>
-        <span data-testid={testId}>{text}</span>
-        <Typography component="span" sx={{ fontSize: '1.2rem', ml: 1 }} color="text.secondary">
-          {unit}
-        </Typography>
-      </Typography>
-    </Box>
-  );
-}
-
 /** When the hand should stand at the next numbered mark of the dial. */
 function nextMark(view: Watched, major: number, { low, high }: WatchRequest): string | null {
   if (view.phase !== 'second half' && view.phase !== 'first half') return null;
   const mark = (Math.floor(view.load / major) + 1) * major;
   const left = mark - view.load;
   return `next mark ${mark.toLocaleString('en-US')} in ${(left / high).toFixed(1)} to ${(left / low).toFixed(1)} s`;
-}
-
-/** A tone where the band counts: high when too fast, low when too slow, none when it is right. */
-function usePacing(on: boolean, view: Watched | null): void {
-  const last = useRef(0);
-  const off = view?.offBand ?? null;
-  const rate = view?.rate;
-  useEffect(() => {
-    if (!on || off === null || off === 0 || rate === undefined) return;
-    const at = Date.now();
-    if (at - last.current < PACE_MS) return;
-    last.current = at;
-    signal(off > 0 ? 1320 : 330, 0.15);
-  }, [on, off, rate]);
 }

@@ -5,8 +5,11 @@ export interface Banner {
   readonly tone: 'quiet' | 'good' | 'caution' | 'stop';
 }
 
-/** What to do now, in words that are read from two metres. */
-export function bannerOf(view: PressView, pads: boolean): Banner {
+/**
+ * What to do now, in words that are read from two metres.
+ * @param asksAxis with pads, until it is said that the axis stands upright
+ */
+export function bannerOf(view: PressView, asksAxis: boolean): Banner {
   const { phase, offBand } = view;
   if (view.alarms.includes('load near capacity'))
     return { text: 'Stop: the load is near what the press may carry', tone: 'stop' };
@@ -21,7 +24,7 @@ export function bannerOf(view: PressView, pads: boolean): Banner {
       return { text: 'Contact: approach off, knob small', tone: 'caution' };
     case 'first half':
       if (offBand !== null) return rateBanner(offBand);
-      return pads && view.load < 0.1 * view.expected
+      return asksAxis && view.load < 0.1 * view.expected
         ? { text: 'Pause below a tenth: is the axis upright?', tone: 'caution' }
         : { text: 'First half: faster is allowed, no jumps', tone: 'quiet' };
     case 'second half':

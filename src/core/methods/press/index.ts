@@ -14,3 +14,4 @@ export * from './specimen';
 export * from './specimen-input';
 export * from './strength';
 export * from './units';
+export * from './watch-request';
