@@ -146,6 +146,12 @@ export const HARDENED = {
     ourChoice('look before the pieces are thrown away'),
     both(min('0.85'), 'one'),
   ),
+  'cylinder.pieces-kept': entry(
+    CYLINDER,
+    'Pieces of a low, odd or disputed set are kept until it is accepted, at least',
+    ourChoice('long enough for a reviewer to ask for them'),
+    both(min('7'), 'd'),
+  ),
   'cylinder.high-against-expected': entry(
     CYLINDER,
     'A result is suspiciously high above this share of the expected strength',
@@ -209,6 +215,36 @@ export const HARDENED = {
     both(max('0.1'), 'percent'),
   ),
   'machine.face': entry(MACHINE, 'Bearing faces, of the specimen', C39, both(min('1.03'), 'one')),
+  'machine.face-most-2': entry(
+    MACHINE,
+    'Upper bearing face at most for a specimen of 2 in [50 mm]',
+    C39,
+    twin(max('4'), 'in', max('105'), 'mm'),
+  ),
+  'machine.face-most-3': entry(
+    MACHINE,
+    'Upper bearing face at most for a specimen of 3 in [75 mm]',
+    C39,
+    twin(max('5'), 'in', max('130'), 'mm'),
+  ),
+  'machine.face-most-4': entry(
+    MACHINE,
+    'Upper bearing face at most for a specimen of 4 in [100 mm]',
+    C39,
+    twin(max('6.5'), 'in', max('165'), 'mm'),
+  ),
+  'machine.face-most-6': entry(
+    MACHINE,
+    'Upper bearing face at most for a specimen of 6 in [150 mm]',
+    C39,
+    twin(max('10'), 'in', max('255'), 'mm'),
+  ),
+  'machine.face-most-8': entry(
+    MACHINE,
+    'Upper bearing face at most for a specimen of 8 in [200 mm]',
+    C39,
+    twin(max('11'), 'in', max('280'), 'mm'),
+  ),
   'machine.seat': entry(MACHINE, 'Months since the spherical seat was oiled', C39, both(max('6'), 'one')),
   'press.offset': entry(
     MACHINE,

@@ -82,6 +82,8 @@ export interface PressTest {
   readonly expected?: Exact | undefined;
   /** Size that meets the bearing faces: diameter, or side. */
   readonly width?: Exact | undefined;
+  /** True where that is the diameter of a cylinder standing upright. */
+  readonly round?: boolean;
   /** Height in the press, without what is put on its ends. */
   readonly height?: Exact | undefined;
   readonly ends: 'pads' | 'bonded' | 'bare';

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import {
   bigint,
   bigserial,
@@ -85,7 +86,11 @@ export const readings = pgTable(
     reason: text('reason'),
     amendmentId: uuid('amendment_id').references(() => amendments.id),
   },
-  (table) => [index().on(table.runId, table.field, table.seq)],
+  (table) => [
+    index().on(table.runId, table.field, table.seq),
+    // Uses of a pair of pads are counted from the tests that name it, over all the years.
+    index('readings_pads').on(table.text).where(sql`field = 'pads'`),
+  ],
 );
 
 /** What came of a run's readings at a moment. Append only: a later computing is a new row. */

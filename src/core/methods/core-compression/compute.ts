@@ -62,6 +62,7 @@ export const PRESS: PressUse<CoreCompressionInput> = {
       from: 'half',
       expected: expectedStrength(setup, input.system, limits)?.times(area).div(factor),
       width: diameter.mean,
+      round: true,
       height: readMeasure(input, 'length')?.value,
       ends: input.ends === 'ground' ? 'bare' : 'bonded',
       measured: true,

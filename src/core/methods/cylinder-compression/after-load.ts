@@ -150,6 +150,7 @@ function resultFindings(
   const share = strength.div(expected);
   const low = limits.of('cylinder.low-against-expected', input.system);
   const high = limits.of('cylinder.high-against-expected', input.system);
+  const kept = limits.number('cylinder.pieces-kept', input.system).toString();
   if (!isWithin(share, low)) {
     found.push(
       finding({
@@ -158,7 +159,7 @@ function resultFindings(
         fields: ['maximumLoad'],
         limit: { ...cite(low), text: `${percent(low.low)} of the ${plainOf(expected, unit)} expected` },
         message: `Low: ${percent(share)} of the strength expected at this age.`,
-        action: `Keep the pieces and photograph them. Check load, area, age and label first. With this fracture, ${fractureSuggests(input.fracture)}`,
+        action: `Photograph the pieces and keep them ${kept} d or until the set is accepted, bagged with set, label and result. Check load, area, age and label first. With this fracture, ${fractureSuggests(input.fracture)}`,
       }),
     );
   } else if (!isWithin(share, high)) {

@@ -23,6 +23,7 @@ function test(input: CylinderCompressionInput, setup: RunSetup): PressTest | und
     from: 'half',
     expected: strength?.times(area).div(factor),
     width: diameter,
+    round: true,
     height: readMeasure(input, 'length')?.value ?? (size ? nominalLength(size, system) : undefined),
     ends:
       input.ends === 'pads' || input.ends === undefined

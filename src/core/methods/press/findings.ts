@@ -136,6 +136,7 @@ function faceFindings({ input, use, test, setup, limits }: About, machine: Equip
       }),
     );
   }
+  found.push(...largeFace(facts?.upperFace, { input, use, test, setup, limits }));
   const day = dayOf(undefined, setup);
   const months = limits.of('machine.seat', system);
   const due = facts?.seatOiledOn
@@ -157,6 +158,41 @@ function faceFindings({ input, use, test, setup, limits }: About, machine: Equip
     );
   }
   return found;
+}
+
+/** Sizes of cylinders that have a largest upper face, nominal in and mm. */
+const FACE_SIZES = [
+  ['machine.face-most-2', { US: '2', SI: '50' }],
+  ['machine.face-most-3', { US: '3', SI: '75' }],
+  ['machine.face-most-4', { US: '4', SI: '100' }],
+  ['machine.face-most-6', { US: '6', SI: '150' }],
+  ['machine.face-most-8', { US: '8', SI: '200' }],
+] as const;
+/** A cylinder is of a size up to this much more of it. */
+const OF_SIZE = '1.03';
+
+/** An upper face so large that its seat hardly tilts on the specimen. */
+function largeFace(text: string | undefined, { input, use, test, limits }: About): Finding[] {
+  const { system } = input;
+  const face = setupMeasure(text, 'length', LENGTH_UNIT[system]);
+  const { width } = test ?? {};
+  if (!face || !width || !test?.round) return [];
+  const size = FACE_SIZES.find(([, nominal]) =>
+    width.lessThanOrEqualTo(exact(nominal[system]).times(OF_SIZE)),
+  );
+  const most = size && limits.of(size[0], system);
+  if (!most || isWithin(face, most)) return [];
+  return [
+    finding({
+      id: 'machine.face-large',
+      severity: 'advice',
+      beforeLoad: true,
+      fields: [use.fields.machine],
+      limit: cite(most),
+      message: `The upper bearing face is ${plainOf(face, LENGTH_UNIT[system])}: large for a specimen of ${plainOf(width, LENGTH_UNIT[system])}.`,
+      action: 'Fit the smaller upper block: a large one does not follow the end of a small specimen.',
+    }),
+  ];
 }
 
 /** Whether the indicator can be read finely enough. */

@@ -44,6 +44,7 @@ export const PRESS: PressUse<StaticModulusInput> = {
       from: 'start',
       expected: upper?.times(area).div(factor),
       width: diameter,
+      round: true,
       height: size && nominalLength(size, system),
       ends: input.ends === 'pads' ? 'pads' : 'bonded',
       measured: own !== undefined,

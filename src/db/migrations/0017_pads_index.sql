@@ -1,0 +1,1 @@
+CREATE INDEX "readings_pads" ON "readings" USING btree ("text") WHERE field = 'pads';
