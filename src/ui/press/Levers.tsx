@@ -27,8 +27,12 @@ export function Levers({
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   // What the press itself says stands, until somebody here has moved a lever.
   const touched = useRef(false);
+  // After another specimen was put in, lines that were still on their way tell of the levers before it.
+  const settling = useRef(false);
   useEffect(() => {
     if (touched.current || !last) return;
+    if (settling.current && (last.pump || last.door)) return;
+    settling.current = false;
     setControls({ pump: last.pump, approach: last.approach, fine: last.fine, door: last.door });
   }, [last]);
   const send = useCallback(
@@ -62,6 +66,7 @@ export function Levers({
   const place = async (): Promise<void> => {
     if (!(await send({ place: chosen, times }))) return;
     touched.current = false;
+    settling.current = true;
     setControls(OFF);
     placed(chosen);
     notice('The specimen is in. Shut the door, then the pump.');
