@@ -69,7 +69,7 @@ const TOKENS: Readonly<Record<Scheme, Tokens>> = {
 };
 
 export const MONO = '"Spline Sans Mono", ui-monospace, monospace';
-const TEXT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
+export const TEXT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 
 /** The one theme of the application, in one of its schemes. */
 export function themeOf(scheme: Scheme): Theme {

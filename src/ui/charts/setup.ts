@@ -13,7 +13,7 @@ import {
 } from 'chart.js';
 import annotationPlugin from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
-import { MONO } from '../theme';
+import { MONO, TEXT } from '../theme';
 
 Chart.register(
   CategoryScale,
@@ -27,11 +27,14 @@ Chart.register(
   annotationPlugin,
 );
 
+// Titles of axes and names of lines take the type that nothing else says.
+Chart.defaults.font.family = TEXT;
+
 /** What all charts share: the type, quiet grid lines, a legend of the shapes used, no animation of values. */
 export function useChartSetup() {
-  const { palette, typography } = useTheme();
+  const { palette } = useTheme();
   return useMemo(() => {
-    const font = { family: typography.fontFamily ?? 'sans-serif', size: 12 };
+    const font = { family: TEXT, size: 12 };
     const scale = {
       grid: { color: palette.divider, drawTicks: false },
       border: { color: palette.divider },
@@ -51,7 +54,7 @@ export function useChartSetup() {
         },
       },
     };
-  }, [palette, typography]);
+  }, [palette]);
 }
 
 /** One curve of a chart as a plain line; dashed ones are thinner. */
