@@ -1,6 +1,7 @@
 import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
 import type { Method, MethodId, Picture } from '@/core/methods';
+import { LiveLead } from '../press/LiveLead';
 import type { RunSheetData } from '../runsheet/types';
 import type { Run } from '../runsheet/use-run';
 import { AirPressureBench } from './air-pressure/Bench';
@@ -40,7 +41,7 @@ export interface InstrumentProps {
 }
 
 const LoadLog = dynamic(() => import('../press/LoadLog').then((all) => all.LoadLog));
-const LivePress = dynamic(() => import('../press/LivePress').then((all) => all.LivePress));
+const PressRates = dynamic(() => import('../press/PressRates').then((all) => all.PressRates));
 const DialReader = dynamic(() => import('../press/DialReader').then((all) => all.DialReader));
 const SpacerView = dynamic(() => import('../press/SpacerView').then((all) => all.SpacerView));
 
@@ -56,13 +57,18 @@ const OWN: Readonly<Partial<Record<MethodId, Readonly<Record<string, ComponentTy
   },
 };
 
+/** What stands above the readings of a step: wanted before the first of them is taken. */
+export function leadOf(method: Method, step: string): ComponentType<InstrumentProps> | null {
+  return method.press?.steps.load === step ? LiveLead : null;
+}
+
 /** Instruments that stand below the readings of a step, by the step's name. */
 export function instrumentsOf(method: Method, step: string): readonly ComponentType<InstrumentProps>[] {
   const { press } = method;
   const own = OWN[method.id as MethodId]?.[step];
   return [
     ...(press?.steps.setup === step ? [SpacerView] : []),
-    ...(press?.steps.load === step ? [LivePress, DialReader, LoadLog] : []),
+    ...(press?.steps.load === step ? [PressRates, DialReader, LoadLog] : []),
     ...(own ? [own] : []),
   ];
 }

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Paper, Stack, Tab, Tabs, Typography } from '@mui/material';
 import { type ReactNode, useState } from 'react';
-import { BENCH_STAYS, BENCHES, instrumentsOf } from '../methods/registry';
+import { BENCH_STAYS, BENCHES, instrumentsOf, leadOf } from '../methods/registry';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
 import { KeptLog } from '../press/KeptLog';
@@ -35,6 +35,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
   const index = steps.findIndex(({ id }) => id === stepId);
   const step = steps[index];
   const Bench = BENCHES[data.method];
+  const Lead = leadOf(run.method, stepId);
   // A step with an instrument of its own has no room for the picture of the whole.
   const instruments = data.state === 'open' ? instrumentsOf(run.method, stepId) : [];
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
@@ -100,6 +101,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
                 </Typography>
                 {data.state === 'open' ? <GoSign hold={hold} toRead={toRead} phase={step.phase} /> : null}
               </Box>
+              {Lead ? <Lead run={run} data={data} readOnly={readOnly} /> : null}
               <RunFields
                 run={run}
                 data={data}

@@ -43,7 +43,7 @@ export function SetBeside({
           <Typography className="mono" sx={{ fontWeight: member.here ? 700 : 400 }}>
             {member.label}
           </Typography>
-          <Typography className="mono">
+          <Typography {...(member.strength ? { className: 'mono' } : { color: 'text.secondary' })}>
             {member.strength ?? (member.here ? 'this one' : 'not broken')}
           </Typography>
         </Box>

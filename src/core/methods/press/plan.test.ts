@@ -4,7 +4,7 @@ import { exact, PI } from '../../quantity';
 import type { PressTest } from '../contract';
 import type { EquipmentFacts, RunSetup } from '../setup';
 import { expectedStrength } from './expected';
-import { pressPlan, specimenPlan } from './plan';
+import { pressBrief, pressPlan, specimenPlan } from './plan';
 import { dialOf, loadBand, rateItems, readableChange } from './rates';
 import { spaceOf, spokenStack } from './space';
 
@@ -124,6 +124,14 @@ describe('before the press is started', () => {
   it('says the rate all the same when no strength is expected', () => {
     const items = pressPlan({ ...CYLINDER, expected: undefined }, undefined, limits, 'US');
     expect(items.map(({ label }) => label)).toEqual(['Rate at the machine', 'In 10 s']);
+  });
+  it.each([
+    [CYLINDER, 'US', 'About 56,000 lbf is expected: from 28,000 lbf on keep 352 to 528 lbf/s.'],
+    [{ ...CYLINDER, expected: undefined }, 'US', 'From half of the load on keep 352 to 528 lbf/s.'],
+    [CUBE, 'SI', 'About 900 kN is expected: keep 9.00 to 18.00 kN/s from the beginning.'],
+    [{ ...CUBE, expected: undefined }, 'SI', 'Keep 9.00 to 18.00 kN/s.'],
+  ] as const)('has it in one line', (test, system, words) => {
+    expect(pressBrief(test, system)).toBe(words);
   });
   it('names the size of the specimen first', () => {
     const setup: RunSetup = { specimen: { mould: '4x8', nominalSize: '4x8' } };

@@ -1,6 +1,6 @@
 import type { Limits } from '../../limits';
 import { mouldText } from '../../moulds';
-import { plainOf, type System, unitLabel } from '../../quantity';
+import { plainOf, roundedText, type System, unitLabel } from '../../quantity';
 import type { PlanItem, PressTest } from '../contract';
 import { type EquipmentFacts, limitsOf, type RunSetup } from '../setup';
 import { loadBand, rateItems } from './rates';
@@ -48,6 +48,20 @@ export function pressPlan(
     }
   }
   return [...items, ...rateItems(test, machine, system)];
+}
+
+/** How far the load will go and the rate to keep, in one line. */
+export function pressBrief(test: PressTest, system: System): string {
+  const unit = FORCE_UNIT[system];
+  const { low, high } = loadBand(test, system);
+  const place = system === 'US' ? '1' : '0.01';
+  const rate = `${roundedText(low, place)} to ${roundedText(high, place)} ${unitLabel(unit)}/s`;
+  const { expected } = test;
+  if (!expected) return test.from === 'half' ? `From half of the load on keep ${rate}.` : `Keep ${rate}.`;
+  const most = `About ${plainOf(expected, unit)} is expected`;
+  return test.from === 'half'
+    ? `${most}: from ${plainOf(expected.div(2), unit)} on keep ${rate}.`
+    : `${most}: keep ${rate} from the beginning.`;
 }
 
 /** What to know before a specimen of a size is loaded: the size, and what the press will show of it. */
