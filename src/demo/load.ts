@@ -30,6 +30,7 @@ import { runViews, specimenViews } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
+import { addCores } from './cores';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
 import { loadCurve } from './load-curve';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
@@ -523,5 +524,8 @@ class Loader {
       const at = Math.min(broken + minutes * MINUTE, this.now.getTime());
       await this.act(who, recordFollowUp, { sampleId: row.sampleId, stepId, note }, at);
     }
+    const hands = { act: this.act.bind(this), read: this.read.bind(this) };
+    const last = Math.max(...row.set.specimens.map(({ testedAt }) => testedAt?.getTime() ?? 0));
+    await addCores(this.db, hands, row.sampleId, last, this.now);
   }
 }

@@ -1,8 +1,9 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { people, reports, samples } from '@/db/schema';
+import { people, reports, runs, samples, specimens } from '@/db/schema';
 import { loadDemo } from '@/demo/load';
 import { freshDatabase } from '@/testing/database';
+import { sampleDossier } from './queries/dossier';
 import { allSeries } from './queries/series';
 import { brackets, openFreshTests } from './queries/today';
 import type { Actor } from './use-case';
@@ -43,6 +44,19 @@ it('has one mix that passes comfortably, one that just does, and one with a low 
   expect(by('PM-38')?.verdicts.soFar.state).toBe('does not meet');
   expect(by('PM-38')?.verdicts.individuals.filter(({ state }) => state === 'does not meet').length).toBe(1);
   expect(by('PM-38')?.followUps.length).toBe(5);
+});
+
+it('has cores out of the low test’s footing, capped together and broken with nothing to say against them', async () => {
+  const cores = await fresh.db.select().from(specimens).where(eq(specimens.size, 'core-4'));
+  expect(cores.length).toBe(3);
+  const [first] = cores;
+  const { sets } = await sampleDossier(fresh.db, actor, first?.sampleId ?? '');
+  const set = sets.find(({ what }) => what === 'Cores');
+  expect(set?.note).toContain('The arithmetic meets the rule.');
+  expect(set?.test.lines.length).toBe(3);
+  for (const { run } of set?.specimens ?? []) expect(run?.outcome?.findings.map(({ id }) => id)).toEqual([]);
+  const capping = await fresh.db.select().from(runs).where(eq(runs.method, 'capping'));
+  expect(capping.map(({ state }) => state)).toEqual(['complete']);
 });
 
 it('has signed reports and drafts, and is loaded once', async () => {

@@ -1,5 +1,5 @@
 import type { Limits } from '../limits';
-import { exact, largest, meanOf, roundedText, type System, smallest } from '../quantity';
+import { exact, largest, meanOf, type RoundingMode, roundedText, type System, smallest } from '../quantity';
 import { rangePercent } from '../statistics';
 
 /** What the cubes of one sample say together. */
@@ -18,14 +18,19 @@ export interface CubeSet {
  * Source: EN 206: a range above 15 % of the mean disregards the set unless a reason to drop one is found; IS 456 15.4:
  * each within ±15 % of the mean (both from memory).
  */
-export function cubeSet(strengths: readonly string[], system: System, limits: Limits): CubeSet | undefined {
+export function cubeSet(
+  strengths: readonly string[],
+  system: System,
+  limits: Limits,
+  mode: RoundingMode = 'half-even',
+): CubeSet | undefined {
   const values = strengths.map((value) => exact(value));
   const is = limits.profile === 'is';
   const least = is ? limits.number('cube.count', system).toNumber() : 2;
   if (values.length < least) return undefined;
   const mean = meanOf(values);
   const step = limits.number('cube.step', system);
-  const text = roundedText(mean, step);
+  const text = roundedText(mean, step, mode);
   const rule = is ? 'IS 456' : 'EN 206';
   if (is) {
     const most = limits.number('cube.set-each', system);

@@ -1,5 +1,5 @@
 import type { Limits } from '../limits';
-import { type Exact, exact, meanOf, roundedText, type System } from '../quantity';
+import { type Exact, exact, meanOf, type RoundingMode, roundedText, type System } from '../quantity';
 import { rangePercent } from '../statistics';
 
 /** What mortar cubes or grout prisms of one age say together. */
@@ -23,7 +23,12 @@ function range(values: readonly Exact[]): Exact {
  * Source: ASTM C109/C109M (from memory): 8.7 % for three, 7.6 % for two; two cubes equally far from the mean are left to
  * a person, which is our choice.
  */
-export function mortarSet(strengths: readonly string[], system: System, limits: Limits): SmallSet {
+export function mortarSet(
+  strengths: readonly string[],
+  system: System,
+  limits: Limits,
+  mode: RoundingMode = 'half-even',
+): SmallSet {
   const values = strengths.map((value) => exact(value));
   const all = values.map((_, index) => index);
   const [three, two] = [
@@ -32,7 +37,7 @@ export function mortarSet(strengths: readonly string[], system: System, limits: 
   ];
   const step = limits.number('small.step', system);
   const mean = (places: readonly number[]): string =>
-    roundedText(meanOf(places.flatMap((place) => values[place] ?? [])), step);
+    roundedText(meanOf(places.flatMap((place) => values[place] ?? [])), step, mode);
   const ofPlaces = (places: readonly number[]): Exact =>
     range(places.flatMap((place) => values[place] ?? []));
   if (values.length < 2)
@@ -96,6 +101,7 @@ export function groutSet(
   specified: Exact | undefined,
   system: System,
   limits: Limits,
+  mode: RoundingMode = 'half-even',
 ): SmallSet | undefined {
   if (strengths.length < 2) return undefined;
   const values = strengths.map((value) => exact(value));
@@ -103,7 +109,7 @@ export function groutSet(
   const most = limits.number('grout-prism.range', system);
   const spread = range(values);
   const mean = meanOf(values);
-  const text = roundedText(mean, limits.number('small.step', system));
+  const text = roundedText(mean, limits.number('small.step', system), mode);
   const words = [
     `Range ${spread.toFixed(1)} % of the mean${spread.greaterThan(most) ? `, more than ${most} %: look at caps and sides` : ''}.`,
     ...(values.length < least ? [`${values.length} of the ${least} prisms the method asks for.`] : []),

@@ -13,6 +13,7 @@ import {
 } from '../quantity';
 import { rangePercent } from '../statistics';
 import { type Finding, finding, plain, Sheet, standard, type WorkingLine } from '../working';
+import { meanLine, rangeLine } from './set-lines';
 
 /** One cylinder of a set, as far as the set's test result needs it. */
 export interface SetMember {
@@ -90,18 +91,13 @@ export function strengthTest(
     const state = waitingFor.length > 0 ? 'pending' : 'no valid result';
     return { ...base, state, value: null, text: null, lines: [], findings: [] };
   }
-  const uses = Object.fromEntries(values.map((value, index) => [`f${index + 1}`, value]));
-  const mean = sheet.line({
-    symbol: 'x',
+  const mean = meanLine(sheet, values, {
     name: designated
       ? 'Strength test, mean of the unrounded strengths'
       : 'Mean of the unrounded strengths, for information',
-    formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
-    uses,
-    value: meanOf(values),
     unit,
+    step,
     source: standard('ASTM C39/C39M'),
-    round: { step, rule: `mean rounded once, to ${step} ${unit}` },
   });
   const findings = [
     ...rangeFinding(used, values, system, limits, sheet),
@@ -223,17 +219,7 @@ function rangeFinding(
   if (!range || !size || (values.length !== 2 && values.length !== 3)) return [];
   const id: LimitId = `set.${values.length}x${isLargeCylinder(size) ? '6x12' : '4x8'}` as LimitId;
   const limit = limits.of(id, system);
-  const symbols = values.map((_, index) => `f${index + 1}`).join(', ');
-  sheet.line({
-    symbol: 'w',
-    name: 'Range of the set, of its mean',
-    formula: `100 * (max(${symbols}) - min(${symbols})) / mean(${symbols})`,
-    uses: Object.fromEntries(values.map((value, index) => [`f${index + 1}`, value])),
-    value: range,
-    unit: 'percent',
-    source: limit.source,
-    show: 4,
-  });
+  rangeLine(sheet, values, limit.source);
   if (isWithin(range, limit)) return [];
   return [
     finding({

@@ -125,6 +125,11 @@ export function unitLabel(id: UnitId): string {
   return UNITS[id].label;
 }
 
+/** A number as it stands with its unit; a mere count has none. */
+export function withUnit(text: string, id: UnitId): string {
+  return `${text} ${unitLabel(id)}`.trimEnd();
+}
+
 /**
  * Converts a value between two units of one dimension, by exact factors, unrounded.
  * @throws TypeError when the two units measure different things (a temperature and a temperature difference do)

@@ -111,7 +111,11 @@ export function durationText(minutes: number): string {
   return `${rest} min`;
 }
 
-/** A designated age as it is said: 24 h, 7 d, 28 d. */
+/** Beyond a week an age is said in days, whole ones or not. */
+const IN_DAYS = 168;
+
+/** A designated age as it is said: 24 h, 30 h, 7 d, 28 d. An age that nobody designated (a core’s) is said in days. */
 export function ageText(ageHours: number): string {
-  return ageHours % 24 === 0 && ageHours > 24 ? `${ageHours / 24} d` : `${ageHours} h`;
+  const days = ageHours > IN_DAYS || (ageHours % 24 === 0 && ageHours > 24);
+  return days ? `${Math.round(ageHours / 24)} d` : `${ageHours} h`;
 }

@@ -89,4 +89,5 @@ it('says lengths of time and ages as people do', () => {
     '2 d 2 h',
   ]);
   expect([24, 72, 672, 30].map(ageText)).toEqual(['24 h', '3 d', '28 d', '30 h']);
+  expect([90, 100, 168, 935, 936].map(ageText)).toEqual(['90 h', '100 h', '7 d', '39 d', '39 d']);
 });

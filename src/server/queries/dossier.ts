@@ -1,14 +1,6 @@
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
-import {
-  coreSet,
-  cubeSet,
-  groutSet,
-  mortarSet,
-  type SetMember,
-  type StrengthTest,
-  strengthTest,
-} from '@/core/acceptance';
+import { type OtherKind, otherSet, type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
 import { Limits } from '@/core/limits';
 import {
   findMethod,
@@ -20,7 +12,7 @@ import {
   type RunSetup,
   setupMeasure,
 } from '@/core/methods';
-import { type MouldKind, type MouldSize, mouldOf } from '@/core/moulds';
+import { type MouldSize, mouldOf } from '@/core/moulds';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
@@ -331,38 +323,13 @@ export function ageSets(
   return [...sets, ...others];
 }
 
-/** Specimens whose set is no strength test of the ACI criteria: what they are called, and the result that counts. */
-const OTHERS = {
+/** What such specimens are called, and the result of theirs that counts. */
+const OTHERS: Readonly<Record<OtherKind, { readonly what: string; readonly quantity: string }>> = {
   cube: { what: 'Cubes', quantity: 'compressive strength' },
   core: { what: 'Cores', quantity: 'core strength' },
   'grout prism': { what: 'Grout prisms', quantity: 'compressive strength' },
   'mortar cube': { what: 'Mortar cubes', quantity: 'compressive strength' },
-} as const satisfies Partial<Record<MouldKind, { what: string; quantity: string }>>;
-type OtherKind = keyof typeof OTHERS;
-
-/** What strengths of one kind say together: the value to print, and the rule in words. */
-function togetherOf(
-  kind: OtherKind,
-  values: readonly string[],
-  specified: string | undefined,
-  system: 'US' | 'SI',
-  limits: Limits,
-): { text: string | null; note: string | undefined; used?: readonly number[] } {
-  const asked = setupMeasure(specified, 'stress', system === 'US' ? 'psi' : 'MPa');
-  if (kind === 'core')
-    return { text: null, note: asked && coreSet(values, asked.toFixed(), system, limits).sentence };
-  if (kind === 'cube') {
-    const cubes = cubeSet(values, system, limits);
-    return { text: cubes?.text ?? null, note: cubes && `${cubes.rule}: ${cubes.sentence}` };
-  }
-  const small =
-    kind === 'grout prism'
-      ? groutSet(values, asked, system, limits)
-      : values.length > 1
-        ? mortarSet(values, system, limits)
-        : undefined;
-  return { text: small?.text ?? null, note: small?.sentence, ...(small?.text ? { used: small.used } : {}) };
-}
+};
 
 /** Specimens of one kind and age that are no cylinders. */
 function otherSets(
@@ -386,12 +353,12 @@ function otherSets(
     });
     const [first] = members;
     const specified = first && specifiedFor(first, mix).specifiedStrength;
-    const { text, note, used } = togetherOf(
+    const unit = job.system === 'US' ? 'psi' : 'MPa';
+    const { text, note, used, lines } = otherSet(
       kind,
       tested.map(({ value }) => value),
-      specified,
-      job.system,
-      limits,
+      setupMeasure(specified, 'stress', unit),
+      { system: job.system, limits, mode: job.rounding },
     );
     const waiting = members.filter(({ testedAt, discarded }) => !testedAt && !discarded);
     const out = members.flatMap(({ label, leftOut }) => (leftOut === null ? [] : [{ label, why: leftOut }]));
@@ -405,11 +372,11 @@ function otherSets(
         state: waiting.length > 0 ? 'pending' : 'tested',
         value: text,
         text,
-        unit: job.system === 'US' ? 'psi' : 'MPa',
-        used: tested.filter((_, place) => !used || used.includes(place)).map(({ label }) => label),
+        unit,
+        used: tested.filter((_, place) => used.includes(place)).map(({ label }) => label),
         leftOut: out,
         waitingFor: waiting.map(({ label }) => label),
-        lines: [],
+        lines,
         findings: [],
         engineer: [],
       },

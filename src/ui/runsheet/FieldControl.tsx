@@ -2,7 +2,7 @@
 import { Box, Button, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { type KeyboardEvent, useState } from 'react';
 import type { DrawingId, EquipmentFacts, FieldSpec } from '@/core/methods';
-import { type System, unitLabel, unitLabelsOf } from '@/core/quantity';
+import { type System, unitLabel, unitLabelsOf, withUnit } from '@/core/quantity';
 import { timeNow } from '../clock';
 import { Drawing } from '../drawings/Drawing';
 import { Keypad, useKeypad } from '../field/Keypad';
@@ -163,7 +163,7 @@ function label(field: FieldSpec): string {
 function helpOf(field: FieldSpec, system: System): string | undefined {
   if (field.kind !== 'measure') return field.help;
   const place =
-    field.dimension === 'duration' ? '' : `Read to ${field.step[system]} ${unitLabel(field.unit[system])}.`;
+    field.dimension === 'duration' ? '' : `Read to ${withUnit(field.step[system], field.unit[system])}.`;
   return [field.help, place].filter(Boolean).join(' ') || undefined;
 }
 

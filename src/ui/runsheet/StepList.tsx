@@ -1,7 +1,7 @@
 'use client';
 import { Box, ButtonBase, Typography } from '@mui/material';
 import type { FieldSpec, Step } from '@/core/methods';
-import { unitLabel } from '@/core/quantity';
+import { withUnit } from '@/core/quantity';
 import { clock } from '../time';
 import { useNow } from '../use-now';
 import { StepClockView } from './StepClock';
@@ -119,7 +119,7 @@ function shortReading(field: FieldSpec, text: string, data: RunSheetData): strin
   if (field.kind === 'choice')
     return field.options.find(({ value }) => value === text)?.label.split(':')[0] ?? text;
   if (field.kind === 'measure') {
-    return /[a-z"'°%:]/iu.test(text) ? text : `${text} ${unitLabel(field.unit[data.system])}`;
+    return /[a-z"'°%:]/iu.test(text) ? text : withUnit(text, field.unit[data.system]);
   }
   return text.length > 40 ? `${text.slice(0, 40)}…` : text;
 }

@@ -29,7 +29,9 @@ export function useRun(data: RunSheetData, now: number) {
   const live = useMemo(() => {
     const typed = typedInput(method, data.system, values);
     const { input, errors } = usableInput(method, typed);
-    const outcome: Outcome = method.compute(input, { ...data.setup, asOf: new Date(minute).toISOString() });
+    // What is only so now is asked of a run that is open; a complete one is what it was.
+    const asOf = data.state === 'open' ? { asOf: new Date(minute).toISOString() } : {};
+    const outcome: Outcome = method.compute(input, { ...data.setup, ...asOf });
     const complete = validateInput(method, typed, { whole: true });
     return {
       input,
@@ -37,7 +39,7 @@ export function useRun(data: RunSheetData, now: number) {
       errors,
       missing: complete.ok ? {} : complete.errors,
     };
-  }, [method, data.system, data.setup, values, minute]);
+  }, [method, data.system, data.state, data.setup, values, minute]);
   const fields = useMemo(() => new Map(fieldsOf(method.Input).map((field) => [field.name, field])), [method]);
   return { method, fields, readings, live, correction, setCorrection };
 }
