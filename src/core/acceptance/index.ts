@@ -4,5 +4,6 @@ export * from './low-strength';
 export * from './other-set';
 export * from './series';
 export * from './small-set';
+export * from './split-set';
 export * from './strength-test';
 export * from './within-trend';

@@ -82,3 +82,26 @@ describe('mortar cubes', () => {
     expect(cubes()).toEqual({ text: null, note: undefined, used: [], lines: [] });
   });
 });
+
+describe('split cylinders', () => {
+  const split = (...strengths: string[]) => otherSet('split cylinder', strengths, undefined, about('US'));
+  // ASTM C496 (from memory): two of one sample within 14 % of their mean; strength to 5 psi.
+  it.each([
+    [['430', '494'], '460', '13.85 %', false],
+    [['430', '500'], '465', '15.05 %', true],
+    [['412.4', '431.2'], '420', '4.46 %', false],
+  ])('%j', (strengths, text, range, beyond) => {
+    const set = split(...strengths);
+    expect(set.text).toBe(text);
+    expect(set.note).toContain(range);
+    expect(set.note?.includes('Investigate')).toBe(beyond);
+    expect(set.lines.map(({ symbol }) => symbol)).toEqual(['x', 'w']);
+  });
+  it('compares the range unrounded: 14.04 % is beyond', () => {
+    expect(split('430', '494.9').note).toContain('Investigate');
+  });
+  it('say nothing alone, and of three only how far they lie apart', () => {
+    expect(split('430')).toEqual({ text: null, note: undefined, used: [0], lines: [] });
+    expect(split('430', '440', '600').note).toContain('the rule is for two');
+  });
+});

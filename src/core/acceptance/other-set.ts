@@ -6,9 +6,12 @@ import { coreSet } from './core-set';
 import { cubeSet } from './cube-set';
 import { meanLine, rangeLine } from './set-lines';
 import { groutSet, mortarSet } from './small-set';
+import { splitSet } from './split-set';
 
 /** Specimens whose set is no strength test of the ACI criteria. */
-export type OtherKind = Extract<MouldKind, 'cube' | 'core' | 'grout prism' | 'mortar cube'>;
+export type OtherKind =
+  | Extract<MouldKind, 'cube' | 'core' | 'grout prism' | 'mortar cube'>
+  | 'split cylinder';
 
 /** What the specimens of such a set say together. */
 export interface OtherSet {
@@ -26,6 +29,7 @@ const ROWS = {
   cube: { step: 'cube.step', range: 'cube.set-range' },
   'grout prism': { step: 'small.step', range: 'grout-prism.range' },
   'mortar cube': { step: 'small.step', range: 'mortar-cube.range-3' },
+  'split cylinder': { step: 'splitting.step', range: 'splitting.range' },
 } as const satisfies Record<Exclude<OtherKind, 'core'>, { step: LimitId; range: LimitId }>;
 
 /**
@@ -69,6 +73,10 @@ export function otherSet(
       used: all,
       lines: cubes ? lines(all) : [],
     };
+  }
+  if (kind === 'split cylinder') {
+    const split = splitSet(strengths, system, limits, mode);
+    return { ...split, used: all, lines: split.text === null ? [] : lines(all) };
   }
   const small =
     kind === 'grout prism'

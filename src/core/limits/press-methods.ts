@@ -328,7 +328,6 @@ export const PRESS_METHODS = {
     ourChoice('look at caps and sides beyond it'),
     both(max('15'), 'percent'),
   ),
-  'grout-prism.read': entry(GROUT, 'Sides read to', C1019, twin(max('0.05'), 'in', max('1'), 'mm')),
   'small.step': entry(
     MORTAR,
     'Strength of cubes and prisms reported to',

@@ -2,7 +2,6 @@ import { commonPractice, ourChoice, standard } from '../working';
 import { both, entry, type LimitEntry, max, min, range, twin } from './entry';
 
 const C31 = standard('ASTM C31/C31M');
-const C172 = standard('ASTM C172/C172M');
 const C470 = standard('ASTM C470/C470M');
 const C511 = standard('ASTM C511');
 const C1077 = standard('ASTM C1077');
@@ -294,17 +293,5 @@ export const SPECIMENS = {
     'A device’s clock from the server’s, after which it is put right',
     ourChoice('shorter than the shortest warning of a clock'),
     both(max('10'), 's'),
-  ),
-  'sampling.hold': entry(
-    MAKING,
-    'Days a held specimen is kept after acceptance',
-    ourChoice('or written release'),
-    both(min('14'), 'd'),
-  ),
-  'sampling.wet-sieve-air': entry(
-    MAKING,
-    'Sieve for wet-sieving to the volumetric meter',
-    C172,
-    twin(max('1'), 'in', max('25'), 'mm'),
   ),
 } as const satisfies Record<string, LimitEntry>;

@@ -329,7 +329,15 @@ const OTHERS: Readonly<Record<OtherKind, { readonly what: string; readonly quant
   core: { what: 'Cores', quantity: 'core strength' },
   'grout prism': { what: 'Grout prisms', quantity: 'compressive strength' },
   'mortar cube': { what: 'Mortar cubes', quantity: 'compressive strength' },
+  'split cylinder': { what: 'Split cylinders', quantity: 'splitting tensile strength' },
 };
+
+/** True for specimens of a kind; a cylinder is a split one once it was split. */
+function isOfKind(view: SpecimenView, kind: OtherKind): boolean {
+  return kind === 'split cylinder'
+    ? view.run?.state === 'complete' && view.run.method === 'splitting-tensile'
+    : mouldOf(view.size).kind === kind;
+}
 
 /** Specimens of one kind and age that are no cylinders. */
 function otherSets(
@@ -339,7 +347,7 @@ function otherSets(
   mix: { ageHours: number; specifiedStrength?: string },
   limits: Limits,
 ): AgeSet[] {
-  const own = views.filter(({ size, ageHours }) => mouldOf(size).kind === kind && ageHours !== null);
+  const own = views.filter((view) => isOfKind(view, kind) && view.ageHours !== null);
   const keys = [...new Set(own.map(({ ageHours, cure }) => `${ageHours}/${cure}`))];
   const { what, quantity } = OTHERS[kind];
   return keys.map((key) => {

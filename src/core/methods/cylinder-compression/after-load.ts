@@ -92,6 +92,19 @@ function ratioFindings(input: CylinderCompressionInput, limits: Limits, computed
     ];
   }
   const found: Finding[] = [];
+  const usual = limits.of('cylinder.length-needed', input.system);
+  if (!isWithin(ratio, usual))
+    found.push(
+      finding({
+        id: 'cylinder.length-needed',
+        severity: 'advice',
+        beforeLoad: true,
+        fields: ['length'],
+        limit: cite(usual),
+        message: `L/D is ${ratio.toFixed(2)}: outside ${usual.text} the length counts.`,
+        action: 'Read it to 0.05 of the diameter, at three places; it stands in the report with the factor.',
+      }),
+    );
   const range = limits.of('factor.strength-range', input.system);
   if (computed.corrected && computed.strength && !isWithin(computed.strength, range)) {
     found.push(
