@@ -97,7 +97,10 @@ export function Completion({ run, data, next, onMissing }: Props) {
             ? {
                 reasons,
                 errors,
-                onReason: (id: string, reason: string) => setReasons((all) => ({ ...all, [id]: reason })),
+                onReason: (id: string, reason: string) => {
+                  setReasons((all) => ({ ...all, [id]: reason }));
+                  setErrors(({ [`reason.${id}`]: _, ...others }) => others);
+                },
               }
             : {})}
         />
