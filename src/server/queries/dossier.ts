@@ -195,7 +195,10 @@ export interface SpecimenView {
   readonly discarded: string | null;
   /** The evidence on which a reviewer left it out of its set's mean; null for one that counts. */
   readonly leftOut: string | null;
+  /** The run that broke it, or is to. */
   readonly run: RunView | null;
+  /** Tests that leave it whole, a modulus before its break. */
+  readonly whole: readonly RunView[];
 }
 
 /** Specimens of samples, with the run that broke them and whether they were discarded. */
@@ -232,7 +235,7 @@ export async function specimenViews(db: Queryable, sampleIds: readonly string[])
     leftOut: evidenceOf(
       said.filter(({ specimenId, kind }) => specimenId === row.id && kind !== 'discarded').at(-1),
     ),
-    run: mainRun(views.filter(({ specimenId }) => specimenId === row.id)),
+    ...runsOf(views.filter(({ specimenId }) => specimenId === row.id)),
   }));
 }
 
@@ -241,15 +244,19 @@ function evidenceOf(last: { kind: string; note: string; by: string } | undefined
   return last?.kind === 'left out' ? `${last.note} (${last.by})` : null;
 }
 
-/** The run that broke a specimen, before one that left it whole; of several the last. */
-function mainRun(views: readonly RunView[]): RunView | null {
-  const breaking = views.filter(({ method }) => findMethod(method)?.destroys !== false);
-  return breaking.at(-1) ?? views.at(-1) ?? null;
+/** The run that broke a specimen, of several the last, and those that left it whole. */
+function runsOf(views: readonly RunView[]): Pick<SpecimenView, 'run' | 'whole'> {
+  const isWhole = ({ method }: RunView): boolean => findMethod(method)?.destroys === false;
+  return { run: views.filter((view) => !isWhole(view)).at(-1) ?? null, whole: views.filter(isWhole) };
 }
 
-/** What a client may see of a specimen: its run only once a signed report rests on it. */
+/** What a client may see of a specimen: its runs only once a signed report rests on them. */
 export function withoutUnreleased(views: readonly SpecimenView[]): SpecimenView[] {
-  return views.map((view) => (view.run?.released ? view : { ...view, run: null }));
+  return views.map((view) => ({
+    ...view,
+    run: view.run?.released ? view.run : null,
+    whole: view.whole.filter(({ released }) => released),
+  }));
 }
 
 /** A specimen as its set's strength test sees it. */

@@ -41,11 +41,14 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
   const label = sampleLabel(job.number, sample.number);
   const complete = (run: RunView): boolean => run.state === 'complete' && run.outcome !== null;
   const fresh = dossier.fresh.filter(complete);
-  const broken = dossier.specimens.filter((view) => view.run && complete(view.run));
-  const runs = [...fresh, ...broken.flatMap((view) => (view.run ? [view.run] : []))];
+  // What left a specimen whole stands before its break.
+  const tested = dossier.specimens.flatMap((view) =>
+    [...view.whole, ...(view.run ? [view.run] : [])].filter(complete).map((run) => ({ view, run })),
+  );
+  const runs = [...fresh, ...tested.map(({ run }) => run)];
   const curves = await curvesOf(
     db,
-    broken.flatMap((view) => (view.run ? [view.run.id] : [])),
+    tested.map(({ run }) => run.id),
   );
   const series = await mixSeries(db, actor, mix.id);
   const verdicts = [...series.verdicts.windows, ...series.verdicts.individuals]
@@ -85,25 +88,22 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
       remarks: sample.remarks,
     },
     fresh: fresh.map((run) => reportTest(run, job.zone)),
-    specimens: broken.flatMap((view): ReportSpecimen[] => {
-      if (!view.run || !view.testedAt) return [];
-      return [
-        {
-          label: view.label,
-          size: mouldText(view.size),
-          cure: view.cure,
-          designatedAge: view.ageHours === null ? 'held' : ageText(view.ageHours),
-          age: durationText((view.testedAt.getTime() - view.castAt.getTime()) / 60_000),
-          castAt: when(view.castAt, job.zone),
-          test: reportTest(
-            view.run,
-            job.zone,
-            curves.find(({ runId }) => runId === view.run?.id),
-            job.system,
-          ),
-        },
-      ];
-    }),
+    specimens: tested.map(
+      ({ view, run }): ReportSpecimen => ({
+        label: view.label,
+        size: mouldText(view.size),
+        cure: view.cure,
+        designatedAge: view.ageHours === null ? 'held' : ageText(view.ageHours),
+        age: ageAt(view, run),
+        castAt: when(view.castAt, job.zone),
+        test: reportTest(
+          run,
+          job.zone,
+          curves.find(({ runId }) => runId === run.id),
+          job.system,
+        ),
+      }),
+    ),
     waiting: dossier.specimens
       .filter((view) => !view.testedAt && !view.discarded)
       .map((view) => `${view.label} (${view.ageHours === null ? 'held' : ageText(view.ageHours)})`),
@@ -146,6 +146,14 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
   };
 }
 
+/** How old a specimen was when a test of it was made. */
+function ageAt(view: SpecimenView, run: RunView): string {
+  const field = findMethod(run.method)?.performedAt;
+  const performed = field ? run.input?.[field] : undefined;
+  const at = typeof performed === 'string' ? Date.parse(performed) : view.testedAt?.getTime();
+  return at === undefined ? '' : durationText((at - view.castAt.getTime()) / 60_000);
+}
+
 /** The rows that the project's own document sets, as the report names them. */
 function projectRows(limits: Limits, system: System): string[] {
   return limits
@@ -158,7 +166,7 @@ function projectRows(limits: Limits, system: System): string[] {
 }
 
 function hindrancesOf(run: RunView, views: readonly SpecimenView[]): string[] {
-  const specimen = views.find((view) => view.run?.id === run.id);
+  const specimen = views.find((view) => [view.run, ...view.whole].some((each) => each?.id === run.id));
   const what = specimen?.label ?? findMethod(run.method)?.title ?? run.method;
   return run.openReasons.map((id) => {
     const found = run.outcome?.findings.find((each) => each.id === id);

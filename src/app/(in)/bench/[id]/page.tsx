@@ -29,8 +29,9 @@ export default async function BenchPage({
   const actor = await pageActor();
   const { specimen, dossier } = await pageData(() => specimenDetail(database(), actor, id));
   // One that was left whole by its first test is still to be broken.
-  if (specimen.run && (specimen.run.state === 'open' || specimen.testedAt !== null))
-    redirect(`/runs/${specimen.run.id}`);
+  const open = [specimen.run, ...specimen.whole].find((each) => each?.state === 'open');
+  if (open) redirect(`/runs/${open.id}`);
+  if (specimen.run && specimen.testedAt !== null) redirect(`/runs/${specimen.run.id}`);
   const { job, mix, placement, limits } = dossier;
   const now = Date.now();
   const core = mouldOf(specimen.size).kind === 'core';

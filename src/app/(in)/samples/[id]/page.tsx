@@ -217,6 +217,13 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
                       </TableCell>
                       <TableCell className="mono">
                         {main ? `${main.text} ${unitLabel(main.unit)}` : ''}
+                        {view.whole.map((run) => (
+                          <Typography key={run.id} variant="body2" className="mono">
+                            {run.main
+                              ? `${findMethod(run.method)?.title}: ${run.main.text} ${unitLabel(run.main.unit)}`
+                              : ''}
+                          </Typography>
+                        ))}
                       </TableCell>
                       <TableCell>{fracture ? String(fracture) : ''}</TableCell>
                     </TableRow>

@@ -11,6 +11,7 @@ import {
 } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
+import { findMethod } from '@/core/methods';
 import { mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { DUTY_FACTS } from '@/core/storage';
@@ -80,7 +81,9 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
           </Typography>
         ) : null}
         <LinkButton href={`/bench/${specimen.id}`} variant="contained" sx={main ? {} : { ml: 'auto' }}>
-          {specimen.run ? 'Open the run sheet' : 'To the bench'}
+          {specimen.run || specimen.whole.some(({ state: done }) => done === 'open')
+            ? 'Open the run sheet'
+            : 'To the bench'}
         </LinkButton>
       </Box>
       {specimen.leftOut === null ? null : (
@@ -133,6 +136,15 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
                     ] as const,
                   ]
                 : []),
+              ...specimen.whole.map(
+                (run) =>
+                  [
+                    findMethod(run.method)?.title ?? run.method,
+                    <TextLink key={run.id} href={`/runs/${run.id}`}>
+                      {run.main ? `${run.main.text} ${unitLabel(run.main.unit)}` : 'being read'}
+                    </TextLink>,
+                  ] as const,
+              ),
               ...(specimen.testedAt
                 ? [
                     [
