@@ -4,6 +4,7 @@ import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, readingsOf, type Site 
 import { prepareReport, signReport } from './actions/reports';
 import { acceptReason, completeRun, saveReadings, startRun } from './actions/runs';
 import { sampleDossier, withoutUnreleased } from './queries/dossier';
+import { specimenDetail } from './queries/specimen';
 import { composeReport } from './reports/content';
 import { perform } from './use-case';
 
@@ -80,6 +81,9 @@ describe('a test that leaves its specimen whole', () => {
     expect(view?.run).toBeNull();
     expect(view?.testedAt).toBeNull();
     expect(view?.whole[0]?.main?.text).toBe('3,900,000');
+    const { events } = await specimenDetail(site.db, site.actors.reviewer, first);
+    expect(events.map(({ kind }) => kind)).not.toContain('tested');
+    expect(events.at(-1)?.note).toContain('left whole');
     expect(sets.find(({ designated }) => designated)?.test.waitingFor).toHaveLength(3);
   });
   it('stands in the report beside the break, each with its age, and is signed with it', async () => {

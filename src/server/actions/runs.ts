@@ -396,7 +396,10 @@ export const completeRun = defineUseCase({
     if (run.specimenId) {
       await tx.insert(specimenEvents).values({
         specimenId: run.specimenId,
-        kind: 'tested',
+        // One that is left whole goes back to where it stood.
+        ...(method.destroys === false
+          ? { kind: 'note' as const, note: `${method.title}: left whole, still to be broken.` }
+          : { kind: 'tested' as const }),
         at: now,
         personId: actor.id,
       });
