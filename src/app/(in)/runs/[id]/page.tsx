@@ -75,7 +75,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
             value={set.test.text}
             state={set.test.state}
             unit={set.test.unit}
-            designated={set.designated}
+            designated={set.designated || set.what !== undefined}
             members={set.specimens.map((each) => ({
               id: each.id,
               label: each.label,
