@@ -1,5 +1,6 @@
 import type { Verdict } from '../acceptance';
 import type { Conformity, Result } from '../methods';
+import { unitLabel } from '../quantity';
 import type { CurvePoint } from '../signals';
 import type { WorkingLine } from '../working';
 
@@ -100,6 +101,26 @@ export interface ReportContent {
   readonly limitsRevision: number;
   readonly recalledLimits: boolean;
   readonly statements: readonly string[];
+}
+
+/** What a test came to, as it is printed; one that has no number of its own is done. */
+export function resultText({ results, valid }: Pick<ReportTest, 'results' | 'valid'>): string {
+  if (!valid) return 'no valid result';
+  const [result] = results;
+  return result ? `${result.text} ${unitLabel(result.unit)}` : 'done';
+}
+
+/** Every departure and remark of a report, each with what it is about, in the order of the report. */
+export function remarksOf({
+  fresh,
+  specimens,
+  sets,
+}: Pick<ReportContent, 'fresh' | 'specimens' | 'sets'>): string[] {
+  return [
+    ...fresh.flatMap((test) => test.remarks.map((text) => `${test.title}: ${text}`)),
+    ...specimens.flatMap(({ label, test }) => test.remarks.map((text) => `${label}: ${text}`)),
+    ...sets.flatMap((set) => set.remarks.map((text) => `${setName(set)} at ${set.age}: ${text}`)),
+  ];
 }
 
 /** How a specimen broke and what was on its ends, in the words of its readings. */

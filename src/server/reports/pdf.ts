@@ -1,11 +1,11 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { unitLabel } from '@/core/quantity';
 import {
   breakWords,
   curvePaths,
   type ReportContent,
   type ReportSpecimen,
-  type ReportTest,
+  remarksOf,
+  resultText,
   setName,
 } from '@/core/report';
 import type { WorkingLine } from '@/core/working';
@@ -143,11 +143,6 @@ function facts({ job, mix, placement, sample }: ReportContent): Content {
   };
 }
 
-function resultText(test: ReportTest): string {
-  const [result] = test.results;
-  return result && test.valid ? `${result.text} ${unitLabel(result.unit)}` : 'no valid result';
-}
-
 function freshPart({ fresh }: ReportContent): Content[] {
   if (fresh.length === 0) return [];
   return [
@@ -266,12 +261,9 @@ function verdictPart({ verdicts }: ReportContent): Content[] {
   ];
 }
 
-function remarksPart({ fresh, specimens, sets }: ReportContent): Content[] {
-  const all = [
-    ...fresh.flatMap((test) => test.remarks.map((text) => `${test.title}: ${text}`)),
-    ...specimens.flatMap(({ label, test }) => test.remarks.map((text) => `${label}: ${text}`)),
-    ...sets.flatMap((set) => set.remarks.map((text) => `${set.age}: ${text}`)),
-  ];
+function remarksPart(content: ReportContent): Content[] {
+  const { fresh, specimens } = content;
+  const all = remarksOf(content);
   const equipment = [
     ...new Set([...fresh, ...specimens.map(({ test }) => test)].flatMap((test) => test.equipment)),
   ];

@@ -1,6 +1,5 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
-import { unitLabel } from '@/core/quantity';
-import { breakWords, type ReportContent, type ReportTest, setName } from '@/core/report';
+import { breakWords, type ReportContent, remarksOf, resultText, setName } from '@/core/report';
 import { Card, Facts } from '../parts/Card';
 import { VerdictMark } from '../parts/Verdict';
 import { Working } from '../parts/Working';
@@ -9,11 +8,7 @@ import { SetCurves } from '../press/SetCurves';
 /** A report on the screen: the same content as its PDF. */
 export function ReportBody({ content }: { content: ReportContent }) {
   const { job, mix, placement, sample } = content;
-  const remarks = [
-    ...content.fresh.flatMap((test) => test.remarks.map((text) => `${test.title}: ${text}`)),
-    ...content.specimens.flatMap(({ label, test }) => test.remarks.map((text) => `${label}: ${text}`)),
-    ...content.sets.flatMap((set) => set.remarks.map((text) => `${set.age}: ${text}`)),
-  ];
+  const remarks = remarksOf(content);
   return (
     <Stack spacing={2}>
       <Box
@@ -95,11 +90,13 @@ export function ReportBody({ content }: { content: ReportContent }) {
               </TableHead>
               <TableBody>
                 {content.specimens.map((specimen) => (
-                  <TableRow key={specimen.label}>
-                    <TableCell className="mono">{specimen.label}</TableCell>
+                  <TableRow key={`${specimen.label} ${specimen.test.title}`}>
+                    <TableCell className="mono" sx={{ whiteSpace: 'nowrap' }}>
+                      {specimen.label}
+                    </TableCell>
                     <TableCell>{specimen.test.title}</TableCell>
-                    <TableCell>{specimen.designatedAge}</TableCell>
-                    <TableCell>{specimen.age}</TableCell>
+                    <TableCell sx={{ whiteSpace: 'nowrap' }}>{specimen.designatedAge}</TableCell>
+                    <TableCell sx={{ whiteSpace: 'nowrap' }}>{specimen.age}</TableCell>
                     <TableCell className="mono">
                       {specimen.test.readings.find(({ label }) => label === 'Maximum load')?.text}
                     </TableCell>
@@ -114,7 +111,7 @@ export function ReportBody({ content }: { content: ReportContent }) {
             </Table>
           </Box>
           {content.sets.map((set) => (
-            <Typography key={`${set.age}${set.cure}`} sx={{ mt: 1, fontWeight: 700 }}>
+            <Typography key={`${setName(set)} ${set.age} ${set.cure}`} sx={{ mt: 1, fontWeight: 700 }}>
               {`${setName(set)} at ${set.age}: ${set.value ? `${set.value} ${set.unit}` : set.what ? 'no mean' : 'no valid result'}${set.state === 'pending' ? ' so far' : ''}`}
             </Typography>
           ))}
@@ -145,7 +142,10 @@ export function ReportBody({ content }: { content: ReportContent }) {
       {content.sets
         .filter(({ lines }) => lines.length > 0)
         .map((set) => (
-          <Card key={`${set.age}${set.cure}`} title={`Working at ${set.age}`}>
+          <Card
+            key={`${setName(set)} ${set.age} ${set.cure}`}
+            title={`Working: ${setName(set)} at ${set.age}`}
+          >
             <Working lines={set.lines} />
           </Card>
         ))}
@@ -164,9 +164,4 @@ export function ReportBody({ content }: { content: ReportContent }) {
       </Card>
     </Stack>
   );
-}
-
-function resultText(test: ReportTest): string {
-  const [result] = test.results;
-  return result && test.valid ? `${result.text} ${unitLabel(result.unit)}` : 'no valid result';
 }
