@@ -27,7 +27,11 @@ export function Big({
       <Typography variant="overline" component="div" color="text.secondary">
         {name}
       </Typography>
-      <Typography component="div" className="mono" sx={{ fontSize: size, lineHeight: 1.05, fontWeight: 500 }}>
+      <Typography
+        component="div"
+        className="mono"
+        sx={{ fontSize: size, lineHeight: 1.05, pb: '0.1em', fontWeight: 500 }}
+      >
         <span data-testid={testId}>{text}</span>
         <Typography component="span" sx={{ fontSize: '1.2rem', ml: 1 }} color="text.secondary">
           {unit}

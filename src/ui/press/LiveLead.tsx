@@ -13,7 +13,14 @@ export function LiveLead({ run, data, readOnly }: InstrumentProps) {
     <Box sx={{ mb: 2 }}>
       <Typography sx={{ mb: machine?.live ? 1 : 0 }}>{pressBrief(test, data.system)}</Typography>
       {machine?.live ? (
-        <LinkButton href={`/runs/${data.runId}/press`} variant="contained" size="large" fullWidth>
+        <LinkButton
+          href={`/runs/${data.runId}/press`}
+          variant={
+            run.method.press && run.readings.values[run.method.press.fields.load] ? 'outlined' : 'contained'
+          }
+          size="large"
+          fullWidth
+        >
           {`Follow ${machine.number} live`}
         </LinkButton>
       ) : null}
