@@ -52,3 +52,14 @@ export async function expectAccessible(page: Page): Promise<void> {
   });
   expect(found).toEqual([]);
 }
+
+/** Finds a specimen by scanning its label, and goes to the bench with it. */
+export async function toBench(page: Page, label: string): Promise<void> {
+  await page.goto('/today');
+  await page.keyboard.press('/');
+  await page.keyboard.type(label);
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/specimens/**');
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await page.waitForURL('**/bench/**');
+}

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signedIn } from './helpers';
+import { expectAccessible, signedIn, toBench } from './helpers';
 
 const PRISMS = ['PMF-042-G1', 'PMF-042-G2', 'PMF-042-G3'];
 
@@ -29,12 +29,7 @@ test('prisms are capped together, each cap stamped, broken one after the other, 
 
   const strengths: string[] = [];
   for (const [index, label] of PRISMS.entries()) {
-    await page.goto('/today');
-    await page.keyboard.press('/');
-    await page.keyboard.type(label);
-    await page.keyboard.press('Enter');
-    await page.waitForURL('**/specimens/**');
-    await page.getByRole('link', { name: 'To the bench' }).click();
+    await toBench(page, label);
     await page.getByRole('button', { name: 'Start: grout prism' }).click();
     await page.waitForURL('**/runs/**');
     await page.getByRole('button', { name: 'PR-01', exact: false }).first().click();

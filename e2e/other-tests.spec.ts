@@ -1,14 +1,9 @@
 import { expect, type Page, test } from '@playwright/test';
-import { expectAccessible, signedIn } from './helpers';
+import { expectAccessible, signedIn, toBench } from './helpers';
 
 /** Opens a specimen by scanning its label, and starts a test of it. */
 async function start(page: Page, label: string, method: string): Promise<void> {
-  await page.goto('/today');
-  await page.keyboard.press('/');
-  await page.keyboard.type(label);
-  await page.keyboard.press('Enter');
-  await page.waitForURL('**/specimens/**');
-  await page.getByRole('link', { name: 'To the bench' }).click();
+  await toBench(page, label);
   await page.getByRole('button', { name: `Start: ${method}` }).click();
   await page.waitForURL('**/runs/**');
   await expect(page.getByRole('heading', { name: label })).toBeVisible();
@@ -139,12 +134,7 @@ test('a modulus is read over three loadings, agrees with itself, and leaves its 
   await page.keyboard.press('Control+Enter');
   await expect(page.getByText('This run is complete.')).toBeVisible();
   // The cylinder is whole: it still waits for its break.
-  await page.goto('/today');
-  await page.keyboard.press('/');
-  await page.keyboard.type('PMF-041-C');
-  await page.keyboard.press('Enter');
-  await page.waitForURL('**/specimens/**');
-  await page.getByRole('link', { name: 'To the bench' }).click();
+  await toBench(page, 'PMF-041-C');
   await expect(page.getByRole('button', { name: 'Start: cylinder compression' })).toBeVisible();
   await page.close();
 });
