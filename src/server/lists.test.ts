@@ -37,9 +37,7 @@ describe('a search', () => {
     expect((await labels('LST-002')).length).toBe(4);
   });
   it('finds jobs by number and owner, samples by where they were placed', async () => {
-    expect(await labels('L_T')).toContain(
-      `job ${(await jobList(fresh.db, site.actors.manager))[0]?.number} ${(await jobList(fresh.db, site.actors.manager))[0]?.name}`,
-    );
+    expect(await labels('L_T')).toEqual(['job L_T Test quay']);
     expect((await labels('wall a')).filter((hit) => hit.startsWith('sample')).toSorted()).toEqual([
       'sample LST-001',
       'sample LST-002',
@@ -64,12 +62,10 @@ describe('a search', () => {
 describe('the jobs', () => {
   it('say what is going on in each, by number', async () => {
     const jobs = await jobList(fresh.db, site.actors.laboratory);
-    expect(jobs.map(({ number, placements, samples }) => [number, placements, samples])).toEqual(
-      [
-        ['LST', 1, 2],
-        ['L_T', 1, 0],
-      ].toSorted(([a], [b]) => String(a).localeCompare(String(b))),
-    );
+    expect(jobs.map(({ number, placements, samples }) => [number, placements, samples])).toEqual([
+      ['L_T', 1, 0],
+      ['LST', 1, 2],
+    ]);
     expect((await jobList(fresh.db, client)).map(({ number }) => number)).toEqual(['LST']);
   });
   it('list their samples with how many of each are broken', async () => {
