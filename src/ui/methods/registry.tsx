@@ -68,7 +68,7 @@ export function instrumentsOf(method: Method, step: string): readonly ComponentT
   const own = OWN[method.id as MethodId]?.[step];
   return [
     ...(press?.steps.setup === step ? [SpacerView] : []),
-    ...(press?.steps.load === step ? [PressRates, DialReader, LoadLog] : []),
+    ...(press?.steps.load === step ? [DialReader, PressRates, LoadLog] : []),
     ...(own ? [own] : []),
   ];
 }

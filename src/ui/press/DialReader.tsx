@@ -48,7 +48,11 @@ export function DialReader({ run, data, readOnly }: InstrumentProps) {
           drag={drag}
         />
         <Box sx={{ flex: 1, minWidth: 200 }}>
-          <Typography className="mono" sx={{ fontSize: '2.4rem', lineHeight: 1.1 }} aria-live="polite">
+          <Typography
+            className="mono"
+            sx={{ fontSize: '2rem', lineHeight: 1.1, whiteSpace: 'nowrap' }}
+            aria-live="polite"
+          >
             {plainOf(peak, unit)}
           </Typography>
           <Typography color="text.secondary" sx={{ mb: 1 }}>
