@@ -154,7 +154,8 @@ export function PressView({
   useEffect(() => {
     if (!asksAxis) return;
     const onKey = (event: KeyboardEvent): void => {
-      if (event.key !== 'u' || event.ctrlKey || event.metaKey || event.altKey) return;
+      const typing = (event.target as HTMLElement).closest('input:not([type=range]), textarea');
+      if (event.key !== 'u' || event.ctrlKey || event.metaKey || event.altKey || typing) return;
       event.preventDefault();
       save(AXIS, 'true');
     };
