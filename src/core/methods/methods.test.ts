@@ -170,3 +170,12 @@ describe('limits register', () => {
     expect(outcome.findings[0]?.limit?.status).toBe('set by the laboratory');
   });
 });
+
+it('a row of caps whose strength is only commas is said to be unreadable', () => {
+  const capping = findMethod('capping') as Method;
+  const { input } = usableInput(capping, { system: 'SI', thickness: 'X-1;,;4.6' });
+  const { findings } = capping.compute(input, {});
+  expect(findings.some(({ fields, message }) => fields.includes('thickness') && message.includes(','))).toBe(
+    true,
+  );
+});

@@ -57,7 +57,7 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
   const unit = LENGTH_UNIT[system];
   const rows: Measured[] = endRows(input.thickness).map(({ label, cells }) => {
     const [strengthCell = '', ...rest] = cells;
-    const strength = /^[\d,]+(\.\d+)?$/u.test(strengthCell)
+    const strength = /^\d[\d,]*(\.\d+)?$/u.test(strengthCell)
       ? exact(strengthCell.replaceAll(',', ''))
       : undefined;
     const { values, bad } = lengthsOf(rest, unit);
