@@ -48,8 +48,8 @@ interface Hands {
 
 /**
  * The low test of the scenario is followed up: three cores drilled, bagged, capped together and broken.
+ * Nothing is done while the cores would not be broken yet.
  * @param brokenAt when the last cylinder of the low test was broken
- * @returns false, with nothing done, while the cores would not be broken yet
  */
 export async function addCores(
   db: Database,
@@ -57,14 +57,14 @@ export async function addCores(
   sampleId: string,
   brokenAt: number,
   now: Date,
-): Promise<boolean> {
+): Promise<void> {
   const asked = DateTime.fromMillis(brokenAt, { zone: JOB.zone }).plus({ days: 4 });
   const day = asked.weekday > 5 ? asked.plus({ days: 8 - asked.weekday }) : asked;
   const on = (days: number, hour: number, minute: number): DateTime =>
     day.plus({ days }).set({ hour, minute, second: 0, millisecond: 0 });
   const iso = (at: DateTime): string => at.toUTC().toISO() ?? '';
   const tested = on(6, 14, 5);
-  if (tested.plus({ hours: 1 }).toMillis() > now.getTime()) return false;
+  if (tested.plus({ hours: 1 }).toMillis() > now.getTime()) return;
   const drilled = on(0, 9, 10);
   const location = 'Footing line, bay 2, mid-height';
   await act(
@@ -158,5 +158,4 @@ export async function addCores(
   }
   const thickness = cores.map(({ label }, place) => `${label},${CORES[place]?.caps}`).join('\n');
   await read('laboratory', batch.runId, { thickness }, tested.plus({ minutes: 40 }).toMillis(), true);
-  return true;
 }

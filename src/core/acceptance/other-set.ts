@@ -62,7 +62,7 @@ export function otherSet(
       step: limits.number(step, system),
       source: of(step),
     });
-    if (values.length > 1) rangeLine(sheet, values, of(range));
+    rangeLine(sheet, values, of(range));
     return sheet.lines;
   };
   if (kind === 'cube') {

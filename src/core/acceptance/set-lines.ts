@@ -32,7 +32,7 @@ export function meanLine(
 
 /**
  * Adds the range of a set to its sheet, as a percentage of its mean.
- * @returns the range; zero for fewer than two strengths, which have none
+ * @returns the range; zero, and no line, for fewer than two strengths
  */
 export function rangeLine(sheet: Sheet, values: readonly Exact[], source: Source): Exact {
   const range = rangePercent(values);

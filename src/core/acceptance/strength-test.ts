@@ -11,7 +11,6 @@ import {
   type System,
   type UnitId,
 } from '../quantity';
-import { rangePercent } from '../statistics';
 import { type Finding, finding, plain, Sheet, standard, type WorkingLine } from '../working';
 import { meanLine, rangeLine } from './set-lines';
 
@@ -214,12 +213,11 @@ function rangeFinding(
   limits: Limits,
   sheet: Sheet,
 ): Finding[] {
-  const range = rangePercent(values);
   const size = used[0]?.size;
-  if (!range || !size || (values.length !== 2 && values.length !== 3)) return [];
+  if (!size || (values.length !== 2 && values.length !== 3)) return [];
   const id: LimitId = `set.${values.length}x${isLargeCylinder(size) ? '6x12' : '4x8'}` as LimitId;
   const limit = limits.of(id, system);
-  rangeLine(sheet, values, limit.source);
+  const range = rangeLine(sheet, values, limit.source);
   if (isWithin(range, limit)) return [];
   return [
     finding({

@@ -1,6 +1,6 @@
 import type { Verdict } from '../acceptance';
 import type { Conformity, Result } from '../methods';
-import { unitLabel } from '../quantity';
+import { withUnit } from '../quantity';
 import type { CurvePoint } from '../signals';
 import type { WorkingLine } from '../working';
 
@@ -107,7 +107,7 @@ export interface ReportContent {
 export function resultText({ results, valid }: Pick<ReportTest, 'results' | 'valid'>): string {
   if (!valid) return 'no valid result';
   const [result] = results;
-  return result ? `${result.text} ${unitLabel(result.unit)}` : 'done';
+  return result ? withUnit(result.text, result.unit) : 'done';
 }
 
 /** Every departure and remark of a report, each with what it is about, in the order of the report. */

@@ -40,6 +40,19 @@ export function testsIn(seconds: Float64Array, load: Float64Array): LogPart[] {
   return parts.length > 0 ? parts : [{ from: 0, to: load.length, peak: largest, at: 0 }];
 }
 
+/**
+ * The test that was chosen among those in a log; the log itself where it holds one only.
+ * @returns undefined when there is no such part
+ */
+export function chosenPart(
+  log: { readonly seconds: Float64Array; readonly load: Float64Array },
+  parts: readonly LogPart[],
+  part = 0,
+): { readonly seconds: Float64Array; readonly load: Float64Array } | undefined {
+  const chosen = parts[part];
+  return chosen && (parts.length > 1 ? partOf(log, chosen) : log);
+}
+
 /** One of the tests of a log, its time from its own beginning. */
 export function partOf(
   log: { readonly seconds: Float64Array; readonly load: Float64Array },

@@ -20,9 +20,9 @@ import { logBand } from '@/core/methods/press';
 import type { UnitId } from '@/core/quantity';
 import {
   analyseLog,
+  chosenPart,
   type LogAnalysis,
   type LogMapping,
-  partOf,
   readLoadLog,
   testsIn,
   thinned,
@@ -118,9 +118,8 @@ export const keepLoadLog = defineUseCase({
       refuseFields({ data: 'No two rows of time and load could be read: look at columns and units.' });
     }
     const parts = testsIn(log.seconds, log.load);
-    const chosen = parts[input.part ?? 0];
-    if (!chosen) return refuseFields({ part: `There are ${parts.length} tests in this file.` });
-    const own = parts.length > 1 ? partOf(log, chosen) : log;
+    const own = chosenPart(log, parts, input.part);
+    if (!own) return refuseFields({ part: `There are ${parts.length} tests in this file.` });
     const analysis = analyseLog({ ...own, ...logBand(test, system, limitsOf(setup)) });
     await tx.insert(loadLogs).values({
       id: input.id,

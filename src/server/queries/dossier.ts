@@ -250,6 +250,11 @@ function runsOf(views: readonly RunView[]): Pick<SpecimenView, 'run' | 'whole'> 
   return { run: views.filter((view) => !isWhole(view)).at(-1) ?? null, whole: views.filter(isWhole) };
 }
 
+/** Every run of a specimen: what left it whole before its break. */
+export function everyRun({ whole, run }: Pick<SpecimenView, 'run' | 'whole'>): readonly RunView[] {
+  return run ? [...whole, run] : whole;
+}
+
 /** What a client may see of a specimen: its runs only once a signed report rests on them. */
 export function withoutUnreleased(views: readonly SpecimenView[]): SpecimenView[] {
   return views.map((view) => ({

@@ -3,7 +3,7 @@ import { gunzip } from 'node:zlib';
 import { desc, eq } from 'drizzle-orm';
 import { findMethod, limitsOf, usableInput } from '@/core/methods';
 import { logBand } from '@/core/methods/press';
-import { analyseLog, cleanedCsv, partOf, readLoadLog, testsIn } from '@/core/signals';
+import { analyseLog, chosenPart, cleanedCsv, readLoadLog, testsIn } from '@/core/signals';
 import type { Queryable } from '@/db/client';
 import { loadLogs } from '@/db/schema';
 import { NotFound } from '../errors';
@@ -53,9 +53,7 @@ export async function logFile(db: Queryable, actor: Actor, runId: string, form: 
   const test = method?.press?.test(usableInput(method, typed).input, setup);
   if (!test) throw new NotFound('The specimen’s size');
   const log = readLoadLog(file.toString('utf8'), kept.mapping, system === 'US' ? 'lbf' : 'kN');
-  const parts = testsIn(log.seconds, log.load);
-  const chosen = parts[kept.mapping.part ?? 0];
-  const own = chosen && parts.length > 1 ? partOf(log, chosen) : log;
+  const own = chosenPart(log, testsIn(log.seconds, log.load), kept.mapping.part) ?? log;
   const request = { seconds: own.seconds, load: own.load, ...logBand(test, system, limitsOf(setup)) };
   return { name: form, type: 'text/csv; charset=utf-8', body: cleanedCsv(request, analyseLog(request)) };
 }

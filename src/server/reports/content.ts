@@ -9,7 +9,7 @@ import { ageText, durationText } from '@/core/windows';
 import { type Finding, isReportable, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { curvesOf, type RunCurve } from '../queries/curves';
-import { type RunView, type SpecimenView, sampleDossier } from '../queries/dossier';
+import { everyRun, type RunView, type SpecimenView, sampleDossier } from '../queries/dossier';
 import { mixSeries } from '../queries/series';
 import type { Actor } from '../use-case';
 
@@ -41,9 +41,10 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
   const label = sampleLabel(job.number, sample.number);
   const complete = (run: RunView): boolean => run.state === 'complete' && run.outcome !== null;
   const fresh = dossier.fresh.filter(complete);
-  // What left a specimen whole stands before its break.
   const tested = dossier.specimens.flatMap((view) =>
-    [...view.whole, ...(view.run ? [view.run] : [])].filter(complete).map((run) => ({ view, run })),
+    everyRun(view)
+      .filter(complete)
+      .map((run) => ({ view, run })),
   );
   const runs = [...fresh, ...tested.map(({ run }) => run)];
   const curves = await curvesOf(
@@ -166,7 +167,7 @@ function projectRows(limits: Limits, system: System): string[] {
 }
 
 function hindrancesOf(run: RunView, views: readonly SpecimenView[]): string[] {
-  const specimen = views.find((view) => [view.run, ...view.whole].some((each) => each?.id === run.id));
+  const specimen = views.find((view) => everyRun(view).some(({ id }) => id === run.id));
   const what = specimen?.label ?? findMethod(run.method)?.title ?? run.method;
   return run.openReasons.map((id) => {
     const found = run.outcome?.findings.find((each) => each.id === id);

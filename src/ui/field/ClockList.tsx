@@ -37,14 +37,7 @@ export function RunningClocks({ clocks }: { clocks: readonly ClockReading[] }) {
             sx={{ py: 0.5, borderBottom: 1, borderColor: 'divider' }}
           >
             <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, color: look.colour }}>
-              <Box
-                component="span"
-                className="mono"
-                aria-hidden="true"
-                sx={{ whiteSpace: 'pre', flexShrink: 0 }}
-              >
-                {look.mark}
-              </Box>
+              <Mark>{look.mark}</Mark>
               <Typography
                 sx={{ flexGrow: 1, textDecoration: reading.state === 'over' ? 'line-through' : 'none' }}
               >
@@ -69,6 +62,15 @@ export function RunningClocks({ clocks }: { clocks: readonly ClockReading[] }) {
   );
 }
 
+/** The sign of a clock's state; it never breaks over two lines. */
+function Mark({ children }: { children: string }) {
+  return (
+    <Box component="span" className="mono" aria-hidden="true" sx={{ whiteSpace: 'pre', flexShrink: 0 }}>
+      {children}
+    </Box>
+  );
+}
+
 /** The clocks that ended: how long they took against what is allowed, and what a missed one asks for. */
 export function DoneClocks({ clocks }: { clocks: readonly ClockReading[] }) {
   return (
@@ -79,14 +81,7 @@ export function DoneClocks({ clocks }: { clocks: readonly ClockReading[] }) {
         return (
           <Box key={reading.clock.id} role="listitem" sx={{ py: 0.25 }}>
             <Box sx={{ display: 'flex', gap: 1, color: look.colour, alignItems: 'baseline' }}>
-              <Box
-                component="span"
-                className="mono"
-                aria-hidden="true"
-                sx={{ whiteSpace: 'pre', flexShrink: 0 }}
-              >
-                {look.mark}
-              </Box>
+              <Mark>{look.mark}</Mark>
               <Typography variant="body2" sx={{ flexGrow: 1 }}>
                 {reading.clock.title}
               </Typography>

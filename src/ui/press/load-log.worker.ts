@@ -2,9 +2,9 @@ import { expose } from 'comlink';
 import type { UnitId } from '@/core/quantity';
 import {
   analyseLog,
+  chosenPart,
   type LogMapping,
   type LogRequest,
-  partOf,
   readLoadLog,
   testsIn,
   thinned,
@@ -28,8 +28,7 @@ const logWorker = {
     const began = performance.now();
     const log = readLoadLog(text, mapping, unit, onProgress);
     const parts = testsIn(log.seconds, log.load);
-    const chosen = parts[part] ?? parts[0];
-    const own = chosen && parts.length > 1 ? partOf(log, chosen) : log;
+    const own = chosenPart(log, parts, part) ?? chosenPart(log, parts) ?? log;
     const analysis = analyseLog({ ...own, ...band });
     const { unread, examples, turned, beside } = log;
     return {

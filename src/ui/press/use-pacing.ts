@@ -24,12 +24,13 @@ export function usePacing(on: boolean, view: PressView | null, band: { low: numb
     const second = setTimeout(() => signal(NEAR_PITCH, 0.08), NEAR_MS);
     return () => clearTimeout(second);
   }, [on, near]);
-  const pitch = view ? pacePitch(view, band) : null;
+  // Every view is looked at: a rate that stands still off its band goes on sounding.
   useEffect(() => {
+    const pitch = view && pacePitch(view, band);
     if (!on || pitch === null) return;
     const at = Date.now();
     if (at - last.current < PACE_MS) return;
     last.current = at;
     signal(pitch, 0.15);
-  }, [on, pitch]);
+  }, [on, view, band]);
 }

@@ -29,7 +29,7 @@ export function pressFindings(about: About): Finding[] {
   return [
     ...(loaded
       ? rangeFindings(about, machine)
-      : [...fitFindings(about, machine), ...faceFindings(about, machine)]),
+      : [...fitFindings(about, machine), ...largeFace(about, machine), ...faceFindings(about, machine)]),
     ...indicatorFindings(about, machine),
     ...spacerFindings(about, machine),
     ...placeFindings(about),
@@ -136,7 +136,6 @@ function faceFindings({ input, use, test, setup, limits }: About, machine: Equip
       }),
     );
   }
-  found.push(...largeFace(facts?.upperFace, { input, use, test, setup, limits }));
   const day = dayOf(undefined, setup);
   const months = limits.of('machine.seat', system);
   const due = facts?.seatOiledOn
@@ -172,9 +171,9 @@ const FACE_SIZES = [
 const OF_SIZE = '1.03';
 
 /** An upper face so large that its seat hardly tilts on the specimen. */
-function largeFace(text: string | undefined, { input, use, test, limits }: About): Finding[] {
+function largeFace({ input, use, test, limits }: About, machine: EquipmentFacts): Finding[] {
   const { system } = input;
-  const face = setupMeasure(text, 'length', LENGTH_UNIT[system]);
+  const face = setupMeasure(machine.machine?.upperFace, 'length', LENGTH_UNIT[system]);
   const { width } = test ?? {};
   if (!face || !width || !test?.round) return [];
   const size = FACE_SIZES.find(([, nominal]) =>

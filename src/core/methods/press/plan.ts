@@ -1,9 +1,9 @@
 import type { Limits } from '../../limits';
 import { mouldText } from '../../moulds';
-import { plainOf, roundedText, type System, unitLabel } from '../../quantity';
+import { plainOf, type System, unitLabel } from '../../quantity';
 import type { PlanItem, PressTest } from '../contract';
 import { type EquipmentFacts, limitsOf, type RunSetup } from '../setup';
-import { loadBand, rateItems } from './rates';
+import { bandText, loadBand, rateItems } from './rates';
 import { FORCE_UNIT, STRESS_UNIT } from './units';
 
 /**
@@ -53,9 +53,7 @@ export function pressPlan(
 /** How far the load will go and the rate to keep, in one line. */
 export function pressBrief(test: PressTest, system: System): string {
   const unit = FORCE_UNIT[system];
-  const { low, high } = loadBand(test, system);
-  const place = system === 'US' ? '1' : '0.01';
-  const rate = `${roundedText(low, place)} to ${roundedText(high, place)} ${unitLabel(unit)}/s`;
+  const rate = bandText(loadBand(test, system), system);
   const { expected } = test;
   if (!expected) return test.from === 'half' ? `From half of the load on keep ${rate}.` : `Keep ${rate}.`;
   const most = `About ${plainOf(expected, unit)} is expected`;

@@ -38,6 +38,12 @@ export function loadBand(test: PressTest, system: System): LoadBand {
   return { low, high, target: low.plus(high).div(2) };
 }
 
+/** The band of the rate as load a second, in words: `352 to 528 lbf/s`. */
+export function bandText({ low, high }: Pick<LoadBand, 'low' | 'high'>, system: System): string {
+  const place = system === 'US' ? '1' : '0.01';
+  return `${roundedText(low, place)} to ${roundedText(high, place)} ${unitLabel(FORCE_UNIT[system])}/s`;
+}
+
 /** The dial of a machine, in the unit of the run; undefined for a digital one or where its marks are not known. */
 export function dialOf(machine: EquipmentFacts | undefined, system: System): Dial | undefined {
   const facts = machine?.machine;
@@ -85,7 +91,7 @@ export function rateItems(
   const items: PlanItem[] = [
     {
       label: 'Rate at the machine',
-      text: `${roundedText(low, place)} to ${roundedText(high, place)} ${unit}/s`,
+      text: bandText({ low, high }, system),
       note: `${test.band.text}${where}`,
     },
     {

@@ -7,6 +7,7 @@ import { mouldOf, mouldText } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
+import { everyRun } from '@/server/queries/dossier';
 import { specimenDetail } from '@/server/queries/specimen';
 import { specifiedFor } from '@/server/specified';
 import { Card } from '@/ui/parts/Card';
@@ -29,7 +30,7 @@ export default async function BenchPage({
   const actor = await pageActor();
   const { specimen, dossier } = await pageData(() => specimenDetail(database(), actor, id));
   // One that was left whole by its first test is still to be broken.
-  const open = [specimen.run, ...specimen.whole].find((each) => each?.state === 'open');
+  const open = everyRun(specimen).find((run) => run.state === 'open');
   if (open) redirect(`/runs/${open.id}`);
   if (specimen.run && specimen.testedAt !== null) redirect(`/runs/${specimen.run.id}`);
   const { job, mix, placement, limits } = dossier;

@@ -81,7 +81,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
           </Typography>
         ) : null}
         <LinkButton href={`/bench/${specimen.id}`} variant="contained" sx={main ? {} : { ml: 'auto' }}>
-          {specimen.run || specimen.whole.some(({ state: done }) => done === 'open')
+          {specimen.run || specimen.whole.some((run) => run.state === 'open')
             ? 'Open the run sheet'
             : 'To the bench'}
         </LinkButton>
