@@ -1,32 +1,96 @@
+import 'reflect-metadata';
 import pg from 'pg';
+import { openDatabase } from '../src/db/client';
 import { migrateDatabase } from '../src/db/migrate';
+import { loadDemo } from '../src/demo/load';
+
+/** Who the database is made for: its address as the superuser, and the passwords of the two roles that use it. */
+export interface DatabasePlan {
+  readonly rootUrl: string;
+  readonly ownerPassword: string;
+  readonly appPassword: string;
+}
 
 /**
- * Creates a database if it is not there, lets the application's role in, and migrates it.
- * Arguments by environment: BRICOLE_OWNER_URL (of the database), BRICOLE_APP_PASSWORD.
+ * Creates a database if it is not there and brings it up to the newest schema. It belongs to bricole_owner, who is no
+ * superuser; bricole_app may use what is in it and make nothing in it, not even a temporary table.
+ * @param first fills a database that is made now. It is made under another name and takes its own only when it is
+ *   whole, so that a first start that was ended in the middle begins again from nothing.
+ * @returns true when it was made now
  */
-export async function prepareDatabase(ownerUrl: string, appPassword: string): Promise<void> {
-  const url = new URL(ownerUrl);
-  const name = url.pathname.slice(1);
-  url.pathname = '/postgres';
-  const admin = new pg.Client({ connectionString: url.href });
-  await admin.connect();
+export async function prepareDatabase(
+  plan: DatabasePlan,
+  first?: (appUrl: string) => Promise<void>,
+): Promise<boolean> {
+  const name = new URL(plan.rootUrl).pathname.slice(1);
+  const unfinished = `${name}_unfinished`;
+  const at = (database: string, user?: string, password?: string): string => {
+    const url = new URL(plan.rootUrl);
+    url.pathname = `/${database}`;
+    if (user) url.username = user;
+    if (password) url.password = password;
+    return url.href;
+  };
+  const root = new pg.Client({ connectionString: at('postgres') });
+  await root.connect();
   try {
-    const there = await admin.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
-    if (there.rowCount === 0) await admin.query(`CREATE DATABASE ${admin.escapeIdentifier(name)}`);
-    await admin.query(
-      `DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'bricole_app') THEN CREATE ROLE bricole_app; END IF; END $$`,
-    );
-    await admin.query(`ALTER ROLE bricole_app LOGIN PASSWORD ${admin.escapeLiteral(appPassword)}`);
+    await makeRoles(root, plan);
+    const { rowCount } = await root.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
+    if (rowCount !== 0) {
+      await migrateDatabase(at(name, 'bricole_owner', plan.ownerPassword));
+      return false;
+    }
+    const [made, whole] = [root.escapeIdentifier(unfinished), root.escapeIdentifier(name)];
+    await root.query(`DROP DATABASE IF EXISTS ${made} WITH (FORCE)`);
+    await root.query(`CREATE DATABASE ${made} OWNER bricole_owner`);
+    await root.query(`REVOKE ALL ON DATABASE ${made} FROM PUBLIC`);
+    await root.query(`GRANT CONNECT ON DATABASE ${made} TO bricole_app`);
+    await migrateDatabase(at(unfinished, 'bricole_owner', plan.ownerPassword));
+    await first?.(at(unfinished, 'bricole_app', plan.appPassword));
+    await root.query(`ALTER DATABASE ${made} RENAME TO ${whole}`);
+    return true;
   } finally {
-    await admin.end();
+    await root.end();
   }
-  await migrateDatabase(ownerUrl);
+}
+
+async function makeRoles(root: pg.Client, { ownerPassword, appPassword }: DatabasePlan): Promise<void> {
+  for (const [role, password] of [
+    ['bricole_owner', ownerPassword],
+    ['bricole_app', appPassword],
+  ] as const) {
+    const { rowCount } = await root.query('SELECT 1 FROM pg_roles WHERE rolname = $1', [role]);
+    if (rowCount === 0) await root.query(`CREATE ROLE ${role}`);
+    await root.query(
+      `ALTER ROLE ${role} LOGIN NOSUPERUSER NOCREATEROLE NOCREATEDB PASSWORD ${root.escapeLiteral(password)}`,
+    );
+  }
+}
+
+async function withDemo(appUrl: string): Promise<void> {
+  const { db, pool } = openDatabase(appUrl);
+  try {
+    await loadDemo(db, new Date());
+  } finally {
+    await pool.end();
+  }
 }
 
 if (process.argv[1]?.endsWith('prepare-database.ts')) {
-  const { BRICOLE_OWNER_URL, BRICOLE_APP_PASSWORD } = process.env;
-  if (!BRICOLE_OWNER_URL || !BRICOLE_APP_PASSWORD)
-    throw new Error('BRICOLE_OWNER_URL and BRICOLE_APP_PASSWORD');
-  await prepareDatabase(BRICOLE_OWNER_URL, BRICOLE_APP_PASSWORD);
+  const { BRICOLE_ROOT_URL, BRICOLE_OWNER_PASSWORD, BRICOLE_APP_PASSWORD } = process.env;
+  if (!BRICOLE_ROOT_URL || !BRICOLE_OWNER_PASSWORD || !BRICOLE_APP_PASSWORD)
+    throw new Error('BRICOLE_ROOT_URL, BRICOLE_OWNER_PASSWORD and BRICOLE_APP_PASSWORD');
+  const demo = process.argv.includes('--demo');
+  const made = await prepareDatabase(
+    {
+      rootUrl: BRICOLE_ROOT_URL,
+      ownerPassword: BRICOLE_OWNER_PASSWORD,
+      appPassword: BRICOLE_APP_PASSWORD,
+    },
+    demo ? withDemo : undefined,
+  );
+  if (demo)
+    process.stdout.write(
+      made ? 'bricole: demo scenario loaded\n' : 'bricole: data is there already; kept as it is\n',
+    );
 }

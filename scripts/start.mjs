@@ -62,13 +62,9 @@ await main(async () => {
   try {
     const databaseUrl = cluster.appUrl('bricole');
     say('preparing the database');
-    run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/prepare-database.ts'], {
-      sentence: 'the database could not be migrated',
-      env: { BRICOLE_OWNER_URL: cluster.ownerUrl('bricole'), BRICOLE_APP_PASSWORD: cluster.appPassword },
-    });
-    run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demo.ts'], {
-      sentence: 'the demo scenario could not be loaded',
-      env: { BRICOLE_DATABASE_URL: databaseUrl },
+    run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/prepare-database.ts', '--demo'], {
+      sentence: 'the database could not be prepared',
+      env: cluster.prepareEnv('bricole'),
     });
     if (!dev) buildApplication();
     const port = await freePort(Number(process.env.PORT ?? 3000));

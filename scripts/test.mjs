@@ -70,10 +70,9 @@ async function vitest(env) {
 async function playwright(cluster) {
   const database = `e2e_${Date.now()}`;
   const app = cluster.appUrl(database);
-  run('node', [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts'], {
-    env: { BRICOLE_OWNER_URL: cluster.ownerUrl(database), BRICOLE_APP_PASSWORD: cluster.appPassword },
+  run('node', [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts', '--demo'], {
+    env: cluster.prepareEnv(database),
   });
-  run('node', [tool('tsx/dist/cli.mjs'), 'scripts/load-demo.ts'], { env: { BRICOLE_DATABASE_URL: app } });
   buildApplication();
   const port = await freePort(3900);
   const url = `http://127.0.0.1:${port}`;
@@ -132,12 +131,10 @@ await main(async () => {
     const cluster = await startCluster('test-database', { durable: false });
     try {
       run('node', [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts'], {
-        env: {
-          BRICOLE_OWNER_URL: cluster.ownerUrl('bricole_test'),
-          BRICOLE_APP_PASSWORD: cluster.appPassword,
-        },
+        env: cluster.prepareEnv('bricole_test'),
       });
       const env = {
+        BRICOLE_TEST_ROOT_URL: cluster.rootUrl('postgres'),
         BRICOLE_TEST_OWNER_URL: cluster.ownerUrl('postgres'),
         BRICOLE_TEST_APP_URL: cluster.appUrl('postgres'),
       };

@@ -27,6 +27,7 @@ import { makeSpecimens, takeSample } from '@/server/actions/samples';
 import { registerSmall } from '@/server/actions/small-specimens';
 import { recordEvent } from '@/server/actions/specimens';
 import { runViews, specimenViews } from '@/server/queries/dossier';
+import { reportDetail } from '@/server/queries/reports';
 import { mixSeries } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
@@ -478,7 +479,10 @@ class Loader {
       if (!plan) continue;
       const at = Math.min(plan.sampledAt + 29 * 24 * HOUR, this.now.getTime() - 20 * MINUTE);
       const { reportId } = await this.act('laboratory', prepareReport, { sampleId }, at);
-      if (plan.report === 'signed') await this.act('reviewer', signReport, { reportId }, at + 15 * MINUTE);
+      if (plan.report === 'signed') {
+        const { seen } = await reportDetail(this.db, this.actors.reviewer, reportId);
+        await this.act('reviewer', signReport, { reportId, seen }, at + 15 * MINUTE);
+      }
     }
   }
 

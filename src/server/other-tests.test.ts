@@ -1,6 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freshDatabase } from '@/testing/database';
-import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
+import {
+  AT_28_DAYS,
+  breakSpecimen,
+  makeSample,
+  makeSite,
+  readingsOf,
+  type Site,
+  signShown,
+} from '@/testing/site';
 import { prepareReport, signReport } from './actions/reports';
 import { acceptReason, completeRun, saveReadings, startRun } from './actions/runs';
 import { sampleDossier, withoutUnreleased } from './queries/dossier';
@@ -116,7 +124,7 @@ describe('a test that leaves its specimen whole', () => {
     const shown = async () => withoutUnreleased((await dossierOf(sampleId)).specimens)[0];
     expect(await shown()).toMatchObject({ run: null, whole: [] });
     const { reportId } = await act(prepareReport, { sampleId });
-    await act(signReport, { reportId }, 'reviewer');
+    await signShown(site, reportId);
     expect((await shown())?.whole).toHaveLength(1);
     expect((await shown())?.run).not.toBeNull();
   });

@@ -5,7 +5,7 @@ import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
 import { registerCores } from './actions/cores';
 import { makeEndBatch } from './actions/ends';
-import { addLoad, handOver, planSampling } from './actions/field';
+import { addLoad, correctLoad, handOver, planSampling } from './actions/field';
 import {
   addEquipment,
   changeLimit,
@@ -29,7 +29,7 @@ import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, takeSample } from './actions/samples';
 import { registerSmall } from './actions/small-specimens';
-import { decideHold, leaveOut, recordEvent, takeBackIn } from './actions/specimens';
+import { decideHold, leaveOut, recordEvent, takeBackDiscard, takeBackIn } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
 import type { UseCase } from './use-case';
 
@@ -49,6 +49,8 @@ export const USE_CASES = {
   'leave-out': leaveOut,
   'draw-diameters': drawDiameters,
   'take-back-in': takeBackIn,
+  'take-back-discard': takeBackDiscard,
+  'correct-load': correctLoad,
   'correct-cast-time': correctCastTime,
   'record-event': recordEvent,
   'decide-hold': decideHold,

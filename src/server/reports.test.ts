@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { computeRecord } from '@/core/interchange';
 import { outcomes, readings, reports, samples } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
-import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site } from '@/testing/site';
+import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site, signShown } from '@/testing/site';
 import { openAmendment } from './actions/amendments';
 import { importResults, previewResults } from './actions/import';
 import { letClientSee } from './actions/people';
@@ -44,7 +44,7 @@ async function signed(sampleId: string, reason?: string) {
     { sampleId, ...(reason ? { reason } : {}) },
     later(30),
   );
-  await perform(site.db, site.actors.reviewer, signReport, { reportId }, later(40));
+  await signShown(site, reportId, later(40));
   return reportId;
 }
 
@@ -69,7 +69,7 @@ describe('a signed report', () => {
     await expect(fresh.owner.query('DELETE FROM reports WHERE id = $1', [reportId])).rejects.toMatchObject({
       code: 'BR001',
     });
-    await expect(perform(site.db, site.actors.reviewer, signReport, { reportId })).rejects.toThrow(Conflict);
+    await expect(signShown(site, reportId)).rejects.toThrow(Conflict);
   });
 
   it('locks what it rests on', async () => {
@@ -154,9 +154,7 @@ describe('a signed report', () => {
       { sampleId },
       later(30),
     );
-    const error = await perform(site.db, site.actors.reviewer, signReport, { reportId }).catch(
-      (caught: unknown) => caught,
-    );
+    const error = await signShown(site, reportId).catch((caught: unknown) => caught);
     expect((error as Conflict).details.hindrances).toHaveLength(3);
     const dossier = await sampleDossier(site.db, site.actors.reviewer, sampleId);
     for (const view of dossier.specimens) {
@@ -165,7 +163,7 @@ describe('a signed report', () => {
         await perform(site.db, site.actors.reviewer, acceptReason, { reasonId: reason.id });
       }
     }
-    await perform(site.db, site.actors.reviewer, signReport, { reportId });
+    await signShown(site, reportId);
     const { content } = await reportDetail(site.db, site.actors.reviewer, reportId);
     expect(content.specimens[0]?.test.remarks[0]).toContain('Reason recorded: Press was down.');
     expect(content.verdicts.map(({ state }) => state)).toContain('needs decision');
@@ -185,7 +183,7 @@ describe('a client', () => {
       (row) => row.sampleId === sampleId,
     );
     expect(before?.state).toBe('pending');
-    await perform(site.db, site.actors.reviewer, signReport, { reportId });
+    await signShown(site, reportId);
     expect((await reportList(site.db, client)).some(({ id }) => id === reportId)).toBe(true);
     const after = (await mixSeries(site.db, client, site.mixId)).rows.find(
       (row) => row.sampleId === sampleId,

@@ -63,6 +63,14 @@ export async function limitChangesAt(
   return { changes, revision: revision ?? rows.at(-1)?.revision ?? 0 };
 }
 
+/** The newest revision of the register, whoever set it: what a run that begins now is computed with for good. */
+export async function newestRevision(db: Queryable): Promise<number> {
+  const [row] = await db
+    .select({ newest: sql<number | null>`max(${limitChanges.revision})` })
+    .from(limitChanges);
+  return Number(row?.newest ?? 0);
+}
+
 /**
  * The register as it stands now.
  * @param job the project whose school and own document count; absent: the laboratory's

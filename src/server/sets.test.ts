@@ -2,7 +2,15 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { diameterLots } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
-import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
+import {
+  AT_28_DAYS,
+  breakSpecimen,
+  makeSample,
+  makeSite,
+  readingsOf,
+  type Site,
+  signShown,
+} from '@/testing/site';
 import { addEquipment, qualifyCompound } from './actions/gear';
 import { drawDiameters } from './actions/lots';
 import { prepareReport, signReport } from './actions/reports';
@@ -64,7 +72,7 @@ describe('leaving a specimen out of its set', () => {
     );
     for (const id of specimenIds) await breakSpecimen(site, id, '60,500');
     const { reportId } = await act(prepareReport, { sampleId });
-    await act(signReport, { reportId }, 'reviewer');
+    await signShown(site, reportId);
     await expect(act(leaveOut, { specimenId, ...fault, apart: 'yes' }, 'reviewer')).rejects.toThrow(
       /amendment/,
     );

@@ -8,19 +8,20 @@ import type { Actor } from '@/server/use-case';
 /** A fresh, migrated database for one test file, on the cluster that npm test started. */
 export async function freshDatabase(): Promise<{
   db: Database;
+  /** The owner of its tables, who is no superuser. */
   owner: pg.Pool;
   url: string;
   close: () => Promise<void>;
 }> {
-  const { BRICOLE_TEST_OWNER_URL, BRICOLE_TEST_APP_URL } = process.env;
-  if (!BRICOLE_TEST_OWNER_URL || !BRICOLE_TEST_APP_URL) {
+  const { BRICOLE_TEST_ROOT_URL, BRICOLE_TEST_OWNER_URL, BRICOLE_TEST_APP_URL } = process.env;
+  if (!BRICOLE_TEST_ROOT_URL || !BRICOLE_TEST_OWNER_URL || !BRICOLE_TEST_APP_URL) {
     throw new Error('these tests need the cluster that npm test starts (npm test -- vitest)');
   }
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const at = (url: string): string => Object.assign(new URL(url), { pathname: `/${name}` }).href;
-  const admin = new pg.Client({ connectionString: BRICOLE_TEST_OWNER_URL });
+  const admin = new pg.Client({ connectionString: BRICOLE_TEST_ROOT_URL });
   await admin.connect();
-  await admin.query(`CREATE DATABASE ${name}`);
+  await admin.query(`CREATE DATABASE ${name} OWNER bricole_owner`);
   await admin.end();
   await migrateDatabase(at(BRICOLE_TEST_OWNER_URL));
   const { db, pool } = openDatabase(at(BRICOLE_TEST_APP_URL), 8);
@@ -32,7 +33,7 @@ export async function freshDatabase(): Promise<{
     close: async () => {
       await pool.end();
       await owner.end();
-      const last = new pg.Client({ connectionString: BRICOLE_TEST_OWNER_URL });
+      const last = new pg.Client({ connectionString: BRICOLE_TEST_ROOT_URL });
       await last.connect();
       await last.query(`DROP DATABASE ${name} WITH (FORCE)`);
       await last.end();

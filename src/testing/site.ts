@@ -3,9 +3,11 @@ import type { Database } from '@/db/client';
 import { addCard, CARD_METHODS } from '@/server/actions/cards';
 import { addEquipment, recordVerification } from '@/server/actions/gear';
 import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
+import { signReport } from '@/server/actions/reports';
 import { completeRun, saveReadings, startRun } from '@/server/actions/runs';
 import { makeSpecimens, takeSample } from '@/server/actions/samples';
 import { specimenViews } from '@/server/queries/dossier';
+import { reportDetail } from '@/server/queries/reports';
 import { type Actor, perform } from '@/server/use-case';
 import { personOf } from './database';
 
@@ -202,4 +204,11 @@ export async function breakSpecimen(
   );
   await perform(db, actors.laboratory, completeRun, { runId, reasons: [], reasonForAll }, now);
   return runId;
+}
+
+/** Signs a report as it is shown at that moment. */
+export async function signShown(site: Site, reportId: string, now?: Date): Promise<void> {
+  const { db, actors } = site;
+  const { seen } = await reportDetail(db, actors.reviewer, reportId);
+  await perform(db, actors.reviewer, signReport, { reportId, seen }, now);
 }

@@ -15,6 +15,7 @@ export const SPECIMEN_EVENTS = [
   'quarantined',
   'lost',
   'discarded',
+  'discard taken back',
   'note',
 ] as const;
 

@@ -2,7 +2,6 @@ import { Transform } from 'class-transformer';
 import {
   IsBoolean,
   IsIn,
-  IsISO8601,
   IsNotEmpty,
   IsOptional,
   IsString,
@@ -11,7 +10,16 @@ import {
   type ValidationArguments,
 } from 'class-validator';
 import type { EventId } from '../clocks';
-import { type Dimension, type Measure, measureIn, parseMeasure, type System, type UnitId } from '../quantity';
+import {
+  type Dimension,
+  type Measure,
+  measureIn,
+  parseMeasure,
+  type System,
+  type UnitId,
+  unitLabel,
+} from '../quantity';
+import { IsInstant } from './instant-rules';
 
 /** Validation groups: in `partial` a half-filled run is valid so far, in `complete` required readings must be there. */
 export const PARTIAL = 'partial';
@@ -154,7 +162,7 @@ export function measureProblem(value: unknown, spec: MeasureSpec, system: System
   const measure = measureIn(parsed.measure, unit);
   const [low, high] = spec.possible[system];
   if (measure.value.lessThan(low) || measure.value.greaterThan(high)) {
-    return `${spec.label}: ${value.trim()} cannot be; it lies between ${low} and ${high} ${unit}. Check the digits and the unit.`;
+    return `${spec.label}: ${value.trim()} cannot be; it lies between ${low} and ${high} ${unitLabel(unit)}. Check the digits and the unit.`;
   }
   return null;
 }
@@ -201,21 +209,7 @@ export function InstantField(spec: Omit<InstantSpec, 'kind'>): PropertyDecorator
     const name = String(key);
     remember(target, { ...spec, kind: 'instant', name });
     common(target, name, spec);
-    IsISO8601(
-      { strict: true, strictSeparator: true },
-      { always: true, message: `${spec.label}: give date and time as 2031-05-14T09:30:00-04:00.` },
-    )(target, name);
-    registerDecorator({
-      name: 'hasOffset',
-      target: target.constructor,
-      propertyName: name,
-      options: { always: true },
-      validator: {
-        validate: (value: unknown) =>
-          value === undefined || (typeof value === 'string' && /T.*(?:Z|[+-]\d\d:?\d\d)$/u.test(value)),
-        defaultMessage: () => `${spec.label}: the offset from UTC is missing (Z or -04:00).`,
-      },
-    });
+    IsInstant(spec.label)(target, name);
   };
 }
 

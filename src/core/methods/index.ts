@@ -2,6 +2,7 @@ export * from './compound-facts';
 export * from './contract';
 export * from './equipment-checks';
 export * from './fields';
+export * from './instant-rules';
 export * from './kinds';
 export * from './machine-facts';
 export * from './pad-facts';

@@ -1,4 +1,5 @@
-import { IsArray, IsIn, IsISO8601, IsOptional, IsString } from 'class-validator';
+import { IsArray, IsIn, IsOptional, IsString } from 'class-validator';
+import { IsDay } from './instant-rules';
 import { MeasureText } from './measure-text';
 
 export const INDICATORS = ['digital', 'dial'] as const;
@@ -26,7 +27,7 @@ export class MachineFacts {
   @IsOptional() @IsArray() @MeasureText('length', { each: true }) spacers?: string[];
   @IsOptional() @IsIn(SPACER_PLACES) spacersUnder?: (typeof SPACER_PLACES)[number];
   /** The day the spherical seat was last cleaned and oiled. */
-  @IsOptional() @IsISO8601({ strict: true }) seatOiledOn?: string;
+  @IsOptional() @IsDay() seatOiledOn?: string;
   /** Which way the approach lever opens. */
   @IsOptional() @IsString() approachOpens?: string;
 }

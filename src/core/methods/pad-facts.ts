@@ -1,4 +1,5 @@
-import { IsIn, IsInt, IsISO8601, IsOptional, IsString, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, Min } from 'class-validator';
+import { IsDay } from './instant-rules';
 import { MeasureText } from './measure-text';
 
 export const DUROMETERS = ['50', '60', '70'] as const;
@@ -10,7 +11,7 @@ export class PadFacts {
   @IsOptional() @MeasureText('length') retainer?: string;
   @IsOptional() @MeasureText('length') pad?: string;
   @IsOptional() @MeasureText('length') thickness?: string;
-  @IsOptional() @IsISO8601({ strict: true }) inServiceOn?: string;
+  @IsOptional() @IsDay() inServiceOn?: string;
   /** Highest strength the material is qualified to, where it is. */
   @IsOptional() @MeasureText('stress') qualifiedTo?: string;
   /** Lowest strength it was shown at, where two levels were tested. */

@@ -5,7 +5,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsNumberString,
   IsObject,
@@ -19,6 +18,7 @@ import { type MouldSize, SPECIMEN_SIZES } from '../moulds';
 import type { RoundingMode } from '../quantity';
 import type { LogAnalysis, LogMapping, LogTrouble } from '../signals';
 import { CompoundFacts } from './compound-facts';
+import { IsDay, IsInstant, IsZone } from './instant-rules';
 import {
   EXPOSURES,
   type Exposure,
@@ -45,9 +45,9 @@ export function isCylinderSize(size: string): size is NominalSize {
 export class SpecimenFacts {
   @IsOptional() @IsString() label?: string;
   /** Casting instant, ISO 8601 with offset. */
-  @IsOptional() @IsISO8601({ strict: true }) castAt?: string;
+  @IsOptional() @IsInstant() castAt?: string;
   /** Where its age counts from, when it is not the casting: in the IS school the addition of the water. */
-  @IsOptional() @IsISO8601({ strict: true }) ageFrom?: string;
+  @IsOptional() @IsInstant() ageFrom?: string;
   /** Designated age, elapsed hours; absent for a held specimen. */
   @IsOptional() @IsInt() @Min(1) ageHours?: number;
   /** Age the specified strength is for; a younger specimen is expected to reach a share of it. */
@@ -87,7 +87,7 @@ export class EndsFacts {
   @IsIn(['sulfur', 'gypsum', 'ground']) kind: 'sulfur' | 'gypsum' | 'ground';
   @IsString() batch: string;
   /** The younger cap of this specimen where its caps are on record, else of the batch; or the end of grinding. */
-  @IsOptional() @IsISO8601({ strict: true }) finishedAt?: string;
+  @IsOptional() @IsInstant() finishedAt?: string;
   /** What the lot of compound proved, and what it was qualified to where it was. */
   @IsOptional() @MeasureText('stress') compound?: string;
   @IsOptional() @ValidateNested() @Type(() => CompoundFacts) qualified?: CompoundFacts;
@@ -112,7 +112,7 @@ export class BatchFacts {
 export class SampleFacts {
   @IsOptional() @IsString() label?: string;
   /** Final portion of the composite. */
-  @IsOptional() @IsISO8601({ strict: true }) sampledAt?: string;
+  @IsOptional() @IsInstant() sampledAt?: string;
   @IsOptional() @IsIn(SAMPLE_KINDS) kind?: SampleKind;
   @IsOptional() @IsIn(['target', 'maximum']) slumpKind?: 'target' | 'maximum';
   @IsOptional() @MeasureText('length') slump?: string;
@@ -169,7 +169,7 @@ export class PlacementFacts {
   @IsOptional() @IsString() label?: string;
   /** Silica fume, low water-cementitious ratio: cracks below the usual limit. */
   @IsOptional() @IsBoolean() bleedsLittle?: boolean;
-  @IsOptional() @IsISO8601({ strict: true }) previousReadingAt?: string;
+  @IsOptional() @IsInstant() previousReadingAt?: string;
 }
 
 /** What is known of a piece of equipment. */
@@ -178,7 +178,7 @@ export class EquipmentFacts {
   @IsString() kind: string;
   @IsOptional() @IsString() name?: string;
   /** Date of the last verification, `2031-04-02`. */
-  @IsOptional() @IsISO8601({ strict: true }) verifiedOn?: string;
+  @IsOptional() @IsDay() verifiedOn?: string;
   @IsOptional() @MeasureText('force') verifiedFrom?: string;
   @IsOptional() @MeasureText('force') verifiedTo?: string;
   @IsOptional() @IsBoolean() inService?: boolean;
@@ -198,9 +198,9 @@ export class EquipmentFacts {
 /** A certificate of the person who makes the test. */
 export class CardFact {
   @IsArray() @IsString({ each: true }) methods: string[];
-  @IsISO8601({ strict: true }) issuedOn: string;
-  @IsISO8601({ strict: true }) expiresOn: string;
-  @IsOptional() @IsISO8601({ strict: true }) withdrawnOn?: string;
+  @IsDay() issuedOn: string;
+  @IsDay() expiresOn: string;
+  @IsOptional() @IsDay() withdrawnOn?: string;
 }
 
 /** Who makes the test, with every certificate on file. */
@@ -226,9 +226,9 @@ export class RunSetup {
   /** The school of testing the project follows. */
   @IsOptional() @IsIn(PROFILES) profile?: Profile;
   /** Time zone of the job, for calendar dates. */
-  @IsOptional() @IsString() zone?: string;
+  @IsOptional() @IsZone() zone?: string;
   /** The instant the checks before loading are made for, when the test has no time of its own yet. */
-  @IsOptional() @IsISO8601({ strict: true }) asOf?: string;
+  @IsOptional() @IsInstant() asOf?: string;
   @IsOptional() @ValidateNested() @Type(() => SpecimenFacts) specimen?: SpecimenFacts;
   @IsOptional() @ValidateNested() @Type(() => SampleFacts) sample?: SampleFacts;
   @IsOptional() @ValidateNested() @Type(() => PlacementFacts) placement?: PlacementFacts;

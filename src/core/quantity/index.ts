@@ -1,4 +1,5 @@
 export * from './exact';
+export * from './instant';
 export * from './interpolate';
 export * from './parse';
 export * from './round';

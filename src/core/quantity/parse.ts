@@ -40,20 +40,27 @@ const FEET_INCHES = new RegExp(
 );
 const CLOCK = /^(\d+):([0-5]\d)(?::([0-5]\d))?$/u;
 
+/** No reading is longer; what is must not be worked through letter by letter in the middle of a laboratory's day. */
+const LONGEST = 60;
+
 function normalise(text: string): string {
   return text
     .normalize('NFC')
     .replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/gu, (glyph) => ` ${VULGAR[glyph]}`)
     .replace(/\u2044/gu, '/')
-    .replace(/[\u00a0\u2009\u202f]/gu, ' ')
+    .replace(/\s+/gu, ' ')
     .trim();
 }
 
-/** Plain number text to exact: "12,566" is a thousands separator, "0,25" a decimal comma. Undefined when neither. */
+/**
+ * Plain number text to exact: "12,566" is a thousands separator, "0,25" a decimal comma. Undefined when it is neither,
+ * or could be both ("6,1870").
+ */
 function plainNumber(text: string): { value: Exact; resolution: Exact } | undefined {
   let plain = text;
   if (/^\d{1,3}(,\d{3})+(\.\d*)?$/u.test(text)) plain = text.replaceAll(',', '');
-  else if (/^\d*,\d+$/u.test(text)) plain = text.replace(',', '.');
+  // Four places and more after a comma, with a whole number before it, are as likely a thousand with a digit too many.
+  else if (/^(?:\d*,\d{1,3}|0?,\d+)$/u.test(text)) plain = text.replace(',', '.');
   if (plain.includes(',')) return undefined;
   const decimals = plain.split('.')[1]?.length ?? 0;
   return { value: exact(plain), resolution: exact(10).pow(-decimals) };
@@ -73,6 +80,9 @@ function fraction(text: string): { value: Exact; resolution: Exact } | undefined
  * @returns the value in the unit that was typed, or a message that says what to type instead
  */
 export function parseMeasure(text: string, dimension: Dimension, fallback: UnitId): ParseResult {
+  if (text.length > LONGEST) {
+    return { ok: false, message: `${text.length} characters are too many for a number: at most ${LONGEST}.` };
+  }
   const words = normalise(text);
   if (words === '') return { ok: false, message: 'Type a number.' };
 
@@ -89,8 +99,10 @@ export function parseMeasure(text: string, dimension: Dimension, fallback: UnitI
     if (feet) return feet;
   }
   const match = SIMPLE.exec(words);
-  if (!match) return { ok: false, message: `"${text.trim()}" is not a number.` };
-  const [, sign, alone, whole, part, unitWords = ''] = match;
+  const [, sign, alone, whole, part, unitWords = ''] = match ?? [];
+  // What goes on with digits and points is no unit: "61,870.5.1".
+  if (!match || /^[\d.,]/u.test(unitWords))
+    return { ok: false, message: `"${text.trim()}" is not a number.` };
   const first = whole === undefined ? undefined : plainNumber(whole);
   if (whole !== undefined && !first) {
     return { ok: false, message: `"${whole}" can be read two ways: type it without commas.` };

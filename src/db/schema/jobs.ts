@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { boolean, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
 import type { Batch } from '@/core/interchange';
 import type { Draw } from '@/core/sampling-plan';
@@ -66,6 +67,8 @@ export const mixes = pgTable(
     exposure: text('exposure', { enum: EXPOSURES }),
     airMethod: text('air_method', { enum: ['pressure', 'volumetric'] }),
     aggregateFactor: text('aggregate_factor'),
+    /** The project permits the reduced air of concrete above the limit of strength. */
+    airReduced: boolean('air_reduced').notNull().default(false),
     density: text('density'),
     waterRatio: text('water_ratio'),
     cementitious: text('cementitious'),
@@ -157,6 +160,10 @@ export const loads = pgTable(
     by: text('by')
       .notNull()
       .references(() => people.id),
+    /** Why it was corrected last; what it was before stands in the trail. */
+    correction: text('correction'),
+    /** Why it does not count: it never came, or was entered twice. It stays on record. */
+    struckOut: text('struck_out'),
   },
   (table) => [unique().on(table.placementId, table.number)],
 );
@@ -229,11 +236,22 @@ export const specimens = pgTable(
     opensAt: at('opens_at'),
     closesAt: at('closes_at'),
     testedAt: at('tested_at'),
+    /** Thrown away before it was tested; null again when that was a mistake. Its events say who and why. */
+    discardedAt: at('discarded_at'),
     /** Strength asked of a grout or a mortar; null for concrete, whose mix says it. */
     specifiedStrength: text('specified_strength'),
     createdAt: at('created_at').notNull().defaultNow(),
   },
-  (table) => [index().on(table.sampleId), index().on(table.testedAt, table.closesAt)],
+  (table) => [
+    index().on(table.sampleId),
+    index().on(table.testedAt, table.closesAt),
+    // What waits, by when it closes: the lists of what is due read nothing else.
+    index('specimens_waiting')
+      .on(table.closesAt)
+      .where(sql`tested_at IS NULL AND discarded_at IS NULL AND closes_at IS NOT NULL`),
+    index('specimens_broken').on(table.testedAt).where(sql`tested_at IS NOT NULL`),
+    index('specimens_label_words').using('gin', sql`${table.label} gin_trgm_ops`),
+  ],
 );
 
 /** A hand-over of specimens, with both names: who gave them and who took them. */

@@ -1,4 +1,4 @@
-import { bigint, boolean, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import { bigint, bigserial, boolean, index, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 
 const at = (name: string) => timestamp(name, { withTimezone: true });
 
@@ -66,3 +66,18 @@ export const rateLimits = pgTable('rate_limits', {
   count: integer('count').notNull(),
   lastRequest: bigint('last_request', { mode: 'number' }).notNull(),
 });
+
+/** What came of an attempt to sign in, or that somebody signed out. Append only. */
+export const signIns = pgTable(
+  'sign_ins',
+  {
+    id: bigserial('id', { mode: 'number' }).primaryKey(),
+    at: at('at').notNull(),
+    /** As typed, in small letters. */
+    email: text('email').notNull(),
+    personId: text('person_id').references(() => people.id),
+    address: text('address').notNull().default(''),
+    outcome: text('outcome', { enum: ['signed in', 'refused', 'held back', 'signed out'] }).notNull(),
+  },
+  (table) => [index().on(table.at), index().on(table.email, table.at)],
+);

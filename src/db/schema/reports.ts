@@ -36,6 +36,8 @@ export const reports = pgTable(
     /** The report's content as signed; null in a draft, which is composed anew each time it is looked at. */
     content: jsonb('content').$type<unknown>(),
     pdf: bytes('pdf'),
+    /** Of the content that its signer was shown, SHA-256 in hex: what was signed is what was read. */
+    contentSha256: text('content_sha256'),
     /** The signed report this one replaces, and why. */
     replacesId: uuid('replaces_id'),
     replaceReason: text('replace_reason'),
@@ -44,6 +46,9 @@ export const reports = pgTable(
     unique().on(table.number, table.revision),
     index().on(table.jobId, table.preparedAt),
     index().on(table.sampleId),
+    index().on(table.replacesId),
+    // The list of reports is read from the newest on, a page at a time.
+    index().on(table.preparedAt, table.id),
   ],
 );
 

@@ -6,12 +6,11 @@ import {
   IsOptional,
   IsString,
   IsUUID,
-  Matches,
   MaxLength,
 } from 'class-validator';
 import { and, eq, isNull } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { METHODS } from '@/core/methods';
+import { IsDay, METHODS } from '@/core/methods';
 import { dueOn } from '@/core/windows';
 import { cards, people } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
@@ -23,13 +22,6 @@ export const CARD_METHODS: readonly string[] = METHODS.filter(({ needsCard }) =>
   ({ id }) => id,
 );
 
-const DAY = /^\d{4}-\d{2}-\d{2}$/u;
-
-function realDay(field: string, label: string, text: string): void {
-  if (!DateTime.fromISO(text, { zone: 'utc' }).isValid)
-    refuseFields({ [field]: `${label}: there is no such day.` });
-}
-
 export class AddCardInput {
   @IsString() personId: string;
   @IsNotEmpty({ message: 'Number of the certificate is needed.' })
@@ -40,9 +32,9 @@ export class AddCardInput {
   @ArrayMinSize(1, { message: 'Choose what it covers.' })
   @IsIn(CARD_METHODS, { each: true, message: 'Covers: choose from the list.' })
   methods: string[];
-  @Matches(DAY, { message: 'Issued on: a date, as 2031-05-14.' }) issuedOn: string;
+  @IsDay('Issued on') issuedOn: string;
   /** Absent: as long as the register says that a certificate holds. */
-  @IsOptional() @Matches(DAY, { message: 'Good until: a date, as 2031-05-14.' }) expiresOn?: string;
+  @IsOptional() @IsDay('Good until') expiresOn?: string;
 }
 
 /** A certificate of a person, with its dates and what it covers. */
@@ -54,7 +46,6 @@ export const addCard = defineUseCase({
     const [person] = await tx.select().from(people).where(eq(people.id, input.personId));
     if (!person) throw new NotFound('This person');
     if (person.role === 'client') refuseFields({ personId: 'A client makes no tests.' });
-    realDay('issuedOn', 'Issued on', input.issuedOn);
     // A day ahead is allowed: the laboratory's calendar may be a day before the server's.
     if (Date.parse(input.issuedOn) > now.getTime() + 86_400_000) {
       refuseFields({ issuedOn: 'Issued on lies in the future.' });
@@ -62,7 +53,6 @@ export const addCard = defineUseCase({
     const years = (await limitsNow(tx)).number('people.certified', 'US').toNumber();
     const longest = dueOn(input.issuedOn, years * 12);
     const expiresOn = input.expiresOn ?? longest;
-    realDay('expiresOn', 'Good until', expiresOn);
     if (expiresOn < input.issuedOn) refuseFields({ expiresOn: 'It would end before it was issued.' });
     if (expiresOn > longest) {
       refuseFields({
@@ -87,7 +77,7 @@ export const addCard = defineUseCase({
 
 export class WithdrawCardInput {
   @IsUUID() cardId: string;
-  @Matches(DAY, { message: 'From: a date, as 2031-05-14.' }) withdrawnOn: string;
+  @IsDay('From') withdrawnOn: string;
   @IsNotEmpty({ message: 'Give the reason.' })
   @IsString()
   @MaxLength(300, { message: 'Reason: at most 300 characters.' })
@@ -102,7 +92,6 @@ export const withdrawCard = defineUseCase({
   async act({ tx }, input) {
     const [card] = await tx.select().from(cards).where(eq(cards.id, input.cardId));
     if (!card) throw new NotFound('This certificate');
-    realDay('withdrawnOn', 'From', input.withdrawnOn);
     if (input.withdrawnOn < card.issuedOn) refuseFields({ withdrawnOn: 'That is before it was issued.' });
     const changed = await tx
       .update(cards)

@@ -1,15 +1,16 @@
-import { IsISO8601, IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
+import { IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, eq, inArray } from 'drizzle-orm';
+import { IsInstant } from '@/core/methods';
 import { isMouldedConcrete, mouldOf } from '@/core/moulds';
 import { runs, specimenEvents, specimens } from '@/db/schema';
 import { windowsOf } from '../age';
 import { defineUseCase, refuseFields, STAFF } from '../use-case';
 import { recomputeRun } from './runs';
-import { instantField, minuteOf, sampleAndJob } from './samples';
+import { castAtField, sampleAndJob } from './samples';
 
 export class CorrectCastTimeInput {
   @IsUUID() sampleId: string;
-  @IsISO8601({ strict: true }, { message: 'Moulding finished at: date and time.' }) castAt: string;
+  @IsInstant('Moulding finished at') castAt: string;
   @IsNotEmpty({ message: 'Say why it is corrected.' })
   @IsString()
   @MaxLength(500, { message: 'Reason: at most 500 characters.' })
@@ -27,10 +28,7 @@ export const correctCastTime = defineUseCase({
   async act(context, input) {
     const { tx, actor, now } = context;
     const { sample, job } = await sampleAndJob(tx, input.sampleId);
-    const castAt = instantField('castAt', 'Moulding finished at', input.castAt, now);
-    if (minuteOf(castAt) < minuteOf(sample.sampledAt)) {
-      refuseFields({ castAt: 'Cylinders cannot be made before the sample was taken.' });
-    }
+    const castAt = castAtField(input.castAt, now, sample);
     // Prisms and mortar cubes are no part of this concrete.
     const own = (await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id))).filter(
       ({ size }) => isMouldedConcrete(size) || mouldOf(size).kind === 'core',

@@ -1,4 +1,5 @@
-import { IsInt, IsISO8601, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
+import { IsInt, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
+import { IsInstant } from '@/core/methods';
 import { coreWindow } from '@/core/methods/core-compression';
 import { isMouldedConcrete, type MouldSize } from '@/core/moulds';
 import { Conflict } from '../errors';
@@ -15,7 +16,7 @@ export class RegisterCoresInput {
   @Min(1, { message: 'At least one core.' })
   @Max(12, { message: 'At most 12 at once.' })
   count: number;
-  @IsISO8601({ strict: true }, { message: 'Drilled at: date and time.' }) drilledAt: string;
+  @IsInstant('Drilled at') drilledAt: string;
   @IsOptional() @IsString() @MaxLength(120, { message: 'Where: at most 120 characters.' }) location?: string;
 }
 

@@ -3,9 +3,9 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNotEmpty,
   IsOptional,
   IsString,
@@ -14,9 +14,9 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { and, desc, eq, inArray, lt, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { CONDITIONS, HAND_OVERS } from '@/core/identity/custody';
-import { setupMeasure } from '@/core/methods';
+import { IsInstant, setupMeasure } from '@/core/methods';
 import { type Exact, exact } from '@/core/quantity';
 import { drawPositions, randomNumbers, samplesForDay } from '@/core/sampling-plan';
 import {
@@ -33,7 +33,7 @@ import {
   specimenEvents,
   specimens,
 } from '@/db/schema';
-import { NotFound } from '../errors';
+import { Conflict, NotFound } from '../errors';
 import { measureText } from '../measure-text';
 import { currentReadings } from '../readings';
 import { limitsNow } from '../run-setup';
@@ -149,7 +149,7 @@ async function mixSoFar(
     .select({ volume: loads.volume })
     .from(loads)
     .innerJoin(placements, eq(placements.id, loads.placementId))
-    .where(earlier);
+    .where(and(earlier, isNull(loads.struckOut)));
   const [{ count } = { count: 0 }] = await tx
     .select({ count: sql<number>`count(*)::int` })
     .from(samples)
@@ -184,7 +184,18 @@ export class AddLoadInput {
   @IsOptional() @IsString() @MaxLength(40, { message: 'Truck: at most 40 characters.' }) truck?: string;
   /** Absent: as the plant’s file says it. */
   @IsOptional() @IsString() volume?: string;
-  @IsISO8601({ strict: true }, { message: 'On site at: date and time.' }) arrivedAt: string;
+  @IsInstant('On site at') arrivedAt: string;
+}
+
+function arrivalField(text: string, now: Date, placement: { readonly placedAt: Date }): Date {
+  return instantField('arrivedAt', 'On site at', text, now, {
+    what: 'the placement',
+    at: placement.placedAt,
+  });
+}
+
+function loadVolume(text: string, us: boolean): string {
+  return measureText('volume', text, 'volume', us ? 'yd3' : 'm3', us ? [0.25, 20] : [0.2, 16]);
 }
 
 /** A truck that came, in its order. */
@@ -219,12 +230,67 @@ export const addLoad = defineUseCase({
         number: (there[0]?.number ?? 0) + 1,
         ticket: input.ticket.trim(),
         truck: input.truck?.trim() || (known?.batch.truck ?? ''),
-        volume: measureText('volume', volume, 'volume', us ? 'yd3' : 'm3', us ? [0.25, 20] : [0.2, 16]),
-        arrivedAt: instantField('arrivedAt', 'On site at', input.arrivedAt, now),
+        volume: loadVolume(volume, us),
+        arrivedAt: arrivalField(input.arrivedAt, now, placement),
         by: actor.id,
       })
       .returning({ id: loads.id });
     return { loadId: made?.id ?? '' };
+  },
+});
+
+export class CorrectLoadInput {
+  @IsUUID() loadId: string;
+  @IsOptional() @IsString() @MaxLength(40, { message: 'Truck: at most 40 characters.' }) truck?: string;
+  @IsOptional() @IsString() volume?: string;
+  @IsOptional() @IsInstant('On site at') arrivedAt?: string;
+  /** The truck never came, or was entered twice: it does not count from now on. */
+  @IsOptional() @IsBoolean() strikeOut?: boolean;
+  @IsNotEmpty({ message: 'Say why it is corrected.' })
+  @IsString()
+  @MaxLength(500, { message: 'Reason: at most 500 characters.' })
+  reason: string;
+}
+
+/**
+ * A load entered wrongly is put right with its reason, or struck out. What its samples were told of it then stands in
+ * their own readings and is corrected there.
+ */
+export const correctLoad = defineUseCase({
+  name: 'correct load',
+  roles: STAFF,
+  Input: CorrectLoadInput,
+  async act({ tx, now }, input) {
+    const [load] = await tx.select().from(loads).where(eq(loads.id, input.loadId)).for('update');
+    if (!load) throw new NotFound('This load');
+    if (load.struckOut) throw new Conflict('This load is struck out already.');
+    const { placement, job } = await lockPlacement(tx, load.placementId);
+    const reason = input.reason.trim();
+    if (reason === '') refuseFields({ reason: 'Say why it is corrected.' });
+    if (input.strikeOut) {
+      const [sampled] = await tx
+        .select({ number: samples.number })
+        .from(samples)
+        .where(eq(samples.loadId, load.id));
+      if (sampled)
+        throw new Conflict(
+          `Sample ${sampled.number} was taken of this load: it came, so it cannot be struck out.`,
+        );
+      await tx.update(loads).set({ struckOut: reason }).where(eq(loads.id, load.id));
+      return { loadId: load.id };
+    }
+    const changes = {
+      ...(input.truck === undefined ? {} : { truck: input.truck.trim() }),
+      ...(input.volume === undefined ? {} : { volume: loadVolume(input.volume, job.system === 'US') }),
+      ...(input.arrivedAt === undefined ? {} : { arrivedAt: arrivalField(input.arrivedAt, now, placement) }),
+    };
+    if (Object.keys(changes).length === 0)
+      refuseFields({ reason: 'Nothing was changed: correct the truck, the volume or the time.' });
+    await tx
+      .update(loads)
+      .set({ ...changes, correction: reason })
+      .where(eq(loads.id, load.id));
+    return { loadId: load.id };
   },
 });
 
@@ -240,7 +306,7 @@ export class HandOverInput {
   specimenIds: string[];
   /** Who gives them: the person named; who takes them is the one signed in. */
   @IsNotEmpty({ message: 'Who hands them over?' }) @IsString() fromPersonId: string;
-  @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
+  @IsInstant('When') at: string;
   @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
   @IsIn(CONDITIONS, { message: 'Condition: choose one.' }) condition: (typeof CONDITIONS)[number];
   /** Counted by hand; must be what was scanned. */

@@ -10,7 +10,6 @@ import {
   IsOptional,
   IsString,
   IsUUID,
-  Matches,
   MaxLength,
   ValidateNested,
 } from 'class-validator';
@@ -19,7 +18,7 @@ import { DateTime } from 'luxon';
 import { compoundQualification, compoundStrength, padSpan } from '@/core/ends';
 import { type NumberPair, readInstruments, readNumberPairs } from '@/core/interchange';
 import { isLimitId, type LimitChange, type Limits, type LimitValue, shippedLimit } from '@/core/limits';
-import { fieldsOf, MachineFacts, METHODS, PadFacts, setupMeasure } from '@/core/methods';
+import { fieldsOf, IsDay, MachineFacts, METHODS, PadFacts, setupMeasure } from '@/core/methods';
 import { readableChange } from '@/core/methods/press';
 import { verifiedLoads } from '@/core/press';
 import { type Exact, exact, parseMeasure, plainOf, type UnitId } from '@/core/quantity';
@@ -76,7 +75,7 @@ function pairsOf(field: string, text: string): readonly NumberPair[] {
 
 export class RecordVerificationInput {
   @IsUUID() equipmentId: string;
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Verified on: a date, as 2031-05-14.' }) verifiedOn: string;
+  @IsDay('Verified on') verifiedOn: string;
   @IsOptional() @IsString() verifiedFrom?: string;
   @IsOptional() @IsString() verifiedTo?: string;
   /** Rows of indicated and applied load, from the certificate; the range is worked out from them. */
@@ -122,8 +121,6 @@ export const recordVerification = defineUseCase({
   async act({ tx, actor, now }, input) {
     const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
     if (!item) throw new NotFound('This equipment');
-    if (!DateTime.fromISO(input.verifiedOn, { zone: 'utc' }).isValid)
-      refuseFields({ verifiedOn: 'There is no such day.' });
     // A day ahead is allowed: the laboratory's calendar may be a day before the server's.
     if (Date.parse(input.verifiedOn) > now.getTime() + 86_400_000) {
       refuseFields({ verifiedOn: 'Verified on lies in the future.' });
@@ -290,7 +287,7 @@ export const qualifyPads = defineUseCase({
 
 export class QualifyCompoundInput {
   @IsUUID() equipmentId: string;
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Tested on: a date, as 2031-05-14.' }) qualifiedOn: string;
+  @IsDay('Tested on') qualifiedOn: string;
   /** Rows of a cylinder ground or capped with neat cement and its companion capped with the lot, psi or MPa. */
   @IsString() @MaxLength(20_000, { message: 'At most 20,000 characters.' }) pairs: string;
   @IsIn(['US', 'SI'], { message: 'Strengths in psi or in MPa: choose one.' }) system: 'US' | 'SI';
@@ -347,7 +344,7 @@ export const qualifyCompound = defineUseCase({
 
 export class RecordLotStrengthInput {
   @IsUUID() equipmentId: string;
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Tested on: a date, as 2031-05-14.' }) verifiedOn: string;
+  @IsDay('Tested on') verifiedOn: string;
   /** Loads of three cubes, with spaces or semicolons between. */
   @IsString() @MaxLength(200, { message: 'Loads: at most 200 characters.' }) loads: string;
   @IsIn(['US', 'SI'], { message: 'Loads in lbf or in kN: choose one.' }) system: 'US' | 'SI';

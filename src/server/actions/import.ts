@@ -39,27 +39,22 @@ export async function previewResults(
 async function knownSpecimens(db: Queryable, labels: readonly string[]): Promise<Map<string, KnownSpecimen>> {
   if (labels.length === 0) return new Map();
   const rows = await db
-    .select({ id: specimens.id, label: specimens.label, testedAt: specimens.testedAt, system: jobs.system })
+    .select({
+      label: specimens.label,
+      testedAt: specimens.testedAt,
+      discardedAt: specimens.discardedAt,
+      system: jobs.system,
+    })
     .from(specimens)
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
     .where(inArray(specimens.label, [...labels]));
   if (rows.length === 0) return new Map();
-  const discarded = await db
-    .select({ specimenId: specimenEvents.specimenId, kind: specimenEvents.kind })
-    .from(specimenEvents)
-    .where(
-      inArray(
-        specimenEvents.specimenId,
-        rows.map(({ id }) => id),
-      ),
-    );
   return new Map(
     rows.map((row) => {
-      const gone = discarded.some((event) => event.specimenId === row.id && event.kind === 'discarded');
       const refused = row.testedAt
         ? `"${row.label}" is tested already; correct its readings instead.`
-        : gone
+        : row.discardedAt
           ? `"${row.label}" was discarded.`
           : null;
       return [row.label, { label: row.label, system: row.system, refused }];

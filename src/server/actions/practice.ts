@@ -4,7 +4,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsObject,
   IsString,
   IsUUID,
@@ -25,6 +24,7 @@ import {
   scoreDrill,
   scoreExercise,
 } from '@/core/drills';
+import { IsInstant } from '@/core/methods';
 import type { System } from '@/core/quantity';
 import { practiceAttempts } from '@/db/schema';
 import { NotFound } from '../errors';
@@ -37,7 +37,7 @@ export class RecordPracticeInput {
   @IsString() drill: string;
   @IsInt() @Min(1) @Max(2_147_483_647) seed: number;
   @IsBoolean() timed: boolean;
-  @IsISO8601({ strict: true }) startedAt: string;
+  @IsInstant() startedAt: string;
   @IsObject() choices: Record<string, number>;
   @IsObject() values: Record<string, string>;
   @IsIn(Object.keys(DECISIONS), { message: 'What is done with it: choose one.' }) decision: DecisionId;
@@ -78,7 +78,7 @@ export class RecordExerciseInput {
   @IsUUID() id: string;
   @IsString() exercise: string;
   @IsInt() @Min(1) @Max(2_147_483_647) seed: number;
-  @IsISO8601({ strict: true }) startedAt: string;
+  @IsInstant() startedAt: string;
   /** What was typed or chosen at each task; at the press the levers as they were moved. */
   @IsArray()
   @ArrayMaxSize(30)

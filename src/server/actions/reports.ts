@@ -1,11 +1,11 @@
-import { IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { IsNotEmpty, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
 import { desc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { LOW_STRENGTH_STEPS } from '@/core/acceptance';
 import { reportNumber } from '@/core/identity/labels';
 import { followUps, people, reportOutcomes, reports } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
-import { composeReport } from '../reports/content';
+import { composeReport, contentMark } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { BENCH, defineUseCase, refuseFields, SIGNERS } from '../use-case';
@@ -56,10 +56,13 @@ export const prepareReport = defineUseCase({
 
 export class SignReportInput {
   @IsUUID() reportId: string;
+  /** The mark of the content that the signer was shown. */
+  @Matches(/^[0-9a-f]{64}$/, { message: 'Open the report and read it before you sign it.' }) seen: string;
 }
 
 /**
- * Signs a report: its content is composed a last time, frozen with its PDF, and what it rests on is locked.
+ * Signs a report: its content is composed a last time, held against what the signer was shown, frozen with its PDF,
+ * and what it rests on is locked.
  * Refused while a recorded reason is not accepted.
  */
 export const signReport = defineUseCase({
@@ -73,6 +76,13 @@ export const signReport = defineUseCase({
     const composed = await composeReport(tx, actor, report.sampleId);
     if (composed.hindrances.length > 0) {
       throw new Conflict('This report cannot be signed yet.', { hindrances: composed.hindrances });
+    }
+    const mark = contentMark(composed.content);
+    if (mark !== input.seen) {
+      throw new Conflict(
+        'What this report says has changed since it was shown to you. It is shown anew: read it again, then sign.',
+        { changed: true },
+      );
     }
     const [person] = await tx.select().from(people).where(eq(people.id, actor.id));
     const { job } = await sampleAndJob(tx, report.sampleId);
@@ -98,7 +108,14 @@ export const signReport = defineUseCase({
     await tx.insert(reportOutcomes).values(composed.rests.map((rest) => ({ ...rest, reportId: report.id })));
     await tx
       .update(reports)
-      .set({ state: 'signed', signedAt: now, signedBy: actor.id, content: composed.content, pdf })
+      .set({
+        state: 'signed',
+        signedAt: now,
+        signedBy: actor.id,
+        content: composed.content,
+        contentSha256: mark,
+        pdf,
+      })
       .where(eq(reports.id, report.id));
     return { reportId: report.id };
   },

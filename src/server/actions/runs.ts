@@ -5,7 +5,6 @@ import {
   ArrayMinSize,
   IsArray,
   IsInt,
-  IsISO8601,
   IsNotEmpty,
   IsOptional,
   IsString,
@@ -19,6 +18,7 @@ import {
   CARRIED,
   fieldsOf,
   findMethod,
+  IsInstant,
   LOG_LENGTH,
   type Method,
   type Outcome,
@@ -41,8 +41,9 @@ import {
 } from '@/db/schema';
 import { Conflict, Invalid, NotFound, Refused } from '../errors';
 import { currentReadings, inputOf } from '../readings';
-import { limitChangesAt, type RunPlace, runPlace, runSetup } from '../run-setup';
+import { newestRevision, type RunPlace, runPlace, runSetup } from '../run-setup';
 import {
+  type Actor,
   BENCH,
   type Context,
   defineUseCase,
@@ -75,13 +76,22 @@ const SUBJECTS = {
 
 async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Method): Promise<void> {
   const [specimen] = await tx
-    .select({ size: specimens.size, label: specimens.label, testedAt: specimens.testedAt })
+    .select({
+      size: specimens.size,
+      label: specimens.label,
+      testedAt: specimens.testedAt,
+      discardedAt: specimens.discardedAt,
+    })
     .from(specimens)
     .where(eq(specimens.id, specimenId));
   const [own] = await tx
     .select({ id: runs.id })
     .from(runs)
     .where(and(eq(runs.specimenId, specimenId), eq(runs.method, method.id)));
+  if (specimen?.discardedAt)
+    throw new Conflict(
+      `${specimen.label} was discarded: take that back with its reason, if it was a mistake.`,
+    );
   if (specimen?.testedAt && !own)
     throw new Conflict(`${specimen.label} is broken already: it can be tested in no other way.`);
   if (specimen && !method.takes?.(specimen.size)) {
@@ -138,6 +148,11 @@ async function carryOver(context: Context, runId: string, method: Method, specim
   );
 }
 
+/** What is done on specimens and their ends is the laboratory's. @throws Refused for who works in the field only */
+function refuseOffBench(run: Pick<typeof runs.$inferSelect, 'specimenId' | 'batchId'>, actor: Actor): void {
+  if ((run.specimenId || run.batchId) && !BENCH.includes(actor.role)) throw new Refused();
+}
+
 /** Opens a run, or gives back the one that is open. */
 export const startRun = defineUseCase({
   name: 'start run',
@@ -173,7 +188,8 @@ export const startRun = defineUseCase({
     if (newest && method.runOn === 'specimen') {
       throw new Conflict('A broken specimen cannot be tested again: correct its readings instead.');
     }
-    const { revision } = await limitChangesAt(tx);
+    // The newest of all, whoever set it: a project's own limit counts for a run at the bench as it does at the truck.
+    const revision = await newestRevision(tx);
     const [run] = await tx
       .insert(runs)
       .values({
@@ -196,9 +212,9 @@ export class ReadingInput {
   @IsString() @MaxLength(60) field: string;
   /** As typed; absent or empty takes the reading back. */
   @IsOptional() @IsString() @MaxLength(LOG_LENGTH, { message: 'At most 200,000 characters.' }) text?: string;
-  @IsISO8601({ strict: true }) takenAt: string;
+  @IsInstant() takenAt: string;
   /** The device's own clock, when it was found wrong and `takenAt` was put right by the server's. */
-  @IsOptional() @IsISO8601({ strict: true }) deviceAt?: string;
+  @IsOptional() @IsInstant() deviceAt?: string;
   /** The device's steady counter, ms since its page was opened. */
   @IsOptional() @IsInt() @Min(0) steadyMs?: number;
   /** The reading of this field that the person saw, by its sequence number; absent when there was none. */
@@ -223,6 +239,26 @@ export interface SavedReading {
   readonly seq: number;
 }
 
+const DAY_MS = 86_400_000;
+/** How far before and after what it belongs to a reading's instant can lie, days. Our choice. */
+const REACH = { before: 30, after: 400 } as const;
+
+/** Refuses an instant that cannot belong to the run: a year typed wrongly must not stretch every line of time. */
+function refuseFarInstant(method: Method, name: string, text: string, place: RunPlace, now: Date): void {
+  const field = fieldsOf(method.Input).find((each) => each.name === name);
+  if (field?.kind !== 'instant') return;
+  const { sample, specimen, placement } = place;
+  const began = specimen?.castAt ?? sample?.sampledAt ?? placement.placedAt;
+  // Of an older specimen, a core among them, what is done now is done now.
+  const from = began.getTime() - REACH.before * DAY_MS;
+  const to = Math.max(began.getTime(), now.getTime()) + REACH.after * DAY_MS;
+  const at = new Date(text).getTime();
+  if (at >= from && at <= to) return;
+  refuseFields({
+    [name]: `${field.label}: ${text.slice(0, 10)} is too far from ${specimen ? 'when the specimen was made' : sample ? 'the sample' : 'the placement'} (${began.toISOString().slice(0, 10)}). Check the date.`,
+  });
+}
+
 /**
  * Saves readings as they are taken. A reading already saved is acknowledged again; when somebody else changed the
  * field meanwhile nothing is overwritten: the answer carries what stands there now.
@@ -235,13 +271,19 @@ export const saveReadings = defineUseCase({
     const { tx, actor } = context;
     const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
     if (!run) throw new NotFound('This run');
-    if ((run.specimenId || run.batchId) && !BENCH.includes(actor.role)) throw new Refused();
+    refuseOffBench(run, actor);
     const method = findMethod(run.method);
     if (!method) throw new NotFound('This run');
     const place = await runPlace(tx, run.id);
     const known = new Set(fieldsOf(method.Input).map((field) => field.name));
     const there = await tx
-      .select({ id: readings.id, field: readings.field, seq: readings.seq })
+      .select({
+        id: readings.id,
+        field: readings.field,
+        seq: readings.seq,
+        runId: readings.runId,
+        text: readings.text,
+      })
       .from(readings)
       .where(
         inArray(
@@ -250,17 +292,30 @@ export const saveReadings = defineUseCase({
         ),
       );
     const current = await currentReadings(tx, run.id);
-    const saved: SavedReading[] = [...there];
+    const written: { id: string; field: string; seq: number; runId: string; text: string | null }[] = [];
+    const saved: SavedReading[] = [];
     for (const reading of input.readings) {
-      if (there.some(({ id }) => id === reading.id)) continue;
-      if (!known.has(reading.field)) refuseFields({ [reading.field]: 'This method has no such reading.' });
       const text = reading.text?.trim() ? reading.text.trim() : null;
+      const before = [...there, ...written].find(({ id }) => id === reading.id);
+      if (before) {
+        // A retry is the same reading once more. The same id with another is a fault of the device: say so, since an
+        // acknowledgement would let it forget what was never kept.
+        if (before.runId !== run.id || before.field !== reading.field || before.text !== text) {
+          throw new Conflict('This reading’s number is taken by another reading: enter it again.', {
+            field: reading.field,
+          });
+        }
+        saved.push({ id: before.id, field: before.field, seq: before.seq });
+        continue;
+      }
+      if (!known.has(reading.field)) refuseFields({ [reading.field]: 'This method has no such reading.' });
       if (text !== null) {
         const checked = validateInput(
           method,
           inputOf(method, place.job.system, [{ field: reading.field, text }]),
         );
         if (!checked.ok) throw new Invalid(checked.errors);
+        refuseFarInstant(method, reading.field, text, place, context.now);
       }
       const latest = current.find(({ field }) => field === reading.field);
       if (latest && latest.seq !== reading.basedOn && latest.text !== text) {
@@ -288,10 +343,13 @@ export const saveReadings = defineUseCase({
           amendmentId: reading.amendmentId ?? null,
         })
         .returning({ id: readings.id, field: readings.field, seq: readings.seq });
-      if (row) saved.push(row);
+      if (row) {
+        saved.push(row);
+        written.push({ ...row, runId: run.id, text });
+      }
       if (place.sample && text !== null) await followSample(tx, place.sample.id, method, reading.field, text);
     }
-    if (run.state === 'complete' && saved.length > there.length) await recordOutcome(context, place, method);
+    if (run.state === 'complete' && written.length > 0) await recordOutcome(context, place, method);
     return { saved };
   },
 });
@@ -381,7 +439,7 @@ export const completeRun = defineUseCase({
     const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
     const method = run && findMethod(run.method);
     if (!run || !method) throw new NotFound('This run');
-    if (run.specimenId && !BENCH.includes(actor.role)) throw new Refused();
+    refuseOffBench(run, actor);
     if (run.state === 'complete') return { runId: run.id, outcome: null };
     const place = await runPlace(tx, run.id);
     const current = await currentReadings(tx, run.id);
@@ -445,6 +503,17 @@ export const giveReason = defineUseCase({
   roles: STAFF,
   Input: GiveReasonInput,
   async act({ tx, actor, now }, input) {
+    const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
+    if (!run) throw new NotFound('This run');
+    refuseOffBench(run, actor);
+    const [newest] = await tx
+      .select({ outcome: outcomes.outcome })
+      .from(outcomes)
+      .where(eq(outcomes.runId, run.id))
+      .orderBy(desc(outcomes.seq))
+      .limit(1);
+    if (!newest?.outcome.findings.some(({ id, needsReason }) => id === input.findingId && needsReason))
+      throw new Conflict('The result of this run has no such finding that asks for a reason.');
     await tx.insert(runReasons).values({ ...input, by: actor.id, at: now });
     return { runId: input.runId };
   },

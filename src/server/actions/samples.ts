@@ -6,7 +6,6 @@ import {
   IsArray,
   IsIn,
   IsInt,
-  IsISO8601,
   IsOptional,
   IsString,
   IsUUID,
@@ -18,7 +17,7 @@ import {
 import { and, eq, sql } from 'drizzle-orm';
 import { specimenLabel } from '@/core/identity/labels';
 import { batchReadings } from '@/core/interchange';
-import { SAMPLE_KINDS, type SampleKind } from '@/core/methods';
+import { IsInstant, SAMPLE_KINDS, type SampleKind } from '@/core/methods';
 import { isMouldedConcrete, MOULD_SIZES, type MouldSize } from '@/core/moulds';
 import {
   batches,
@@ -35,17 +34,36 @@ import {
 import { windowsOf } from '../age';
 import { NotFound } from '../errors';
 import { freshTestsFor } from '../fresh-tests';
-import { limitChangesAt } from '../run-setup';
+import { newestRevision } from '../run-setup';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
 import { lockJob } from './jobs';
 
 /** How far a clock on a phone may be ahead before a time is taken for a typing mistake. */
 const AHEAD_MS = 5 * 60_000;
 
-/** An instant out of a form; refused at its field when it lies ahead. */
-export function instantField(field: string, label: string, text: string, now: Date): Date {
+const DAY_MS = 86_400_000;
+/** A placement that is moved keeps its samples and trucks within this many days of what was planned. Our choice. */
+const MOVED_DAYS = 30;
+
+/**
+ * An instant out of a form; refused at its field when it lies ahead, or too far from what it belongs to.
+ * @param near the day it belongs to, in words and as an instant
+ */
+export function instantField(
+  field: string,
+  label: string,
+  text: string,
+  now: Date,
+  near?: { readonly what: string; readonly at: Date; readonly days?: number },
+): Date {
   const at = new Date(text);
   if (at.getTime() > now.getTime() + AHEAD_MS) refuseFields({ [field]: `${label} lies in the future.` });
+  const days = near?.days ?? MOVED_DAYS;
+  if (near && Math.abs(at.getTime() - near.at.getTime()) > days * DAY_MS) {
+    refuseFields({
+      [field]: `${label}: ${text.slice(0, 10)} is more than ${days} days from ${near.what} (${near.at.toISOString().slice(0, 10)}). Check the date.`,
+    });
+  }
   return at;
 }
 
@@ -54,7 +72,7 @@ export class TakeSampleInput {
   @IsUUID() clientId: string;
   @IsUUID() placementId: string;
   /** The moment of the press. */
-  @IsISO8601({ strict: true }, { message: 'Sampled at: date and time.' }) sampledAt: string;
+  @IsInstant('Sampled at') sampledAt: string;
   /** What was pressed for: the first portion of a composite still to be completed, or the whole sample. */
   @IsOptional() @IsIn(['first portion', 'whole']) press?: 'first portion' | 'whole';
   @IsOptional() @IsIn(SAMPLE_KINDS, { message: 'Taken for: choose one.' }) kind?: SampleKind;
@@ -76,7 +94,10 @@ export const takeSample = defineUseCase({
     if (before) return { sampleId: before.id };
     const [placement] = await tx.select().from(placements).where(eq(placements.id, input.placementId));
     if (!placement) throw new NotFound('This placement');
-    const sampledAt = instantField('sampledAt', 'Sampled at', input.sampledAt, now);
+    const sampledAt = instantField('sampledAt', 'Sampled at', input.sampledAt, now, {
+      what: 'the placement',
+      at: placement.placedAt,
+    });
     const job = await lockJob(tx, placement.jobId);
     const [last] = await tx
       .select({ number: sql<number>`coalesce(max(${samples.number}), 0)` })
@@ -102,7 +123,7 @@ export const takeSample = defineUseCase({
       })
       .returning({ id: samples.id });
     const sampleId = sample?.id ?? '';
-    const { revision } = await limitChangesAt(tx, { jobId: job.id });
+    const revision = await newestRevision(tx);
     const opened = await tx
       .insert(runs)
       .values(
@@ -199,7 +220,7 @@ export class SpecimenGroup {
 
 export class MakeSpecimensInput {
   @IsUUID() sampleId: string;
-  @IsISO8601({ strict: true }, { message: 'Moulding finished at: date and time.' }) castAt: string;
+  @IsInstant('Moulding finished at') castAt: string;
   @IsIn(MOULD_SIZES, { message: 'Size: choose one.' }) size: MouldSize;
   /** Where they stand: box and row. */
   @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
@@ -212,6 +233,18 @@ export class MakeSpecimensInput {
   groups: SpecimenGroup[];
 }
 
+/** When moulding was finished: of the day the sample was taken, judged to the minute, as both are shown. */
+export function castAtField(text: string, now: Date, sample: { readonly sampledAt: Date }): Date {
+  const castAt = instantField('castAt', 'Moulding finished at', text, now, {
+    what: 'the sample',
+    at: sample.sampledAt,
+    days: 2,
+  });
+  if (minuteOf(castAt) < minuteOf(sample.sampledAt))
+    refuseFields({ castAt: 'Specimens cannot be made before the sample was taken.' });
+  return castAt;
+}
+
 /** Specimens made from a sample, each with its age and its window. Adding more later goes on with the letters. */
 export const makeSpecimens = defineUseCase({
   name: 'make specimens',
@@ -220,10 +253,7 @@ export const makeSpecimens = defineUseCase({
   async act({ tx, actor, now }, input) {
     const { sample, job } = await sampleAndJob(tx, input.sampleId);
     await lockJob(tx, job.id);
-    const castAt = instantField('castAt', 'Moulding finished at', input.castAt, now);
-    // Both are judged to the minute, as they are shown.
-    if (minuteOf(castAt) < minuteOf(sample.sampledAt))
-      refuseFields({ castAt: 'Specimens cannot be made before the sample was taken.' });
+    const castAt = castAtField(input.castAt, now, sample);
     // Cores, prisms and mortar cubes have names of their own.
     const made = (
       await tx
@@ -266,7 +296,7 @@ export const makeSpecimens = defineUseCase({
 });
 
 /** The minute an instant belongs to: times are shown, and so judged, to the minute. */
-export function minuteOf(at: Date): number {
+function minuteOf(at: Date): number {
   return Math.floor(at.getTime() / 60_000);
 }
 

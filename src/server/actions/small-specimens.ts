@@ -1,4 +1,5 @@
-import { IsIn, IsInt, IsISO8601, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
+import { IsInstant } from '@/core/methods';
 import type { MouldSize } from '@/core/moulds';
 import { windowsOf } from '../age';
 import { measureText } from '../measure-text';
@@ -20,7 +21,7 @@ export class RegisterSmallInput {
   @Min(1, { message: 'At least one.' })
   @Max(12, { message: 'At most 12 at once.' })
   count: number;
-  @IsISO8601({ strict: true }, { message: 'Made at: date and time.' }) madeAt: string;
+  @IsInstant('Made at') madeAt: string;
   @IsInt({ message: 'Age: whole days.' })
   @Min(1, { message: 'Age: at least 1 day.' })
   @Max(365, { message: 'Age: at most 365 days.' })

@@ -1,17 +1,18 @@
-import { IsIn, IsISO8601, IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { IsIn, IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, desc, eq, inArray } from 'drizzle-orm';
 import { RECORDED_EVENTS } from '@/core/identity/custody';
+import { IsInstant } from '@/core/methods';
 import { specimenEvents, specimens } from '@/db/schema';
 import { windowsOf } from '../age';
 import { Conflict, NotFound } from '../errors';
 import { placeIn } from '../standing';
-import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
+import { BENCH, defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
 import { instantField, sampleAndJob } from './samples';
 
 export class RecordEventInput {
   @IsUUID() specimenId: string;
   @IsIn(RECORDED_EVENTS, { message: 'What happened: choose one.' }) kind: (typeof RECORDED_EVENTS)[number];
-  @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
+  @IsInstant('When') at: string;
   @IsOptional() @IsString() @MaxLength(500, { message: 'Note: at most 500 characters.' }) note?: string;
   @IsOptional() @IsString() @MaxLength(80, { message: 'Place: at most 80 characters.' }) place?: string;
   /** The tank or room it goes into, and where in it: `B3`. */
@@ -25,9 +26,20 @@ export const recordEvent = defineUseCase({
   roles: STAFF,
   Input: RecordEventInput,
   async act({ tx, actor, now }, input) {
-    const [specimen] = await tx.select().from(specimens).where(eq(specimens.id, input.specimenId));
+    const [specimen] = await tx
+      .select()
+      .from(specimens)
+      .where(eq(specimens.id, input.specimenId))
+      .for('update');
     if (!specimen) throw new NotFound('This specimen');
     const note = input.note?.trim() ?? '';
+    if (input.kind === 'discarded' && specimen.testedAt) {
+      throw new Conflict(
+        `${specimen.label} is broken and its result stands: only a reviewer leaves it out of its set, on evidence.`,
+      );
+    }
+    if (input.kind === 'discarded' && specimen.discardedAt)
+      throw new Conflict(`${specimen.label} is discarded already.`);
     if (input.kind === 'discarded' && note === '') {
       refuseFields({ note: 'Say what is wrong with it; a low number is no reason.' });
     }
@@ -54,6 +66,41 @@ export const recordEvent = defineUseCase({
       note,
       ...where,
     });
+    if (input.kind === 'discarded')
+      await tx.update(specimens).set({ discardedAt: now }).where(eq(specimens.id, specimen.id));
+    return { specimenId: specimen.id };
+  },
+});
+
+export class TakeBackDiscardInput {
+  @IsUUID() specimenId: string;
+  @IsNotEmpty({ message: 'Say why it was no discard.' })
+  @IsString()
+  @MaxLength(500, { message: 'Reason: at most 500 characters.' })
+  reason: string;
+}
+
+/** A specimen that was recorded as discarded by mistake is there again and waits as before; both stay on record. */
+export const takeBackDiscard = defineUseCase({
+  name: 'take discard back',
+  roles: BENCH,
+  Input: TakeBackDiscardInput,
+  async act({ tx, actor, now }, input) {
+    const [specimen] = await tx
+      .select()
+      .from(specimens)
+      .where(eq(specimens.id, input.specimenId))
+      .for('update');
+    if (!specimen) throw new NotFound('This specimen');
+    if (!specimen.discardedAt) throw new Conflict('It is not discarded.');
+    await tx.insert(specimenEvents).values({
+      specimenId: specimen.id,
+      kind: 'discard taken back',
+      at: now,
+      personId: actor.id,
+      note: input.reason.trim(),
+    });
+    await tx.update(specimens).set({ discardedAt: null }).where(eq(specimens.id, specimen.id));
     return { specimenId: specimen.id };
   },
 });
@@ -99,7 +146,8 @@ export const decideHold = defineUseCase({
     if (!held) throw new NotFound('This specimen');
     if (held.ageHours !== null || held.testedAt)
       throw new Conflict('Only a held specimen that is not tested can be decided on.');
-    if (await hasEvent(tx, held.id, ['discarded', 'lost'])) throw new Conflict('It is not there any more.');
+    if (held.discardedAt || (await hasEvent(tx, held.id, ['lost'])))
+      throw new Conflict('It is not there any more.');
     const ageHours =
       input.decision === 'information' ? INFORMATION_HOURS : await replacedAge(tx, held, input.replaces, now);
     const { job } = await sampleAndJob(tx, held.sampleId);
@@ -130,7 +178,7 @@ async function replacedAge(
   if (other?.sampleId !== held.sampleId || other.ageHours === null) {
     return refuseFields({ replaces: 'Choose the specimen of the same sample that it stands in for.' });
   }
-  const aside = await hasEvent(tx, other.id, ['discarded', 'quarantined', 'lost']);
+  const aside = other.discardedAt !== null || (await hasEvent(tx, other.id, ['quarantined', 'lost']));
   if (other.testedAt || !aside) {
     refuseFields({
       replaces: `${other.label} must be put aside for a recorded defect before it is tested; a low number is no defect.`,

@@ -1,16 +1,6 @@
-import {
-  IsIn,
-  IsInt,
-  IsISO8601,
-  IsNotEmpty,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { IsIn, IsInt, IsNotEmpty, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
 import { eq } from 'drizzle-orm';
+import { IsInstant } from '@/core/methods';
 import { DUTIES, type Duty, dutiesOf, STORAGE_KINDS, type StorageKind } from '@/core/storage';
 import { storageDuties, storages } from '@/db/schema';
 import { NotFound } from '../errors';
@@ -61,7 +51,7 @@ export const addStorage = defineUseCase({
 export class RecordDutyInput {
   @IsUUID() storageId: string;
   @IsIn(DUTIES, { message: 'What was done: choose one.' }) duty: Duty;
-  @IsISO8601({ strict: true }, { message: 'When: date and time.' }) at: string;
+  @IsInstant('When') at: string;
   /** Of the record that was reviewed. */
   @IsOptional() @IsString() lowest?: string;
   @IsOptional() @IsString() highest?: string;

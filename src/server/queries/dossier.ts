@@ -192,6 +192,7 @@ export interface SpecimenView {
   readonly testedAt: Date | null;
   /** Strength asked of a grout or a mortar; null for concrete, whose mix says it. */
   readonly specifiedStrength: string | null;
+  /** Why it was thrown away; null for one that is there. */
   readonly discarded: string | null;
   /** The evidence on which a reviewer left it out of its set's mean; null for one that counts. */
   readonly leftOut: string | null;
@@ -223,20 +224,30 @@ export async function specimenViews(db: Queryable, sampleIds: readonly string[])
     .where(
       and(
         inArray(specimenEvents.specimenId, ids),
-        inArray(specimenEvents.kind, ['discarded', 'left out', 'taken back in']),
+        inArray(specimenEvents.kind, ['discarded', 'discard taken back', 'left out', 'taken back in']),
       ),
     )
     .orderBy(asc(specimenEvents.at), asc(specimenEvents.savedAt));
   const views = await runViews(db, { specimenIds: ids });
   return rows.map((row) => ({
     ...row,
-    discarded:
-      said.find(({ specimenId, kind }) => specimenId === row.id && kind === 'discarded')?.note ?? null,
-    leftOut: evidenceOf(
-      said.filter(({ specimenId, kind }) => specimenId === row.id && kind !== 'discarded').at(-1),
-    ),
+    discarded: noteOf(lastOf(said, row.id, ['discarded', 'discard taken back']), 'discarded'),
+    leftOut: evidenceOf(lastOf(said, row.id, ['left out', 'taken back in'])),
     ...runsOf(views.filter(({ specimenId }) => specimenId === row.id)),
   }));
+}
+
+/** The last word on a specimen among words that take one another back. */
+function lastOf<T extends { specimenId: string; kind: string }>(
+  said: readonly T[],
+  specimenId: string,
+  kinds: readonly T['kind'][],
+): T | undefined {
+  return said.filter((each) => each.specimenId === specimenId && kinds.includes(each.kind)).at(-1);
+}
+
+function noteOf(last: { kind: string; note: string } | undefined, kind: string): string | null {
+  return last?.kind === kind ? last.note : null;
 }
 
 /** Why a specimen is left out, by the last word on it. */

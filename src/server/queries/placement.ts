@@ -62,11 +62,13 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     .where(eq(samplingPlans.placementId, placementId))
     .orderBy(desc(samplingPlans.at))
     .limit(1);
-  const trucks = await db
+  const allTrucks = await db
     .select()
     .from(loads)
     .where(eq(loads.placementId, placementId))
     .orderBy(asc(loads.number));
+  // One struck out was never there; it is shown apart.
+  const trucks = allTrucks.filter(({ struckOut }) => struckOut === null);
   const taken = await db
     .select({ sample: samples, by: people.name })
     .from(samples)
@@ -82,7 +84,7 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     .select({
       volume: placements.volume,
       // Written out: Drizzle would leave the table off its columns inside the subqueries.
-      batches: sql<number>`(select count(*)::int from loads l where l.placement_id = placements.id)`,
+      batches: sql<number>`(select count(*)::int from loads l where l.placement_id = placements.id and l.struck_out is null)`,
       tests: sql<number>`(select count(*)::int from samples s where s.placement_id = placements.id and s.kind = 'acceptance')`,
     })
     .from(placements)
@@ -137,6 +139,7 @@ export async function placementDay(db: Queryable, actor: Actor, placementId: str
     targets: plan ? targetsOf(plan.draws, volumes) : [],
     loads: trucks.map((load) => ({ ...load, decision: decisionFor(load.id, views) })),
     ...owing(taken, trucks, volumes, ofMix, job.system, limits),
+    struckOut: allTrucks.filter(({ struckOut }) => struckOut !== null),
     batches: tickets.map(({ batch }) => batch),
     volumeOut: out.toFixed(),
     samples: views,

@@ -3,7 +3,7 @@ import { DateTime } from 'luxon';
 import type { ReportContent } from '@/core/report';
 import type { Database, Queryable } from '@/db/client';
 import { amendments, jobs, people, reports, samples } from '@/db/schema';
-import { composeReport } from '../reports/content';
+import { composeReport, contentMark } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { present, readableJobs } from '../scope';
@@ -88,6 +88,8 @@ export async function reportDetail(db: Queryable, actor: Actor, reportId: string
   return {
     ...report,
     content: composed.content,
+    /** Sent back by who signs: it says what they read. */
+    seen: contentMark(composed.content),
     hindrances: composed.hindrances,
     replacedBy: replacedBy ?? null,
     amendments: actor.role === 'client' ? [] : opened,

@@ -44,12 +44,7 @@ export async function brackets(db: Queryable, actor: Actor, now: Date): Promise<
           and(isNull(specimens.testedAt), gte(specimens.closesAt, new Date(now.getTime() - 45 * DAY))),
           gte(specimens.testedAt, new Date(now.getTime() - DAY)),
         ),
-        notExists(
-          db
-            .select({ id: specimenEvents.id })
-            .from(specimenEvents)
-            .where(and(eq(specimenEvents.specimenId, specimens.id), eq(specimenEvents.kind, 'discarded'))),
-        ),
+        isNull(specimens.discardedAt),
       ),
     )
     .orderBy(asc(specimens.closesAt), asc(specimens.label))

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
 import { type Limits, limitText, PROFILE_WORDS } from '@/core/limits';
@@ -29,6 +30,11 @@ const STATEMENTS = [
 function when(at: Date | string, zone: string): string {
   const instant = typeof at === 'string' ? DateTime.fromISO(at) : DateTime.fromJSDate(at);
   return instant.setZone(zone).toFormat("d LLL yyyy HH:mm 'UTC'ZZ");
+}
+
+/** The mark of a content as it is shown, SHA-256 in hex: what is signed must be what was read. */
+export function contentMark(content: ReportContent): string {
+  return createHash('sha256').update(JSON.stringify(content)).digest('hex');
 }
 
 /**

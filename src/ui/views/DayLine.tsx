@@ -62,7 +62,10 @@ export function DayLine({ zone, now: initial, loads, samples, weather }: Props) 
   const last = Math.max(...times);
   const end = (now - last < LIVE_MS ? Math.max(now, last) : last) + MARGIN_MS;
   const x = (at: number): number => LEFT + ((at - first) / (end - first)) * (WIDTH - LEFT - 10);
-  const step = [0.25, 0.5, 1, 2, 4].find((hours) => (end - first) / HOUR / hours <= 12) ?? 8;
+  const span = (end - first) / HOUR;
+  // However long the line, a dozen marks and no more.
+  const step =
+    [0.25, 0.5, 1, 2, 4, 8, 24].find((hours) => span / hours <= 12) ?? Math.ceil(span / 12 / 24) * 24;
   const marks: number[] = [];
   for (let at = Math.ceil(first / (step * HOUR)) * step * HOUR; at < end; at += step * HOUR) marks.push(at);
   const rows = [

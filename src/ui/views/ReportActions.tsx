@@ -17,6 +17,7 @@ import { useNotice } from '../parts/Notice';
 /** What can be done with a report: read its file, sign it, open an amendment. */
 export function ReportActions({
   reportId,
+  seen,
   state,
   canSign,
   hindered,
@@ -24,6 +25,8 @@ export function ReportActions({
   replaced,
 }: {
   reportId: string;
+  /** The mark of the content on this page. */
+  seen: string;
   state: 'draft' | 'signed';
   canSign: boolean;
   hindered: boolean;
@@ -36,7 +39,7 @@ export function ReportActions({
   const [busy, setBusy] = useState(false);
   const sign = async (): Promise<void> => {
     setBusy(true);
-    const reply = await perform('sign-report', { reportId });
+    const reply = await perform('sign-report', { reportId, seen });
     setBusy(false);
     setAsking(false);
     notice(reply.ok ? 'Report signed.' : reply.message, reply.ok ? 'success' : 'error');

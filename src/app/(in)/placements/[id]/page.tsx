@@ -20,6 +20,7 @@ import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { clock, dayTime, localInput } from '@/ui/time';
 import { AddLoad } from '@/ui/views/AddLoad';
+import { CorrectLoad } from '@/ui/views/CorrectLoad';
 import { DayLine } from '@/ui/views/DayLine';
 import { ForecastDialog } from '@/ui/views/ForecastDialog';
 import { FreshPlot } from '@/ui/views/FreshPlot';
@@ -181,7 +182,11 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           />
         }
       >
-        {loads.length > 0 ? <Trucks day={day} /> : <Empty>No truck has come yet.</Empty>}
+        {loads.length + day.struckOut.length > 0 ? (
+          <Trucks day={day} />
+        ) : (
+          <Empty>No truck has come yet.</Empty>
+        )}
         <OnTheWay day={day} now={now} />
       </Card>
       <Card
@@ -308,7 +313,7 @@ function Trucks({ day }: { day: PlacementDay }) {
       <Table size="small">
         <TableHead>
           <TableRow>
-            {['Truck', 'Ticket', 'Volume', 'On site', 'Samples', 'What is allowed next'].map((word) => (
+            {['Truck', 'Ticket', 'Volume', 'On site', 'Samples', 'What is allowed next', ''].map((word) => (
               <TableCell key={word}>{word}</TableCell>
             ))}
           </TableRow>
@@ -335,11 +340,33 @@ function Trucks({ day }: { day: PlacementDay }) {
                     {load.decision.next}
                   </Typography>
                 ) : null}
+                {load.correction ? (
+                  <Typography
+                    variant="body2"
+                    color="text.secondary"
+                  >{`Corrected: ${load.correction}`}</Typography>
+                ) : null}
+              </TableCell>
+              <TableCell>
+                <CorrectLoad
+                  loadId={load.id}
+                  name={String(load.number)}
+                  zone={day.job.zone}
+                  arrivedAt={localInput(load.arrivedAt, day.job.zone)}
+                  volume={measureWords(load.volume)}
+                  truck={load.truck}
+                />
               </TableCell>
             </TableRow>
           ))}
         </TableBody>
       </Table>
+      {day.struckOut.map((load) => (
+        <Typography key={load.id} variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+          <s>{`Truck ${load.number}, ticket ${load.ticket}`}</s>
+          {` struck out: ${load.struckOut}`}
+        </Typography>
+      ))}
     </Box>
   );
 }

@@ -31,6 +31,7 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
         {staff ? <TextLink href={`/samples/${report.sampleId}`}>its sample</TextLink> : null}
         <ReportActions
           reportId={report.id}
+          seen={report.seen}
           state={report.state}
           canSign={actor.role === 'reviewer'}
           hindered={report.hindrances.length > 0}

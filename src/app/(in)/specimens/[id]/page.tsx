@@ -29,6 +29,7 @@ import { dayTime, localInput } from '@/ui/time';
 import { DecideHold } from '@/ui/views/DecideHold';
 import { LeaveOut } from '@/ui/views/LeaveOut';
 import { RecordEvent } from '@/ui/views/RecordEvent';
+import { TakeBackDiscard } from '@/ui/views/TakeBackDiscard';
 
 export const metadata: Metadata = { title: 'Specimen' };
 
@@ -72,6 +73,9 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
             ) : null}
           </>
         )}
+        {specimen.discarded !== null && actor.role !== 'field' && actor.role !== 'client' ? (
+          <TakeBackDiscard specimenId={specimen.id} label={specimen.label} />
+        ) : null}
         {specimen.testedAt && (actor.role === 'reviewer' || actor.role === 'manager') ? (
           <LeaveOut specimenId={specimen.id} label={specimen.label} leftOut={specimen.leftOut !== null} />
         ) : null}
@@ -86,6 +90,9 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
             : 'To the bench'}
         </LinkButton>
       </Box>
+      {specimen.discarded === null ? null : (
+        <Alert severity="warning">{`Discarded: ${specimen.discarded}`}</Alert>
+      )}
       {specimen.leftOut === null ? null : (
         <Alert severity="warning">{`Left out of the mean of its set. ${specimen.leftOut}`}</Alert>
       )}
