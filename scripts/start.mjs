@@ -1,19 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { startApplication } from './lib/application.mjs';
 import { startCluster } from './lib/cluster.mjs';
-import { pressFeeds, startPresses } from './lib/presses.mjs';
 import { main, say } from './lib/say.mjs';
-import {
-  buildApplication,
-  freePort,
-  HOME,
-  installPackages,
-  run,
-  start,
-  stop,
-  waitForServer,
-} from './lib/system.mjs';
+import { buildApplication, HOME, installPackages, run } from './lib/system.mjs';
 
 const dev = process.argv.includes('--dev');
 const runFile = path.join(HOME, 'running.json');
@@ -45,15 +36,13 @@ await main(async () => {
   mkdirSync(HOME, { recursive: true });
   installPackages();
   const cluster = await startCluster('database');
-  let server;
-  let presses = [];
+  let application;
   let ending = false;
   const end = async (code) => {
     if (ending) return;
     ending = true;
     say('stopping');
-    await stop(server);
-    for (const each of presses) await stop(each);
+    await application?.end();
     if (!cluster.running) cluster.stop();
     rmSync(runFile, { force: true });
     process.exit(code);
@@ -67,32 +56,24 @@ await main(async () => {
       env: cluster.prepareEnv('bricole'),
     });
     if (!dev) buildApplication();
-    const port = await freePort(Number(process.env.PORT ?? 3000));
-    const url = `http://127.0.0.1:${port}`;
-    const feeds = await pressFeeds();
-    presses = startPresses(feeds, databaseUrl);
-    server = start(
-      'node',
-      ['node_modules/next/dist/bin/next', dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],
-      {
-        BRICOLE_DATABASE_URL: databaseUrl,
-        BRICOLE_URL: url,
-        BRICOLE_SECRET: secret(),
-        BRICOLE_DEMO: '1',
-        BRICOLE_FEEDS: feeds,
-        NEXT_TELEMETRY_DISABLED: '1',
-      },
-    );
-    server.on('exit', (code) => void end(code ?? 1));
+    application = await startApplication({
+      databaseUrl,
+      secret: secret(),
+      port: Number(process.env.PORT ?? 3000),
+      dev,
+      env: { BRICOLE_DEMO: '1' },
+    });
+    const { url } = application;
+    for (const each of [application.web, application.gateway]) each.on('exit', (code) => void end(code ?? 1));
     writeFileSync(runFile, JSON.stringify({ pid: process.pid, url }));
-    await waitForServer(`${url}/api/health`, server);
+    await application.ready();
     run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/print-sign-ins.ts'], {
       env: { BRICOLE_URL: url },
     });
   } catch (error) {
     if (!ending) {
-      await stop(server);
-      for (const each of presses) await stop(each);
+      ending = true;
+      await application?.end();
       if (!cluster.running) cluster.stop();
       throw error;
     }

@@ -1,21 +1,10 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { startApplication } from './lib/application.mjs';
 import { startCluster } from './lib/cluster.mjs';
-import { pressFeeds, startPresses } from './lib/presses.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
-import {
-  buildApplication,
-  freePort,
-  HOME,
-  installDebian,
-  installPackages,
-  PROJECT,
-  run,
-  start,
-  stop,
-  waitForServer,
-} from './lib/system.mjs';
+import { buildApplication, HOME, installDebian, installPackages, PROJECT, run } from './lib/system.mjs';
 
 // Two checks that are no test runners count as one test each; the runners report their own numbers.
 const tally = { passed: 0, failed: 0 };
@@ -74,21 +63,15 @@ async function playwright(cluster) {
     env: cluster.prepareEnv(database),
   });
   buildApplication();
-  const port = await freePort(3900);
-  const url = `http://127.0.0.1:${port}`;
-  const feeds = await pressFeeds();
-  const presses = startPresses(feeds, app);
-  const server = start('node', [tool('next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    BRICOLE_DATABASE_URL: app,
-    BRICOLE_URL: url,
-    BRICOLE_SECRET: 'only-for-this-test-run-0123456789abcdef',
-    BRICOLE_DEMO: '1',
-    BRICOLE_FEEDS: feeds,
-    BRICOLE_SIGN_INS_PER_MINUTE: '40',
-    NEXT_TELEMETRY_DISABLED: '1',
+  const application = await startApplication({
+    databaseUrl: app,
+    secret: 'only-for-this-test-run-0123456789abcdef',
+    port: 3900,
+    env: { BRICOLE_DEMO: '1' },
   });
+  const { url } = application;
   try {
-    await waitForServer(`${url}/api/health`, server);
+    await application.ready();
     say('Playwright on the built application');
     mkdirSync(path.join(PROJECT, 'test-results'), { recursive: true });
     const result = spawnSync('node', [tool('@playwright/test/cli.js'), 'test', ...process.argv.slice(3)], {
@@ -102,8 +85,7 @@ async function playwright(cluster) {
       : { expected: 0, unexpected: 0 };
     count('Playwright', result.status, stats.expected, stats.unexpected);
   } finally {
-    await stop(server);
-    for (const each of presses) await stop(each);
+    await application.end();
   }
 }
 

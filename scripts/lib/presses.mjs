@@ -19,9 +19,8 @@ export async function pressFeeds() {
 }
 
 /** Starts the stand-in presses, unless real ones were named, and the recorder of what they send. */
-export function startPresses(feeds, databaseUrl) {
+export function startPresses(env) {
   const tsx = 'node_modules/tsx/dist/cli.mjs';
-  const env = { BRICOLE_FEEDS: feeds, BRICOLE_DATABASE_URL: databaseUrl };
   const begun = [];
   if (process.env.BRICOLE_FEEDS === undefined) {
     say('starting the stand-in presses');

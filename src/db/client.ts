@@ -4,7 +4,10 @@ import * as schema from './schema';
 
 export type Database = NodePgDatabase<typeof schema>;
 /** A transaction, or the database itself: what a query needs. */
-export type Queryable = Pick<Database, 'select' | 'selectDistinctOn' | 'insert' | 'update' | 'execute'>;
+export type Queryable = Pick<
+  Database,
+  'select' | 'selectDistinct' | 'selectDistinctOn' | 'insert' | 'update' | 'execute'
+>;
 
 /** Opens a pool on one database. The caller ends it. */
 export function openDatabase(url: string, size = 10): { db: Database; pool: pg.Pool } {

@@ -1,6 +1,6 @@
 /** The invented scenario: a ferry terminal, its owner, a laboratory and its people. All of it is made up. */
 
-export const DEMO_PASSWORD = 'quay-lantern-tide';
+export { DEMO_PASSWORD } from '@/core/identity/demo-password';
 
 export const PEOPLE = [
   {

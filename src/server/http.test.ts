@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answerOf, Conflict, databaseError, Invalid, NotFound, NotSignedIn, Refused } from './errors';
-import { answering, isId, ownJson } from './http';
+import { answering, isId, ownJson, ownPath } from './http';
 
 afterEach(() => vi.restoreAllMocks());
 
@@ -67,7 +67,8 @@ describe('the body of a request', () => {
   });
   it('is refused from another site', async () => {
     await expect(ownJson(asked('{}', { origin: 'http://elsewhere.test' }))).rejects.toBeInstanceOf(Refused);
-    await expect(ownJson(asked('{}', { origin: 'http://bench.test:8080' }))).rejects.toBeInstanceOf(Refused);
+    for (const origin of ['http://bench.test:8080', 'null', '', 'bench.test', 'file://'])
+      await expect(ownJson(asked('{}', { origin })), origin).rejects.toBeInstanceOf(Refused);
   });
   it.each([
     ['a form', 'a=1', 'application/x-www-form-urlencoded'],
@@ -83,6 +84,22 @@ describe('the body of a request', () => {
       Conflict,
     );
   });
+});
+
+it.each([
+  ['/samples/1?tab=2#x', '/samples/1?tab=2#x'],
+  ['/\t/elsewhere.test', '/today'],
+  ['/\n/elsewhere.test', '/today'],
+  ['//elsewhere.test', '/today'],
+  ['/\\elsewhere.test', '/today'],
+  ['\\\\elsewhere.test', '/today'],
+  ['https://elsewhere.test', '/today'],
+  ['javascript:alert(1)', '/today'],
+  ['', '/today'],
+  [undefined, '/today'],
+  [['/a', '/b'], '/today'],
+])('after signing in %j goes to %s', (wanted, path) => {
+  expect(ownPath(wanted)).toBe(path);
 });
 
 it('an identifier is one before the database is asked', () => {

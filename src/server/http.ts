@@ -19,11 +19,16 @@ export async function answering(handler: () => Promise<Response>): Promise<Respo
   }
 }
 
+/** True unless a browser says that the request comes from a page of somebody else, a page without an origin among them. */
+export function isOwnOrigin(request: Request): boolean {
+  const origin = request.headers.get('origin');
+  if (origin === null) return true;
+  return URL.canParse(origin) && new URL(origin).host === request.headers.get('host');
+}
+
 /** The JSON body of a request that came from our own pages. @throws Refused for other origins, Invalid for no JSON */
 export async function ownJson(request: Request): Promise<unknown> {
-  const origin = request.headers.get('origin');
-  const host = request.headers.get('host');
-  if (origin !== null && URL.canParse(origin) && new URL(origin).host !== host) throw new Refused();
+  if (!isOwnOrigin(request)) throw new Refused();
   if (!request.headers.get('content-type')?.startsWith('application/json')) {
     throw new Invalid({ '': 'JSON is expected.' });
   }
@@ -41,4 +46,15 @@ const UUID = /^[0-9a-f]{8}-(?:[0-9a-f]{4}-){3}[0-9a-f]{12}$/i;
 /** True for text that can be an identifier; anything else would only make the database complain. */
 export function isId(text: string): boolean {
   return UUID.test(text);
+}
+
+/**
+ * A path of our own to go on to, else the day's: a link that brings somebody here must not send them elsewhere. Read as
+ * a browser reads it, which drops tabs and line breaks and takes a backslash for a slash.
+ */
+export function ownPath(wanted: unknown): string {
+  const here = 'http://own.invalid';
+  if (typeof wanted !== 'string' || !wanted.startsWith('/') || !URL.canParse(wanted, here)) return '/today';
+  const { origin, pathname, search, hash } = new URL(wanted, here);
+  return origin === here && !pathname.startsWith('//') ? `${pathname}${search}${hash}` : '/today';
 }

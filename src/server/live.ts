@@ -8,6 +8,8 @@ export interface LiveChange {
 }
 
 type Listener = (change: LiveChange) => void;
+/** Is told the person whose access changed: signed out, withdrawn, another role. */
+type AccessListener = (personId: string) => void;
 
 const RETRY_MS = 1000;
 
@@ -17,6 +19,7 @@ const RETRY_MS = 1000;
  */
 export class LiveChanges {
   private readonly listeners = new Set<Listener>();
+  private readonly accessListeners = new Set<AccessListener>();
   private client: pg.Client | null = null;
   constructor(private readonly url: string) {}
 
@@ -27,11 +30,19 @@ export class LiveChanges {
     return () => this.listeners.delete(listener);
   }
 
+  /** Hears whose access changed until the returned function is called. */
+  subscribeAccess(listener: AccessListener): () => void {
+    this.accessListeners.add(listener);
+    if (!this.client) void this.connect();
+    return () => this.accessListeners.delete(listener);
+  }
+
   /** Stops listening for good. */
   async end(): Promise<void> {
     const { client } = this;
     this.client = null;
     this.listeners.clear();
+    this.accessListeners.clear();
     await client?.end();
   }
 
@@ -42,17 +53,21 @@ export class LiveChanges {
       if (this.client !== client) return;
       this.client = null;
       // Whoever looks reloads when the line is back: something may have been missed meanwhile.
-      setTimeout(() => this.listeners.size > 0 && void this.connect(), RETRY_MS);
+      setTimeout(() => this.listeners.size + this.accessListeners.size > 0 && void this.connect(), RETRY_MS);
     };
     client.on('error', again);
     client.on('end', again);
-    client.on('notification', ({ payload }) => {
+    client.on('notification', ({ channel, payload }) => {
+      if (channel === 'bricole_access') {
+        for (const listener of this.accessListeners) listener(payload ?? '');
+        return;
+      }
       const change = JSON.parse(payload ?? '{}') as LiveChange;
       for (const listener of this.listeners) listener(change);
     });
     try {
       await client.connect();
-      await client.query('LISTEN bricole_live');
+      await client.query('LISTEN bricole_live; LISTEN bricole_access');
     } catch {
       again();
     }

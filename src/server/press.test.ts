@@ -148,6 +148,21 @@ describe('a machine followed live', () => {
     expect(await site.db.select().from(loadLogs).where(eq(loadLogs.runId, runId))).toHaveLength(1);
   }, 60_000);
 
+  it('keeps nobody else waiting while a dozen records wait for the recorder', async () => {
+    const { feedId } = await follow(await opened());
+    let ended = 0;
+    const waiting = Array.from({ length: 12 }, () =>
+      act(closePressFeed, { feedId, toSeq: 1_000_000_000 }).catch((error: Error) => {
+        ended += 1;
+        return error.message;
+      }),
+    );
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await opened();
+    expect(ended).toBe(0);
+    for (const message of await Promise.all(waiting)) expect(message).toMatch(/has not caught up/);
+  }, 60_000);
+
   it('belongs to one run at a time', async () => {
     const one = await opened();
     const other = await opened();

@@ -22,7 +22,7 @@ import { importResults } from './actions/import';
 import { createJob, createMix, createPlacement } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
 import { drawDiameters } from './actions/lots';
-import { addPerson, changePerson, letClientSee } from './actions/people';
+import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
 import { recordExercise, recordPractice } from './actions/practice';
 import { closePressFeed, drivePress, openPressFeed } from './actions/press';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
@@ -86,6 +86,8 @@ export const USE_CASES = {
   'withdraw-card': withdrawCard,
   'add-person': addPerson,
   'change-person': changePerson,
+  'change-password': changePassword,
+  'reset-password': resetPassword,
   'let-client-see': letClientSee,
   'import-results': importResults,
   'record-practice': recordPractice,

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { type FieldErrors, validated } from '@/core/methods';
-import type { Database } from '@/db/client';
+import type { Database, Queryable } from '@/db/client';
 import type { Role } from '@/db/schema';
 import { Conflict, databaseError, Invalid, Refused } from './errors';
 
@@ -20,11 +20,19 @@ export interface Context {
   readonly now: Date;
 }
 
+/** What a use case waits with: each question to the database takes a connection and gives it back. */
+export type Waiting = Omit<Context, 'tx'> & { readonly db: Queryable };
+
 /** One thing a person can do. */
 export interface UseCase<I extends object = object, R = unknown> {
   readonly name: string;
   readonly roles: readonly Role[];
   readonly Input: new () => I;
+  /**
+   * What has to be waited for, before the transaction: nothing waits while it holds a connection, or a few who wait
+   * would stop everybody else.
+   */
+  ready?(waiting: Waiting, input: I): Promise<void>;
   act(context: Context, input: I): Promise<R>;
 }
 
@@ -53,6 +61,7 @@ export async function perform<I extends object, R>(
   const input = validated(definition.Input, data, { strict: true });
   if (!input.ok) throw new Invalid(input.errors);
   try {
+    await definition.ready?.({ db, actor, now }, input.value);
     return await db.transaction(async (tx) => {
       await tx.execute(
         sql`SELECT set_config('bricole.actor', ${actor.id}, true), set_config('bricole.use_case', ${definition.name}, true)`,

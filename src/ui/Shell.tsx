@@ -214,6 +214,9 @@ function PersonMenu({
             {`Colours: ${SCHEME_WORDS[each]}`}
           </MenuItem>
         ))}
+        <MenuItem component={NextLink} href="/account" onClick={() => setAnchor(null)}>
+          Your account
+        </MenuItem>
         <MenuItem onClick={signOut}>Sign out</MenuItem>
       </Menu>
     </>

@@ -49,7 +49,7 @@ export const openPressFeed = defineUseCase({
   Input: OpenPressFeedInput,
   async act(context, input) {
     const { tx, actor, now } = context;
-    const { machine, run } = await runMachine(context, input.runId);
+    const { machine, run } = await runMachine(tx, input.runId);
     if (run.state === 'complete') throw new Conflict('This run is complete.');
     const open = await tx
       .select()
@@ -91,6 +91,18 @@ export const closePressFeed = defineUseCase({
   name: 'close press feed',
   roles: BENCH,
   Input: ClosePressFeedInput,
+  async ready({ db }, input) {
+    const [feed] = await db.select().from(pressFeeds).where(eq(pressFeeds.id, input.feedId));
+    if (!feed || feed.closedAt) return;
+    const until = Date.now() + CATCH_UP_MS;
+    while (((await lastRecorded(db, feed.id)) ?? -1) < input.toSeq) {
+      if (Date.now() > until)
+        throw new Conflict(
+          'The recorder has not caught up with the machine. Nothing is lost: the machine remembers ten minutes. Try again.',
+        );
+      await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+    }
+  },
   async act(context, input) {
     const { tx, actor, now } = context;
     // Not the whole row's lock: the recorder goes on adding readings under it while we wait for them.
@@ -109,14 +121,6 @@ export const closePressFeed = defineUseCase({
         .limit(1);
       if (kept) return { analysis: kept.analysis, peak: kept.analysis.peak };
       throw new Conflict('This record was let go when another specimen was followed on the machine.');
-    }
-    const until = Date.now() + CATCH_UP_MS;
-    while (((await lastRecorded(tx, feed.id)) ?? -1) < input.toSeq) {
-      if (Date.now() > until)
-        throw new Conflict(
-          'The recorder has not caught up with the machine. Nothing is lost: the machine remembers ten minutes. Try again.',
-        );
-      await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
     }
     const { method, place, setup, typed } = await pressRun(context, feed.runId);
     const { system } = place.job;
@@ -189,10 +193,14 @@ export const drivePress = defineUseCase({
   name: 'drive press',
   roles: BENCH,
   Input: DrivePressInput,
+  async ready({ db }, input) {
+    const { machine } = await runMachine(db, input.runId);
+    await pressFeed(machine)?.ready();
+  },
   async act(context, input) {
-    const { machine } = await runMachine(context, input.runId);
+    const { machine } = await runMachine(context.tx, input.runId);
     const feed = pressFeed(machine);
-    if (!feed || !(await feed.ready())?.simulated)
+    if (!feed?.about?.simulated)
       throw new Conflict('There is no stand-in press at the other end of the line.');
     const sent =
       (input.times === undefined || feed.send({ times: input.times })) &&

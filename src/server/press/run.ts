@@ -3,6 +3,7 @@ import { findMethod, limitsOf, type Method, type RunSetup, readMeasure, usableIn
 import { LENGTH_UNIT, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
 import { type PlacedSpecimen, PRESS_CASES, PRESS_MAKEUP, seedOf, travelTo, trueStrength } from '@/core/press';
 import { convert, type Exact, exact } from '@/core/quantity';
+import type { Queryable } from '@/db/client';
 import { runs } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { currentReadings, inputOf } from '../readings';
@@ -18,11 +19,11 @@ export interface PressRun {
 }
 
 /** The run, its method and readings, and the machine that was chosen for it. @throws Conflict when none was */
-export async function runMachine({ tx }: Context, runId: string) {
-  const [run] = await tx.select().from(runs).where(eq(runs.id, runId));
+export async function runMachine(db: Queryable, runId: string) {
+  const [run] = await db.select().from(runs).where(eq(runs.id, runId));
   const method = run && findMethod(run.method);
   if (!run || !method?.press) throw new NotFound('This run');
-  const current = await currentReadings(tx, run.id);
+  const current = await currentReadings(db, run.id);
   const machine = current.find(({ field }) => field === method.press?.fields.machine)?.text;
   if (!machine) throw new Conflict('Choose the testing machine on the run sheet first.');
   return { run, method, current, machine };
@@ -31,7 +32,7 @@ export async function runMachine({ tx }: Context, runId: string) {
 /** A run in a press, with all that its test is computed with. */
 export async function pressRun(context: Context, runId: string): Promise<PressRun & { machine: string }> {
   const { tx, actor, now } = context;
-  const { run, method, current, machine } = await runMachine(context, runId);
+  const { run, method, current, machine } = await runMachine(tx, runId);
   const place = await runPlace(tx, run.id);
   const typed = inputOf(method, place.job.system, current);
   const setup = await runSetup(tx, place, typed, now, { by: actor.id, current });

@@ -1,4 +1,4 @@
-import { asc, desc, eq, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, type SQL, sql } from 'drizzle-orm';
 import { cardState } from '@/core/certification';
 import { type PadWear, padWear, usesLeft } from '@/core/ends';
 import type { Limits, Profile } from '@/core/limits';
@@ -7,6 +7,7 @@ import { verifiedLoads } from '@/core/press';
 import { exact, withThousands } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
+  audit,
   cards,
   equipment,
   equipmentVerifications,
@@ -14,7 +15,9 @@ import {
   jobs,
   limitChanges,
   people,
+  signIns,
 } from '@/db/schema';
+import { Refused } from '../errors';
 import { type PadUses, padUses } from '../pads';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
@@ -178,10 +181,52 @@ export async function peopleList(db: Queryable, actor: Actor) {
     .select({ personId: jobClients.personId, number: jobs.number })
     .from(jobClients)
     .innerJoin(jobs, eq(jobs.id, jobClients.jobId));
+  const renamed = await db
+    .selectDistinct({ id: audit.rowKey, name: sql<string>`${audit.before} ->> 'name'` })
+    .from(audit)
+    .where(
+      and(
+        eq(audit.tableName, 'people'),
+        eq(audit.action, 'update'),
+        sql`${audit.before} ->> 'name' <> ${audit.after} ->> 'name'`,
+      ),
+    );
   return rows.map((row) => ({
     ...row,
+    names: renamed.filter(({ id, name }) => id === row.id && name !== row.name).map(({ name }) => name),
     jobs: shared.filter(({ personId }) => personId === row.id).map(({ number }) => number),
   }));
+}
+
+const SIGN_INS_SHOWN = 60;
+
+/** Who came and went, the newest first: a manager's to read. */
+export async function signInList(db: Queryable, actor: Actor) {
+  if (actor.role !== 'manager') throw new Refused();
+  return signInsOf(db);
+}
+
+/** Who signed in, or tried to, with one's own account. */
+export async function ownSignIns(db: Queryable, actor: Actor) {
+  const [person] = await db.select({ email: people.email }).from(people).where(eq(people.id, actor.id));
+  return signInsOf(db, eq(signIns.email, person?.email ?? ''));
+}
+
+function signInsOf(db: Queryable, filter?: SQL) {
+  return db
+    .select({
+      id: signIns.id,
+      at: signIns.at,
+      email: signIns.email,
+      name: people.name,
+      address: signIns.address,
+      outcome: signIns.outcome,
+    })
+    .from(signIns)
+    .leftJoin(people, eq(people.id, signIns.personId))
+    .where(filter)
+    .orderBy(desc(signIns.id))
+    .limit(SIGN_INS_SHOWN);
 }
 
 /** Certificates with their state on a day: everybody's for a manager, else a person's own. `today` is a calendar date. */

@@ -78,7 +78,8 @@ function OpenForm({ close, ...props }: Props & { close: () => void }) {
     setFailure(null);
     const values: Record<string, unknown> = { ...props.fixed };
     for (const field of fields) {
-      const text = (typed[field.name] ?? '').trim();
+      // A password is what was typed, blanks and all.
+      const text = field.type === 'password' ? (typed[field.name] ?? '') : (typed[field.name] ?? '').trim();
       if (text === '' && field.optional) continue;
       if (field.type === 'datetime') {
         const at = fromLocalInput(text, zone);

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { perform } from '../api';
 import { FormDialog } from '../form/FormDialog';
@@ -13,6 +13,8 @@ interface Person {
   readonly title: string | null;
   readonly active: boolean;
   readonly jobs: readonly string[];
+  /** How they were called before. */
+  readonly names: readonly string[];
 }
 
 const WORDS: Readonly<Record<string, string>> = {
@@ -42,7 +44,7 @@ export function AddPerson({ roles }: { roles: readonly string[] }) {
           name: 'password',
           label: 'First password',
           type: 'password',
-          help: 'At least 10 characters; hand it over in person.',
+          help: 'A few words that do not belong together; hand it over in person.',
         },
       ]}
       submit="Add"
@@ -123,6 +125,50 @@ export function PeopleTable({
                 {person.id === self ? null : (
                   <>
                     <FormDialog
+                      title={`Name of ${person.name}`}
+                      useCase="change-person"
+                      fixed={{ personId: person.id }}
+                      initial={{ name: person.name, title: person.title ?? '' }}
+                      intro={
+                        <Typography>
+                          {`What is signed keeps the name it was signed with.${
+                            person.names.length > 0 ? ` Earlier names: ${person.names.join(', ')}.` : ''
+                          }`}
+                        </Typography>
+                      }
+                      fields={[
+                        { name: 'name', label: 'Name' },
+                        { name: 'title', label: 'Title under a signature', optional: true },
+                      ]}
+                      submit="Change"
+                      done="Name changed; what it was stays on record."
+                      button={(open) => (
+                        <Button size="small" onClick={open}>
+                          Name
+                        </Button>
+                      )}
+                    />
+                    <FormDialog
+                      title={`New password for ${person.name}`}
+                      useCase="reset-password"
+                      fixed={{ personId: person.id }}
+                      fields={[
+                        {
+                          name: 'password',
+                          label: 'New password',
+                          type: 'password',
+                          help: 'A few words that do not belong together; hand it over in person.',
+                        },
+                      ]}
+                      submit="Set it"
+                      done="Set. Every session under the old one has ended."
+                      button={(open) => (
+                        <Button size="small" onClick={open}>
+                          Password
+                        </Button>
+                      )}
+                    />
+                    <FormDialog
                       title={`Role of ${person.name}`}
                       useCase="change-person"
                       fixed={{ personId: person.id }}
@@ -141,6 +187,53 @@ export function PeopleTable({
                     </Button>
                   </>
                 )}
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
+
+const OUTCOMES: Readonly<Record<string, string>> = {
+  'signed in': 'signed in',
+  refused: 'refused: wrong password, or no access',
+  'held back': 'held back after too many failures',
+  'signed out': 'signed out',
+};
+
+/** Who came and went, and who was not let in; the newest first. */
+export function SignInTable({
+  rows,
+}: {
+  rows: readonly {
+    readonly id: number;
+    readonly at: string;
+    readonly email: string;
+    readonly name: string | null;
+    readonly address: string;
+    readonly outcome: string;
+  }[];
+}) {
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            {['When', 'Who', 'From', 'What'].map((word) => (
+              <TableCell key={word}>{word}</TableCell>
+            ))}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {rows.map((row) => (
+            <TableRow key={row.id}>
+              <TableCell sx={{ whiteSpace: 'nowrap' }}>{row.at}</TableCell>
+              <TableCell>{row.name ? `${row.name} (${row.email})` : row.email}</TableCell>
+              <TableCell className="mono">{row.address || 'not known'}</TableCell>
+              <TableCell sx={row.outcome.startsWith('signed') ? {} : { color: 'error.main' }}>
+                {OUTCOMES[row.outcome] ?? row.outcome}
               </TableCell>
             </TableRow>
           ))}

@@ -26,10 +26,12 @@ export function SignIn({ next, demo }: { next: string; demo: boolean }) {
       if (response.ok) return window.location.assign(next);
       setTrouble(
         response.status === 429
-          ? 'Too many attempts. Wait a minute, then try again.'
+          ? ((await response.json().catch(() => null))?.message ?? 'Too many attempts. Wait, then try again.')
           : response.status >= 500
             ? 'The server cannot answer now. Try again in a moment.'
-            : 'E-mail and password do not belong together.',
+            : response.status === 403
+              ? ((await response.json().catch(() => null))?.message ?? 'This account has no access.')
+              : 'E-mail and password do not belong together.',
       );
     } catch {
       setTrouble('The server cannot be reached. Check the network, then try again.');

@@ -6,11 +6,12 @@ import { database } from '@/db/client';
 import { ROLES } from '@/db/schema';
 import { CARD_METHODS } from '@/server/actions/cards';
 import { pageActor, pageData } from '@/server/page';
-import { cardList, peopleList } from '@/server/queries/gear';
-import { jobList } from '@/server/queries/jobs';
+import { cardList, peopleList, signInList } from '@/server/queries/gear';
+import { jobList, usualZone } from '@/server/queries/jobs';
 import { Card } from '@/ui/parts/Card';
+import { dayTime } from '@/ui/time';
 import { AddCard, CardTable } from '@/ui/views/Cards';
-import { AddPerson, PeopleTable } from '@/ui/views/People';
+import { AddPerson, PeopleTable, SignInTable } from '@/ui/views/People';
 
 export const metadata: Metadata = { title: 'People' };
 
@@ -25,6 +26,8 @@ export default async function PeoplePage() {
   const cards = await pageData(() => cardList(db, actor, today));
   const people = manager ? await peopleList(db, actor) : [];
   const jobs = manager ? await jobList(db, actor) : [];
+  const signIns = manager ? await signInList(db, actor) : [];
+  const zone = await usualZone(db);
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
@@ -70,6 +73,11 @@ export default async function PeoplePage() {
           }))}
         />
       </Card>
+      {manager ? (
+        <Card title="Who signed in">
+          <SignInTable rows={signIns.map((row) => ({ ...row, at: dayTime(row.at, zone) }))} />
+        </Card>
+      ) : null}
     </Stack>
   );
 }

@@ -1,18 +1,7 @@
-import { database } from '@/db/client';
-import { auth } from '@/server/auth';
-import { mayAttempt } from '@/server/sign-in-limit';
+import { answering } from '@/server/http';
+import { signInService } from '@/server/sign-in';
 
-async function handle(request: Request): Promise<Response> {
-  if (request.method === 'POST' && new URL(request.url).pathname.endsWith('/sign-in/email')) {
-    const body = (await request
-      .clone()
-      .json()
-      .catch(() => null)) as { email?: unknown } | null;
-    if (!(await mayAttempt(database(), String(body?.email ?? ''), Date.now()))) {
-      return Response.json({ message: 'Too many attempts. Wait a minute, then try again.' }, { status: 429 });
-    }
-  }
-  return auth().handler(request);
+/** Signing in and out; nothing else of the sign-in service is reachable. */
+export function POST(request: Request): Promise<Response> {
+  return answering(async () => signInService(request));
 }
-
-export { handle as GET, handle as POST };

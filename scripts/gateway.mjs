@@ -1,0 +1,56 @@
+import http from 'node:http';
+import httpProxy from 'http-proxy';
+
+/**
+ * The one door of the application: it passes pages on to the web server and live readings to the process that draws no
+ * pages, and says where each connection came from. What a request claims of its own origin is dropped, unless the
+ * connection comes from a proxy that BRICOLE_TRUSTED_PROXIES names (addresses with commas between).
+ *   BRICOLE_PORT, BRICOLE_PAGES (address of the web server), BRICOLE_LIVE (of the live readings), BRICOLE_HOST
+ */
+const { BRICOLE_PORT, BRICOLE_PAGES, BRICOLE_LIVE, BRICOLE_HOST = '127.0.0.1' } = process.env;
+const trusted = new Set((process.env.BRICOLE_TRUSTED_PROXIES ?? '').split(',').filter(Boolean));
+
+function addressOf(request) {
+  const own = (request.socket.remoteAddress ?? '').replace(/^::ffff:/u, '');
+  if (!trusted.has(own)) return own;
+  const claimed = String(request.headers['x-forwarded-for'] ?? '')
+    .split(',')
+    .at(-1)
+    ?.trim();
+  return claimed || own;
+}
+
+const proxy = httpProxy.createProxyServer({ xfwd: false });
+proxy.on('error', (_, request, answer) => {
+  if (!('writeHead' in answer)) return answer.destroy();
+  if (answer.headersSent) return answer.destroy();
+  answer.writeHead(503, { 'content-type': 'application/json', 'retry-after': '1' });
+  answer.end(JSON.stringify({ message: 'The server is starting or has just ended. Try again in a moment.' }));
+  request.unpipe?.();
+});
+
+const target = (url) => (url.startsWith('/api/press/') ? BRICOLE_LIVE : BRICOLE_PAGES);
+function prepare(request) {
+  const address = addressOf(request);
+  for (const name of Object.keys(request.headers))
+    if (name.startsWith('x-forwarded-') || name.startsWith('x-bricole-') || name === 'forwarded')
+      delete request.headers[name];
+  request.headers['x-bricole-address'] = address;
+}
+
+const server = http.createServer((request, answer) => {
+  prepare(request);
+  proxy.web(request, answer, { target: target(request.url ?? '/') });
+});
+server.on('upgrade', (request, socket, head) => {
+  prepare(request);
+  proxy.ws(request, socket, head, { target: BRICOLE_PAGES });
+});
+server.listen(Number(BRICOLE_PORT), BRICOLE_HOST);
+const end = () => {
+  server.close();
+  server.closeAllConnections();
+  process.exit(0);
+};
+process.on('SIGTERM', end);
+process.on('SIGINT', end);
