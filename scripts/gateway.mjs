@@ -20,7 +20,9 @@ function addressOf(request) {
   return claimed || own;
 }
 
-const proxy = httpProxy.createProxyServer({ xfwd: false });
+// Connections to the servers behind are kept: one for each request would cost more than most answers.
+const agent = new http.Agent({ keepAlive: true, maxSockets: 512 });
+const proxy = httpProxy.createProxyServer({ xfwd: false, agent });
 proxy.on('error', (_, request, answer) => {
   if (!('writeHead' in answer)) return answer.destroy();
   if (answer.headersSent) return answer.destroy();

@@ -36,13 +36,41 @@ export class Conflict extends Error {
   }
 }
 
+/** The database cannot be reached, or takes too long: nothing was changed. */
+export class Unavailable extends Error {
+  constructor() {
+    super('The database cannot answer now. Nothing was changed: try again in a moment.');
+  }
+}
+
+/** The database's own refusals as words for the person who ran into them; undefined for what is no such refusal. */
+export function refusalOf(error: unknown): Error | undefined {
+  const known = databaseError(error);
+  if (!known) return undefined;
+  const { code, message } = known;
+  if (code === 'BR001' || code === 'BR002')
+    return new Conflict(`${message.charAt(0).toUpperCase()}${message.slice(1)}.`);
+  if (code === '23505') return new Conflict('This is there already: somebody may have entered it just now.');
+  if (code === '23503') return new NotFound('Something this belongs to');
+  // Data that the database cannot hold: a form should have caught it, but a typed value is never a server error.
+  if (code.startsWith('22') || code === '23514' || code === '23502')
+    return new Invalid({ '': 'A value cannot be stored as it is: check dates and numbers.' });
+  if (code === '40001' || code === '40P01')
+    return new Conflict('Somebody changed the same thing at the same moment. Try again.');
+  if (code.startsWith('08') || code.startsWith('57') || code.startsWith('53') || code === '55P03')
+    return new Unavailable();
+  return undefined;
+}
+
 export interface Answer {
   readonly status: number;
   readonly body: Readonly<Record<string, unknown>>;
 }
 
 /** The answer for what went wrong; undefined for what is no expected refusal. */
-export function answerOf(error: unknown): Answer | undefined {
+export function answerOf(raised: unknown): Answer | undefined {
+  const error = refusalOf(raised) ?? raised;
+  if (error instanceof Unavailable) return { status: 503, body: { message: error.message } };
   if (error instanceof NotSignedIn) return { status: 401, body: { message: error.message } };
   if (error instanceof Refused) return { status: 403, body: { message: error.message } };
   if (error instanceof NotFound) return { status: 404, body: { message: error.message } };

@@ -1,3 +1,4 @@
+import contentDisposition from 'content-disposition';
 import { answerOf, Conflict, Invalid, Refused } from './errors';
 
 /** Largest body taken, bytes: a photograph in base64 with room to spare. */
@@ -32,6 +33,8 @@ export async function ownJson(request: Request): Promise<unknown> {
   if (!request.headers.get('content-type')?.startsWith('application/json')) {
     throw new Invalid({ '': 'JSON is expected.' });
   }
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST)
+    throw new Conflict('This is too large to be taken at once.');
   const text = await request.text();
   if (text.length > LARGEST) throw new Conflict('This is too large to be taken at once.');
   try {
@@ -39,6 +42,20 @@ export async function ownJson(request: Request): Promise<unknown> {
   } catch {
     throw new Invalid({ '': 'JSON is expected.' });
   }
+}
+
+/** The headers of a file that is sent: whatever its name, it breaks no header and no browser guesses its type. */
+export function fileHeaders(
+  name: string,
+  type: string,
+  { inline = false, cache = 'private, no-store' } = {},
+): Record<string, string> {
+  return {
+    'content-type': type,
+    'content-disposition': contentDisposition(name, { type: inline ? 'inline' : 'attachment' }),
+    'cache-control': cache,
+    'x-content-type-options': 'nosniff',
+  };
 }
 
 const UUID = /^[0-9a-f]{8}-(?:[0-9a-f]{4}-){3}[0-9a-f]{12}$/i;

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
-import { NotFound, Refused } from './errors';
+import { Invalid, NotFound, Refused, refusalOf } from './errors';
 import { isId } from './http';
 import { actorOf } from './session';
 import type { Actor } from './use-case';
@@ -19,7 +19,10 @@ export async function pageActor(): Promise<Actor> {
 export async function pageData<T>(load: () => Promise<T>): Promise<T> {
   try {
     return await load();
-  } catch (error) {
+  } catch (raised) {
+    // An address that the database cannot even read is one of nothing.
+    const error = refusalOf(raised) ?? raised;
+    if (error instanceof Invalid) notFound();
     if (error instanceof NotFound || error instanceof Refused) notFound();
     throw error;
   }

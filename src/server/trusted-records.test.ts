@@ -13,6 +13,7 @@ import {
   type Site,
   signShown,
 } from '@/testing/site';
+import { registerCores } from './actions/cores';
 import { makeEndBatch } from './actions/ends';
 import { addLoad, correctLoad } from './actions/field';
 import { changeLimit } from './actions/gear';
@@ -23,7 +24,7 @@ import { takeSample } from './actions/samples';
 import { leaveOut, recordEvent, takeBackDiscard } from './actions/specimens';
 import { sampleDossier } from './queries/dossier';
 import { placementDay } from './queries/placement';
-import { reportDetail } from './queries/reports';
+import { reportDetail, reportFile } from './queries/reports';
 import { brackets } from './queries/today';
 import { type Actor, perform, type UseCase } from './use-case';
 
@@ -343,5 +344,22 @@ describe('a load entered wrongly', () => {
     ).rejects.toMatchObject({
       cause: { code: 'BR001' },
     });
+  });
+});
+
+describe('a report', () => {
+  it('of a sample whose cores are registered and not broken is read, printed and signed', async () => {
+    const { sampleId, specimenIds } = await makeSample(site);
+    for (const id of specimenIds) await breakSpecimen(site, id, '58,300');
+    await act(
+      registerCores,
+      { sampleId, count: 3, drilledAt: later(30).toISOString() },
+      'laboratory',
+      later(31),
+    );
+    const { reportId } = await act(prepareReport, { sampleId }, 'laboratory', later(31));
+    const { bytes } = await reportFile(site.db, site.actors.reviewer, reportId);
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    await signShown(site, reportId, later(40));
   });
 });

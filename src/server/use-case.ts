@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { type FieldErrors, validated } from '@/core/methods';
 import type { Database, Queryable } from '@/db/client';
 import type { Role } from '@/db/schema';
-import { Conflict, databaseError, Invalid, Refused } from './errors';
+import { Invalid, Refused, refusalOf } from './errors';
 
 /** Who acts. */
 export interface Actor {
@@ -69,29 +69,8 @@ export async function perform<I extends object, R>(
       return definition.act({ tx, actor, now }, input.value);
     });
   } catch (error) {
-    throw refusal(error) ?? error;
+    throw refusalOf(error) ?? error;
   }
-}
-
-/** The database's own refusals as words for the person who ran into them. */
-function refusal(error: unknown): Error | undefined {
-  const known = databaseError(error);
-  if (!known) return undefined;
-  if (known.code === 'BR001' || known.code === 'BR002') return new Conflict(sentence(known.message));
-  if (known.code === '23505')
-    return new Conflict('This is there already: somebody may have entered it just now.');
-  // Data that the database cannot hold: a form should have caught it, but a typed value is never a server error.
-  if (known.code.startsWith('22')) {
-    return new Invalid({ '': 'A value cannot be stored as it is: check dates and numbers.' });
-  }
-  if (known.code === '40001' || known.code === '40P01') {
-    return new Conflict('Somebody changed the same thing at the same moment. Try again.');
-  }
-  return undefined;
-}
-
-function sentence(words: string): string {
-  return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 }
 
 /** Throws an error for fields that only the database can judge. */

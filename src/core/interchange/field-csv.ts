@@ -1,7 +1,7 @@
-import Papa from 'papaparse';
 import { readClocks, type Stamps } from '../clocks';
 import type { Limits } from '../limits';
 import type { System } from '../quantity';
+import { csvText } from './csv';
 
 /** The clocks of samples as they ended, one a row: what started and stopped each, how long it took, what is allowed. */
 export function clockLogCsv(
@@ -21,10 +21,10 @@ export function clockLogCsv(
       reading.state,
     ]),
   );
-  return Papa.unparse({
-    fields: ['sample', 'clock', 'start_utc', 'stop_utc', 'elapsed_s', 'min_s', 'max_s', 'verdict'],
-    data: rows,
-  });
+  return csvText(
+    ['sample', 'clock', 'start_utc', 'stop_utc', 'elapsed_s', 'min_s', 'max_s', 'verdict'],
+    rows,
+  );
 }
 
 /** One event of a specimen's custody. */
@@ -41,9 +41,9 @@ export interface CustodyRow {
 
 /** Everything that happened to specimens, in order, with the names at each hand-over. */
 export function custodyCsv(rows: readonly CustodyRow[]): string {
-  return Papa.unparse({
-    fields: ['specimen', 'event', 'at_utc', 'from', 'to', 'place', 'condition', 'note'],
-    data: rows.map((row) => [
+  return csvText(
+    ['specimen', 'event', 'at_utc', 'from', 'to', 'place', 'condition', 'note'],
+    rows.map((row) => [
       row.specimen,
       row.event,
       row.at.toISOString(),
@@ -53,7 +53,7 @@ export function custodyCsv(rows: readonly CustodyRow[]): string {
       row.condition,
       row.note,
     ]),
-  });
+  );
 }
 
 function iso(at: number | null): string {

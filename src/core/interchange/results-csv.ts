@@ -1,7 +1,7 @@
-import Papa from 'papaparse';
 import { fieldsOf, findMethod } from '../methods';
 import { measureIn, parseMeasure, type System } from '../quantity';
 import { columnOf, unitSlug } from './columns';
+import { csvText } from './csv';
 import type { RunRecord } from './run-record';
 
 /** A stored run with the system it was made in, as the export lists it. */
@@ -38,20 +38,14 @@ export function resultsCsv(methodId: string, rows: readonly ExportRow[]): string
   });
   // Runs in both systems may stand in one export, so the header is the union, first seen first.
   const header = new Set<string>(lines.flatMap((line) => Object.keys(line)));
-  const cells = lines.map((line) =>
-    Object.fromEntries([...header].map((name) => [name, guardFormula(line[name] ?? null)])),
+  return csvText(
+    [...header],
+    lines.map((line) => [...header].map((name) => line[name] ?? null)),
   );
-  return Papa.unparse({ fields: [...header], data: cells.map((line) => Object.values(line)) });
 }
 
 function plainReading(raw: unknown, system: System, field: ReturnType<typeof fieldsOf>[number]): string {
   if (field.kind !== 'measure') return String(raw);
   const parsed = parseMeasure(String(raw), field.dimension, field.unit[system]);
   return parsed.ok ? measureIn(parsed.measure, field.unit[system]).value.toFixed() : String(raw);
-}
-
-/** Text that a spreadsheet would run as a formula is marked as text; numbers keep their sign. */
-function guardFormula(value: string | number | null): string | number | null {
-  if (typeof value !== 'string') return value;
-  return /^[=+@\t\r]|^-(?![\d.])/u.test(value) ? `'${value}` : value;
 }

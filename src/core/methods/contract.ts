@@ -117,6 +117,11 @@ export interface Method<I extends RunInput = RunInput> {
   readonly steps: readonly Step[];
   /** The instant field that says when the test was made; it decides which verification of the equipment counts. */
   readonly performedAt: string;
+  /**
+   * Times that cannot be in another order, by the names of their fields; `castAt` is the making of the specimen. Times
+   * that stamp an event of the sample clock are held in order by `core/clocks`.
+   */
+  readonly sequence?: readonly (readonly string[])[];
   /** Beginnings of the names of the limits it holds readings against, for its description. */
   readonly limitPrefixes: readonly string[];
   /** True for tests that acceptance asks a certified technician for. */

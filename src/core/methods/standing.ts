@@ -1,12 +1,13 @@
 import { DateTime } from 'luxon';
 import { isCertified, lapsedCard } from '../certification';
-import { TOLD } from '../clocks';
+import { EVENTS, outOfOrder, TOLD } from '../clocks';
 import { cite } from '../limits';
 import { bySeverity, type Finding, finding, isReportable } from '../working';
 import type { Conformity, Method, Outcome } from './contract';
 import { dayOf } from './equipment-checks';
 import { fieldsOf, type RunInput } from './fields';
 import { limitsOf, type RunSetup } from './setup';
+import { sampleStamps } from './stamps';
 
 /** A test for acceptance that a person without a valid certificate for it made. */
 function certificationFindings(method: Method, input: object, setup: RunSetup): Finding[] {
@@ -64,6 +65,66 @@ function lateStampFindings(method: Method, input: object, setup: RunSetup): Find
   ];
 }
 
+/** Times that stand in an order in which they cannot have happened: one of the two was typed or pressed wrongly. */
+function orderFindings(method: Method, input: object, setup: RunSetup): Finding[] {
+  const read = input as Record<string, unknown>;
+  const zone = setup.zone ?? 'utc';
+  const clock = (at: number): string => DateTime.fromMillis(at, { zone }).toFormat('d LLL HH:mm:ss');
+  const fields = fieldsOf(method.Input).filter((field) => field.kind === 'instant');
+  const ownEvents = new Map(
+    fields.flatMap((field) => (field.event ? [[field.event, field.name] as const] : [])),
+  );
+  const stamps = ownEvents.size > 0 ? sampleStamps(input, setup) : {};
+  const ofEvents = outOfOrder(stamps)
+    // Two times of another run are that run's to say.
+    .filter(({ before, after }) => ownEvents.has(before) || ownEvents.has(after))
+    .map(({ before, after }) => ({
+      fields: [ownEvents.get(before), ownEvents.get(after)].filter((name) => name !== undefined),
+      words: `${EVENTS[after]} (${clock(stamps[after] ?? 0)}) lies before ${lowerFirst(EVENTS[before])} (${clock(stamps[before] ?? 0)})`,
+    }));
+  const made = Date.parse(setup.specimen?.castAt ?? '');
+  const known = [
+    ...(Number.isNaN(made) ? [] : [{ name: MADE, label: 'made', at: made }]),
+    ...fields.flatMap((field) => {
+      const at = Date.parse(String(read[field.name] ?? ''));
+      return Number.isNaN(at) ? [] : [{ name: field.name, label: field.label, at }];
+    }),
+  ];
+  const ofFields = (method.sequence ?? []).flatMap((row) => {
+    const there = row.flatMap((name) => known.find((each) => each.name === name) ?? []);
+    return there.flatMap((later, index) => {
+      const earlier = there[index - 1];
+      if (!earlier || Math.floor(later.at / 1000) >= Math.floor(earlier.at / 1000)) return [];
+      return [
+        {
+          fields: [earlier.name, later.name].filter((name) => name !== MADE),
+          words: `${later.label} (${clock(later.at)}) lies before ${lowerFirst(earlier.label)} (${clock(earlier.at)})`,
+        },
+      ];
+    });
+  });
+  const all = [...ofEvents, ...ofFields];
+  return all.map(({ fields: concerned, words }, index) =>
+    finding({
+      id: `times.order${index > 0 ? `-${index + 1}` : ''}`,
+      severity: 'departure',
+      needsReason: true,
+      fields: [...new Set(concerned)],
+      message: `${words}.`,
+      action:
+        'It cannot have happened in this order: one of the two times is wrong. Correct it, with the day.',
+      remark: `Times in an impossible order: ${words}.`,
+    }),
+  );
+}
+
+/** The making of the specimen, among the times of a test. */
+const MADE = 'castAt';
+
+function lowerFirst(words: string): string {
+  return `${words.charAt(0).toLowerCase()}${words.slice(1)}`;
+}
+
 /** What is said instead of a mark of acceptance, the arithmetic still with it. */
 function withheld(conformity: Conformity): Conformity {
   const { side: _, ...rest } = conformity;
@@ -95,7 +156,11 @@ export function withStanding(method: Method): Method {
     compute(input: RunInput, setup: RunSetup): Outcome {
       const outcome = method.compute(input, setup);
       const uncertified = certificationFindings(method, input, setup);
-      const added = [...uncertified, ...lateStampFindings(method, input, setup)];
+      const added = [
+        ...uncertified,
+        ...lateStampFindings(method, input, setup),
+        ...orderFindings(method, input, setup),
+      ];
       const findings = bySeverity([...outcome.findings, ...added]);
       const acceptance = (setup.sample?.kind ?? 'acceptance') === 'acceptance';
       const conformity = !isReportable(findings)

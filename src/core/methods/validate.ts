@@ -3,6 +3,7 @@ import { plainToInstance } from 'class-transformer';
 import { type ValidationError, validateSync } from 'class-validator';
 import type { Method } from './contract';
 import { COMPLETE, fieldsOf, PARTIAL, type RunInput } from './fields';
+import { plainDataProblem } from './plain-data';
 import { RunSetup } from './setup';
 
 /** What is wrong, by field; a nested field is written `specimen.castAt`. */
@@ -33,6 +34,8 @@ export function validated<T extends object>(
   if (typeof data !== 'object' || data === null || Array.isArray(data)) {
     return { ok: false, errors: { '': 'An object of fields is expected.' } };
   }
+  const unfit = plainDataProblem(data);
+  if (unfit) return { ok: false, errors: { '': unfit } };
   const value = plainToInstance(type, data);
   const errors = validateSync(value, {
     ...(options.group ? { groups: [options.group] } : {}),
@@ -50,6 +53,8 @@ export function validateInput<I extends RunInput>(
   data: unknown,
   options: { whole?: boolean } = {},
 ): { ok: true; value: I } | { ok: false; errors: FieldErrors } {
+  const unfit = plainDataProblem(data);
+  if (unfit) return { ok: false, errors: { '': unfit } };
   const known = new Set(['system', ...fieldsOf(method.Input).map((field) => field.name)]);
   const strangers = Object.keys((data ?? {}) as object).filter((name) => !known.has(name));
   const result = validated(method.Input, data, { group: options.whole ? COMPLETE : PARTIAL });
@@ -77,6 +82,7 @@ export function usableInput<I extends RunInput>(
 ): { input: I; errors: FieldErrors } {
   const checked = validateInput(method, data);
   if (checked.ok) return { input: checked.value, errors: {} };
+  if ('' in checked.errors) return { input: new method.Input(), errors: checked.errors };
   const bad = new Set(Object.keys(checked.errors));
   const rest = Object.fromEntries(Object.entries(data).filter(([name]) => !bad.has(name)));
   return { input: plainToInstance(method.Input, rest), errors: checked.errors };

@@ -6,6 +6,7 @@ import {
   IsOptional,
   IsString,
   IsUUID,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -23,7 +24,12 @@ const words = (label: string, most = 120) => ({ message: `${label}: at most ${mo
 const asked = (label: string) => ({ message: `${label} is needed.` });
 
 export class CreateJobInput {
-  @IsNotEmpty(asked('Number')) @IsString() @MaxLength(20, words('Number', 20)) number: string;
+  /** Stands in every label, bar code and file name. */
+  @Matches(/^[A-Za-z0-9][A-Za-z0-9._-]*$/, {
+    message: 'Number: letters A to Z, digits, points and dashes; it stands in every label and bar code.',
+  })
+  @MaxLength(20, words('Number', 20))
+  number: string;
   @IsNotEmpty(asked('Name')) @IsString() @MaxLength(120, words('Name')) name: string;
   @IsNotEmpty(asked('Owner')) @IsString() @MaxLength(120, words('Owner')) owner: string;
   @IsNotEmpty(asked('Place')) @IsString() @MaxLength(120, words('Place')) location: string;

@@ -287,8 +287,13 @@ function workingRows(lines: readonly WorkingLine[]): TableCell[][] {
 
 function workingPart({ specimens, sets }: ReportContent): Content[] {
   const tables: Content[] = [
-    ...specimens.map(({ label, test }) => workingTable(`${label}, by ${test.by}, ${test.at}`, test.lines)),
-    ...sets.map((set) => workingTable(`${setName(set)} at ${set.age}`, set.lines)),
+    ...specimens
+      .filter(({ test }) => test.lines.length > 0)
+      .map(({ label, test }) => workingTable(`${label}, by ${test.by}, ${test.at}`, test.lines)),
+    // A set that is not tested yet has nothing to work out.
+    ...sets
+      .filter(({ lines }) => lines.length > 0)
+      .map((set) => workingTable(`${setName(set)} at ${set.age}`, set.lines)),
   ];
   return tables.length === 0 ? [] : [{ text: 'Working', style: 'section' }, ...tables];
 }

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { resultsCsv } from '@/core/interchange';
 import { database } from '@/db/client';
 import { Invalid, NotFound } from '@/server/errors';
-import { answering, isId } from '@/server/http';
+import { answering, fileHeaders, isId } from '@/server/http';
 import { exportRecords } from '@/server/queries/export';
 import { requireActor } from '@/server/session';
 
@@ -26,11 +26,10 @@ export function GET(request: Request): Promise<Response> {
             2,
           );
     return new Response(body, {
-      headers: {
-        'content-type': format === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
-        'content-disposition': `attachment; filename="${method}.${format}"`,
-        'cache-control': 'private, no-store',
-      },
+      headers: fileHeaders(
+        `${method}.${format}`,
+        format === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
+      ),
     });
   });
 }

@@ -1,6 +1,6 @@
 import { database } from '@/db/client';
 import { NotFound } from '@/server/errors';
-import { answering, isId } from '@/server/http';
+import { answering, fileHeaders, isId } from '@/server/http';
 import { labelPdf, labelsOf } from '@/server/labels';
 import { requireActor } from '@/server/session';
 
@@ -18,11 +18,9 @@ export function GET(request: Request): Promise<Response> {
       paper: query.get('paper') === 'letter' ? 'LETTER' : 'A4',
     });
     return new Response(new Uint8Array(bytes), {
-      headers: {
-        'content-type': 'application/pdf',
-        'content-disposition': `inline; filename="labels-${labels[0]?.code ?? 'specimens'}.pdf"`,
-        'cache-control': 'private, no-store',
-      },
+      headers: fileHeaders(`labels-${labels[0]?.code ?? 'specimens'}.pdf`, 'application/pdf', {
+        inline: true,
+      }),
     });
   });
 }

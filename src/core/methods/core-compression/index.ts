@@ -66,6 +66,10 @@ export const coreCompression: Method<CoreCompressionInput> = {
     ],
   }),
   performedAt: 'testedAt',
+  sequence: [
+    ['castAt', 'drilledAt', 'baggedAt', 'testedAt'],
+    ['drilledAt', 'wettedAt', 'testedAt'],
+  ],
   limitPrefixes: [
     'core.',
     'cylinder.',

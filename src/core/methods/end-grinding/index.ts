@@ -200,6 +200,7 @@ export const endGrinding: Method<EndGrindingInput> = {
     },
   ],
   performedAt: 'finishedAt',
+  sequence: [['startedAt', 'finishedAt']],
   limitPrefixes: ['cylinder.'],
   mainResult: 'largest gap at the square',
   plan: (_, setup) =>

@@ -1,6 +1,6 @@
 import { database } from '@/db/client';
 import { NotFound } from '@/server/errors';
-import { answering, isId } from '@/server/http';
+import { answering, fileHeaders, isId } from '@/server/http';
 import { placementCsv } from '@/server/queries/placement-csv';
 import { requireActor } from '@/server/session';
 
@@ -15,11 +15,7 @@ export function GET(
     if (!isId(id) || (what !== 'clocks' && what !== 'custody')) throw new NotFound('This list');
     const csv = await placementCsv(database(), actor, id, what);
     return new Response(csv, {
-      headers: {
-        'content-type': 'text/csv; charset=utf-8',
-        'content-disposition': `attachment; filename="${what}.csv"`,
-        'cache-control': 'private, no-store',
-      },
+      headers: fileHeaders(`${what}.csv`, 'text/csv; charset=utf-8'),
     });
   });
 }

@@ -1,6 +1,6 @@
 import { database } from '@/db/client';
 import { NotFound } from '@/server/errors';
-import { answering, isId } from '@/server/http';
+import { answering, fileHeaders, isId } from '@/server/http';
 import { reportFile } from '@/server/queries/reports';
 import { requireActor } from '@/server/session';
 
@@ -11,11 +11,7 @@ export function GET(request: Request, { params }: { params: Promise<{ id: string
     if (!isId(id)) throw new NotFound('This report');
     const { name, bytes } = await reportFile(database(), actor, id);
     return new Response(new Uint8Array(bytes), {
-      headers: {
-        'content-type': 'application/pdf',
-        'content-disposition': `inline; filename="${name}"`,
-        'cache-control': 'private, no-store',
-      },
+      headers: fileHeaders(name, 'application/pdf', { inline: true }),
     });
   });
 }

@@ -1,6 +1,6 @@
 import { database } from '@/db/client';
 import { NotFound } from '@/server/errors';
-import { answering, isId } from '@/server/http';
+import { answering, fileHeaders, isId } from '@/server/http';
 import { LOG_FORMS, logFile } from '@/server/queries/load-log';
 import { requireActor } from '@/server/session';
 
@@ -16,12 +16,7 @@ export function GET(
     if (!isId(id) || !wanted) throw new NotFound('This load log');
     const { name, type, body } = await logFile(database(), actor, id, wanted);
     return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
-      headers: {
-        'content-type': type,
-        'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
-        'cache-control': 'private, no-store',
-        'x-content-type-options': 'nosniff',
-      },
+      headers: fileHeaders(name, type),
     });
   });
 }

@@ -1,0 +1,60 @@
+import type { EventId, Stamps } from './events';
+
+/** What cannot happen in another order, whatever went wrong: each of a row after the ones before it. */
+const SEQUENCES: readonly (readonly EventId[])[] = [
+  ['batched', 'arrived', 'discharge-start', 'discharge-end'],
+  ['batched', 'water-added', 'remixed'],
+  ['first-portion', 'final-portion', 'composite'],
+  ['thermometer-in', 'temperature-read'],
+  ['final-portion', 'slump-fill', 'slump-struck', 'lift-start', 'lift-end', 'slump-read'],
+  ['final-portion', 'flow-fill', 'flow-lift-start', 'flow-lift-end', 'flow-read'],
+  ['flow-lift-start', 'flow-ring', 'flow-read'],
+  ['final-portion', 'air-fill', 'air-struck', 'lid-on', 'pump-stop', 'gauge-trimmed', 'air-read'],
+  [
+    'air-struck',
+    'shake-start',
+    'shake-end',
+    'roll-start',
+    'roll-end',
+    'meter-standing',
+    'meter-stable',
+    'air-read',
+  ],
+  ['final-portion', 'density-weighed'],
+  ['final-portion', 'moulding-start', 'moulded', 'covered'],
+  ['moulded', 'in-initial-cure'],
+  ['moulded', 'final-set'],
+  ['moulded', 'collected', 'left-site', 'received', 'in-final-cure'],
+  ['moulded', 'demoulded'],
+  ['moulded', 'stored-damp', 'soaking', 'test-begun'],
+];
+
+/** A pair of moments of which the later one is said to have been the earlier. */
+export interface OutOfOrder {
+  readonly before: EventId;
+  readonly after: EventId;
+}
+
+/**
+ * Moments that stand in an order in which they cannot have happened, the nearest of each row.
+ * @param stamps instants, ms since the epoch
+ * Source: common practice, no source.
+ */
+export function outOfOrder(stamps: Stamps): OutOfOrder[] {
+  const found: OutOfOrder[] = [];
+  for (const row of SEQUENCES) {
+    const known = row.filter((event) => stamps[event] !== undefined);
+    for (const [index, after] of known.entries()) {
+      const before = known[index - 1];
+      if (before === undefined || second(stamps[after]) >= second(stamps[before])) continue;
+      if (!found.some((pair) => pair.before === before && pair.after === after))
+        found.push({ before, after });
+    }
+  }
+  return found;
+}
+
+/** Stamps are judged to the second, the finest that is typed. */
+function second(at: number | undefined): number {
+  return Math.floor((at ?? 0) / 1000);
+}
