@@ -76,7 +76,8 @@ function descriptionOf(method: Method): Record<string, unknown> {
 function read(file: string | undefined): unknown {
   let text: string;
   try {
-    text = readFileSync(file === undefined || file === '-' ? 0 : file, 'utf8');
+    // Some editors begin a file with a mark of its encoding.
+    text = readFileSync(file === undefined || file === '-' ? 0 : file, 'utf8').replace(/^\uFEFF/u, '');
   } catch {
     fail({ file: `${file} cannot be read.` });
   }

@@ -335,6 +335,7 @@ function sampleFacts(
     label: String(sample.number),
     sampledAt: sample.sampledAt.toISOString(),
     kind: sample.kind,
+    ...(mix.airReduced ? { airReduced: true } : {}),
     specifiedStrength: mix.specifiedStrength,
     ...Object.fromEntries(Object.entries(known).filter(([, value]) => value !== null)),
   };

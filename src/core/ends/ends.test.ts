@@ -99,9 +99,9 @@ describe('unbonded pads', () => {
     expect(padFor(exact(strength), 'US', limits)).toBe(choice);
   });
   it('have a hundred tests, fifty once they were used above 7,000 psi', () => {
-    expect(usesLeft(47, exact(6900), 'US', limits)).toBe(53);
-    expect(usesLeft(47, exact(8200), 'US', limits)).toBe(3);
-    expect(usesLeft(100, undefined, 'US', limits)).toBe(0);
+    expect(usesLeft(47, [exact(6900)], 'US', limits)).toBe(53);
+    expect(usesLeft(47, [exact(8200)], 'US', limits)).toBe(3);
+    expect(usesLeft(100, [undefined], 'US', limits)).toBe(0);
   });
 
   it('last so long at the pace of late, and say where they break', () => {

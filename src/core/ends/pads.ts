@@ -40,13 +40,27 @@ export function padFor(strength: Exact, system: System, limits: Limits): Duromet
 }
 
 /**
- * Tests that a pair of pads still has.
- * @param highest strength they have seen: once above the band of no qualification the shorter life holds
+ * The row that says how many tests a pair of pads lasts: the shorter life once they are used above the band of no
+ * qualification, in this test by the strength expected or proved, or in one before.
+ * @param strengths the highest they have seen, and that of the test they are in now
  */
-export function usesLeft(uses: number, highest: Exact | undefined, system: System, limits: Limits): number {
+export function padLife(
+  strengths: readonly (Exact | undefined)[],
+  system: System,
+  limits: Limits,
+): 'pads.reuse' | 'pads.reuse-qualified' {
   const above = limits.of('pads.strength-70', system).high ?? exact(0);
-  const hard = highest?.greaterThan(above) ?? false;
-  return limits.number(hard ? 'pads.reuse-qualified' : 'pads.reuse', system).toNumber() - uses;
+  return strengths.some((each) => each?.greaterThan(above)) ? 'pads.reuse-qualified' : 'pads.reuse';
+}
+
+/** Tests that a pair of pads still has. @param strengths as of `padLife` */
+export function usesLeft(
+  uses: number,
+  strengths: readonly (Exact | undefined)[],
+  system: System,
+  limits: Limits,
+): number {
+  return limits.number(padLife(strengths, system, limits), system).toNumber() - uses;
 }
 
 /** Fractures at one end, that a worn or loose pad makes. Source: common practice, no source. */

@@ -9,6 +9,7 @@ import {
   validateInput,
   validateSetup,
 } from '../methods';
+import { didYouMean } from '../methods/nearest';
 import { bySeverity, type Finding, type WorkingLine } from '../working';
 
 export const RECORD_FORMAT = 'bricole-run';
@@ -29,6 +30,20 @@ export interface RunRecord {
   /** Where it belongs, for the reader; not used in computing. */
   readonly about?: Readonly<Record<string, string | number | null>>;
 }
+
+/** What a record consists of; what came of it is computed anew and not read. */
+const PARTS: readonly string[] = [
+  'format',
+  'version',
+  'method',
+  'input',
+  'setup',
+  'results',
+  'lines',
+  'findings',
+  'conformity',
+  'about',
+];
 
 class RecordShape {
   @IsOptional()
@@ -51,6 +66,15 @@ export type ComputeAnswer =
  * @returns the complete record, or what is wrong by field; never throws for what the data holds
  */
 export function computeRecord(methodId: string | undefined, data: unknown): ComputeAnswer {
+  const stranger =
+    typeof data === 'object' && data !== null
+      ? Object.keys(data).find((name) => !PARTS.includes(name))
+      : undefined;
+  if (stranger !== undefined)
+    return {
+      ok: false,
+      errors: { [stranger.slice(0, 60)]: `a record has no such part.${didYouMean(stranger, PARTS)}` },
+    };
   const shape = validated(RecordShape, data);
   if (!shape.ok) return shape;
   const { version, input, setup, method: own } = shape.value;

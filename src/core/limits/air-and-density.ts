@@ -220,6 +220,30 @@ export const AIR_AND_DENSITY = {
     C138,
     both(min('95'), 'percent'),
   ),
+  'density.measure-most': entry(
+    DENSITY,
+    'Actual volume of the measure, of the nominal, at the most',
+    ourChoice('what can be, whatever went wrong'),
+    both(max('115'), 'percent'),
+  ),
+  'density.relative-density': entry(
+    DENSITY,
+    'Relative density that a material of concrete can have',
+    ourChoice('what can be, whatever went wrong'),
+    both(range('0.7', '8'), 'one'),
+  ),
+  'density.moisture-most': entry(
+    DENSITY,
+    'Moisture and absorption that an aggregate can have',
+    ourChoice('what can be, whatever went wrong'),
+    both(max('40'), 'percent'),
+  ),
+  'density.cementitious-usual': entry(
+    DENSITY,
+    'Cementitious content that a concrete can have',
+    ourChoice('what can be, whatever went wrong'),
+    twin(range('100', '1800'), 'lb/yd3', range('60', '1070'), 'kg/m3'),
+  ),
   'density.loads': entry(DENSITY, 'Loads a claim on yield rests on', C94, both(min('3'), 'one')),
   'density.tolerance': entry(
     DENSITY,

@@ -94,6 +94,18 @@ export const FRESH = {
   ),
 
   'delivery.discharge': entry(DELIVERY, 'Discharge complete after batching', C94, both(max('90'), 'min')),
+  'delivery.ratio-usual': entry(
+    DELIVERY,
+    'Water-cementitious ratio that a load can have',
+    ourChoice('what can be, whatever went wrong'),
+    both(range('0.2', '1.2'), 'one'),
+  ),
+  'delivery.ticket-usual': entry(
+    DELIVERY,
+    'Water a ticket leaves for the site, of the water batched',
+    ourChoice('what can be, whatever went wrong'),
+    both(max('35'), 'percent'),
+  ),
   'delivery.slump-window': entry(
     DELIVERY,
     'Producer answers for the slump after arrival or adjustment',
@@ -326,6 +338,12 @@ export const FRESH = {
   ),
 
   'flow.step': entry(FLOW, 'Slump flow reported to', C1611, twin(max('0.5'), 'in', max('10'), 'mm')),
+  'flow.ring-usual': entry(
+    FLOW,
+    'Time to the ring that is met',
+    ourChoice('what can be, whatever went wrong'),
+    both(range('0.3', '15'), 's'),
+  ),
   'flow.total': entry(FLOW, 'From start of filling to mould lifted', C1611, both(max('150'), 's')),
   'flow.lift': entry(FLOW, 'Lifting the mould 9 in [225 mm]', C1611, both(range('2', '4'), 's')),
   'flow.difference': entry(
@@ -512,6 +530,12 @@ export const FRESH = {
     'Protection is called for from, mixes that bleed little',
     ACI305,
     twin(max('0.10'), 'lb/ft2/h', max('0.5'), 'kg/m2/h'),
+  ),
+  'evaporation.humidity-usual': entry(
+    EVAPORATION,
+    'Relative humidity that is met outdoors',
+    ourChoice('what can be, whatever went wrong'),
+    both(min('5'), 'percent'),
   ),
   'evaporation.step': entry(
     EVAPORATION,

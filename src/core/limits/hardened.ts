@@ -183,6 +183,12 @@ export const HARDENED = {
   ),
 
   'machine.verification': entry(MACHINE, 'Months since the last verification', C39, both(max('13'), 'one')),
+  'machine.stress-usual': entry(
+    MACHINE,
+    'Stress that a specimen of concrete, grout or mortar can bear',
+    ourChoice('what can be, whatever went wrong'),
+    twin(max('22000'), 'psi', max('150'), 'MPa'),
+  ),
   'machine.error': entry(
     MACHINE,
     'Error of the indicated load at each load of a verification, of the applied load',

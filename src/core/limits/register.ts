@@ -24,7 +24,7 @@ export const LIMIT_IDS = Object.keys(REGISTER) as LimitId[];
 
 /** True for text that names an entry of the register. */
 export function isLimitId(id: string): id is LimitId {
-  return id in REGISTER;
+  return Object.hasOwn(REGISTER, id);
 }
 
 /** An entry of the register as it ships, seen through the common interface. */

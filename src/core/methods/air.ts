@@ -53,13 +53,15 @@ export function airRange(system: System, setup: RunSetup, limits: Limits): AirRa
   const target = limits.number(row, system);
   const strength = setupMeasure(setup.sample?.specifiedStrength, 'stress', system === 'US' ? 'psi' : 'MPa');
   const strong = strength?.greaterThan(limits.number('air.high-strength', system)) ?? false;
-  const least = strong ? target.minus(limits.number('air.high-strength-less', system)) : target;
-  const low = least.minus(tolerance);
-  const high = target.plus(tolerance);
+  // The reduction is the project's to make, not the technician's: one target or the other, never both ranges at once.
+  const reduced = strong && setup.sample?.airReduced === true;
+  const asked = reduced ? target.minus(limits.number('air.high-strength-less', system)) : target;
+  const low = asked.minus(tolerance);
+  const high = asked.plus(tolerance);
   return {
     low,
     high,
-    text: `${low} to ${high} % (${exposure}: ${target}${strong ? `, ${least} allowed at this strength` : ''} ± ${tolerance})`,
+    text: `${low} to ${high} % (${exposure}: ${reduced ? `${asked}, reduced from ${target} as the project permits` : asked} ± ${tolerance})`,
     source: 'ACI 318 Table 19.3.3.1, ASTM C94/C94M tolerance',
   };
 }

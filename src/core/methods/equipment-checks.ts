@@ -89,6 +89,20 @@ export function equipmentFindings(
   }
   const limit = limits.of(intervalLimit(facts.kind), 'US');
   const due = equipmentDue(facts, limits);
+  const verifiedOn = facts.verifiedOn?.slice(0, 10);
+  // A certificate of afterwards shows nothing of how it was on the day.
+  if (day && verifiedOn && verifiedOn > day) {
+    return [
+      finding({
+        ...about,
+        id: 'equipment.verified-later',
+        severity,
+        message: `${number} was verified on ${verifiedOn}, after this test of ${day}.`,
+        action: 'Check the dates; show the verification that was in force on the day of the test.',
+        remark: `${number}: no verification on record before the test.`,
+      }),
+    ];
+  }
   if (due && (!day || day <= due)) return [];
   return [
     finding({

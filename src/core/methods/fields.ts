@@ -53,6 +53,8 @@ export interface MeasureSpec extends FieldBase {
   readonly step: Readonly<Record<System, string>>;
   /** What cannot be, whatever happened: refused at the field. In the system's unit, ends included. */
   readonly possible: Readonly<Record<System, readonly [string, string]>>;
+  /** A count of things: halves of them do not occur. */
+  readonly whole?: boolean;
   /** A duration from a stopwatch, asked for only while these events are not stamped. */
   readonly insteadOf?: readonly EventId[];
 }
@@ -160,6 +162,7 @@ export function measureProblem(value: unknown, spec: MeasureSpec, system: System
   const parsed = parseMeasure(value, spec.dimension, unit);
   if (!parsed.ok) return `${spec.label}: ${parsed.message}`;
   const measure = measureIn(parsed.measure, unit);
+  if (spec.whole && !measure.value.isInteger()) return `${spec.label}: a whole number is expected.`;
   const [low, high] = spec.possible[system];
   if (measure.value.lessThan(low) || measure.value.greaterThan(high)) {
     return `${spec.label}: ${value.trim()} cannot be; it lies between ${low} and ${high} ${unitLabel(unit)}. Check the digits and the unit.`;
@@ -221,6 +224,27 @@ export function TextField(spec: Omit<TextSpec, 'kind'>): PropertyDecorator {
     common(target, name, spec);
     IsString({ always: true, message: `${spec.label}: words are expected.` })(target, name);
     MaxLength(2000, { always: true, message: `${spec.label}: at most 2,000 characters.` })(target, name);
+  };
+}
+
+const COUNTS = /^\d{1,4}(?:[\s,;/]+\d{1,4}){0,119}$/u;
+
+/** Counts of whole things, one a layer: `25 25 25`. A sign, a fraction or a word is refused, never half read. */
+export function CountsField(spec: Omit<TextSpec, 'kind'>): PropertyDecorator {
+  return (target, key) => {
+    const name = String(key);
+    TextField(spec)(target, key);
+    registerDecorator({
+      name: 'areCounts',
+      target: target.constructor,
+      propertyName: name,
+      options: { always: true },
+      validator: {
+        validate: (value: unknown) =>
+          value === undefined || (typeof value === 'string' && COUNTS.test(value.trim())),
+        defaultMessage: () => `${spec.label}: whole numbers, one a layer, as 25 25.`,
+      },
+    });
   };
 }
 

@@ -8,4 +8,5 @@ export * from './machine-facts';
 export * from './pad-facts';
 export * from './registry';
 export * from './setup';
+export * from './specified';
 export * from './validate';

@@ -1,5 +1,14 @@
 import { registerDecorator } from 'class-validator';
-import { type Dimension, type Exact, exact, measureIn, parseMeasure, type UnitId } from '../quantity';
+import {
+  type Dimension,
+  type Exact,
+  exact,
+  measureIn,
+  parseMeasure,
+  type UnitId,
+  unitLabel,
+} from '../quantity';
+import { SPECIFIED, type SpecifiedName } from './specified';
 
 const NO_DEFAULT = '' as UnitId;
 
@@ -16,17 +25,35 @@ export function setupMeasure(
 }
 
 /** A measured value in the setup, as text with its unit: `4,500 psi`. */
-export function MeasureText(dimension: Dimension, options: { each?: boolean } = {}): PropertyDecorator {
+export function MeasureText(
+  dimension: Dimension,
+  options: { each?: boolean; among?: SpecifiedName } = {},
+): PropertyDecorator {
+  const { among, ...rest } = options;
+  const spec = among && SPECIFIED[among];
+  const ends = spec && ([spec.US, spec.SI] as const).map(([unit, low, high]) => ({ unit, low, high }));
+  // Possible in either system: the other one's round ends lie a little further out.
+  const canBe = (text: string): boolean =>
+    !ends ||
+    ends.some(({ unit, low, high }) => {
+      const value = setupMeasure(text, dimension, unit);
+      return value !== undefined && value.greaterThanOrEqualTo(low) && value.lessThanOrEqualTo(high);
+    });
   return (target, key) => {
     registerDecorator({
       name: 'isMeasureText',
       target: target.constructor,
       propertyName: String(key),
-      options,
+      options: rest,
       validator: {
         validate: (value: unknown) =>
-          typeof value === 'string' && setupMeasure(value, dimension) !== undefined,
-        defaultMessage: () => `${String(key)}: a ${dimension} with its unit is expected.`,
+          typeof value === 'string' && setupMeasure(value, dimension) !== undefined && canBe(value),
+        defaultMessage: () =>
+          `${String(key)}: a ${dimension} with its unit is expected${
+            ends
+              ? `, between ${ends.map(({ unit, low, high }) => `${low} and ${high} ${unitLabel(unit)}`).join(' or ')}`
+              : ''
+          }.`,
       },
     });
   };

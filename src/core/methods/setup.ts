@@ -6,17 +6,17 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsNumberString,
   IsObject,
   IsOptional,
   IsString,
   Min,
   ValidateNested,
 } from 'class-validator';
+import { EVENT_IDS } from '../clocks';
 import { isLimitId, type LimitChanges, Limits, PROFILES, type Profile } from '../limits';
 import { type MouldSize, SPECIMEN_SIZES } from '../moulds';
 import type { RoundingMode } from '../quantity';
-import type { LogAnalysis, LogMapping, LogTrouble } from '../signals';
+import { LOG_TROUBLES, type LogAnalysis, type LogMapping, type LogTrouble } from '../signals';
 import { CompoundFacts } from './compound-facts';
 import { IsDay, IsInstant, IsZone } from './instant-rules';
 import {
@@ -29,7 +29,9 @@ import {
 } from './kinds';
 import { MachineFacts } from './machine-facts';
 import { MeasureText } from './measure-text';
+import { AreInstants, AreLimitChanges } from './named-values';
 import { PadFacts } from './pad-facts';
+import { IsRatio } from './specified';
 
 export { setupMeasure } from './measure-text';
 
@@ -115,27 +117,29 @@ export class SampleFacts {
   @IsOptional() @IsInstant() sampledAt?: string;
   @IsOptional() @IsIn(SAMPLE_KINDS) kind?: SampleKind;
   @IsOptional() @IsIn(['target', 'maximum']) slumpKind?: 'target' | 'maximum';
-  @IsOptional() @MeasureText('length') slump?: string;
+  @IsOptional() @MeasureText('length', { among: 'slump' }) slump?: string;
   /** Slump class of EN 206, where the project specifies one. */
   @IsOptional() @IsIn(SLUMP_CLASSES) slumpClass?: SlumpClass;
-  @IsOptional() @MeasureText('length') slumpFlow?: string;
-  @IsOptional() @MeasureText('temperature') temperatureMaximum?: string;
+  @IsOptional() @MeasureText('length', { among: 'slumpFlow' }) slumpFlow?: string;
+  @IsOptional() @MeasureText('temperature', { among: 'temperatureMaximum' }) temperatureMaximum?: string;
   @IsOptional() @MeasureText('temperature') temperatureMinimum?: string;
   /** Least dimension of the section, for the temperature rows of cold weather. */
   @IsOptional() @MeasureText('length') section?: string;
   /** Nominal maximum size of the aggregate. */
-  @IsOptional() @MeasureText('length') aggregate?: string;
-  @IsOptional() @MeasureText('percent') air?: string;
+  @IsOptional() @MeasureText('length', { among: 'aggregate' }) aggregate?: string;
+  @IsOptional() @MeasureText('percent', { among: 'air' }) air?: string;
   @IsOptional() @IsIn(EXPOSURES) exposure?: Exposure;
+  /** The project permits the reduced air of concrete above the limit of strength. */
+  @IsOptional() @IsBoolean() airReduced?: boolean;
   /** Aggregate correction factor on file for these aggregates. */
-  @IsOptional() @MeasureText('percent') aggregateFactor?: string;
-  @IsOptional() @MeasureText('density') density?: string;
-  @IsOptional() @MeasureText('stress') specifiedStrength?: string;
+  @IsOptional() @MeasureText('percent', { among: 'aggregateFactor' }) aggregateFactor?: string;
+  @IsOptional() @MeasureText('density', { among: 'density' }) density?: string;
+  @IsOptional() @MeasureText('stress', { among: 'specifiedStrength' }) specifiedStrength?: string;
   /** Largest water-cementitious ratio, plain number. */
-  @IsOptional() @IsNumberString() waterRatio?: string;
+  @IsOptional() @IsRatio() waterRatio?: string;
   /** Cementitious material and water of the mix design, by volume of concrete. */
-  @IsOptional() @MeasureText('density') cementitious?: string;
-  @IsOptional() @MeasureText('density') water?: string;
+  @IsOptional() @MeasureText('density', { among: 'cementitious' }) cementitious?: string;
+  @IsOptional() @MeasureText('density', { among: 'water' }) water?: string;
   @IsOptional() @MeasureText('volume') loadVolume?: string;
   /** What the other tests of this sample have come to. */
   @IsOptional() @MeasureText('length') measuredSlump?: string;
@@ -147,8 +151,8 @@ export class SampleFacts {
   @IsOptional() @IsBoolean() earlierSheared?: boolean;
   @IsOptional() @MeasureText('temperature') measuredTemperature?: string;
   /** Water-cementitious ratio of this load and of the one before, from their tickets. */
-  @IsOptional() @IsNumberString() ratio?: string;
-  @IsOptional() @IsNumberString() previousRatio?: string;
+  @IsOptional() @IsRatio() ratio?: string;
+  @IsOptional() @IsRatio() previousRatio?: string;
   /** Slump of the load before this one. */
   @IsOptional() @MeasureText('length') previousSlump?: string;
   /** Alcohol that worked in the volumetric meter with this mix, the newest first. */
@@ -161,7 +165,7 @@ export class SampleFacts {
   /** Kinds of specimens made of it with their curing, `beam/field`; absent when not known. */
   @IsOptional() @IsArray() @IsString({ each: true }) specimens?: string[];
   /** The stamps of the sample clock, by event, ISO 8601 with offset. */
-  @IsOptional() @IsObject() events?: Record<string, string>;
+  @IsOptional() @AreInstants(EVENT_IDS) events?: Record<string, string>;
 }
 
 /** What is known of the placement a reading on site is made for. */
@@ -209,15 +213,27 @@ export class TechnicianFacts {
   @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => CardFact) cards?: CardFact[];
 }
 
+/** A drop of the load that recovered. */
+export class DipFact {
+  @IsNumber() load: number;
+  @IsNumber() @Min(0) depth: number;
+}
+
+/** A reading that was replaced by its neighbours'. */
+export class SpikeFact {
+  @IsNumber() was: number;
+  @IsNumber() now: number;
+}
+
 /** What the load log kept with a run came to; `core/signals` says what each is. */
 export class LoadLogFacts {
   @IsIn(['valid', 'remark', 'review', 'no result']) verdict: LogAnalysis['verdict'];
-  @IsArray() @IsString({ each: true }) troubles: LogTrouble[];
+  @IsArray() @IsIn(LOG_TROUBLES, { each: true }) troubles: LogTrouble[];
   @IsOptional() @IsNumber() outside?: number | null;
   @IsOptional() @IsNumber() underRead?: number | null;
   /** Load before each drop that recovered, in the unit of the run, and its depth in percent. */
-  @IsArray() @IsObject({ each: true }) dips: { load: number; depth: number }[];
-  @IsArray() @IsObject({ each: true }) spikes: { was: number; now: number }[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => DipFact) dips: DipFact[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => SpikeFact) spikes: SpikeFact[];
 }
 
 /** Everything that a computation needs besides the readings. Plain data: it is stored with the run and exported. */
@@ -236,14 +252,14 @@ export class RunSetup {
   @IsOptional() @ValidateNested() @Type(() => LoadLogFacts) loadLog?: LoadLogFacts;
   @IsOptional() @ValidateNested() @Type(() => TechnicianFacts) technician?: TechnicianFacts;
   /** When stamps were entered, by field, ISO 8601 with offset: apart from what they say, they were typed later. */
-  @IsOptional() @IsObject() enteredAt?: Record<string, string>;
+  @IsOptional() @AreInstants() enteredAt?: Record<string, string>;
   @IsOptional()
   @IsArray()
   @ValidateNested({ each: true })
   @Type(() => EquipmentFacts)
   equipment?: EquipmentFacts[];
   /** What the laboratory confirmed or changed of the limits register. */
-  @IsOptional() @IsObject() limitChanges?: LimitChanges;
+  @IsOptional() @AreLimitChanges() limitChanges?: LimitChanges;
   @IsOptional() @IsInt() @Min(0) limitsRevision?: number;
 }
 

@@ -1,6 +1,6 @@
 import type { MeasureSpec } from './fields';
 
-type Spec = Pick<MeasureSpec, 'dimension' | 'unit' | 'step' | 'possible'>;
+type Spec = Pick<MeasureSpec, 'dimension' | 'unit' | 'step' | 'possible' | 'whole'>;
 
 /** A duration from a stopwatch, typed as 2:05 or in seconds. */
 export const SECONDS: Spec = {
@@ -38,6 +38,7 @@ export function countSpec(step: string, most: string): Spec {
     unit: { US: 'one', SI: 'one' },
     step: { US: step, SI: step },
     possible: { US: ['0', most], SI: ['0', most] },
+    ...(step === '1' ? { whole: true } : {}),
   };
 }
 

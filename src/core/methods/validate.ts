@@ -3,18 +3,32 @@ import { plainToInstance } from 'class-transformer';
 import { type ValidationError, validateSync } from 'class-validator';
 import type { Method } from './contract';
 import { COMPLETE, fieldsOf, PARTIAL, type RunInput } from './fields';
+import { setupMeasure } from './measure-text';
+import { didYouMean } from './nearest';
 import { plainDataProblem } from './plain-data';
 import { RunSetup } from './setup';
 
 /** What is wrong, by field; a nested field is written `specimen.castAt`. */
 export type FieldErrors = Readonly<Record<string, string>>;
 
+const KINDS: ReadonlySet<string> = new Set([
+  'isInt',
+  'isNumber',
+  'isString',
+  'isBoolean',
+  'isArray',
+  'isObject',
+  'isUuid',
+]);
+
 function collect(errors: readonly ValidationError[], prefix = ''): Record<string, string> {
   const found: Record<string, string> = {};
   for (const error of errors) {
     const field = `${prefix}${error.property}`;
-    const messages = Object.values(error.constraints ?? {});
-    if (messages[0]) found[field] = messages[0];
+    const rules = Object.entries(error.constraints ?? {});
+    // What kind of thing it is comes before how large it is: "672" in quotes is not less than 1.
+    const [, message] = rules.find(([rule]) => KINDS.has(rule)) ?? rules[0] ?? [];
+    if (message) found[field] = message;
     Object.assign(found, collect(error.children ?? [], `${field}.`));
   }
   return found;
@@ -60,7 +74,10 @@ export function validateInput<I extends RunInput>(
   const result = validated(method.Input, data, { group: options.whole ? COMPLETE : PARTIAL });
   if (strangers.length === 0) return result;
   const errors = Object.fromEntries(
-    strangers.map((name) => [name, `${name}: this method has no such reading.`]),
+    strangers.map((name) => [
+      name,
+      `${name.slice(0, 60)}: this method has no such reading.${didYouMean(name, [...known])}`,
+    ]),
   );
   return { ok: false, errors: result.ok ? errors : { ...result.errors, ...errors } };
 }
@@ -69,7 +86,16 @@ export function validateInput<I extends RunInput>(
 export function validateSetup(
   data: unknown,
 ): { ok: true; value: RunSetup } | { ok: false; errors: FieldErrors } {
-  return validated(RunSetup, data ?? {}, { strict: true });
+  const checked = validated(RunSetup, data ?? {}, { strict: true });
+  if (!checked.ok) return checked;
+  for (const [index, { verifiedFrom, verifiedTo }] of (checked.value.equipment ?? []).entries()) {
+    const [from, to] = [setupMeasure(verifiedFrom, 'force', 'kN'), setupMeasure(verifiedTo, 'force', 'kN')];
+    if (from && to && from.greaterThan(to)) {
+      const field = `equipment.${index}.verifiedFrom`;
+      return { ok: false, errors: { [field]: 'The verified range begins above its end.' } };
+    }
+  }
+  return checked;
 }
 
 /**

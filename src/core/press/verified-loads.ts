@@ -54,11 +54,13 @@ export function verifiedLoads(
     run = load.within && load.indicated.greaterThanOrEqualTo(lowest) ? [...run, load] : [];
     if (run.length >= best.length) best = run;
   }
-  const [first, last] = [best[0], best.at(-1)];
+  // A machine may read a load a little lower than the one before: the ends are the least and the most it showed.
+  const shown = best.map(({ indicated }) => indicated).toSorted((a, b) => a.comparedTo(b));
+  const [first, last] = [shown[0], shown.at(-1)];
   return {
     loads,
     proved: best.length,
     permitted: { text: `±${most.toFixed(1)} %`, source: cite(limits.of('machine.error', 'US')).source },
-    ...(first && last && best.length >= least ? { from: first.indicated, to: last.indicated } : {}),
+    ...(first && last && best.length >= least ? { from: first, to: last } : {}),
   };
 }

@@ -37,15 +37,17 @@ export interface Spike {
   readonly now: number;
 }
 
-export type LogTrouble =
-  | 'empty'
-  | 'time not increasing'
-  | 'clipped'
-  | 'maximum not shown'
-  | 'starts late'
-  | 'gap'
-  | 'not at zero'
-  | 'too few for sliding rates';
+export const LOG_TROUBLES = [
+  'empty',
+  'time not increasing',
+  'clipped',
+  'maximum not shown',
+  'starts late',
+  'gap',
+  'not at zero',
+  'too few for sliding rates',
+] as const;
+export type LogTrouble = (typeof LOG_TROUBLES)[number];
 
 /** What a load log came to. Times in seconds of the log; null where it cannot be told. */
 export interface LogAnalysis {

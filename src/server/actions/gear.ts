@@ -17,7 +17,14 @@ import { eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { compoundQualification, compoundStrength, padSpan } from '@/core/ends';
 import { type NumberPair, readInstruments, readNumberPairs } from '@/core/interchange';
-import { isLimitId, type LimitChange, type Limits, type LimitValue, shippedLimit } from '@/core/limits';
+import {
+  isLimitId,
+  type LimitChange,
+  type Limits,
+  type LimitValue,
+  limitEndProblem,
+  shippedLimit,
+} from '@/core/limits';
 import { fieldsOf, IsDay, MachineFacts, METHODS, PadFacts, setupMeasure } from '@/core/methods';
 import { readableChange } from '@/core/methods/press';
 import { verifiedLoads } from '@/core/press';
@@ -444,8 +451,8 @@ function newValue(system: string, shipped: LimitValue, given: { low?: string; hi
   const end = (name: 'low' | 'high'): string | undefined => {
     if (shipped[name] === undefined) return undefined;
     const text = String(given[name] ?? '').trim();
-    if (!/^-?\d+(\.\d+)?$/.test(text))
-      return refuseFields({ [`${system}.${name}`]: 'A plain number is needed.' });
+    const problem = limitEndProblem(shipped[name] ?? '0', text);
+    if (problem) return refuseFields({ [`${system}.${name}`]: problem });
     return text;
   };
   const low = end('low');

@@ -13,8 +13,17 @@ import {
 } from 'class-validator';
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { PROFILES, type Profile } from '@/core/limits';
-import { EXPOSURES, type Exposure, IsInstant, IsZone, SLUMP_CLASSES, type SlumpClass } from '@/core/methods';
-import type { Dimension, UnitId } from '@/core/quantity';
+import {
+  EXPOSURES,
+  type Exposure,
+  IsInstant,
+  IsZone,
+  RATIO_RANGE,
+  SLUMP_CLASSES,
+  type SlumpClass,
+  SPECIFIED,
+  type SpecifiedName,
+} from '@/core/methods';
 import { jobs, mixCriteria, mixes, placements } from '@/db/schema';
 import { NotFound } from '../errors';
 import { measureText } from '../measure-text';
@@ -72,6 +81,8 @@ export class CreateMixInput {
   @IsIn(['pressure', 'volumetric'], { message: 'Air method: choose one.' })
   airMethod?: 'pressure' | 'volumetric';
   @IsOptional() @IsString() aggregateFactor?: string;
+  /** The project permits the reduced air of concrete above the limit of strength. */
+  @IsOptional() @IsBoolean() airReduced?: boolean;
   @IsOptional() @IsString() density?: string;
   @IsOptional() @IsString() waterRatio?: string;
   @IsOptional() @IsString() cementitious?: string;
@@ -79,25 +90,12 @@ export class CreateMixInput {
   @IsOptional() @IsBoolean() bleedsLittle?: boolean;
 }
 
-/** What may be specified of a mix besides strength: dimension, usual unit and what can be, in both systems. */
-const SPECIFIED = {
-  slump: { dimension: 'length', US: ['in', 0.5, 12], SI: ['mm', 10, 300] },
-  slumpFlow: { dimension: 'length', US: ['in', 15, 40], SI: ['mm', 400, 1000] },
-  temperatureMaximum: { dimension: 'temperature', US: ['degF', 40, 120], SI: ['degC', 4, 50] },
-  aggregate: { dimension: 'length', US: ['in', 0.25, 6], SI: ['mm', 6, 150] },
-  air: { dimension: 'percent', US: ['percent', 0.5, 15], SI: ['percent', 0.5, 15] },
-  aggregateFactor: { dimension: 'percent', US: ['percent', 0, 3], SI: ['percent', 0, 3] },
-  density: { dimension: 'density', US: ['lb/ft3', 60, 250], SI: ['kg/m3', 1000, 4000] },
-  cementitious: { dimension: 'density', US: ['lb/yd3', 200, 1500], SI: ['kg/m3', 120, 900] },
-  water: { dimension: 'density', US: ['lb/yd3', 100, 600], SI: ['kg/m3', 60, 360] },
-} as const satisfies Record<
-  string,
-  { dimension: Dimension; US: readonly [UnitId, number, number]; SI: readonly [UnitId, number, number] }
->;
+type SpecifiedField = Exclude<SpecifiedName, 'specifiedStrength'>;
+const SPECIFIED_FIELDS = (Object.keys(SPECIFIED) as SpecifiedName[]).filter(
+  (name): name is SpecifiedField => name !== 'specifiedStrength',
+);
 
-type SpecifiedField = keyof typeof SPECIFIED;
-
-function specified(input: CreateMixInput, field: SpecifiedField, system: 'US' | 'SI'): string | null {
+function specified(input: CreateMixInput, field: SpecifiedName, system: 'US' | 'SI'): string | null {
   const text = input[field];
   if (!text) return null;
   const { dimension, [system]: usual } = SPECIFIED[field];
@@ -107,7 +105,9 @@ function specified(input: CreateMixInput, field: SpecifiedField, system: 'US' | 
 function ratioText(text: string | undefined): string | null {
   if (!text) return null;
   const plain = text.trim().replace(',', '.');
-  if (!/^0?\.\d{1,3}$/u.test(plain)) refuseFields({ waterRatio: 'Water-cementitious ratio: as 0.45.' });
+  const ratio = Number(plain);
+  if (!/^[01]?\.\d{1,3}$/u.test(plain) || ratio < RATIO_RANGE[0] || ratio > RATIO_RANGE[1])
+    refuseFields({ waterRatio: 'Water-cementitious ratio: as 0.45.' });
   return plain.startsWith('.') ? `0${plain}` : plain;
 }
 
@@ -133,24 +133,16 @@ export const createMix = defineUseCase({
         code: input.code,
         version: (newest?.version ?? 0) + 1,
         title: input.title,
-        specifiedStrength: measureText(
-          'specifiedStrength',
-          input.specifiedStrength,
-          'stress',
-          us ? 'psi' : 'MPa',
-          us ? [500, 20_000] : [3, 140],
-        ),
+        specifiedStrength: specified(input, 'specifiedStrength', job.system) ?? '',
         ageHours: input.ageDays * 24,
         slumpKind: input.slump ? (input.slumpKind ?? 'target') : null,
         ...(Object.fromEntries(
-          (Object.keys(SPECIFIED) as SpecifiedField[]).map((field) => [
-            field,
-            specified(input, field, job.system),
-          ]),
+          SPECIFIED_FIELDS.map((field) => [field, specified(input, field, job.system)]),
         ) as Record<SpecifiedField, string | null>),
         slumpClass: input.slumpClass ?? null,
         exposure: input.exposure ?? null,
         airMethod: input.airMethod ?? (input.air || input.exposure ? 'pressure' : null),
+        airReduced: input.airReduced ?? false,
         waterRatio: ratioText(input.waterRatio),
         bleedsLittle: input.bleedsLittle ?? false,
       })

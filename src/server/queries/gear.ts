@@ -90,7 +90,7 @@ function wearOf(uses: PadUses | undefined, today: string, limits: Limits): PadWe
     fracture,
     daysAgo: (Date.parse(today) - Date.parse(testedAt ?? '')) / day || 0,
   }));
-  return padWear(tests, usesLeft(uses.worn.uses ?? 0, highest, 'US', limits));
+  return padWear(tests, usesLeft(uses.worn.uses ?? 0, [highest], 'US', limits));
 }
 
 function dueState(inService: boolean, due: string | null, today: string): DueState {

@@ -70,6 +70,18 @@ export function aggregateFactor(
     }
     return { value: exact(0), findings, results };
   }
+  if (value.isZero() && (input.apparent || input.h1)) {
+    findings.push(
+      finding({
+        id: 'air-pressure.zero-factor',
+        severity: 'advice',
+        fields: [typed ? 'factor' : 'factorReading'],
+        message: 'An aggregate correction of 0 is entered.',
+        action:
+          'Every aggregate takes up a little: find the correction by test; an assumed 0 overstates the air.',
+      }),
+    );
+  }
   const limit = limits.of('air-pressure.factor', input.system);
   if (!isWithin(value, limit)) {
     findings.push(

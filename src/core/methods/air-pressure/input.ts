@@ -1,6 +1,7 @@
 import {
   CheckField,
   ChoiceField,
+  CountsField,
   EquipmentField,
   InstantField,
   MeasureField,
@@ -39,10 +40,10 @@ export class AirPressureInput extends RunInput {
   @ChoiceField({ ...CONSOLIDATION, required: true })
   consolidation?: 'rod' | 'vibrate' | 'none';
 
-  @TextField(STROKES)
+  @CountsField(STROKES)
   strokes?: string;
 
-  @TextField(TAPS)
+  @CountsField(TAPS)
   taps?: string;
 
   @CheckField({ label: 'Wet-sieved' })

@@ -1,6 +1,7 @@
 import {
   CheckField,
   ChoiceField,
+  CountsField,
   EquipmentField,
   InstantField,
   LogField,
@@ -32,10 +33,10 @@ export class AirVolumetricInput extends RunInput {
   @InstantField({ label: 'Fill started', event: 'air-fill', example: '2031-05-14T09:33:40-04:00' })
   fillStartedAt?: string;
 
-  @TextField({ label: 'Strokes counted', help: 'One number a layer, as 25 25.', example: '25 25' })
+  @CountsField({ label: 'Strokes counted', help: 'One number a layer, as 25 25.', example: '25 25' })
   strokes?: string;
 
-  @TextField({ label: 'Taps counted', help: 'One number a layer, as 12 12.', example: '12 12' })
+  @CountsField({ label: 'Taps counted', help: 'One number a layer, as 12 12.', example: '12 12' })
   taps?: string;
 
   @CheckField({ label: 'Wet-sieved' })

@@ -189,6 +189,19 @@ function sizeFindings(input: CoreCompressionInput, limits: Limits, sizes: Sizes)
       `Before capping the length is ${before.div(diameter.mean).toFixed(3)} of the diameter.`,
       'Do not test it: too short.',
     );
+  if (before && length?.lessThan(before) && input.ends !== 'ground' && input.ends !== undefined)
+    found.push(
+      finding({
+        id: 'core.length-order',
+        severity: 'departure',
+        needsReason: true,
+        beforeLoad: true,
+        fields: ['lengthBefore', 'length'],
+        message: `Capped it is shorter (${plainOf(length, unit)}) than it was before (${plainOf(before, unit)}).`,
+        action: 'Caps only add to the length: measure both again, or say that the ends were sawn or ground.',
+        remark: 'Lengths before and after capping not consistent.',
+      }),
+    );
   if (length && !isWithin(length.div(diameter.mean), limits.of('core.length-after', system)))
     add(
       'core.length-after',

@@ -69,6 +69,7 @@ export const coreCompression: Method<CoreCompressionInput> = {
   sequence: [
     ['castAt', 'drilledAt', 'baggedAt', 'testedAt'],
     ['drilledAt', 'wettedAt', 'testedAt'],
+    ['outOfMoistAt', 'testedAt'],
   ],
   limitPrefixes: [
     'core.',

@@ -1,4 +1,4 @@
-import { hardeningHours, padBand, padFit, padFor, usesLeft } from '../../ends';
+import { hardeningHours, padBand, padFit, padFor, padLife, usesLeft } from '../../ends';
 import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { durationText } from '../../windows';
@@ -96,8 +96,8 @@ function padFindings(
     }
   }
   const highest = setupMeasure(facts.highest, 'stress', unit);
-  const left = usesLeft(facts.uses ?? 0, highest, system, limits);
-  const limit = limits.of('pads.reuse', system);
+  const left = usesLeft(facts.uses ?? 0, [highest, strength], system, limits);
+  const limit = limits.of(padLife([highest, strength], system, limits), system);
   if (left <= 0)
     found.push(
       finding({

@@ -22,7 +22,7 @@ export function deliveryFindings(
     ...ticketFindings(input, limits),
     ...moistureFindings(input, limits),
     ...designFindings(input, water, setup, limits),
-    ...waterFindings(input, water),
+    ...waterFindings(input, water, limits),
     ...drumFindings(input, limits),
     ...turnFindings(input, limits),
     ...orderFindings(input, setup),
@@ -146,7 +146,7 @@ function designFindings(input: DeliveryInput, water: LoadWater, setup: RunSetup,
   });
 }
 
-function waterFindings(input: DeliveryInput, water: LoadWater): Finding[] {
+function waterFindings(input: DeliveryInput, water: LoadWater, limits: Limits): Finding[] {
   const added = readMeasure(input, 'added')?.value;
   const out = readMeasure(input, 'outBefore')?.value;
   const found: Finding[] = [];
@@ -160,6 +160,70 @@ function waterFindings(input: DeliveryInput, water: LoadWater): Finding[] {
         action: 'Tell the purchaser’s representative: samples taken before it are void for this load.',
       }),
     );
+  }
+  const load = readMeasure(input, 'loadVolume');
+  if (load && out?.greaterThan(load.value)) {
+    found.push(
+      finding({
+        id: 'delivery.out-over-load',
+        severity: 'departure',
+        needsReason: true,
+        fields: ['outBefore', 'loadVolume'],
+        message: `${plainOf(out, load.unit)} are out of a load of ${plainOf(load.value, load.unit)}.`,
+        action: 'More cannot leave the truck than was in it: check both volumes against the ticket.',
+        remark: 'Volumes of the load and of what was out of it not consistent.',
+      }),
+    );
+  }
+  const usual = limits.of('delivery.ratio-usual', input.system);
+  if (water.ratio && !isWithin(water.ratio, usual))
+    found.push(
+      finding({
+        id: usual.id,
+        severity: 'departure',
+        needsReason: true,
+        fields: ['cementitious', 'water', 'fine', 'coarse'],
+        limit: cite(usual),
+        message: `A water-cementitious ratio of ${water.ratio.toFixed(2)} is that of no concrete.`,
+        action:
+          'Check the masses of the ticket: digits, pounds against kilograms, whole load against one yard or metre.',
+        remark: `Water-cementitious ratio ${water.ratio.toFixed(2)} by the ticket, not plausible.`,
+      }),
+    );
+  const [left, batched] = [readMeasure(input, 'ticketAllows'), readMeasure(input, 'water')];
+  const share = limits.of('delivery.ticket-usual', input.system);
+  if (left && batched?.value.greaterThan(0)) {
+    const mass = left.value.times(limits.number('delivery.gallon', input.system));
+    const percent = mass.div(batched.value).times(100);
+    if (!isWithin(percent, share))
+      found.push(
+        finding({
+          id: share.id,
+          severity: 'departure',
+          needsReason: true,
+          fields: ['ticketAllows', 'water'],
+          limit: cite(share),
+          message: `The ticket would leave ${percent.toFixed(0)} % of the batched water for the site.`,
+          action: 'Check the number and its unit on the ticket: whole load, not each yard or metre.',
+          remark: 'Water the ticket allows on site not plausible.',
+        }),
+      );
+  }
+  const turns = readMeasure(input, 'totalTurns')?.value;
+  for (const field of ['remixTurns', 'mixingTurns'] as const) {
+    const part = readMeasure(input, field)?.value;
+    if (turns && part?.greaterThan(turns))
+      found.push(
+        finding({
+          id: `delivery.turns-${field === 'remixTurns' ? 'remix' : 'mixing'}-over`,
+          severity: 'departure',
+          needsReason: true,
+          fields: [field, 'totalTurns'],
+          message: `${part} turns are more than the ${turns} turns in all.`,
+          action: 'The whole holds every part: read the counter again.',
+          remark: 'Turns of the drum not consistent.',
+        }),
+      );
   }
   const unit = input.system === 'US' ? 'gal' : 'L';
   if (added && water.permitted && added.greaterThan(water.permitted)) {

@@ -19,6 +19,8 @@ export interface DensityValues {
   readonly relativeYield: Exact | undefined;
   readonly gravimetricAir: Exact | undefined;
   readonly volume: Exact | undefined;
+  /** Cementitious material in a yard or metre of the concrete. */
+  readonly content: Exact | undefined;
   readonly bad: readonly string[];
 }
 
@@ -84,7 +86,8 @@ export function compute(input: DensityYieldInput, setup: RunSetup): Outcome {
     density && batch.mass ? airLines(density, batch, system, limits, sheet, results, mode) : undefined;
   const values: DensityValues = {
     density,
-    relativeYield: yielded,
+    relativeYield: yielded?.relative,
+    content: yielded?.content,
     gravimetricAir: air,
     volume,
     bad: batch.bad,
@@ -98,7 +101,7 @@ export function compute(input: DensityYieldInput, setup: RunSetup): Outcome {
       kind: 'measure',
       values: {
         density: density?.toNumber() ?? null,
-        relativeYield: yielded?.toNumber() ?? null,
+        relativeYield: yielded?.relative?.toNumber() ?? null,
         air: air?.toNumber() ?? null,
         meterAir: setupMeasure(setup.sample?.measuredAir, 'percent', 'percent')?.toNumber() ?? null,
         unit: us ? 'lb/ft³' : 'kg/m³',
@@ -126,7 +129,7 @@ interface Batch {
 }
 
 function batchOf(input: DensityYieldInput, limits: Limits): Batch {
-  const { materials, bad } = readMaterials(input.materials, input.system);
+  const { materials, bad } = readMaterials(input.materials, input.system, limits);
   const gallons = readMeasure(input, 'siteWater')?.value ?? exact(0);
   const siteWater = gallons.times(limits.number('delivery.gallon', input.system));
   const listed = materials.reduce((sum, each) => sum.plus(each.mass).plus(each.freeWater), exact(0));
@@ -143,7 +146,7 @@ function yieldLines(
   sheet: Sheet,
   results: Result[],
   mode: 'half-even' | 'half-up',
-): Exact | undefined {
+): { relative?: Exact; content?: Exact } {
   const { system } = input;
   const us = system === 'US';
   const unit: UnitId = us ? 'yd3' : 'm3';
@@ -160,9 +163,10 @@ function yieldLines(
   });
   results.push(resultOf({ quantity: 'yield', symbol: 'Y', value: made, unit, step: yieldStep, mode }));
   const cement = readMeasure(input, 'cementitious')?.value;
+  let content: Exact | undefined;
   if (cement && made.greaterThan(0)) {
     const step = limits.number('density.cement-step', system);
-    const value = sheet.line({
+    content = sheet.line({
       symbol: 'C',
       name: 'Cementitious content',
       formula: 'Cb / Y',
@@ -176,7 +180,7 @@ function yieldLines(
       resultOf({
         quantity: 'cementitious content',
         symbol: 'C',
-        value,
+        value: content,
         unit: us ? 'lb/yd3' : 'kg/m3',
         step,
         mode,
@@ -184,7 +188,8 @@ function yieldLines(
     );
   }
   const ticket = readMeasure(input, 'ticketVolume')?.value;
-  if (!ticket?.greaterThan(0)) return undefined;
+  const known = content ? { content } : {};
+  if (!ticket?.greaterThan(0)) return known;
   const step = limits.number('density.relative-step', system);
   const relative = sheet.line({
     symbol: 'Ry',
@@ -199,7 +204,7 @@ function yieldLines(
   results.push(
     resultOf({ quantity: 'relative yield', symbol: 'Ry', value: relative, unit: 'one', step, mode }),
   );
-  return relative;
+  return { relative, ...known };
 }
 
 function airLines(
@@ -212,7 +217,7 @@ function airLines(
   mode: 'half-even' | 'half-up',
 ): Exact | undefined {
   const { materials, siteWater, mass } = batch;
-  if (materials.length === 0 || !mass) return undefined;
+  if (materials.length === 0 || !mass?.greaterThan(0)) return undefined;
   const unit = limits.number('density.water-unit', system);
   const water = materials.reduce((sum, each) => sum.plus(each.freeWater), siteWater);
   const names = materials.map((_, index) => `m${index + 1} / r${index + 1}`);

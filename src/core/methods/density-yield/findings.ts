@@ -82,6 +82,21 @@ function measureFindings(
       );
     }
   }
+  const most = limits.of('density.measure-most', input.system);
+  if (nominal?.greaterThan(0) && volume) {
+    const percent = volume.div(asComputed(nominal, input.system)).times(100);
+    if (!isWithin(percent, most))
+      found.push(
+        finding({
+          id: most.id,
+          severity: 'invalid',
+          fields: ['measureVolume', 'nominalVolume'],
+          limit: cite(most),
+          message: `The measure holds ${percent.toFixed(0)} % of its nominal volume.`,
+          action: 'One of the two volumes is wrong: check the digits, the unit, and which measure it is.',
+        }),
+      );
+  }
   const aggregate = setupMeasure(setup.sample?.aggregate, 'length', input.system === 'US' ? 'in' : 'mm');
   const row = aggregate && measureRow(aggregate, input.system);
   const size = nominal ?? readMeasure(input, 'measureVolume')?.value;
@@ -111,8 +126,13 @@ function batchFindings(input: DensityYieldInput, values: DensityValues, limits: 
       'density.materials',
       'materials',
       values.bad,
-      'Write name, mass and relative density on each line; moisture and absorption after them.',
-    ),
+      'Write name, mass and relative density on each line; moisture and absorption after them. What is not read is in no sum.',
+    ).map((found) => ({
+      ...found,
+      severity: 'departure' as const,
+      needsReason: true,
+      remark: `Materials not read: ${values.bad.length}.`,
+    })),
   );
   if (values.gravimetricAir?.isNegative()) {
     found.push(
@@ -125,6 +145,22 @@ function batchFindings(input: DensityYieldInput, values: DensityValues, limits: 
       }),
     );
   }
+  const usual = limits.of('density.cementitious-usual', input.system);
+  const { content } = values;
+  if (content && !isWithin(content, usual))
+    found.push(
+      finding({
+        id: usual.id,
+        severity: 'departure',
+        needsReason: true,
+        fields: ['cementitious', 'batchMass'],
+        limit: cite(usual),
+        message: `A content of ${plainOf(content.toSignificantDigits(4), input.system === 'US' ? 'lb/yd3' : 'kg/m3')} is that of no concrete.`,
+        action:
+          'Check the mass of cementitious material and of the batch: digits, and the whole batch for both.',
+        remark: 'Cementitious content not plausible.',
+      }),
+    );
   const limit = limits.of('density.relative', input.system);
   if (values.relativeYield && !isWithin(values.relativeYield, limit)) {
     const loads = readMeasure(input, 'loads')?.value ?? exact(1);

@@ -1,6 +1,7 @@
 import {
   CheckField,
   ChoiceField,
+  CountsField,
   EquipmentField,
   InstantField,
   LogField,
@@ -21,6 +22,9 @@ import {
 
 const BATCH_MASS = massSpec(['1', '200000'], ['1', '100000']);
 
+/** No measure of the method is smaller or larger: one of no volume computes nothing. */
+const MEASURE_VOLUME = { US: ['0.02', '10'], SI: ['0.5', '300'] } as const;
+
 /** The readings of one density test with what the ticket says of the batch, in the order they are taken. */
 export class DensityYieldInput extends RunInput {
   @EquipmentField({ label: 'Measure', equipmentKind: 'density measure', example: 'MEASURE-1' })
@@ -33,6 +37,7 @@ export class DensityYieldInput extends RunInput {
     label: 'Volume of the measure',
     help: 'From its standardisation.',
     ...SMALL_VOLUME,
+    possible: MEASURE_VOLUME,
     step: { US: '0.0001', SI: '0.001' },
     example: { US: '0.2497', SI: '7.071' },
   })
@@ -41,6 +46,7 @@ export class DensityYieldInput extends RunInput {
   @MeasureField({
     label: 'Nominal volume of the measure',
     ...SMALL_VOLUME,
+    possible: MEASURE_VOLUME,
     step: { US: '0.01', SI: '0.1' },
     example: { US: '0.25', SI: '7' },
   })
@@ -69,10 +75,10 @@ export class DensityYieldInput extends RunInput {
   @ChoiceField(CONSOLIDATION)
   consolidation?: 'rod' | 'vibrate' | 'none';
 
-  @TextField(STROKES)
+  @CountsField(STROKES)
   strokes?: string;
 
-  @TextField(TAPS)
+  @CountsField(TAPS)
   taps?: string;
 
   @CheckField({ label: 'Struck off with the flat plate' })

@@ -1,4 +1,5 @@
-import { type Exact, exact, parseMeasure, type System } from '../../quantity';
+import { isWithin, type Limits } from '../../limits';
+import { type Exact, exact, measureIn, parseMeasure, type System } from '../../quantity';
 import { linesOf } from '../rows';
 
 /** One material of a batch: its mass as it counts for the absolute volume, and its relative density. */
@@ -28,30 +29,44 @@ export function freeMoisture(wet: Exact, moisture: Exact, absorption: Exact): { 
 /**
  * Reads the list of a batch's materials: name, mass (with its unit if it is the other system's), relative density,
  * moisture and absorption in percent. Commas, semicolons or tabs between; a header row is passed over.
+ * @param limits what a relative density and a moisture can be
  * @returns the materials, and the lines that could not be read
  */
 export function readMaterials(
   text: string | undefined,
   system: System,
+  limits: Limits,
 ): { materials: Material[]; bad: string[] } {
   const materials: Material[] = [];
   const bad: string[] = [];
-  for (const line of linesOf(text)) {
-    if (/relative|density|moisture/iu.test(line)) continue;
+  const unit = system === 'US' ? 'lb' : 'kg';
+  const densities = limits.of('density.relative-density', system);
+  const moistures = limits.of('density.moisture-most', system);
+  for (const [index, line] of linesOf(text).entries()) {
+    // A header stands first and holds no number.
+    if (index === 0 && !/\d/u.test(line)) continue;
     const [name = '', massText = '', density = '', moisture = '', absorption = ''] = line
       .split(/[,;\t]/u)
       .map((cell) => cell.trim());
-    const mass = parseMeasure(massText, 'mass', system === 'US' ? 'lb' : 'kg');
+    const typed = parseMeasure(massText, 'mass', unit);
+    const mass = typed.ok ? measureIn(typed.measure, unit).value : undefined;
     const wet = moisture !== '' || absorption !== '';
     const numbers = wet ? [density, moisture, absorption] : [density];
-    if (!mass.ok || numbers.some((each) => !NUMBER.test(each)) || !exact(density || 0).greaterThan(0)) {
+    if (!mass?.greaterThan(0) || numbers.some((each) => !NUMBER.test(each))) {
       bad.push(line);
       continue;
     }
+    const impossible =
+      !isWithin(exact(density), densities) ||
+      (wet && [moisture, absorption].some((each) => !isWithin(exact(each), moistures)));
+    if (impossible) {
+      bad.push(`${line} (cannot be)`);
+      continue;
+    }
     const { dry, free } = wet
-      ? freeMoisture(mass.measure.value, exact(moisture), exact(absorption))
-      : { dry: mass.measure.value, free: exact(0) };
-    const saturated = wet ? dry.times(exact(1).plus(exact(absorption).div(100))) : mass.measure.value;
+      ? freeMoisture(mass, exact(moisture), exact(absorption))
+      : { dry: mass, free: exact(0) };
+    const saturated = wet ? dry.times(exact(1).plus(exact(absorption).div(100))) : mass;
     materials.push({ name, mass: saturated, relativeDensity: exact(density), freeWater: free });
   }
   return { materials, bad };

@@ -193,6 +193,23 @@ function rateFindings(
 
 function siteFindings(input: EvaporationInput, setup: RunSetup, limits: Limits): Finding[] {
   const found: Finding[] = [];
+  const humidity = readMeasure(input, 'humidity')?.value;
+  const usual = limits.of('evaporation.humidity-usual', input.system);
+  if (humidity && !isWithin(humidity, usual))
+    found.push(
+      finding({
+        id: usual.id,
+        severity: 'departure',
+        needsReason: true,
+        fields: ['humidity'],
+        limit: cite(usual),
+        message: `A relative humidity of ${humidity} % is that of a desert.${
+          humidity.lessThanOrEqualTo(1) ? ` Was ${humidity.times(100)} % meant?` : ''
+        }`,
+        action: 'Type it in percent, 50 and not 0.50; read the meter again where it was no slip.',
+        remark: `Relative humidity ${humidity} %, as read.`,
+      }),
+    );
   const averaged = readMeasure(input, 'averaged')?.value;
   const least = limits.of('evaporation.wind-averaged', input.system);
   if (

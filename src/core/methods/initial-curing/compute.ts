@@ -20,6 +20,9 @@ export function initialRange(setup: RunSetup, limits: Limits, system: 'US' | 'SI
   return limits.of(high ? 'curing.initial-temperature-high' : 'curing.initial-temperature', system);
 }
 
+/** Temperatures that a recorder beside concrete can have met, °F and °C; outside them it was read wrongly. Our choice. */
+const RECORDED = { US: ['-60', '212'], SI: ['-50', '100'] } as const;
+
 /**
  * Initial curing, the way to the laboratory, and the change into final cure.
  * @param input extremes or a record in °F or °C, instants
@@ -34,7 +37,9 @@ export function compute(input: InitialCuringInput, setup: RunSetup): Outcome {
   const unit: UnitId = system === 'US' ? 'degF' : 'degC';
   const sheet = new Sheet(mode);
   const range = initialRange(setup, limits, system);
-  const log = readLog(input.log, unit);
+  const [coldest, hottest] = RECORDED[system];
+  const possible = [exact(coldest), exact(hottest)] as const;
+  const log = readLog(input.log, unit, { ...(input.dateOrder ? { order: input.dateOrder } : {}), possible });
   const interval = limits.number('curing.logger-interval', system).div(60);
   const longest = interval.times(limits.number('curing.gap', system));
   const gap = log.coarse ? undefined : longest.lessThan(1) ? exact(1) : longest;
@@ -180,6 +185,33 @@ interface Held {
 function rangeFindings(input: InitialCuringInput, held: Held, unit: UnitId): Finding[] {
   const { minimum, maximum, range, summary, log } = held;
   const found: Finding[] = [];
+  if (log.ambiguous) {
+    found.push(
+      finding({
+        id: 'curing.date-order',
+        severity: 'departure',
+        needsReason: true,
+        fields: ['dateOrder', 'log'],
+        message: 'The dates of the record can be read two ways: nothing of it is read.',
+        action: 'Choose whether the day or the month stands first.',
+        remark: 'Temperature record not read: the order of its dates is not known.',
+      }),
+    );
+  }
+  const [typedLow, typedHigh] = [readMeasure(input, 'minimum'), readMeasure(input, 'maximum')];
+  if (typedLow && typedHigh?.value.lessThan(typedLow.value)) {
+    found.push(
+      finding({
+        id: 'curing.extremes',
+        severity: 'departure',
+        needsReason: true,
+        fields: ['minimum', 'maximum'],
+        message: `The lowest (${plainOf(typedLow.value, unit)}) is above the highest (${plainOf(typedHigh.value, unit)}).`,
+        action: 'One of the two is wrong, or they are exchanged: read the thermometer again.',
+        remark: 'Lowest and highest temperature not consistent.',
+      }),
+    );
+  }
   if (log.bad.length > 0) {
     found.push(
       finding({

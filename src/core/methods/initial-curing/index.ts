@@ -22,7 +22,16 @@ const STEPS: readonly Step[] = [
     phase: 'test',
     instruction:
       'Read lowest and highest, photograph, look at every specimen. Not before eight hours after final set, not after 48 hours.',
-    fields: ['minimum', 'maximum', 'outdoorMinimum', 'outdoorMaximum', 'log', 'collectedAt', 'condition'],
+    fields: [
+      'minimum',
+      'maximum',
+      'outdoorMinimum',
+      'outdoorMaximum',
+      'log',
+      'dateOrder',
+      'collectedAt',
+      'condition',
+    ],
     caution: 'Lift with a straight back; electricity stays away from water.',
   },
   {

@@ -84,6 +84,17 @@ export class InitialCuringInput extends RunInput {
   })
   log?: string;
 
+  @ChoiceField({
+    label: 'Dates in the record',
+    help: 'Only where the record can be read both ways.',
+    options: [
+      { value: 'day first', label: 'Day first, as 31/5' },
+      { value: 'month first', label: 'Month first, as 5/31' },
+    ],
+    example: '',
+  })
+  dateOrder?: 'day first' | 'month first';
+
   @InstantField({ label: 'Collected', event: 'collected', example: '2031-05-15T11:30:00-04:00' })
   collectedAt?: string;
 

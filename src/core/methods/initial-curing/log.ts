@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { convert, type Exact, exact, type UnitId } from '../../quantity';
+import { convert, type Exact, exact, readInstant, type UnitId } from '../../quantity';
 
 /** One row of a temperature record: seconds from its start (or an instant) and the temperature in the run's unit. */
 export interface LogPoint {
@@ -12,44 +12,84 @@ export interface TemperatureLog {
   readonly bad: readonly string[];
   /** Rows that stood twice and were read once. */
   readonly doubled: number;
+  /** True when its dates can be read two ways: nothing of it is read until somebody says how. */
+  readonly ambiguous: boolean;
   /** True when it came by hand or from a min-max thermometer, not from a recorder. */
   readonly coarse: boolean;
 }
 
-const HOURS = /^\d+(?:[.,]\d+)?$/u;
+const HOURS = /^\d{1,4}(?:[.,]\d{1,6})?$/u;
+const WALL = /^(\d{4}-\d\d-\d\d)[T ](\d\d:\d\d)(:\d\d)?(?:\.\d+)?$/u;
+/** Two numbers and a year: which of the two is the day, the file must tell. */
+const EITHER = /^(\d{1,2})([./-])(\d{1,2})\2(\d{4})[ T]+(\d{1,2}):(\d\d)(?::(\d\d))?(?:\s*([ap])\.?m\.?)?$/iu;
 
-function secondsOf(text: string, zone: string): Exact | null {
+export type DateOrder = 'day first' | 'month first';
+
+/**
+ * How a record writes its dates: by a number that can be no month, by points (day first wherever they are used), or
+ * because one order lets the record be a few days long and the other does not.
+ * @returns undefined when the rows can be read both ways; then the person must say it
+ */
+export function dateOrder(times: readonly string[]): DateOrder | 'no matter' | undefined {
+  const found = times.map((time) => EITHER.exec(time.trim())).filter((match) => match !== null);
+  if (found.length === 0) return 'no matter';
+  if (found.some(([, first]) => Number(first) > 12)) return 'day first';
+  if (found.some(([, , , second]) => Number(second) > 12)) return 'month first';
+  if (found.some(([, , mark]) => mark === '.')) return 'day first';
+  // On one day, or where both numbers are the same, both orders give the same hours.
+  const dates = new Set(found.map(([, first, , second]) => `${first}/${second}`));
+  return dates.size <= 1 ? 'no matter' : undefined;
+}
+
+function secondsOf(text: string, order: DateOrder): Exact | null {
   const plain = text.trim();
   if (HOURS.test(plain)) return exact(plain.replace(',', '.')).times(3600);
-  // day.month.year or day/month/year, as recorders outside the US write it.
-  const day = /^(\d{1,2})[./](\d{1,2})[./](\d{4})[ T]+(\d{1,2}):(\d\d)(?::(\d\d))?$/u.exec(plain);
-  const iso = day
-    ? `${day[3]}-${(day[2] ?? '').padStart(2, '0')}-${(day[1] ?? '').padStart(2, '0')}T${(day[4] ?? '').padStart(2, '0')}:${day[5]}:${day[6] ?? '00'}Z`
-    : plain.replace(' ', 'T');
-  const bare = /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?$/u.test(iso);
-  const at = Date.parse(bare ? `${iso}Z` : iso);
-  return Number.isNaN(at) || zone === '' ? null : exact(Math.round(at / 1000));
+  const either = EITHER.exec(plain);
+  if (either) {
+    const [, first = '', , second = '', year = '', hour = '', minute = '', seconds = '00', half] = either;
+    const [day, month] = order === 'day first' ? [first, second] : [second, first];
+    const hours = half ? (Number(hour) % 12) + (/p/iu.test(half) ? 12 : 0) : Number(hour);
+    return instantSeconds(
+      `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}T${String(hours).padStart(2, '0')}:${minute}:${seconds}Z`,
+    );
+  }
+  const wall = WALL.exec(plain);
+  return instantSeconds(wall ? `${wall[1]}T${wall[2]}${wall[3] ?? ':00'}Z` : plain);
+}
+
+function instantSeconds(text: string): Exact | null {
+  const read = readInstant(text);
+  return read.ok ? exact(Math.round(read.at.getTime() / 1000)) : null;
 }
 
 /**
  * Reads a temperature record: time, temperature, unit and channel in this order; a header is passed over. Times are
  * instants, plain dates and clocks, or hours; decimal commas, doubled rows and rows of the other scale are borne.
  * @param unit of the run: rows without a unit are in it
+ * @param about.order how dates are written, where the file does not tell by itself
+ * @param about.possible temperatures that can be, in the run's unit; other rows are not read
  */
-export function readLog(text: string | undefined, unit: UnitId): TemperatureLog {
+export function readLog(
+  text: string | undefined,
+  unit: UnitId,
+  about: { readonly order?: DateOrder; readonly possible?: readonly [Exact, Exact] } = {},
+): TemperatureLog {
   const points: LogPoint[] = [];
   const bad: string[] = [];
   let doubled = 0;
-  const trimmed = (text ?? '').trim();
-  if (trimmed === '') return { points, bad, doubled, coarse: true };
+  const trimmed = (text ?? '').replace(/^\uFEFF/u, '').trim();
+  if (trimmed === '') return { points, bad, doubled, ambiguous: false, coarse: true };
   // A decimal comma needs another delimiter: a semicolon or tab anywhere says so.
   const delimiter = /;/u.test(trimmed) ? ';' : /\t/u.test(trimmed) ? '\t' : /,/u.test(trimmed) ? ',' : ' ';
   const { data } = Papa.parse<string[]>(trimmed, { delimiter, skipEmptyLines: true });
+  const own = dateOrder(data.map(([time = '']) => time));
+  const order = own === 'no matter' ? 'day first' : (own ?? about.order);
+  if (!order) return { points, bad, doubled, ambiguous: true, coarse: true };
   const seen = new Set<string>();
   data.forEach((cells, index) => {
     const values = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
     const [time = '', temperature = '', scale = ''] = values;
-    const seconds = secondsOf(time, 'utc');
+    const seconds = secondsOf(time, order);
     const number = temperature
       .replace(',', '.')
       .replace(/°?[CF]$/iu, '')
@@ -59,11 +99,16 @@ export function readLog(text: string | undefined, unit: UnitId): TemperatureLog 
       : /f$/iu.test(scale || temperature)
         ? 'degF'
         : unit;
-    if (!seconds || !/^-?\d*\.?\d+$/u.test(number)) {
-      if (index > 0) bad.push(cells.join(delimiter));
+    if (!seconds || !/^-?\d{0,4}\.?\d{1,6}$/u.test(number)) {
+      // A header names its columns; a first row with digits where the time stands is a row that cannot be read.
+      if (index > 0 || /\d/u.test(time)) bad.push(cells.join(delimiter));
       return;
     }
     const value = convert(exact(number), said, unit);
+    if (about.possible && (value.lessThan(about.possible[0]) || value.greaterThan(about.possible[1]))) {
+      bad.push(`${cells.join(delimiter)} (cannot be)`);
+      return;
+    }
     const key = `${seconds}/${value}`;
     if (seen.has(key)) {
       doubled += 1;
@@ -74,7 +119,7 @@ export function readLog(text: string | undefined, unit: UnitId): TemperatureLog 
   });
   const sorted = points.toSorted((a, b) => a.seconds.comparedTo(b.seconds));
   const hours = data.some(([time]) => HOURS.test((time ?? '').trim()));
-  return { points: sorted, bad, doubled, coarse: hours || sorted.length < 4 };
+  return { points: sorted, bad, doubled, ambiguous: false, coarse: hours || sorted.length < 4 };
 }
 
 export interface LogSummary {

@@ -2,6 +2,7 @@ import { MOULD_SIZES, type MouldSize, mouldText } from '../../moulds';
 import {
   CheckField,
   ChoiceField,
+  CountsField,
   InstantField,
   LogField,
   MeasureField,
@@ -67,17 +68,17 @@ export class MouldingInput extends RunInput {
   @InstantField({ label: 'Moulding started', event: 'moulding-start', example: '2031-05-14T09:40:00-04:00' })
   startedAt?: string;
 
-  @TextField({
+  @CountsField({
     label: 'Strokes counted',
     help: 'One number a layer of every specimen, as 25 25 25 25.',
     example: '25 25',
   })
   strokes?: string;
 
-  @TextField({ label: 'Insertions counted', help: 'Vibrator: one number a layer.', example: '' })
+  @CountsField({ label: 'Insertions counted', help: 'Vibrator: one number a layer.', example: '' })
   insertions?: string;
 
-  @TextField({ label: 'Taps counted', help: 'One number a layer.', example: '12 12' })
+  @CountsField({ label: 'Taps counted', help: 'One number a layer.', example: '12 12' })
   taps?: string;
 
   @MeasureField({ label: 'Longest at one place', help: 'Vibrator: seconds.', ...SECONDS, example: '' })

@@ -29,6 +29,35 @@ function rateFindings(input: RunInput, use: PressUse, test: PressTest | undefine
   ];
 }
 
+/** A load that no specimen bears: one digit too many, or the other unit. Said where nothing else says it. */
+function stressFindings(
+  input: RunInput,
+  {
+    use,
+    test,
+    limits,
+    said,
+  }: { use: PressUse; test: PressTest | undefined; limits: Limits; said: readonly Finding[] },
+): Finding[] {
+  const load = readMeasure(input, use.fields.load)?.value;
+  if (!load || !test?.area || test.area.isZero()) return [];
+  const stress = load.times(test.factor).div(test.area);
+  const usual = limits.of('machine.stress-usual', input.system);
+  if (isWithin(stress, usual) || said.some(({ fields }) => fields.includes(use.fields.load))) return [];
+  return [
+    finding({
+      id: usual.id,
+      severity: 'departure',
+      needsReason: true,
+      fields: [use.fields.load],
+      limit: cite(usual),
+      message: `The load would be ${plainOf(stress.toSignificantDigits(3), usual.unit)} on this section.`,
+      action: 'Read the peak again: a digit too many, or the unit of another machine.',
+      remark: 'Maximum load not plausible for this section.',
+    }),
+  ];
+}
+
 /**
  * A method with what holds for every test in a press: whether the machine fits, its verified range, the rate, the
  * load log. It is added in this one place, so that no method can forget it.
@@ -47,7 +76,11 @@ export function withPress(method: Method): Method {
         ...rateFindings(input, use, test),
         ...logFindings(setup, limits, input.system, use.fields),
       ];
-      return { ...outcome, findings: bySeverity([...outcome.findings, ...added]) };
+      const said = [...outcome.findings, ...added];
+      return {
+        ...outcome,
+        findings: bySeverity([...said, ...stressFindings(input, { use, test, limits, said })]),
+      };
     },
   };
 }

@@ -36,6 +36,7 @@ export function compute(input: SlumpFlowInput, setup: RunSetup): Outcome {
       'flow-lift': 'liftTime',
     }),
     ...stabilityFindings(input, limits),
+    ...ringFindings(input, limits),
   ];
   if (one && two) {
     const difference = sheet.line({
@@ -119,6 +120,22 @@ export function compute(input: SlumpFlowInput, setup: RunSetup): Outcome {
       },
     },
   };
+}
+
+function ringFindings(input: SlumpFlowInput, limits: Limits): Finding[] {
+  const ring = readMeasure(input, 'ringTime')?.value;
+  const usual = limits.of('flow.ring-usual', input.system);
+  if (!ring || isWithin(ring, usual)) return [];
+  return [
+    finding({
+      id: usual.id,
+      severity: 'advice',
+      fields: ['ringTime'],
+      limit: cite(usual),
+      message: `${ring} s to the ring is not met with concrete that flows.`,
+      action: 'Check the stopwatch: seconds from the lift to the first touch of the ring.',
+    }),
+  ];
 }
 
 function stabilityFindings(input: SlumpFlowInput, limits: Limits): Finding[] {

@@ -12,6 +12,7 @@ import { type Finding, finding } from '../../working';
 import { aggregateFindings } from '../aggregate';
 import { countsIn } from '../counts';
 import { equipmentUse } from '../equipment-checks';
+import { readMeasure } from '../fields';
 import { type RunSetup, setupMeasure } from '../setup';
 import { clockFindings, sampleStamps } from '../stamps';
 import type { SlumpInput } from './input';
@@ -37,6 +38,7 @@ export function slumpFindings(
         'slump-lift': 'liftTime',
       },
     ),
+    ...totalFindings(input),
     ...layerFindings(input, limits),
     ...aggregateFindings(
       input,
@@ -50,6 +52,23 @@ export function slumpFindings(
     ...rangeFindings(input, read, limits),
     ...repeatFindings(input, read, setup, limits),
     ...suspectFindings(input, read, setup, limits),
+  ];
+}
+
+/** The whole cannot take less time than a part of it. */
+function totalFindings(input: SlumpInput): Finding[] {
+  const [lift, total] = [readMeasure(input, 'liftTime'), readMeasure(input, 'totalTime')];
+  if (!lift || !total?.value.lessThan(lift.value)) return [];
+  return [
+    finding({
+      id: 'slump.total-below-lift',
+      severity: 'departure',
+      needsReason: true,
+      fields: ['totalTime', 'liftTime'],
+      message: `From fill to mould off ${plainOf(total.value, total.unit)}, the lift alone ${plainOf(lift.value, lift.unit)}.`,
+      action: 'The lift is part of it: one of the two is wrong. Minutes and seconds are typed as 2:05.',
+      remark: 'Times of filling and lifting not consistent.',
+    }),
   ];
 }
 

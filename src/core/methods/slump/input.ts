@@ -1,6 +1,7 @@
 import {
   CheckField,
   ChoiceField,
+  CountsField,
   EquipmentField,
   InstantField,
   MeasureField,
@@ -29,7 +30,7 @@ export class SlumpInput extends RunInput {
   @CheckField({ label: 'Layers and strokes as the method asks', help: 'Each layer into the one below.' })
   layers?: boolean;
 
-  @TextField(STROKES)
+  @CountsField(STROKES)
   strokes?: string;
 
   @CheckField({ label: 'Wet-sieved', help: 'The larger stones taken out over the sieve of the method.' })

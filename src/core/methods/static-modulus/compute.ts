@@ -313,7 +313,10 @@ function chordOf(about: ChordRequest): Chord | undefined {
   const [ha, hb] = [high.below.lateral, high.above.lateral];
   let poisson: Exact | undefined;
   if (la && lb && ha && hb) {
-    const first = between(la, lb, low.strain, low.pair.below.axial, low.pair.above.axial);
+    // Where the lower end is a stress it is read along the stress: a gauge may stand still across it.
+    const first = about.lower
+      ? between(la, lb, about.lower, stress(low.pair.below), stress(low.pair.above))
+      : between(la, lb, low.strain, low.pair.below.axial, low.pair.above.axial);
     const second = between(ha, hb, upper, sa, sb);
     poisson = sheet.line({
       symbol: `n${cycle}`,
@@ -348,6 +351,23 @@ function modulusFindings(
   const list: Finding[] = [];
   const { diameter, companion, chords, bad, loadings } = found;
   const [second, third] = chords;
+  const largest = readMeasure(input, 'maximumLoad')?.value;
+  if (largest && companion && diameter) {
+    const stress = largest.times(FORCE_FACTOR[system]).div(diameter.pow(2).times(PI).div(4));
+    if (stress.greaterThan(companion))
+      list.push(
+        finding({
+          id: 'modulus.over-companion',
+          severity: 'departure',
+          needsReason: true,
+          fields: ['maximumLoad', 'companion'],
+          message: `The largest load is ${plainOf(stress.toSignificantDigits(3), STRESS_UNIT[system])}, more than its companion broke at.`,
+          action:
+            'It is loaded to two fifths of the companion: check the load, the companion’s strength and both units.',
+          remark: 'Largest load not consistent with the companion’s strength.',
+        }),
+      );
+  }
   if (input.kind === 'gauge' && !readMeasure(input, 'gaugeLength'))
     list.push(
       finding({
