@@ -118,9 +118,10 @@ function clusterConfig(name, bin) {
  * Creates the private cluster if need be and starts it on loopback.
  * @param name folder of the cluster: `database` for the application, another for tests
  * @param {{ durable?: boolean }} options `durable: false` trades safety on power loss for speed, for tests
+ * @param {{ settings?: string[] }} options further settings of the server, `name=value`
  * @returns its port, passwords, whether it was running already, and how to stop it
  */
-export async function startCluster(name, { durable = true } = {}) {
+export async function startCluster(name, { durable = true, settings: more = [] } = {}) {
   const bin = binaries();
   mkdirSync(HOME, { recursive: true });
   const { folder, data, configFile, root, owner, app } = clusterConfig(name, bin);
@@ -136,6 +137,7 @@ export async function startCluster(name, { durable = true } = {}) {
       '-c listen_addresses=127.0.0.1',
       "-c unix_socket_directories=''",
       '-c max_connections=120',
+      ...more.map((each) => `-c ${each}`),
       ...(durable ? [] : ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off']),
     ].join(' ');
     const started = pg('pg_ctl', '-D', data, '-w', '-l', path.join(folder, 'log'), '-o', settings, 'start');

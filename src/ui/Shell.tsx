@@ -229,6 +229,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Enter', 'Run sheet: keep the reading and go to the next'],
   ['Shift + Enter', 'Run sheet: back to the reading before'],
   ['1 … 9', 'Run sheet: choose an answer of the list in focus'],
+  ['Y', 'Run sheet: done, at a check; Enter passes it over'],
   ['N', 'Run sheet: now, in a field for a time'],
   ['Ctrl + Enter', 'Run sheet: complete the run'],
 ];

@@ -2,6 +2,7 @@
 import { Box, Slider, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useEffect } from 'react';
 import type { Levers as Controls } from '@/core/press';
+import { isTyping } from '../keys';
 
 const STEP = 0.01;
 
@@ -17,9 +18,10 @@ export function LeverPanel({
 }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      const at = event.target as HTMLElement;
-      if (event.ctrlKey || event.metaKey || event.altKey || at.closest('input, textarea, [role="slider"]'))
-        return;
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      // The hand is on the knob: its arrows are the slider's own, the letters are the levers' wherever the focus is.
+      const onKnob = (event.target as HTMLElement).closest('input[type=range]') !== null;
+      if (onKnob && event.key.startsWith('Arrow')) return;
       const change = changeOf(event.key, controls);
       if (!change) return;
       event.preventDefault();
@@ -72,7 +74,7 @@ function changeOf(key: string, now: Controls): Partial<Controls> | null {
   const knob = (by: number): Partial<Controls> => ({
     fine: Math.min(1, Math.max(0, Number((now.fine + by).toFixed(3)))),
   });
-  switch (key) {
+  switch (key.length === 1 ? key.toLowerCase() : key) {
     case 'p':
       return { pump: !now.pump };
     case 'a':

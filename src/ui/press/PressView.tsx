@@ -16,6 +16,7 @@ import { exact, roundedText, unitLabel } from '@/core/quantity';
 import type { LogAnalysis } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
+import { isTyping } from '../keys';
 import { Fracture } from '../methods/cylinder-compression/Fracture';
 import { LinkButton } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
@@ -154,8 +155,8 @@ export function PressView({
   useEffect(() => {
     if (!asksAxis) return;
     const onKey = (event: KeyboardEvent): void => {
-      const typing = (event.target as HTMLElement).closest('input:not([type=range]), textarea');
-      if (event.key !== 'u' || event.ctrlKey || event.metaKey || event.altKey || typing) return;
+      if (event.key.toLowerCase() !== 'u' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isTyping(event.target)) return;
       event.preventDefault();
       save(AXIS, 'true');
     };

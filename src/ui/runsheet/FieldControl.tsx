@@ -280,10 +280,13 @@ function CheckButton(props: Props) {
       disabled={props.readOnly}
       onChange={() => props.onSave(done ? '' : 'true')}
       onKeyDown={(event) => {
-        if (event.key !== 'Enter' || event.ctrlKey) return;
+        if (event.ctrlKey || event.metaKey || event.altKey) return;
+        // Passing a check is no answer to it: Enter goes on, its own key says that it was done.
+        const answered = event.key.toLowerCase() === 'y';
+        if (event.key !== 'Enter' && !answered) return;
         event.preventDefault();
-        if (!event.shiftKey && !props.readOnly) props.onSave('true');
-        props.onNext(event.shiftKey ? -1 : 1);
+        if (answered && !props.readOnly) props.onSave('true');
+        props.onNext(event.shiftKey && !answered ? -1 : 1);
       }}
       fullWidth
       sx={{
@@ -306,6 +309,17 @@ function CheckButton(props: Props) {
           </Typography>
         ) : null}
       </Box>
+      {done ? null : (
+        <Typography
+          component="span"
+          variant="body2"
+          color="text.secondary"
+          aria-hidden="true"
+          sx={{ ml: 'auto', whiteSpace: 'nowrap', display: { xs: 'none', md: 'inline' } }}
+        >
+          Y: done
+        </Typography>
+      )}
     </ToggleButton>
   );
 }

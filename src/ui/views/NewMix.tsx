@@ -62,6 +62,15 @@ export function NewMix({ jobId, system }: { jobId: string; system: System }) {
           options: [{ value: '', label: 'none' }, ...EXPOSURES.map((value) => ({ value, label: value }))],
         },
         {
+          name: 'airReduced',
+          label: 'Reduced air above 5,000 psi [35 MPa]',
+          optional: true,
+          options: [
+            { value: '', label: 'not permitted' },
+            { value: 'yes', label: 'permitted by the project' },
+          ],
+        },
+        {
           name: 'airMethod',
           label: 'Air is tested by',
           optional: true,
@@ -92,7 +101,11 @@ export function NewMix({ jobId, system }: { jobId: string; system: System }) {
         },
         { name: 'water', label: 'Water', optional: true, help: us ? 'As 240 lb/yd³.' : 'As 142 kg/m³.' },
       ]}
-      shape={({ slump, slumpKind, ...rest }) => (slump ? { ...rest, slump, slumpKind } : rest)}
+      shape={({ slump, slumpKind, airReduced, ...rest }) => ({
+        ...rest,
+        ...(slump ? { slump, slumpKind } : {}),
+        ...(airReduced ? { airReduced: true } : {}),
+      })}
       submit="Enter the mix"
       done="Mix entered, with the two criteria of ACI 318."
       button={(open) => (
