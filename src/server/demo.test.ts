@@ -1,11 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { stateOf } from '@/core/windows';
 import { people, reports, runs, samples, specimens } from '@/db/schema';
 import { loadDemo } from '@/demo/load';
 import { freshDatabase } from '@/testing/database';
 import { sampleDossier } from './queries/dossier';
 import { allSeries } from './queries/series';
-import { brackets, openFreshTests } from './queries/today';
+import { dayList, doneAt, openFreshTests } from './queries/today';
 import type { Actor } from './use-case';
 
 // A Sunday night in winter: whatever the day, the scenario has work to show.
@@ -21,8 +22,10 @@ beforeAll(async () => {
 afterAll(() => fresh?.close());
 
 it('has something due, something closing, something missed and something to come', async () => {
-  const found = await brackets(fresh.db, actor, NOW);
-  expect([...new Set(found.map(({ state }) => state))].toSorted()).toEqual(
+  const { sets, closing, hidden } = await dayList(fresh.db, actor, NOW);
+  expect(Object.values(hidden).every(({ sets: rest }) => rest === 0)).toBe(true);
+  const found = sets.map((set) => stateOf(set, NOW.getTime(), closing, doneAt(set)));
+  expect([...new Set(found)].toSorted()).toEqual(
     expect.arrayContaining(['closing', 'missed', 'not open yet', 'open']),
   );
   expect((await openFreshTests(fresh.db, actor, NOW)).length).toBeGreaterThan(0);

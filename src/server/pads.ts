@@ -1,7 +1,7 @@
-import { and, desc, eq, inArray, ne, sql } from 'drizzle-orm';
-import type { Outcome, PadFacts } from '@/core/methods';
+import { sql } from 'drizzle-orm';
+import type { PadFacts } from '@/core/methods';
+import { convert, exact, type UnitId } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
-import { outcomes, readings, runs } from '@/db/schema';
 
 /** What the tests say of a pair: how often and how strong, and each of them. */
 export interface PadUses {
@@ -9,9 +9,19 @@ export interface PadUses {
   readonly tests: readonly { readonly fracture: string | null; readonly testedAt: string | null }[];
 }
 
+interface UseRow extends Record<string, unknown> {
+  readonly number: string;
+  readonly value: string | null;
+  readonly unit: UnitId | null;
+  readonly fracture: string | null;
+  readonly testedAt: string | null;
+}
+
 /**
  * How often pairs of pads were used, and the highest strength they saw: counted from the completed tests that name
  * them, so that nobody can forget to count.
+ * @param numbers pairs that are looked at: those in service, or the one a test names. A pair that is worn out has had
+ *   its hundred tests; all pairs a laboratory ever had together have had most of its tests
  * @param exceptRun the test that is computed now, which is not a use before itself
  */
 export async function padUses(
@@ -19,54 +29,44 @@ export async function padUses(
   numbers: readonly string[],
   exceptRun?: string,
 ): Promise<Map<string, PadUses>> {
-  const found = new Map<string, PadUses>();
-  if (numbers.length === 0) return found;
-  const named = await db
-    .selectDistinctOn([readings.runId], { runId: readings.runId, number: readings.text })
-    .from(readings)
-    .innerJoin(runs, eq(runs.id, readings.runId))
-    .where(
-      and(
-        eq(readings.field, 'pads'),
-        // A reading corrected away still names its run here; the newest one decides below.
-        inArray(
-          readings.runId,
-          db
-            .selectDistinctOn([readings.runId], { runId: readings.runId })
-            .from(readings)
-            .where(and(eq(readings.field, 'pads'), inArray(readings.text, [...numbers]))),
-        ),
-        eq(runs.state, 'complete'),
-        exceptRun ? ne(runs.id, exceptRun) : undefined,
-      ),
+  if (numbers.length === 0) return new Map();
+  const list = sql.join(
+    numbers.map((number) => sql`${number}`),
+    sql`, `,
+  );
+  const { rows } = await db.execute<UseRow>(sql`
+    WITH named AS (
+      SELECT DISTINCT run_id FROM readings WHERE field = 'pads' AND text IN (${list})
+    ), used AS (
+      -- The newest reading decides: a pair corrected away was not used.
+      SELECT n.run_id, newest.text AS number
+      FROM named n
+      JOIN runs r ON r.id = n.run_id AND r.state = 'complete'
+      CROSS JOIN LATERAL (
+        SELECT text FROM readings x WHERE x.run_id = n.run_id AND x.field = 'pads' ORDER BY x.seq DESC LIMIT 1
+      ) newest
+      WHERE newest.text IN (${list}) ${exceptRun ? sql`AND n.run_id <> ${exceptRun}` : sql``}
     )
-    .orderBy(readings.runId, desc(readings.seq));
-  const used = named.filter(({ number }) => number !== null && numbers.includes(number));
-  const ids = used.map(({ runId }) => runId);
-  const newest =
-    ids.length === 0
-      ? []
-      : await db
-          .selectDistinctOn([outcomes.runId], {
-            runId: outcomes.runId,
-            results: sql<Outcome['results']>`${outcomes.outcome} -> 'results'`,
-            fracture: sql<string | null>`${outcomes.input} ->> 'fracture'`,
-            testedAt: sql<string | null>`${outcomes.input} ->> 'testedAt'`,
-          })
-          .from(outcomes)
-          .where(inArray(outcomes.runId, ids))
-          .orderBy(outcomes.runId, desc(outcomes.seq));
-  for (const number of numbers) {
-    const own = used.filter((each) => each.number === number).map(({ runId }) => runId);
-    const tests = newest.filter(({ runId }) => own.includes(runId));
-    const strengths = tests.flatMap(
-      ({ results }) => results.find(({ quantity }) => quantity === 'compressive strength') ?? [],
-    );
-    const [first] = strengths.toSorted((a, b) => Number(b.value) - Number(a.value));
-    found.set(number, {
-      worn: { uses: own.length, ...(first ? { highest: `${first.value} ${first.unit}` } : {}) },
-      tests: tests.map(({ fracture, testedAt }) => ({ fracture, testedAt })),
-    });
-  }
-  return found;
+    SELECT used.number, result ->> 'value' AS value, result ->> 'unit' AS unit,
+           o.input ->> 'fracture' AS fracture, o.input ->> 'testedAt' AS "testedAt"
+    FROM used
+    LEFT JOIN LATERAL (SELECT input, outcome FROM outcomes y WHERE y.run_id = used.run_id ORDER BY y.seq DESC LIMIT 1) o ON true
+    LEFT JOIN LATERAL (
+      SELECT result FROM jsonb_array_elements(o.outcome -> 'results') result
+      WHERE result ->> 'quantity' = 'compressive strength' LIMIT 1
+    ) strength ON true`);
+  const found = new Map<string, UseRow[]>(numbers.map((number) => [number, []]));
+  for (const row of rows) found.get(row.number)?.push(row);
+  return new Map([...found].map(([number, own]) => [number, usesOf(own)]));
+}
+
+function usesOf(rows: readonly UseRow[]): PadUses {
+  const strengths = rows.flatMap(({ value, unit }) =>
+    value && unit ? [{ value, unit, psi: convert(exact(value), unit, 'psi') }] : [],
+  );
+  const [first] = strengths.toSorted((a, b) => b.psi.comparedTo(a.psi));
+  return {
+    worn: { uses: rows.length, ...(first ? { highest: `${first.value} ${first.unit}` } : {}) },
+    tests: rows.map(({ fracture, testedAt }) => ({ fracture, testedAt })),
+  };
 }

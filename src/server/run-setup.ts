@@ -92,18 +92,16 @@ export async function equipmentFacts(
   day: string,
   wanted: { kinds?: readonly string[]; numbers?: readonly string[]; exceptRun?: string } = {},
 ): Promise<EquipmentFacts[]> {
-  const filters = [
-    wanted.kinds ? inArray(equipment.kind, [...wanted.kinds]) : undefined,
-    wanted.numbers ? inArray(equipment.number, [...wanted.numbers]) : undefined,
-  ].filter((filter) => filter !== undefined);
-  const owned = await db
-    .select()
-    .from(equipment)
-    .where(and(...filters))
-    .orderBy(equipment.number);
+  const named = wanted.numbers?.length ? inArray(equipment.number, [...wanted.numbers]) : undefined;
+  // What is out of service is no choice; a test that names it all the same is told so.
+  const choices = wanted.kinds?.length
+    ? and(inArray(equipment.kind, [...wanted.kinds]), eq(equipment.inService, true))
+    : undefined;
+  if (!named && !choices) return [];
+  const owned = await db.select().from(equipment).where(or(named, choices)).orderBy(equipment.number);
   if (owned.length === 0) return [];
   const checks = await db
-    .select()
+    .selectDistinctOn([equipmentVerifications.equipmentId])
     .from(equipmentVerifications)
     .where(
       and(
@@ -114,7 +112,11 @@ export async function equipmentFacts(
         ),
       ),
     )
-    .orderBy(desc(equipmentVerifications.verifiedOn), desc(equipmentVerifications.at));
+    .orderBy(
+      equipmentVerifications.equipmentId,
+      desc(equipmentVerifications.verifiedOn),
+      desc(equipmentVerifications.at),
+    );
   const worn = await padUses(
     db,
     owned.filter(({ pads }) => pads !== null).map(({ number }) => number),
@@ -195,11 +197,11 @@ export async function runSetup(
     fieldsOf(method.Input).flatMap((field) => (field.kind === 'instant' && field.event ? [field.name] : [])),
   );
   const numbers = fields.map((field) => input[field.name]).filter((value) => typeof value === 'string');
-  const facts = options.forChoosing
-    ? await equipmentFacts(db, day, { kinds: fields.map((field) => field.equipmentKind), exceptRun: run.id })
-    : numbers.length > 0
-      ? await equipmentFacts(db, day, { numbers, exceptRun: run.id })
-      : [];
+  const facts = await equipmentFacts(db, day, {
+    numbers,
+    exceptRun: run.id,
+    ...(options.forChoosing ? { kinds: fields.map((field) => field.equipmentKind) } : {}),
+  });
   return {
     system: job.system,
     rounding: job.rounding,

@@ -25,7 +25,7 @@ import { leaveOut, recordEvent, takeBackDiscard } from './actions/specimens';
 import { sampleDossier } from './queries/dossier';
 import { placementDay } from './queries/placement';
 import { reportDetail, reportFile } from './queries/reports';
-import { brackets } from './queries/today';
+import { dayList } from './queries/today';
 import { type Actor, perform, type UseCase } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -92,8 +92,8 @@ describe('a discard', () => {
     const { sampleId, specimenIds } = await makeSample(site);
     const specimenId = specimenIds[0] ?? '';
     const waits = async () =>
-      (await brackets(site.db, site.actors.laboratory, AT_28_DAYS)).some(
-        (each) => each.specimenId === specimenId,
+      (await dayList(site.db, site.actors.laboratory, AT_28_DAYS, 'open')).sets.some(({ specimens }) =>
+        specimens.some(({ id }) => id === specimenId),
       );
     expect(await waits()).toBe(true);
     await act(recordEvent, { specimenId, ...discard }, 'field');

@@ -24,7 +24,7 @@ import { sampleDossier } from './queries/dossier';
 import { jobList } from './queries/jobs';
 import { mixSeries } from './queries/series';
 import { search } from './queries/specimen';
-import { brackets } from './queries/today';
+import { dayList } from './queries/today';
 import { USE_CASES } from './registry';
 import { perform } from './use-case';
 
@@ -183,12 +183,13 @@ describe('samples and specimens', () => {
       ),
     ).toBe(true);
     expect(rows.find(({ ageHours }) => ageHours === null)?.opensAt).toBeNull();
-    const open = await brackets(site.db, site.actors.laboratory, new Date(AT_28_DAYS));
-    expect(open.filter((bracket) => bracket.sampleId === sampleId).map(({ state }) => state)).toEqual([
-      'open',
-      'open',
-      'open',
-    ]);
+    const { sets } = await dayList(site.db, site.actors.laboratory, new Date(AT_28_DAYS), 'open');
+    const own = sets.filter((set) => set.sampleId === sampleId);
+    expect(own.map(({ specimens: all }) => all.length)).toEqual([3]);
+    expect(own[0]).toMatchObject({
+      opensAt: AT_28_DAYS - 20 * 3_600_000,
+      closesAt: AT_28_DAYS + 20 * 3_600_000,
+    });
   });
 });
 

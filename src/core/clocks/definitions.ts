@@ -1,4 +1,4 @@
-import type { LimitId, Profile } from '../limits';
+import { type LimitId, PROFILES, type Profile } from '../limits';
 import type { EventId } from './events';
 
 /**
@@ -442,10 +442,18 @@ export type ClockId = (typeof CLOCKS)[number]['id'];
 
 /** A clock by its name. */
 export function clockOf(id: ClockId): ClockDefinition {
-  return CLOCKS.find((clock) => clock.id === id) as ClockDefinition;
+  return BY_ID.get(id) as ClockDefinition;
 }
 
 /** The clocks that a school counts. */
 export function clocksFor(profile: Profile): readonly ClockDefinition[] {
-  return CLOCKS.filter((clock: ClockDefinition) => !clock.profiles || clock.profiles.includes(profile));
+  return BY_SCHOOL.get(profile) ?? [];
 }
+
+const BY_ID = new Map<ClockId, ClockDefinition>(CLOCKS.map((clock) => [clock.id, clock]));
+const BY_SCHOOL = new Map(
+  PROFILES.map((profile) => [
+    profile,
+    CLOCKS.filter((clock: ClockDefinition) => !clock.profiles || clock.profiles.includes(profile)),
+  ]),
+);

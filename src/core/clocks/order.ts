@@ -41,17 +41,21 @@ export interface OutOfOrder {
  * Source: common practice, no source.
  */
 export function outOfOrder(stamps: Stamps): OutOfOrder[] {
-  const found: OutOfOrder[] = [];
+  let found: OutOfOrder[] | undefined;
   for (const row of SEQUENCES) {
-    const known = row.filter((event) => stamps[event] !== undefined);
-    for (const [index, after] of known.entries()) {
-      const before = known[index - 1];
-      if (before === undefined || second(stamps[after]) >= second(stamps[before])) continue;
-      if (!found.some((pair) => pair.before === before && pair.after === after))
-        found.push({ before, after });
+    let before: EventId | undefined;
+    for (const after of row) {
+      const at = stamps[after];
+      if (at === undefined) continue;
+      if (before !== undefined && second(at) < second(stamps[before])) {
+        found ??= [];
+        if (!found.some((pair) => pair.before === before && pair.after === after))
+          found.push({ before, after });
+      }
+      before = after;
     }
   }
-  return found;
+  return found ?? [];
 }
 
 /** Stamps are judged to the second, the finest that is typed. */

@@ -44,6 +44,9 @@ export class Limits {
     readonly profile: Profile = 'astm',
   ) {}
 
+  /** Rows that were asked for before: a sheet asks for the same ones over and over. */
+  private readonly asked = new Map<string, Limit>();
+
   /** The name of the row in force: the school's own where it has one. */
   private rowOf(id: LimitId): LimitId {
     const own = `${this.profile}/${id}`;
@@ -61,6 +64,15 @@ export class Limits {
 
   /** The limit in force for one system. @throws RangeError when the entry has no value in that system */
   of(asked: LimitId, system: System): Limit {
+    const key = `${system} ${asked}`;
+    const before = this.asked.get(key);
+    if (before) return before;
+    const limit = this.make(asked, system);
+    this.asked.set(key, limit);
+    return limit;
+  }
+
+  private make(asked: LimitId, system: System): Limit {
     const id = this.rowOf(asked);
     const entry = this.entry(id);
     const value = entry.both ?? entry[system];

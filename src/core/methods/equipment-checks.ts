@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
 import { cite, type LimitId, type Limits } from '../limits';
+import { remembered } from '../quantity';
 import { dueOn } from '../windows';
 import { type Finding, finding } from '../working';
 import type { EquipmentFacts, RunSetup } from './setup';
@@ -15,8 +16,15 @@ export function intervalLimit(kind: string): LimitId {
 export function dayOf(at: string | undefined, setup: Pick<RunSetup, 'asOf' | 'zone'>): string | undefined {
   const instant = at ?? setup.asOf;
   if (!instant) return undefined;
-  return DateTime.fromISO(instant, { zone: setup.zone ?? 'utc' }).toISODate() ?? undefined;
+  return dayIn(instant, setup.zone ?? 'utc') || undefined;
 }
+
+/** The calendar is asked for the same few instants over and over: every certificate and every piece of equipment. */
+const dayIn = remembered(
+  2000,
+  (instant: string, zone: string) => `${zone} ${instant}`,
+  (instant, zone) => DateTime.fromISO(instant, { zone }).toISODate() ?? '',
+);
 
 /**
  * Checks each piece of equipment that a run names.

@@ -102,20 +102,41 @@ export type FieldSpec = (
 type InputClass = abstract new () => object;
 const registry = new WeakMap<object, FieldSpec[]>();
 
-/** The fields of a method's input class, in the order they were declared. */
-export function fieldsOf(input: InputClass): readonly FieldSpec[] {
+/** What was put together of a class once; a field declared later makes all of it anew. */
+let known = new WeakMap<
+  object,
+  { readonly list: readonly FieldSpec[]; readonly byName: ReadonlyMap<string, FieldSpec> }
+>();
+
+function declared(input: InputClass) {
+  const before = known.get(input.prototype);
+  if (before) return before;
   const own: (readonly FieldSpec[])[] = [];
   // What a class shares with others is declared in the one it extends, and stands before its own.
   for (let type = input.prototype; type && type !== Object.prototype; type = Object.getPrototypeOf(type))
     own.unshift(registry.get(type) ?? []);
   // Declared again, a field keeps its place and takes the later words.
-  return [...new Map(own.flat().map((field) => [field.name, field])).values()];
+  const byName = new Map(own.flat().map((field) => [field.name, field]));
+  const made = { list: [...byName.values()], byName };
+  known.set(input.prototype, made);
+  return made;
+}
+
+/** The fields of a method's input class, in the order they were declared. */
+export function fieldsOf(input: InputClass): readonly FieldSpec[] {
+  return declared(input).list;
+}
+
+/** One field of an input class by its name. */
+export function fieldOf(input: InputClass, name: string): FieldSpec | undefined {
+  return declared(input).byName.get(name);
 }
 
 function remember(target: object, spec: FieldSpec): void {
-  const known = registry.get(target) ?? [];
-  known.push(spec);
-  registry.set(target, known);
+  const own = registry.get(target) ?? [];
+  own.push(spec);
+  registry.set(target, own);
+  known = new WeakMap();
 }
 
 /** Rules that every kind of field shares: blank is "not taken", and required readings are asked for at the end. */
@@ -173,7 +194,7 @@ export function measureProblem(value: unknown, spec: MeasureSpec, system: System
 /** The measured value of a field in the unit of the run's system; undefined when it was not taken. */
 export function readMeasure(input: object, name: string): Measure | undefined {
   const type = input.constructor as InputClass;
-  const spec = fieldsOf(type).find((field) => field.name === name);
+  const spec = fieldOf(type, name);
   const typed = (input as Record<string, unknown>)[name];
   if (spec?.kind !== 'measure' || typeof typed !== 'string' || typed.trim() === '') return undefined;
   const unit = spec.unit[systemOf(input)];

@@ -265,6 +265,18 @@ export class RunSetup {
 
 /** The limits in force for a run; entries that the register does not know are left aside. */
 export function limitsOf(setup: RunSetup): Limits {
-  const known = Object.entries(setup.limitChanges ?? {}).filter(([id]) => isLimitId(id));
-  return new Limits(Object.fromEntries(known) as LimitChanges, setup.limitsRevision ?? 0, setup.profile);
+  const { limitChanges, limitsRevision = 0, profile } = setup;
+  const own = limitChanges ?? NO_CHANGES;
+  const key = `${limitsRevision} ${profile}`;
+  const kept = registers.get(own) ?? new Map<string, Limits>();
+  const before = kept.get(key);
+  if (before) return before;
+  const known = Object.entries(own).filter(([id]) => isLimitId(id));
+  const limits = new Limits(Object.fromEntries(known) as LimitChanges, limitsRevision, profile);
+  registers.set(own, kept.set(key, limits));
+  return limits;
 }
+
+const NO_CHANGES: LimitChanges = {};
+/** A register put together once for the same changes; plain data that nobody alters. */
+const registers = new WeakMap<LimitChanges, Map<string, Limits>>();

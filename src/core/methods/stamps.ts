@@ -6,6 +6,7 @@ import {
   clockOf,
   clocksFor,
   clockText,
+  type EventId,
   isEventId,
   readClock,
   type Stamps,
@@ -19,25 +20,52 @@ type InputClass = new () => object;
 
 /** The stamps that an input holds itself: its instant fields that name an event. */
 export function ownStamps(input: object): Stamps {
-  const pairs = fieldsOf(input.constructor as InputClass).flatMap((field) => {
-    if (field.kind !== 'instant' || !field.event) return [];
-    const at = Date.parse(String((input as Record<string, unknown>)[field.name] ?? ''));
-    return Number.isNaN(at) ? [] : [[field.event, at] as const];
-  });
-  return Object.fromEntries(pairs);
+  const stamps: { [K in EventId]?: number } = {};
+  for (const [event, name] of eventFieldsOf(input.constructor as InputClass)) {
+    const typed = (input as Record<string, unknown>)[name];
+    const at = typeof typed === 'string' ? Date.parse(typed) : Number.NaN;
+    if (!Number.isNaN(at)) stamps[event] = at;
+  }
+  return stamps;
+}
+
+const eventFields = new WeakMap<InputClass, ReadonlyMap<EventId, string>>();
+
+/** The fields of an input class that stamp an event, by the event. */
+export function eventFieldsOf(type: InputClass): ReadonlyMap<EventId, string> {
+  const before = eventFields.get(type);
+  if (before) return before;
+  const made = new Map(
+    fieldsOf(type).flatMap((field) =>
+      field.kind === 'instant' && field.event ? [[field.event, field.name] as const] : [],
+    ),
+  );
+  eventFields.set(type, made);
+  return made;
 }
 
 /** The stamps of the whole sample as a run sees them: those of the other runs, the sample's own, and its input's. */
 export function sampleStamps(input: object, setup: RunSetup): Stamps {
-  const others = Object.entries(setup.sample?.events ?? {})
+  return { ...givenStamps(setup), ...ownStamps(input) };
+}
+
+/** What the setup holds is plain data that nobody alters: read once. */
+const given = new WeakMap<object, Stamps>();
+
+function givenStamps({ sample }: RunSetup): Stamps {
+  if (!sample) return {};
+  const before = given.get(sample);
+  if (before) return before;
+  const others = Object.entries(sample.events ?? {})
     .map(([event, text]) => [event, Date.parse(text)] as const)
     .filter(([event, at]) => isEventId(event) && !Number.isNaN(at));
-  const sampledAt = Date.parse(setup.sample?.sampledAt ?? '');
-  return {
+  const sampledAt = Date.parse(sample.sampledAt ?? '');
+  const made: Stamps = {
     ...(Number.isNaN(sampledAt) ? {} : { 'final-portion': sampledAt }),
     ...Object.fromEntries(others),
-    ...ownStamps(input),
   };
+  given.set(sample, made);
+  return made;
 }
 
 /**
@@ -54,9 +82,9 @@ export function clockFindings(
   typed: Readonly<Partial<Record<ClockId, string>>> = {},
 ): Finding[] {
   const stamps = sampleStamps(input, setup);
-  const counted = new Set<string>(clocksFor(limits.profile).map(({ id }) => id));
+  const counted = clocksFor(limits.profile);
   return ids
-    .filter((id) => counted.has(id))
+    .filter((id) => counted.some((clock) => clock.id === id))
     .flatMap((id) => {
       const clock: ClockDefinition = clockOf(id);
       if (clock.for && !setup.sample?.specimens?.includes(clock.for)) return [];

@@ -5,9 +5,9 @@ import { cite } from '../limits';
 import { bySeverity, type Finding, finding, isReportable } from '../working';
 import type { Conformity, Method, Outcome } from './contract';
 import { dayOf } from './equipment-checks';
-import { fieldsOf, type RunInput } from './fields';
+import { fieldOf, fieldsOf, type RunInput } from './fields';
 import { limitsOf, type RunSetup } from './setup';
-import { sampleStamps } from './stamps';
+import { eventFieldsOf, sampleStamps } from './stamps';
 
 /** A test for acceptance that a person without a valid certificate for it made. */
 function certificationFindings(method: Method, input: object, setup: RunSetup): Finding[] {
@@ -70,10 +70,7 @@ function orderFindings(method: Method, input: object, setup: RunSetup): Finding[
   const read = input as Record<string, unknown>;
   const zone = setup.zone ?? 'utc';
   const clock = (at: number): string => DateTime.fromMillis(at, { zone }).toFormat('d LLL HH:mm:ss');
-  const fields = fieldsOf(method.Input).filter((field) => field.kind === 'instant');
-  const ownEvents = new Map(
-    fields.flatMap((field) => (field.event ? [[field.event, field.name] as const] : [])),
-  );
+  const ownEvents = eventFieldsOf(method.Input);
   const stamps = ownEvents.size > 0 ? sampleStamps(input, setup) : {};
   const ofEvents = outOfOrder(stamps)
     // Two times of another run are that run's to say.
@@ -82,16 +79,14 @@ function orderFindings(method: Method, input: object, setup: RunSetup): Finding[
       fields: [ownEvents.get(before), ownEvents.get(after)].filter((name) => name !== undefined),
       words: `${EVENTS[after]} (${clock(stamps[after] ?? 0)}) lies before ${lowerFirst(EVENTS[before])} (${clock(stamps[before] ?? 0)})`,
     }));
-  const made = Date.parse(setup.specimen?.castAt ?? '');
-  const known = [
-    ...(Number.isNaN(made) ? [] : [{ name: MADE, label: 'made', at: made }]),
-    ...fields.flatMap((field) => {
-      const at = Date.parse(String(read[field.name] ?? ''));
-      return Number.isNaN(at) ? [] : [{ name: field.name, label: field.label, at }];
-    }),
-  ];
+  const timeOf = (name: string): { name: string; label: string; at: number } | undefined => {
+    const typed = name === MADE ? setup.specimen?.castAt : read[name];
+    const at = typeof typed === 'string' ? Date.parse(typed) : Number.NaN;
+    if (Number.isNaN(at)) return undefined;
+    return { name, at, label: name === MADE ? 'made' : (fieldOf(method.Input, name)?.label ?? name) };
+  };
   const ofFields = (method.sequence ?? []).flatMap((row) => {
-    const there = row.flatMap((name) => known.find((each) => each.name === name) ?? []);
+    const there = row.flatMap((name) => timeOf(name) ?? []);
     return there.flatMap((later, index) => {
       const earlier = there[index - 1];
       if (!earlier || Math.floor(later.at / 1000) >= Math.floor(earlier.at / 1000)) return [];

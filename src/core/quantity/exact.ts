@@ -12,7 +12,7 @@ export const PI: Exact = Exact.acos(-1);
 
 /** Makes an exact number from decimal text or another exact number; a `number` must be an integer or literal. */
 export function exact(value: string | number | Exact): Exact {
-  return new Exact(value);
+  return value instanceof Exact ? value : new Exact(value);
 }
 
 /**

@@ -1,4 +1,5 @@
 import { type Exact, exact } from './exact';
+import { remembered } from './memo';
 import { convert, type Dimension, findUnit, type UnitId, unitChoices } from './units';
 
 /** A measured value as a person gave it: the number, the unit it was given in, and the last place that was read. */
@@ -80,6 +81,17 @@ function fraction(text: string): { value: Exact; resolution: Exact } | undefined
  * @returns the value in the unit that was typed, or a message that says what to type instead
  */
 export function parseMeasure(text: string, dimension: Dimension, fallback: UnitId): ParseResult {
+  return text.length > LONGEST ? read(text, dimension, fallback) : known(text, dimension, fallback);
+}
+
+/** The same few readings are read over and over while a sheet is computed: what they came to is kept. */
+const known = remembered(
+  4000,
+  (text: string, dimension: Dimension, fallback: UnitId) => `${dimension} ${fallback} ${text}`,
+  read,
+);
+
+function read(text: string, dimension: Dimension, fallback: UnitId): ParseResult {
   if (text.length > LONGEST) {
     return { ok: false, message: `${text.length} characters are too many for a number: at most ${LONGEST}.` };
   }

@@ -1,6 +1,7 @@
 import type { Limit, LimitId, Limits } from '../limits';
 import { type MouldSize, mouldOf } from '../moulds';
 import { exact } from '../quantity';
+import { stateOf, type WindowState } from './window-state';
 
 const HOUR = 3_600_000;
 
@@ -69,24 +70,22 @@ export function ageWindow(castAt: number, ageHours: number, limits: Limits, size
   };
 }
 
-export type WindowState = 'not open yet' | 'open' | 'closing' | 'missed' | 'done';
-
 /**
  * What a window is at an instant.
  * @param doneAt when the work was done, if it was: `done` whether in time or not
  */
+/** From which share of a window on it is closing, 0 to 1. */
+export function closingShare(limits: Limits): number {
+  return limits.number('age.closing', 'US').div(100).toNumber();
+}
+
 export function windowState(
   window: Pick<AgeWindow, 'opensAt' | 'closesAt'>,
   now: number,
   limits: Limits,
   doneAt?: number | null,
 ): WindowState {
-  if (doneAt !== undefined && doneAt !== null) return 'done';
-  if (now < window.opensAt) return 'not open yet';
-  if (now > window.closesAt) return 'missed';
-  const share = limits.number('age.closing', 'US').div(100).toNumber();
-  const left = window.closesAt - now;
-  return left <= share * (window.closesAt - window.opensAt) ? 'closing' : 'open';
+  return stateOf(window, now, closingShare(limits), doneAt);
 }
 
 /** Where an instant lies against the window: minutes before its opening, inside, or minutes after its closing. */
@@ -98,24 +97,4 @@ export function offWindow(
   if (whole < window.opensAt) return { where: 'before', minutes: (window.opensAt - whole) / 60_000 };
   if (whole > window.closesAt) return { where: 'after', minutes: (whole - window.closesAt) / 60_000 };
   return { where: 'inside', minutes: 0 };
-}
-
-/** A length of time in the words a technician uses: `3 h 20 min`, `2 d 4 h`. */
-export function durationText(minutes: number): string {
-  const whole = Math.max(0, Math.round(minutes));
-  const days = Math.floor(whole / 1440);
-  const hours = Math.floor((whole % 1440) / 60);
-  const rest = whole % 60;
-  if (days > 0) return hours > 0 ? `${days} d ${hours} h` : `${days} d`;
-  if (hours > 0) return rest > 0 ? `${hours} h ${rest} min` : `${hours} h`;
-  return `${rest} min`;
-}
-
-/** Beyond a week an age is said in days, whole ones or not. */
-const IN_DAYS = 168;
-
-/** A designated age as it is said: 24 h, 30 h, 7 d, 28 d. An age that nobody designated (a core’s) is said in days. */
-export function ageText(ageHours: number): string {
-  const days = ageHours > IN_DAYS || (ageHours % 24 === 0 && ageHours > 24);
-  return days ? `${Math.round(ageHours / 24)} d` : `${ageHours} h`;
 }

@@ -1,4 +1,5 @@
 import { DateTime } from 'luxon';
+import { remembered } from '../quantity';
 
 /**
  * The last day on which what was verified may be used: the same day of the month, so many months after its verification
@@ -6,6 +7,9 @@ import { DateTime } from 'luxon';
  * @param verifiedOn calendar date `2031-04-02`
  * @returns the due date in the same form
  */
-export function dueOn(verifiedOn: string, months: number): string {
-  return DateTime.fromISO(verifiedOn, { zone: 'utc' }).plus({ months }).toISODate() ?? verifiedOn;
-}
+export const dueOn = remembered(
+  2000,
+  (verifiedOn: string, months: number) => `${months} ${verifiedOn}`,
+  (verifiedOn, months) =>
+    DateTime.fromISO(verifiedOn, { zone: 'utc' }).plus({ months }).toISODate() ?? verifiedOn,
+);

@@ -25,22 +25,45 @@ import type { Actor } from '../use-case';
 
 export type DueState = 'in date' | 'due soon' | 'overdue' | 'never verified' | 'out of service';
 
-/** The equipment with its last verification and when the next is due. `today` is a calendar date. */
-export async function gearList(db: Queryable, actor: Actor, today: string) {
+/** Pieces out of service that are listed at once; what is older is found by its number. */
+const RETIRED_SHOWN = 150;
+
+/** How many pieces stand in the register out of service. */
+export async function retiredGear(db: Queryable, actor: Actor): Promise<number> {
+  staffOnly(actor);
+  const [row] = await db
+    .select({ count: sql<number>`count(*)::int` })
+    .from(equipment)
+    .where(eq(equipment.inService, false));
+  return row?.count ?? 0;
+}
+
+/**
+ * The equipment with its last verification and when the next is due. `today` is a calendar date.
+ * @param retired those out of service instead of those in it, the newest numbers; their wear is not counted any more
+ */
+export async function gearList(db: Queryable, actor: Actor, today: string, { retired = false } = {}) {
   staffOnly(actor);
   const limits = await limitsNow(db);
-  const items = await db.select().from(equipment).orderBy(asc(equipment.kind), asc(equipment.number));
+  const own = db.select().from(equipment).where(eq(equipment.inService, !retired));
+  const items = retired
+    ? await own.orderBy(desc(equipment.number)).limit(RETIRED_SHOWN)
+    : await own.orderBy(asc(equipment.kind), asc(equipment.number));
   const checks = await db
-    .select()
+    .selectDistinctOn([equipmentVerifications.equipmentId])
     .from(equipmentVerifications)
-    .orderBy(desc(equipmentVerifications.verifiedOn), desc(equipmentVerifications.at));
+    .orderBy(
+      equipmentVerifications.equipmentId,
+      desc(equipmentVerifications.verifiedOn),
+      desc(equipmentVerifications.at),
+    );
+  const lastOf = new Map(checks.map((check) => [check.equipmentId, check]));
   const worn = await padUses(
     db,
-    items.filter(({ pads }) => pads !== null).map(({ number }) => number),
+    items.filter(({ pads, inService }) => pads !== null && inService).map(({ number }) => number),
   );
   return items.map((item) => {
-    const own = checks.filter((check) => check.equipmentId === item.id);
-    const [last] = own;
+    const last = lastOf.get(item.id);
     const due = last
       ? (equipmentDue({ kind: item.kind, verifiedOn: last.verifiedOn }, limits) ?? null)
       : null;
@@ -50,7 +73,6 @@ export async function gearList(db: Queryable, actor: Actor, today: string) {
       wear: item.pads ? wearOf(worn.get(item.number), today, limits) : null,
       last: last ?? null,
       loads: last?.loads ? loadsOf(last.loads, limits) : null,
-      verifications: own.length,
       due,
       // Pads are worn out by use, not by the calendar.
       state:

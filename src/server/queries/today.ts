@@ -1,96 +1,168 @@
-import { and, asc, eq, gte, isNotNull, isNull, lte, notExists, or } from 'drizzle-orm';
-import { type WindowState, windowState } from '@/core/windows';
+import { and, asc, eq, gte, type SQL, sql } from 'drizzle-orm';
+import { findMethod } from '@/core/methods';
+import { closingShare, stateOf, type WindowState } from '@/core/windows';
 import type { Queryable } from '@/db/client';
-import { jobs, mixes, placements, runs, samples, specimenEvents, specimens } from '@/db/schema';
+import { jobs, runs, samples } from '@/db/schema';
 import { limitsNow } from '../run-setup';
 import { readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 
-export interface Bracket {
-  readonly specimenId: string;
-  readonly label: string;
+/** Specimens of one sample that share an age and a window, and are broken together. */
+export interface DueSet {
+  readonly key: string;
   readonly sampleId: string;
   readonly jobName: string;
   readonly mixCode: string;
   readonly element: string;
-  readonly size: string;
+  readonly zone: string;
   readonly ageHours: number;
-  readonly castAt: number;
   readonly opensAt: number;
   readonly closesAt: number;
-  readonly testedAt: number | null;
-  readonly state: WindowState;
-  readonly zone: string;
+  readonly specimens: readonly {
+    readonly id: string;
+    readonly label: string;
+    readonly testedAt: number | null;
+  }[];
 }
 
-const DAY = 86_400_000;
+/** The lists of the day, and what of each is not sent: a number in a headline is never of what fits on a page. */
+export interface DayList {
+  readonly sets: readonly DueSet[];
+  readonly hidden: Readonly<Record<DayPart, { readonly sets: number; readonly specimens: number }>>;
+  /** Share of a window from which on it is closing, 0 to 1. */
+  readonly closing: number;
+}
 
-/** Windows around now: missed ones not yet broken, open ones, those that open within a week, and what was done today. */
-export async function brackets(db: Queryable, actor: Actor, now: Date): Promise<Bracket[]> {
+export const DAY_PARTS = ['open', 'missed', 'coming', 'done'] as const;
+export type DayPart = (typeof DAY_PARTS)[number];
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** How far ahead the day looks, and how far back a missed window still stands. */
+const AHEAD_MS = 48 * HOUR;
+const MISSED_MS = 45 * DAY;
+/** Sets of each part that are sent at once; `show` asks for more of one. */
+const SENT: Readonly<Record<DayPart, number>> = { open: 80, missed: 15, coming: 30, done: 15 };
+const SENT_WHEN_ASKED = 400;
+
+const PART: Readonly<Record<WindowState, DayPart>> = {
+  open: 'open',
+  closing: 'open',
+  missed: 'missed',
+  'not open yet': 'coming',
+  done: 'done',
+};
+
+interface SetRow extends Record<string, unknown> {
+  sampleId: string;
+  jobName: string;
+  mixCode: string;
+  element: string;
+  zone: string;
+  ageHours: number;
+  opensAt: string;
+  closesAt: string;
+  specimens: { id: string; label: string; testedAt: string | null }[];
+}
+
+function readable(actor: Actor): SQL {
+  return actor.role === 'client'
+    ? sql`AND j.id IN (SELECT job_id FROM job_clients WHERE person_id = ${actor.id})`
+    : sql``;
+}
+
+/**
+ * Windows around now as sets: open ones, missed ones not yet broken, those that open within 48 hours, and what was done
+ * in the last day. Counted over all, sent as far as a page can be read.
+ * @param show the part that is wanted whole
+ */
+export async function dayList(db: Queryable, actor: Actor, now: Date, show?: DayPart): Promise<DayList> {
   const limits = await limitsNow(db);
-  const rows = await db
-    .select({ specimen: specimens, sample: samples, placement: placements, mix: mixes, job: jobs })
-    .from(specimens)
-    .innerJoin(samples, eq(samples.id, specimens.sampleId))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .innerJoin(jobs, eq(jobs.id, samples.jobId))
-    .where(
-      and(
-        readableJobs(db, actor),
-        isNotNull(specimens.closesAt),
-        lte(specimens.opensAt, new Date(now.getTime() + 8 * DAY)),
-        or(
-          and(isNull(specimens.testedAt), gte(specimens.closesAt, new Date(now.getTime() - 45 * DAY))),
-          gte(specimens.testedAt, new Date(now.getTime() - DAY)),
-        ),
-        isNull(specimens.discardedAt),
-      ),
-    )
-    .orderBy(asc(specimens.closesAt), asc(specimens.label))
-    .limit(2000);
-  return rows.map(({ specimen, sample, placement, mix, job }) => {
-    const opensAt = specimen.opensAt?.getTime() ?? 0;
-    const closesAt = specimen.closesAt?.getTime() ?? 0;
-    const testedAt = specimen.testedAt?.getTime() ?? null;
-    return {
-      specimenId: specimen.id,
-      label: specimen.label,
-      sampleId: sample.id,
-      jobName: job.name,
-      mixCode: mix.code,
-      element: placement.element,
-      size: specimen.size,
-      ageHours: specimen.ageHours ?? 0,
-      castAt: specimen.castAt.getTime(),
-      opensAt,
-      closesAt,
-      testedAt,
-      state: windowState({ opensAt, closesAt }, now.getTime(), limits, testedAt),
-      zone: job.zone,
-    };
+  const at = now.getTime();
+  const instant = (ms: number): SQL => sql`${new Date(at + ms).toISOString()}::timestamptz`;
+  const { rows } = await db.execute<SetRow>(sql`
+    SELECT s.sample_id AS "sampleId", s.age_hours AS "ageHours", s.opens_at AS "opensAt", s.closes_at AS "closesAt",
+           j.name AS "jobName", j.zone, m.code AS "mixCode", p.element,
+           json_agg(json_build_object('id', s.id, 'label', s.label, 'testedAt', s.tested_at) ORDER BY s.label) AS specimens
+    FROM specimens s
+    JOIN samples a ON a.id = s.sample_id
+    JOIN placements p ON p.id = a.placement_id
+    JOIN mixes m ON m.id = p.mix_id
+    JOIN jobs j ON j.id = a.job_id
+    WHERE s.closes_at IS NOT NULL AND s.discarded_at IS NULL ${readable(actor)}
+      AND ((s.tested_at IS NULL AND s.closes_at >= ${instant(-MISSED_MS)} AND s.opens_at <= ${instant(AHEAD_MS)})
+        OR s.tested_at >= ${instant(-DAY)})
+    GROUP BY s.sample_id, s.age_hours, s.opens_at, s.closes_at, j.name, j.zone, m.code, p.element
+    ORDER BY s.closes_at, min(s.label)`);
+  const closing = closingShare(limits);
+  const parts: Record<DayPart, DueSet[]> = { open: [], missed: [], coming: [], done: [] };
+  for (const row of rows) {
+    const set = setOf(row);
+    parts[PART[stateOf(set, at, closing, doneAt(set))]].push(set);
+  }
+  // The newest of what is over stands first in what is sent; a page lists them by time all the same.
+  parts.done.reverse();
+  parts.missed.reverse();
+  const cut = DAY_PARTS.map((part) => {
+    const most = part === show ? SENT_WHEN_ASKED : SENT[part];
+    return { part, sent: parts[part].slice(0, most), rest: parts[part].slice(most) };
   });
+  return {
+    closing,
+    sets: cut.flatMap(({ sent }) => sent).toSorted((a, b) => a.closesAt - b.closesAt),
+    hidden: Object.fromEntries(
+      cut.map(({ part, rest }) => [
+        part,
+        {
+          sets: rest.length,
+          specimens: rest.reduce(
+            (sum, { specimens }) => sum + specimens.filter(({ testedAt }) => testedAt === null).length,
+            0,
+          ),
+        },
+      ]),
+    ) as DayList['hidden'],
+  };
 }
 
-/** Fresh tests still open on samples of the last day: what the field owes now. */
+function setOf(row: SetRow): DueSet {
+  const { opensAt, closesAt, specimens, ...rest } = row;
+  return {
+    ...rest,
+    key: `${row.sampleId}/${row.ageHours}/${Date.parse(opensAt)}`,
+    opensAt: Date.parse(opensAt),
+    closesAt: Date.parse(closesAt),
+    specimens: specimens.map((each) => ({
+      ...each,
+      testedAt: each.testedAt ? Date.parse(each.testedAt) : null,
+    })),
+  };
+}
+
+/** When the last of a set was broken; null while one waits. */
+export function doneAt({ specimens }: Pick<DueSet, 'specimens'>): number | null {
+  const times = specimens.map(({ testedAt }) => testedAt);
+  return times.some((time) => time === null) ? null : Math.max(...(times as number[]));
+}
+
+/** Samples of the last day with tests still open: what the field owes now. Counted by sample, named while they are few. */
 export async function openFreshTests(db: Queryable, actor: Actor, now: Date) {
-  return db
+  const rows = await db
     .select({
       sampleId: samples.id,
       number: samples.number,
       job: jobs.number,
-      method: runs.method,
       sampledAt: samples.sampledAt,
+      methods: sql<string[]>`array_agg(${runs.method} ORDER BY ${runs.method})`,
     })
-    .from(runs)
-    .innerJoin(samples, eq(samples.id, runs.sampleId))
+    .from(samples)
+    .innerJoin(runs, and(eq(runs.sampleId, samples.id), eq(runs.state, 'open')))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
-    .where(
-      and(
-        readableJobs(db, actor),
-        eq(runs.state, 'open'),
-        gte(samples.sampledAt, new Date(now.getTime() - DAY)),
-      ),
-    )
+    .where(and(readableJobs(db, actor), gte(samples.sampledAt, new Date(now.getTime() - DAY))))
+    .groupBy(samples.id, samples.number, jobs.number, samples.sampledAt)
     .orderBy(asc(samples.sampledAt));
+  return rows.map(({ methods, ...row }) => ({
+    ...row,
+    open: methods.map((id) => findMethod(id)?.title.toLowerCase() ?? id),
+  }));
 }

@@ -2,14 +2,15 @@
 import { Box, useTheme } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useLayoutEffect, useRef, useState } from 'react';
-import { ageText, durationText, type WindowState } from '@/core/windows';
+import { ageText, durationText } from '@/core/windows/duration-text';
+import type { WindowState } from '@/core/windows/window-state';
 import { MONO } from '../theme';
 import { clock, dayTime } from '../time';
 import type { DueSet } from './due-sets';
 
 const HOUR = 3_600_000;
 const BEFORE = 20 * HOUR;
-const AFTER = 76 * HOUR;
+const AFTER = 50 * HOUR;
 const ROW = 26;
 const LANE_HEAD = 92;
 
@@ -83,7 +84,7 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
                 const left = Math.max(x(set.opensAt), LANE_HEAD);
                 const right = Math.min(x(set.closesAt), width - 2);
                 const y = lane.y + index * ROW;
-                const label = `${set.waiting[0]?.label ?? set.label}${set.specimens.length > 1 ? ` +${set.specimens.length - 1}` : ''}`;
+                const label = `${(set.waiting[0] ?? set.specimens[0])?.label ?? ''}${set.specimens.length > 1 ? ` +${set.specimens.length - 1}` : ''}`;
                 const solid = set.state === 'open' || set.state === 'closing';
                 const inside = right - left > label.length * 7.6 + 10;
                 return (

@@ -10,78 +10,101 @@ import {
   TableRow,
   Typography,
 } from '@mui/material';
-import { useMemo } from 'react';
 import { sampleLabel } from '@/core/identity/labels';
-import { type LimitChanges, Limits } from '@/core/limits';
-import { findMethod } from '@/core/methods';
-import { ageText, durationText, type WindowState } from '@/core/windows';
+import { ageText, durationText } from '@/core/windows/duration-text';
+import type { WindowState } from '@/core/windows/window-state';
 import { Card, Empty } from '../parts/Card';
 import { LinkButton, TextLink } from '../parts/LinkButton';
 import { WindowBadge } from '../parts/WindowBadge';
 import { clock, dayTime } from '../time';
 import { useNow } from '../use-now';
-import type { BracketView } from './due-sets';
-import { type DueSet, dueSets } from './due-sets';
+import { type DueSet, type SetView, standing } from './due-sets';
 import { Ribbon } from './Ribbon';
 
 interface Fresh {
   readonly sampleId: string;
   readonly number: number;
   readonly job: string;
-  readonly method: string;
+  /** Tests that are not complete, by name. */
+  readonly open: readonly string[];
   readonly sampledAt: number;
 }
 
+type Part = 'open' | 'missed' | 'coming' | 'done';
+/** What of each list was not sent. */
+type Hidden = Readonly<Record<Part, { readonly sets: number; readonly specimens: number }>>;
+
 /** What must be done now, and how long there is: the ribbon, and the same as a list by the time left. */
 export function Today({
-  brackets,
+  sets: listed,
+  hidden,
+  closing,
   fresh,
   now: initial,
   canTest,
-  limitChanges,
 }: {
-  brackets: readonly BracketView[];
+  sets: readonly SetView[];
+  hidden: Hidden;
+  closing: number;
   fresh: readonly Fresh[];
   now: number;
   canTest: boolean;
-  limitChanges: LimitChanges;
 }) {
   const now = useNow(initial);
-  const limits = useMemo(() => new Limits(limitChanges), [limitChanges]);
-  const sets = dueSets(brackets, now, limits);
+  const sets = standing(listed, now, closing);
   const urgent = sets.filter((set) => set.state === 'open' || set.state === 'closing');
   const missed = sets.filter((set) => set.state === 'missed');
   const coming = sets.filter((set) => set.state === 'not open yet');
   const done = sets.filter((set) => set.state === 'done');
-  const zone = brackets[0]?.zone ?? 'UTC';
+  const zone = listed[0]?.zone ?? 'UTC';
   return (
     <Stack spacing={2}>
-      <Headline now={now} zone={zone} urgent={urgent} missed={missed} coming={coming} />
+      <Headline now={now} zone={zone} urgent={urgent} missed={missed} coming={coming} hidden={hidden} />
       {fresh.length > 0 ? <FreshCard fresh={fresh} now={now} /> : null}
-      {brackets.length > 0 ? (
+      {listed.length > 0 ? (
         <Card title="Ribbon">
           <Ribbon sets={sets} now={now} zone={zone} />
         </Card>
       ) : null}
       <DueTable
         title="Open now"
+        part="open"
+        hidden={hidden}
         sets={urgent}
         now={now}
         canTest={canTest}
         empty="Nothing waits at the press now."
       />
       {missed.length > 0 ? (
-        <DueTable title="Missed, not broken" sets={missed} now={now} canTest={canTest} empty="" />
+        <DueTable
+          title="Missed, not broken"
+          part="missed"
+          hidden={hidden}
+          sets={missed}
+          now={now}
+          canTest={canTest}
+          empty=""
+        />
       ) : null}
       <DueTable
-        title="Coming in a week"
+        title="Coming in two days"
+        part="coming"
+        hidden={hidden}
         sets={coming}
         now={now}
         canTest={false}
-        empty="No window opens within a week."
+        empty="No window opens within two days."
       />
       {done.length > 0 ? (
-        <DueTable title="Done in the last day" sets={done} now={now} canTest={false} empty="" />
+        <DueTable
+          title="Done in the last day"
+          part="done"
+          hidden={hidden}
+          sets={done}
+          now={now}
+          canTest={false}
+          empty=""
+        />
       ) : null}
     </Stack>
   );
@@ -93,16 +116,19 @@ function Headline({
   urgent,
   missed,
   coming,
+  hidden,
 }: {
   now: number;
   zone: string;
   urgent: readonly DueSet[];
   missed: readonly DueSet[];
   coming: readonly DueSet[];
+  hidden: Hidden;
 }) {
   const [first] = urgent;
   const [next] = coming;
-  const count = urgent.reduce((sum, set) => sum + set.waiting.length, 0);
+  const count = urgent.reduce((sum, set) => sum + set.waiting.length, hidden.open.specimens);
+  const late = missed.length + hidden.missed.sets;
   return (
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 3, flexWrap: 'wrap' }}>
       <Typography variant="h1" component="h1">
@@ -114,7 +140,7 @@ function Headline({
       </Typography>
       {missed.length > 0 ? (
         <Typography color="error" sx={{ fontWeight: 700 }}>
-          {`${missed.length} ${missed.length === 1 ? 'set' : 'sets'} missed`}
+          {`${late} ${late === 1 ? 'set' : 'sets'} missed`}
         </Typography>
       ) : null}
       <Typography className="mono" color="text.secondary" sx={{ ml: 'auto' }}>
@@ -125,27 +151,31 @@ function Headline({
 }
 
 /** What a sample still waits for: its tests by name while they are few, else their number. */
-function openWords(rows: readonly Fresh[]): string {
-  if (rows.length > 3) return `${rows.length} tests open`;
-  return `waits for ${rows.map(({ method }) => findMethod(method)?.title.toLowerCase() ?? method).join(', ')}`;
+function openWords({ open }: Fresh): string {
+  return open.length > 3 ? `${open.length} tests open` : `waits for ${open.join(', ')}`;
 }
 
+/** Samples named here; on a day of many sites the Field page lists them by placement. */
+const FRESH_SHOWN = 8;
+
 function FreshCard({ fresh, now }: { fresh: readonly Fresh[]; now: number }) {
-  const samples = [...new Map(fresh.map((row) => [row.sampleId, row])).values()];
   return (
     <Card title="In the field">
       <Stack spacing={1}>
-        {samples.map((sample) => (
+        {fresh.slice(0, FRESH_SHOWN).map((sample) => (
           <Box key={sample.sampleId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
             <Typography className="mono">{sampleLabel(sample.job, sample.number)}</Typography>
             <Typography>
-              {`taken ${durationText((now - sample.sampledAt) / 60_000)} ago, ${openWords(fresh.filter((row) => row.sampleId === sample.sampleId))}`}
+              {`taken ${durationText((now - sample.sampledAt) / 60_000)} ago, ${openWords(sample)}`}
             </Typography>
             <LinkButton size="small" variant="outlined" href={`/field/${sample.sampleId}`}>
               Go on
             </LinkButton>
           </Box>
         ))}
+        {fresh.length > FRESH_SHOWN ? (
+          <TextLink href="/field">{`and ${fresh.length - FRESH_SHOWN} more samples with open tests`}</TextLink>
+        ) : null}
       </Stack>
     </Card>
   );
@@ -164,12 +194,16 @@ function timeWords(set: DueSet, now: number): string {
 
 function DueTable({
   title,
+  part,
+  hidden,
   sets,
   now,
   canTest,
   empty,
 }: {
   title: string;
+  part: Part;
+  hidden: Hidden;
   sets: readonly DueSet[];
   now: number;
   canTest: boolean;
@@ -209,17 +243,17 @@ function DueTable({
                       {set.specimens.map((specimen) =>
                         canTest && specimen.testedAt === null ? (
                           <LinkButton
-                            key={specimen.specimenId}
+                            key={specimen.id}
                             size="small"
                             variant="contained"
-                            href={`/bench/${specimen.specimenId}`}
+                            href={`/bench/${specimen.id}`}
                             sx={{ minHeight: 36 }}
                           >
                             {`Break ${specimen.label}`}
                           </LinkButton>
                         ) : (
                           <Chip
-                            key={specimen.specimenId}
+                            key={specimen.id}
                             size="small"
                             variant="outlined"
                             label={specimen.label}
@@ -243,6 +277,11 @@ function DueTable({
               ))}
             </TableBody>
           </Table>
+          {hidden[part].sets > 0 ? (
+            <Typography sx={{ mt: 1 }}>
+              <TextLink href={`/today?show=${part}`}>{`and ${hidden[part].sets} more sets`}</TextLink>
+            </Typography>
+          ) : null}
         </Box>
       )}
     </Card>

@@ -4,26 +4,32 @@ import type { Metadata } from 'next';
 import { database } from '@/db/client';
 import { EQUIPMENT_KINDS } from '@/server/actions/gear';
 import { pageActor, pageData } from '@/server/page';
-import { gearList } from '@/server/queries/gear';
+import { gearList, retiredGear } from '@/server/queries/gear';
 import { Card, Empty } from '@/ui/parts/Card';
-import { LinkButton } from '@/ui/parts/LinkButton';
+import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { AddEquipment } from '@/ui/views/AddEquipment';
 import { GearTable } from '@/ui/views/GearTable';
 import { ImportEquipment } from '@/ui/views/ImportEquipment';
 
 export const metadata: Metadata = { title: 'Gear' };
 
-export default async function GearPage() {
+export default async function GearPage({ searchParams }: { searchParams: Promise<{ retired?: string }> }) {
   const actor = await pageActor();
   const today = DateTime.now().toISODate();
-  const items = await pageData(() => gearList(database(), actor, today));
+  const retired = (await searchParams).retired === '1';
+  const items = await pageData(() => gearList(database(), actor, today, { retired }));
+  const put = await pageData(() => retiredGear(database(), actor));
   const bench = actor.role !== 'field';
   const trouble = items.filter(({ state }) => state === 'overdue' || state === 'never verified').length;
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <Typography variant="h1" sx={{ flexGrow: 1 }}>
-          {trouble > 0 ? `Gear: ${trouble} not to be used` : 'Gear: all in date'}
+          {retired
+            ? 'Gear out of service'
+            : trouble > 0
+              ? `Gear: ${trouble} not to be used`
+              : 'Gear: all in date'}
         </Typography>
         <LinkButton href="/gear/limits" variant="outlined">
           Limits register
@@ -46,7 +52,11 @@ export default async function GearPage() {
       </Box>
       <Card>
         {items.length === 0 ? (
-          <Empty>No equipment yet. Enter the press and the callipers first: a run sheet asks for them.</Empty>
+          <Empty>
+            {retired
+              ? 'Nothing is out of service.'
+              : 'No equipment yet. Enter the press and the callipers first: a run sheet asks for them.'}
+          </Empty>
         ) : (
           <GearTable
             today={today}
@@ -77,6 +87,16 @@ export default async function GearPage() {
             }))}
           />
         )}
+        {retired ? (
+          <Typography sx={{ mt: 1 }}>
+            {`${items.length} of ${put}, the highest numbers. `}
+            <TextLink href="/gear">To what is in service</TextLink>
+          </Typography>
+        ) : put > 0 ? (
+          <Typography sx={{ mt: 1 }}>
+            <TextLink href="/gear?retired=1">{`${put} out of service`}</TextLink>
+          </Typography>
+        ) : null}
       </Card>
     </Stack>
   );
