@@ -2,7 +2,7 @@ import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
 import * as schema from './schema';
 
-export type Database = NodePgDatabase<typeof schema>;
+export type Database = NodePgDatabase<typeof schema> & { $client: pg.Pool };
 /** A transaction, or the database itself: what a query needs. */
 export type Queryable = Pick<
   Database,
@@ -15,6 +15,25 @@ export function openDatabase(url: string, size = 10): { db: Database; pool: pg.P
   // A database that goes away while a connection is idle must not take the server with it.
   pool.on('error', (error) => console.error('database connection lost:', error.message));
   return { db: drizzle(pool, { schema }), pool };
+}
+
+/**
+ * The same database for the reading of one page: a statement asked for twice is sent once. A page is put together of
+ * parts that each ask for what they need (the limits, the person, the sample); what they share is shared here, and not
+ * by handing it through all of them. Never for writing, and never kept longer than one page.
+ */
+export function readingOnce(db: Database): Database {
+  const pool = db.$client as pg.Pool;
+  const asked = new Map<string, Promise<unknown>>();
+  const client = {
+    query(query: { text: string; rowMode?: string }, values: readonly unknown[]) {
+      const key = `${query.rowMode ?? ''} ${query.text} ${JSON.stringify(values)}`;
+      const known = asked.get(key) ?? pool.query(query as never, values as never);
+      asked.set(key, known);
+      return known;
+    },
+  };
+  return drizzle(client as unknown as pg.Pool, { schema });
 }
 
 const shared = globalThis as { bricoleDatabase?: { db: Database; pool: pg.Pool } };

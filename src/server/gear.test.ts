@@ -54,7 +54,10 @@ describe('equipment', () => {
     await add('NEVER');
     const away = await add('AWAY', '2031-03-01');
     await perform(db, actors.laboratory, setService, { equipmentId: away, inService: false });
-    const list = await gearList(db, actors.field, '2031-05-14');
+    const list = [
+      ...(await gearList(db, actors.field, '2031-05-14')),
+      ...(await gearList(db, actors.field, '2031-05-14', { retired: true })),
+    ];
     const states = Object.fromEntries(list.map(({ number, state }) => [number, state]));
     expect(states).toMatchObject({
       FINE: 'in date',

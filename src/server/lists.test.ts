@@ -80,13 +80,15 @@ describe('the jobs', () => {
     await expect(jobDetail(fresh.db, client, randomUUID())).rejects.toThrow(/not yours to see/u);
   });
   it('offer the field the placements of these days, with their samples', async () => {
-    const near = await recentPlacements(fresh.db, site.actors.field, new Date(CAST));
+    const near = (await recentPlacements(fresh.db, site.actors.field, new Date(CAST))).placements;
     expect(near.map(({ job }) => job.number).toSorted()).toEqual(['LST', 'L_T'].toSorted());
     expect(near.find(({ job }) => job.number === 'LST')?.samples.map(({ number }) => number)).toEqual([1, 2]);
-    expect(await recentPlacements(fresh.db, site.actors.field, new Date(CAST + 3 * DAY))).toEqual([]);
-    expect((await recentPlacements(fresh.db, client, new Date(CAST))).map(({ job }) => job.number)).toEqual([
-      'LST',
-    ]);
+    expect(await recentPlacements(fresh.db, site.actors.field, new Date(CAST + 3 * DAY))).toEqual({
+      more: false,
+      placements: [],
+    });
+    const shared = await recentPlacements(fresh.db, client, new Date(CAST));
+    expect(shared.placements.map(({ job }) => job.number)).toEqual(['LST']);
   });
   it('lie mostly in one zone', async () => {
     expect(await usualZone(fresh.db)).toMatch(/^[A-Z][a-z]+\/[A-Z]/u);

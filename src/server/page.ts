@@ -33,3 +33,9 @@ export function pageId(id: string): string {
   if (!isId(id)) notFound();
   return id;
 }
+
+/** A page of a list out of an address, from 0; the first one for anything that is no such number. */
+export function pageNumber(text: string | undefined): number {
+  const page = Number(text ?? 0);
+  return Number.isSafeInteger(page) && page >= 0 && page < 100_000 ? page : 0;
+}

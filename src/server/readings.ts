@@ -1,15 +1,25 @@
-import { desc, eq } from 'drizzle-orm';
+import { desc, inArray } from 'drizzle-orm';
 import { fieldsOf, type Method } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { readings } from '@/db/schema';
+import { groupBy } from './group-by';
 
 /** The readings of a run in force, the newest of each field. */
 export async function currentReadings(db: Queryable, runId: string) {
-  return db
-    .selectDistinctOn([readings.field])
-    .from(readings)
-    .where(eq(readings.runId, runId))
-    .orderBy(readings.field, desc(readings.seq));
+  return (await currentReadingsOf(db, [runId])).get(runId) ?? [];
+}
+
+/** The readings of several runs in force, by run. */
+export async function currentReadingsOf(db: Queryable, runIds: readonly string[]) {
+  const rows =
+    runIds.length === 0
+      ? []
+      : await db
+          .selectDistinctOn([readings.runId, readings.field])
+          .from(readings)
+          .where(inArray(readings.runId, [...runIds]))
+          .orderBy(readings.runId, readings.field, desc(readings.seq));
+  return groupBy(rows, ({ runId }) => runId);
 }
 
 /** The readings in force as the input of the method, as typed. */

@@ -184,7 +184,7 @@ describe('a client', () => {
     );
     expect(before?.state).toBe('pending');
     await signShown(site, reportId);
-    expect((await reportList(site.db, client)).some(({ id }) => id === reportId)).toBe(true);
+    expect((await reportList(site.db, client)).rows.some(({ id }) => id === reportId)).toBe(true);
     const after = (await mixSeries(site.db, client, site.mixId)).rows.find(
       (row) => row.sampleId === sampleId,
     );

@@ -56,11 +56,8 @@ export async function limitChangesAt(
       ),
     )
     .orderBy(limitChanges.revision);
-  const changes: LimitChanges = {};
-  const own = (of: boolean) => rows.filter((row) => (row.jobId !== null) === of);
-  for (const row of [...own(false), ...own(true)])
-    if (isLimitId(row.limitId)) changes[row.limitId] = row.change;
-  return { changes, revision: revision ?? rows.at(-1)?.revision ?? 0 };
+  const [changes, newest] = changesOf(rows, jobId);
+  return { changes, revision: revision ?? newest };
 }
 
 /** The newest revision of the register, whoever set it: what a run that begins now is computed with for good. */
@@ -81,6 +78,42 @@ export async function limitsNow(
 ): Promise<Limits> {
   const { changes, revision } = await limitChangesAt(db, { jobId: job?.id });
   return new Limits(changes, revision, job?.profile);
+}
+
+/** The register as it stands now for several projects, asked for once. */
+export async function limitsOfJobs(
+  db: Queryable,
+  owned: readonly Pick<typeof jobs.$inferSelect, 'id' | 'profile'>[],
+): Promise<(job: Pick<typeof jobs.$inferSelect, 'id' | 'profile'>) => Limits> {
+  const ids = [...new Set(owned.map(({ id }) => id))];
+  const rows =
+    ids.length === 0
+      ? []
+      : await db
+          .select()
+          .from(limitChanges)
+          .where(or(isNull(limitChanges.jobId), inArray(limitChanges.jobId, ids)))
+          .orderBy(limitChanges.revision);
+  const made = new Map<string, Limits>();
+  return ({ id, profile }) => {
+    const before = made.get(id);
+    if (before) return before;
+    const limits = new Limits(...changesOf(rows, id), profile);
+    made.set(id, limits);
+    return limits;
+  };
+}
+
+/** The changes in force of the laboratory and of one project, which stands before it, with the newest revision. */
+function changesOf(
+  rows: readonly (typeof limitChanges.$inferSelect)[],
+  jobId: string | undefined,
+): [LimitChanges, number] {
+  const changes: LimitChanges = {};
+  const common = rows.filter((row) => row.jobId === null);
+  const own = jobId ? rows.filter((row) => row.jobId === jobId) : [];
+  for (const row of [...common, ...own]) if (isLimitId(row.limitId)) changes[row.limitId] = row.change;
+  return [changes, Math.max(0, ...[...common, ...own].map(({ revision }) => revision))];
 }
 
 /**
@@ -144,27 +177,41 @@ export async function equipmentFacts(
 
 /** Where a run belongs: its job, mix and placement, its sample and specimen where it has them. */
 export async function runPlace(db: Queryable, runId: string) {
-  const [found] = await db
-    .select({ run: runs, specimen: specimens, sample: samples, placement: placements, mix: mixes, job: jobs })
-    .from(runs)
-    .leftJoin(specimens, eq(specimens.id, runs.specimenId))
-    .leftJoin(samples, eq(samples.id, sql`coalesce(${runs.sampleId}, ${specimens.sampleId})`))
-    // A batch of ends belongs where its first specimen does.
-    .innerJoin(
-      placements,
-      eq(
-        placements.id,
-        sql`coalesce(${runs.placementId}, ${samples.placementId}, (
+  const [found] = await runPlaces(db, [runId]);
+  if (!found) throw new NotFound('This run');
+  return found;
+}
+
+/** Where several runs belong. */
+export async function runPlaces(db: Queryable, runIds: readonly string[]) {
+  return (
+    db
+      .select({
+        run: runs,
+        specimen: specimens,
+        sample: samples,
+        placement: placements,
+        mix: mixes,
+        job: jobs,
+      })
+      .from(runs)
+      .leftJoin(specimens, eq(specimens.id, runs.specimenId))
+      .leftJoin(samples, eq(samples.id, sql`coalesce(${runs.sampleId}, ${specimens.sampleId})`))
+      // A batch of ends belongs where its first specimen does.
+      .innerJoin(
+        placements,
+        eq(
+          placements.id,
+          sql`coalesce(${runs.placementId}, ${samples.placementId}, (
           SELECT s.placement_id FROM end_batch_specimens b
           JOIN specimens c ON c.id = b.specimen_id JOIN samples s ON s.id = c.sample_id
           WHERE b.batch_id = ${runs.batchId} ORDER BY b.place LIMIT 1))`,
-      ),
-    )
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .innerJoin(jobs, eq(jobs.id, placements.jobId))
-    .where(eq(runs.id, runId));
-  if (!found) throw new NotFound('This run');
-  return found;
+        ),
+      )
+      .innerJoin(mixes, eq(mixes.id, placements.mixId))
+      .innerJoin(jobs, eq(jobs.id, placements.jobId))
+      .where(inArray(runs.id, [...runIds]))
+  );
 }
 
 export type RunPlace = Awaited<ReturnType<typeof runPlace>>;
@@ -181,7 +228,13 @@ export async function runSetup(
   place: RunPlace,
   input: Readonly<Record<string, unknown>>,
   now: Date,
-  options: { forChoosing?: boolean; by: string; current: readonly { field: string; takenAt: Date }[] },
+  options: {
+    forChoosing?: boolean;
+    by: string;
+    current: readonly { field: string; takenAt: Date }[];
+    /** What is known of equipment on this day already, where several runs are looked at together. */
+    equipment?: readonly EquipmentFacts[];
+  },
 ): Promise<RunSetup & { system: System }> {
   const { job, run } = place;
   const method = findMethod(run.method);
@@ -197,11 +250,14 @@ export async function runSetup(
     fieldsOf(method.Input).flatMap((field) => (field.kind === 'instant' && field.event ? [field.name] : [])),
   );
   const numbers = fields.map((field) => input[field.name]).filter((value) => typeof value === 'string');
-  const facts = await equipmentFacts(db, day, {
-    numbers,
-    exceptRun: run.id,
-    ...(options.forChoosing ? { kinds: fields.map((field) => field.equipmentKind) } : {}),
-  });
+  const kinds = fields.map((field) => field.equipmentKind);
+  const facts =
+    options.equipment?.filter(({ kind, number }) => kinds.includes(kind) || numbers.includes(number)) ??
+    (await equipmentFacts(db, day, {
+      numbers,
+      exceptRun: run.id,
+      ...(options.forChoosing ? { kinds } : {}),
+    }));
   return {
     system: job.system,
     rounding: job.rounding,

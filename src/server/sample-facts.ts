@@ -57,7 +57,8 @@ function inWords(stamps: Stamps): Record<string, string> {
 
 /** The newest outcomes of a sample's completed runs, by method, but for one run. */
 async function otherOutcomes(db: Queryable, sampleId: string, runId: string) {
-  return db
+  // All of the sample's, so that the runs of one page ask the same.
+  const all = await db
     .selectDistinctOn([outcomes.runId], {
       runId: outcomes.runId,
       method: runs.method,
@@ -67,8 +68,9 @@ async function otherOutcomes(db: Queryable, sampleId: string, runId: string) {
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
-    .where(and(eq(runs.sampleId, sampleId), ne(runs.id, runId)))
+    .where(eq(runs.sampleId, sampleId))
     .orderBy(outcomes.runId, desc(outcomes.seq));
+  return all.filter((each) => each.runId !== runId);
 }
 
 function reportedOf(outcome: Outcome | undefined, quantity: string): string | undefined {

@@ -1,4 +1,5 @@
-import { eq, inArray, type SQL } from 'drizzle-orm';
+import { eq, inArray, type SQL, sql } from 'drizzle-orm';
+import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { Queryable } from '@/db/client';
 import { jobClients, jobs } from '@/db/schema';
 import { NotFound, Refused } from './errors';
@@ -11,6 +12,19 @@ export function readableJobs(db: Queryable, actor: Actor): SQL | undefined {
     jobs.id,
     db.select({ id: jobClients.jobId }).from(jobClients).where(eq(jobClients.personId, actor.id)),
   );
+}
+
+/**
+ * A column among many identifiers, sent as one value: a list of parameters would end at 65,535 of them, and each would
+ * be read by itself.
+ */
+export function anyOf(column: AnyPgColumn, ids: readonly string[]): SQL {
+  return sql`${column} = ANY(${sql.param([...ids])}::uuid[])`;
+}
+
+/** Words as a pattern for a part of a text: what they hold of signs of a pattern stands for itself. */
+export function likeWords(words: string): string {
+  return `%${words.trim().replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 }
 
 /** @throws Refused for a client: internal records are not theirs to read */

@@ -6,7 +6,7 @@ import { NotFound } from './errors';
 import { refuseFields, type Transaction } from './use-case';
 
 /** Events after which a specimen no longer stands where it stood. */
-const GONE = ['tested', 'discarded', 'lost'] as const;
+const GONE = ['tested', 'lost'] as const;
 
 /**
  * Where specimens stand now: the newest event that gave each a place, unless it has left since.
@@ -27,8 +27,15 @@ export async function standing(
       at: specimenEvents.at,
     })
     .from(specimenEvents)
-    // Those that are broken are by far the most, and stand nowhere.
-    .innerJoin(specimens, and(eq(specimens.id, specimenEvents.specimenId), isNull(specimens.testedAt)))
+    // Those that are broken or thrown away are by far the most, and stand nowhere.
+    .innerJoin(
+      specimens,
+      and(
+        eq(specimens.id, specimenEvents.specimenId),
+        isNull(specimens.testedAt),
+        isNull(specimens.discardedAt),
+      ),
+    )
     .where(
       and(
         inArray(specimenEvents.kind, [

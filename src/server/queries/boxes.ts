@@ -5,8 +5,8 @@ import type { Limits } from '@/core/limits';
 import { findMethod, usableInput } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { jobs, placements, runs, samples, specimens } from '@/db/schema';
-import { currentReadings, inputOf } from '../readings';
-import { limitsNow } from '../run-setup';
+import { currentReadingsOf, inputOf } from '../readings';
+import { limitsOfJobs } from '../run-setup';
 import { sampleEvents } from '../sample-facts';
 import { readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -51,17 +51,24 @@ export async function boxedSets(db: Queryable, actor: Actor, now: Date): Promise
     db,
     open.map(({ sample }) => sample.id),
   );
-  const ofJobs = new Map<string, Limits>();
+  const limitsBy = await limitsOfJobs(
+    db,
+    open.map(({ job }) => job),
+  );
+  const inForce = await currentReadingsOf(
+    db,
+    open.map(({ run }) => run.id),
+  );
   const sets: BoxedSet[] = [];
   for (const { sample, run, element, job } of open) {
     const stamps = events.get(sample.id) ?? {};
     if (stamps.moulded === undefined || stamps.collected !== undefined) continue;
-    const limits = ofJobs.get(job.id) ?? (await limitsNow(db, job));
-    ofJobs.set(job.id, limits);
+    const limits = limitsBy(job);
     const clock = readClock(clockOf('initial-cure'), stamps, now.getTime(), limits, job.system);
     const after = (limits.of('curing.after-set', job.system).low?.toNumber() ?? 0) * HOUR;
     const set = stamps['final-set'];
-    const estimate = set === undefined ? await estimatedSet(db, run.id, job.system, limits) : undefined;
+    const estimate =
+      set === undefined ? estimatedSet(inForce.get(run.id) ?? [], job.system, limits) : undefined;
     const from =
       set ?? (estimate === undefined || stamps.batched === undefined ? undefined : stamps.batched + estimate);
     sets.push({
@@ -79,15 +86,14 @@ export async function boxedSets(db: Queryable, actor: Actor, now: Date): Promise
 }
 
 /** The final set after batching as it is estimated from the readings so far, ms; undefined while it cannot be. */
-async function estimatedSet(
-  db: Queryable,
-  runId: string,
+function estimatedSet(
+  current: readonly { readonly field: string; readonly text: string | null }[],
   system: 'US' | 'SI',
   limits: Limits,
-): Promise<number | undefined> {
+): number | undefined {
   const method = findMethod('initial-curing');
   if (!method) return undefined;
-  const { input } = usableInput(method, inputOf(method, system, await currentReadings(db, runId)));
+  const { input } = usableInput(method, inputOf(method, system, current));
   const { results } = method.compute(input, { limitChanges: limits.changes, profile: limits.profile });
   const set = results.find(({ quantity }) => quantity === 'final set after batching, estimated');
   return set ? Number(set.value) * HOUR : undefined;

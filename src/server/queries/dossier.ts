@@ -30,8 +30,9 @@ import {
   specimenEvents,
   specimens,
 } from '@/db/schema';
+import { groupBy } from '../group-by';
 import { limitChangesAt } from '../run-setup';
-import { present, readableJobs } from '../scope';
+import { anyOf, present, readableJobs } from '../scope';
 import { specifiedFor } from '../specified';
 import type { Actor } from '../use-case';
 
@@ -70,6 +71,8 @@ export interface RunView {
   readonly released: boolean;
 }
 
+const NOTHING = sql<null>`NULL`;
+
 const ORDER: readonly string[] = METHODS.map(({ id }) => id);
 
 /** Compares two runs by the order of the work, not of the alphabet; attempts of one method as they were made. */
@@ -80,7 +83,18 @@ export function inWorkOrder(
   return ORDER.indexOf(a.method) - ORDER.indexOf(b.method) || a.attempt - b.attempt;
 }
 
-/** Runs with their newest outcome: these runs, or those of specimens, samples or placements. */
+/** An outcome without its working and picture: what says whether a result counts and what it is. */
+const SLIM = sql<Outcome>`jsonb_build_object(
+  'results', ${outcomes.outcome} -> 'results',
+  'findings', (SELECT coalesce(jsonb_agg(jsonb_build_object('id', f -> 'id', 'severity', f -> 'severity', 'needsReason', f -> 'needsReason')), '[]')
+               FROM jsonb_array_elements(${outcomes.outcome} -> 'findings') f),
+  'lines', '[]'::jsonb, 'conformity', '[]'::jsonb, 'picture', '{}'::jsonb)`;
+
+/**
+ * Runs with their newest outcome: these runs, or those of specimens, samples or placements.
+ * @param options.method of one method only
+ * @param options.light without readings, setup and working: for the many tests of a series
+ */
 export async function runViews(
   db: Queryable,
   subject: {
@@ -89,6 +103,7 @@ export async function runViews(
     sampleIds?: readonly string[];
     placementIds?: readonly string[];
   },
+  { light = false, method }: { light?: boolean; method?: string } = {},
 ): Promise<RunView[]> {
   const { runIds, specimenIds, sampleIds, placementIds } = subject;
   const asked: [AnyPgColumn, readonly string[] | undefined][] = [
@@ -97,32 +112,45 @@ export async function runViews(
     [runs.sampleId, sampleIds],
     [runs.placementId, placementIds],
   ];
-  const [filter] = asked.flatMap(([column, ids]) => (ids?.length ? [inArray(column, [...ids])] : []));
+  const [filter] = asked.flatMap(([column, ids]) => (ids?.length ? [anyOf(column, ids)] : []));
   if (!filter) return [];
   const found = await db
     .select({ run: runs, by: people.name })
     .from(runs)
     .leftJoin(people, eq(people.id, runs.completedBy))
-    .where(filter)
+    .where(and(filter, method ? eq(runs.method, method) : undefined))
     .orderBy(asc(runs.method), asc(runs.attempt));
   if (found.length === 0) return [];
   const ids = found.map(({ run }) => run.id);
-  const newest = await db
-    .selectDistinctOn([outcomes.runId])
-    .from(outcomes)
-    .where(inArray(outcomes.runId, ids))
-    .orderBy(outcomes.runId, desc(outcomes.seq));
+  const own = { id: outcomes.id, runId: outcomes.runId };
+  const newest = light
+    ? await db
+        .selectDistinctOn([outcomes.runId], { ...own, outcome: SLIM, input: NOTHING, setup: NOTHING })
+        .from(outcomes)
+        .where(anyOf(outcomes.runId, ids))
+        .orderBy(outcomes.runId, desc(outcomes.seq))
+    : await db
+        .selectDistinctOn([outcomes.runId], {
+          ...own,
+          outcome: outcomes.outcome,
+          input: outcomes.input,
+          setup: outcomes.setup,
+        })
+        .from(outcomes)
+        .where(anyOf(outcomes.runId, ids))
+        .orderBy(outcomes.runId, desc(outcomes.seq));
   const byRun = new Map(newest.map((row) => [row.runId, row]));
   const signed = await db
     .select({ outcomeId: reportOutcomes.outcomeId })
     .from(reportOutcomes)
     .innerJoin(reports, and(eq(reports.id, reportOutcomes.reportId), eq(reports.state, 'signed')))
-    .where(inArray(reportOutcomes.runId, ids));
+    .where(anyOf(reportOutcomes.runId, ids));
   const released = new Set(signed.map(({ outcomeId }) => outcomeId));
   const reasons = await reasonsOf(db, ids);
+  const reasonsBy = groupBy(reasons, ({ runId }) => runId);
   const views = found.map(({ run, by }) => {
     const last = byRun.get(run.id);
-    const own = reasons.filter((reason) => reason.runId === run.id);
+    const own = reasonsBy.get(run.id) ?? [];
     const accepted = new Set(own.filter((reason) => reason.acceptedByName).map((reason) => reason.findingId));
     const asked = (last?.outcome.findings ?? []).filter((found) => found.needsReason).map(({ id }) => id);
     return {
@@ -175,7 +203,7 @@ async function reasonsOf(
     .from(runReasons)
     .leftJoin(people, eq(people.id, runReasons.by))
     .leftJoin(acceptor, eq(acceptor.reasonId, runReasons.id))
-    .where(inArray(runReasons.runId, [...runIds]))
+    .where(anyOf(runReasons.runId, runIds))
     .orderBy(asc(runReasons.at));
 }
 
@@ -203,12 +231,16 @@ export interface SpecimenView {
 }
 
 /** Specimens of samples, with the run that broke them and whether they were discarded. */
-export async function specimenViews(db: Queryable, sampleIds: readonly string[]): Promise<SpecimenView[]> {
+export async function specimenViews(
+  db: Queryable,
+  sampleIds: readonly string[],
+  options: { light?: boolean } = {},
+): Promise<SpecimenView[]> {
   if (sampleIds.length === 0) return [];
   const rows = await db
     .select()
     .from(specimens)
-    .where(inArray(specimens.sampleId, [...sampleIds]))
+    .where(anyOf(specimens.sampleId, sampleIds))
     .orderBy(asc(specimens.label));
   if (rows.length === 0) return [];
   const ids = rows.map(({ id }) => id);
@@ -223,27 +255,27 @@ export async function specimenViews(db: Queryable, sampleIds: readonly string[])
     .innerJoin(people, eq(people.id, specimenEvents.personId))
     .where(
       and(
-        inArray(specimenEvents.specimenId, ids),
+        anyOf(specimenEvents.specimenId, ids),
         inArray(specimenEvents.kind, ['discarded', 'discard taken back', 'left out', 'taken back in']),
       ),
     )
     .orderBy(asc(specimenEvents.at), asc(specimenEvents.savedAt));
-  const views = await runViews(db, { specimenIds: ids });
+  const views = groupBy(await runViews(db, { specimenIds: ids }, options), ({ specimenId }) => specimenId);
+  const saidBy = groupBy(said, ({ specimenId }) => specimenId);
   return rows.map((row) => ({
     ...row,
-    discarded: noteOf(lastOf(said, row.id, ['discarded', 'discard taken back']), 'discarded'),
-    leftOut: evidenceOf(lastOf(said, row.id, ['left out', 'taken back in'])),
-    ...runsOf(views.filter(({ specimenId }) => specimenId === row.id)),
+    discarded: noteOf(lastOf(saidBy.get(row.id), ['discarded', 'discard taken back']), 'discarded'),
+    leftOut: evidenceOf(lastOf(saidBy.get(row.id), ['left out', 'taken back in'])),
+    ...runsOf(views.get(row.id) ?? []),
   }));
 }
 
 /** The last word on a specimen among words that take one another back. */
-function lastOf<T extends { specimenId: string; kind: string }>(
-  said: readonly T[],
-  specimenId: string,
+function lastOf<T extends { kind: string }>(
+  said: readonly T[] = [],
   kinds: readonly T['kind'][],
 ): T | undefined {
-  return said.filter((each) => each.specimenId === specimenId && kinds.includes(each.kind)).at(-1);
+  return said.filter((each) => kinds.includes(each.kind)).at(-1);
 }
 
 function noteOf(last: { kind: string; note: string } | undefined, kind: string): string | null {

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNull, lt } from 'drizzle-orm';
 import { hardeningHours, padFor } from '@/core/ends';
 import { findMethod } from '@/core/methods';
 import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
@@ -26,6 +26,8 @@ import { specifiedFor } from '../specified';
 import type { Actor } from '../use-case';
 
 const AHEAD_MS = 4 * 86_400_000;
+/** Specimens listed at once, by when their windows close: more cannot be made ready in these days. */
+const SHOWN_SPECIMENS = 160;
 const PAST_MS = 2 * 86_400_000;
 const HOUR = 3_600_000;
 const SHOWN = 30;
@@ -44,8 +46,16 @@ export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
     .innerJoin(mixes, eq(mixes.id, placements.mixId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
     .leftJoin(endBatchSpecimens, eq(endBatchSpecimens.specimenId, specimens.id))
-    .where(and(isNull(specimens.testedAt), lt(specimens.opensAt, new Date(now.getTime() + AHEAD_MS))))
-    .orderBy(asc(specimens.closesAt), asc(specimens.label));
+    .where(
+      and(
+        isNull(specimens.testedAt),
+        isNull(specimens.discardedAt),
+        lt(specimens.opensAt, new Date(now.getTime() + AHEAD_MS)),
+        gte(specimens.closesAt, new Date(now.getTime() - PAST_MS)),
+      ),
+    )
+    .orderBy(asc(specimens.closesAt), asc(specimens.label))
+    .limit(SHOWN_SPECIMENS);
   const limits = await limitsNow(db);
   return rows.flatMap(({ specimen, mix, job, batch }) => {
     const { opensAt, closesAt, size } = specimen;

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
 import { type ExportRow, RECORD_FORMAT, RECORD_VERSION, type RunRecord } from '@/core/interchange';
@@ -6,7 +6,7 @@ import { findMethod } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { jobs, mixes, people, placements, samples, specimens } from '@/db/schema';
 import { NotFound } from '../errors';
-import { readableJobs } from '../scope';
+import { anyOf, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { type RunView, runViews } from './dossier';
 
@@ -35,12 +35,13 @@ export async function exportRecords(
       ? await db
           .select()
           .from(specimens)
-          .where(inArray(specimens.sampleId, sampleIds))
+          .where(anyOf(specimens.sampleId, sampleIds))
           .orderBy(asc(specimens.label))
       : [];
   const views = await runViews(
     db,
     method.runOn === 'specimen' ? { specimenIds: owned.map(({ id }) => id) } : { sampleIds },
+    { method: method.id },
   );
   const usable = views.filter(
     (view) =>
@@ -49,10 +50,12 @@ export async function exportRecords(
       view.outcome !== null &&
       (actor.role !== 'client' || view.released),
   );
+  const ownedBy = new Map(owned.map((each) => [each.id, each]));
+  const placeBy = new Map(places.map((each) => [each.sample.id, each]));
   return usable
     .map((view) => {
-      const specimen = owned.find(({ id }) => id === view.specimenId);
-      const place = places.find(({ sample }) => sample.id === (specimen?.sampleId ?? view.sampleId));
+      const specimen = view.specimenId ? ownedBy.get(view.specimenId) : undefined;
+      const place = placeBy.get(specimen?.sampleId ?? view.sampleId ?? '');
       if (!place) return undefined;
       return { system: place.job.system, record: recordOf(view, place, specimen) };
     })

@@ -60,7 +60,39 @@ export async function jobDetail(db: Queryable, actor: Actor, jobId: string) {
   return { job, mixes: ownMixes, placements: ownPlacements, samples: ownSamples };
 }
 
-/** Placements of the last days on all jobs, for the field to choose from. */
+/** Jobs with their mixes by name, for choosing where something is placed. */
+export async function jobsToPlace(db: Queryable, actor: Actor) {
+  const rows = await db
+    .select({
+      id: jobs.id,
+      number: jobs.number,
+      name: jobs.name,
+      zone: jobs.zone,
+      mixId: mixes.id,
+      code: mixes.code,
+      version: mixes.version,
+      title: mixes.title,
+    })
+    .from(jobs)
+    .leftJoin(mixes, eq(mixes.jobId, jobs.id))
+    .where(readableJobs(db, actor))
+    .orderBy(asc(jobs.number), asc(mixes.code), desc(mixes.version));
+  const found = new Map<
+    string,
+    { id: string; name: string; zone: string; mixes: { id: string; name: string }[] }
+  >();
+  for (const { id, number, name, zone, mixId, code, version, title } of rows) {
+    const job = found.get(id) ?? { id, name: `${number} ${name}`, zone, mixes: [] };
+    if (mixId) job.mixes.push({ id: mixId, name: `${code} v${version}, ${title}` });
+    found.set(id, job);
+  }
+  return [...found.values()];
+}
+
+/** Placements listed at once; a busy laboratory's others are reached through their jobs. */
+const PLACEMENTS_SHOWN = 24;
+
+/** Placements of the last days on all jobs, the nearest to now first, for the field to choose from. */
 export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
   const rows = await db
     .select({ placement: placements, mix: mixes, job: jobs })
@@ -73,7 +105,10 @@ export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
         sql`${placements.placedAt} between ${new Date(now.getTime() - 2 * 86_400_000).toISOString()}::timestamptz and ${new Date(now.getTime() + 2 * 86_400_000).toISOString()}::timestamptz`,
       ),
     )
-    .orderBy(desc(placements.placedAt));
+    .orderBy(sql`abs(extract(epoch from ${placements.placedAt} - ${now.toISOString()}::timestamptz))`)
+    .limit(PLACEMENTS_SHOWN + 1);
+  const more = rows.length > PLACEMENTS_SHOWN;
+  rows.splice(PLACEMENTS_SHOWN);
   const taken =
     rows.length === 0
       ? []
@@ -93,7 +128,13 @@ export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
             ),
           )
           .orderBy(asc(samples.number));
-  return rows.map((row) => ({ ...row, samples: taken.filter((s) => s.placementId === row.placement.id) }));
+  return {
+    more,
+    placements: rows.map((row) => ({
+      ...row,
+      samples: taken.filter((s) => s.placementId === row.placement.id),
+    })),
+  };
 }
 
 /** The zone that most jobs lie in: what belongs to the laboratory and to no job is shown in it. */

@@ -1,21 +1,41 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, ilike, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
+import { readInstant } from '@/core/quantity';
 import type { ReportContent } from '@/core/report';
 import type { Database, Queryable } from '@/db/client';
 import { amendments, jobs, people, reports, samples } from '@/db/schema';
+import { isId } from '../http';
 import { composeReport, contentMark } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
-import { present, readableJobs } from '../scope';
+import { likeWords, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 
 function visible(db: Queryable, actor: Actor) {
   return and(readableJobs(db, actor), actor.role === 'client' ? eq(reports.state, 'signed') : undefined);
 }
 
-/** Reports a person may read, newest first. */
-export async function reportList(db: Queryable, actor: Actor) {
-  return db
+/** Reports read at once. */
+const REPORTS_SHOWN = 60;
+
+/**
+ * Reports a person may read, newest first, a page at a time. Each page begins where the one before ended, so that the
+ * thousandth costs what the first does.
+ * @param before where the page before ended, as `next` said it
+ * @param words a part of the report's number, when one is looked for
+ */
+export async function reportList(
+  db: Queryable,
+  actor: Actor,
+  { before, words = '' }: { before?: string | undefined; words?: string | undefined } = {},
+) {
+  const [at = '', id = ''] = (before ?? '').split('_');
+  const read = readInstant(at);
+  const from =
+    read.ok && isId(id)
+      ? sql`(${reports.preparedAt}, ${reports.id}) < (${at}::timestamptz, ${id}::uuid)`
+      : undefined;
+  const found = await db
     .select({
       id: reports.id,
       number: reports.number,
@@ -33,8 +53,15 @@ export async function reportList(db: Queryable, actor: Actor) {
     .innerJoin(jobs, eq(jobs.id, reports.jobId))
     .innerJoin(samples, eq(samples.id, reports.sampleId))
     .leftJoin(people, eq(people.id, reports.signedBy))
-    .where(visible(db, actor))
-    .orderBy(desc(reports.preparedAt), desc(reports.revision));
+    .where(and(visible(db, actor), from, words.trim() ? ilike(reports.number, likeWords(words)) : undefined))
+    .orderBy(desc(reports.preparedAt), desc(reports.id))
+    .limit(REPORTS_SHOWN + 1);
+  const rows = found.slice(0, REPORTS_SHOWN);
+  const last = rows.at(-1);
+  return {
+    rows,
+    next: found.length > REPORTS_SHOWN && last ? `${last.preparedAt.toISOString()}_${last.id}` : null,
+  };
 }
 
 /** One report: signed as it was frozen, a draft as it stands now with what hinders signing it. */

@@ -1,10 +1,11 @@
-import { asc, eq } from 'drizzle-orm';
-import { findMethod } from '@/core/methods';
+import { asc, eq, inArray } from 'drizzle-orm';
+import { DateTime } from 'luxon';
+import { fieldsOf, findMethod } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { amendments, attachments, people, readings, reportOutcomes, reports } from '@/db/schema';
 import { NotFound } from '../errors';
-import { currentReadings, inputOf } from '../readings';
-import { runPlace, runSetup } from '../run-setup';
+import { currentReadingsOf, inputOf } from '../readings';
+import { equipmentFacts, type RunPlace, runPlaces, runSetup } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 import { curvesOf } from './curves';
@@ -12,27 +13,83 @@ import { runViews, sampleDossier } from './dossier';
 
 /** Everything a run sheet needs. Staff only: clients read reports. */
 export async function runSheet(db: Queryable, actor: Actor, runId: string, now: Date) {
+  const [sheet] = await runSheets(db, actor, [runId], now);
+  if (!sheet) throw new NotFound('This run');
+  return sheet;
+}
+
+/** The sheets of several runs, asked for together: the runs of a sample stand on one page. */
+export async function runSheets(db: Queryable, actor: Actor, runIds: readonly string[], now: Date) {
   staffOnly(actor);
-  const place = await runPlace(db, runId);
-  const method = findMethod(place.run.method);
-  if (!method) throw new NotFound('This run');
-  const current = await currentReadings(db, runId);
-  const input = inputOf(method, place.job.system, current);
-  const { system, ...setup } = await runSetup(db, place, input, now, {
-    forChoosing: true,
-    by: actor.id,
-    current,
-  });
-  // Only a specimen belongs to a set; the tests of fresh concrete need nothing of their sample's dossier.
-  const sets = place.specimen && place.sample ? (await sampleDossier(db, actor, place.sample.id)).sets : [];
-  const own = sets.find(({ specimens }) => specimens.some(({ id }) => id === place.specimen?.id));
-  const curves = await curvesOf(
-    db,
-    (own?.specimens ?? []).flatMap(({ run }) => (run ? [run.id] : [])),
-  );
-  const [view] = await runViews(db, { runIds: [runId] });
-  const history = await db
+  const places = await runPlaces(db, runIds);
+  const inForce = await currentReadingsOf(db, runIds);
+  const views = await runViews(db, { runIds });
+  const histories = await historyOf(db, runIds);
+  const files = await filesOf(db, runIds);
+  const locks = await locksOf(db, runIds);
+  const equipment = runIds.length > 1 ? await sharedEquipment(db, places, inForce, now) : undefined;
+  const sheets = [];
+  for (const runId of runIds) {
+    const place = places.find(({ run }) => run.id === runId);
+    const method = place && findMethod(place.run.method);
+    if (!place || !method) throw new NotFound('This run');
+    const current = inForce.get(runId) ?? [];
+    const input = inputOf(method, place.job.system, current);
+    const { system, ...setup } = await runSetup(db, place, input, now, {
+      forChoosing: true,
+      by: actor.id,
+      current,
+      ...(equipment ? { equipment } : {}),
+    });
+    // Only a specimen belongs to a set; the tests of fresh concrete need nothing of their sample's dossier.
+    const sets = place.specimen && place.sample ? (await sampleDossier(db, actor, place.sample.id)).sets : [];
+    const own = sets.find(({ specimens }) => specimens.some(({ id }) => id === place.specimen?.id));
+    const companions = (own?.specimens ?? []).flatMap(({ run }) => (run ? [run.id] : []));
+    sheets.push({
+      run: place.run,
+      job: place.job,
+      mix: place.mix,
+      sample: place.sample,
+      placement: place.placement,
+      specimen: place.specimen,
+      batch: setup.batch?.label ?? null,
+      system,
+      setup,
+      readings: current.map(({ field, text, seq }) => ({ field, text, seq })),
+      history: histories.filter((each) => each.runId === runId),
+      files: files.filter((each) => each.runId === runId),
+      view: views.find(({ id }) => id === runId) ?? null,
+      sets,
+      curves: companions.length > 0 ? await curvesOf(db, companions) : [],
+      lock: locks.get(runId) ?? null,
+    });
+  }
+  return sheets;
+}
+
+/** Every piece of equipment that one of these runs could choose, as it stands today. */
+async function sharedEquipment(
+  db: Queryable,
+  places: readonly RunPlace[],
+  inForce: ReadonlyMap<string, readonly { readonly field: string; readonly text: string | null }[]>,
+  now: Date,
+) {
+  const [first] = places;
+  if (!first) return undefined;
+  const fields = places.flatMap(({ run }) => fieldsOf(findMethod(run.method)?.Input ?? Object));
+  const kinds = fields.flatMap((field) => (field.kind === 'equipment' ? [field.equipmentKind] : []));
+  const names = new Set(fields.flatMap((field) => (field.kind === 'equipment' ? [field.name] : [])));
+  const numbers = [...inForce.values()]
+    .flat()
+    .flatMap(({ field, text }) => (names.has(field) && text ? [text] : []));
+  const day = DateTime.fromJSDate(now, { zone: first.job.zone }).toISODate() ?? '';
+  return equipmentFacts(db, day, { kinds: [...new Set(kinds)], numbers: [...new Set(numbers)] });
+}
+
+async function historyOf(db: Queryable, runIds: readonly string[]) {
+  return db
     .select({
+      runId: readings.runId,
       seq: readings.seq,
       field: readings.field,
       text: readings.text,
@@ -42,10 +99,14 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
     })
     .from(readings)
     .innerJoin(people, eq(people.id, readings.by))
-    .where(eq(readings.runId, runId))
+    .where(inArray(readings.runId, [...runIds]))
     .orderBy(asc(readings.seq));
-  const files = await db
+}
+
+async function filesOf(db: Queryable, runIds: readonly string[]) {
+  return db
     .select({
+      runId: attachments.runId,
       id: attachments.id,
       name: attachments.name,
       mime: attachments.mime,
@@ -53,32 +114,15 @@ export async function runSheet(db: Queryable, actor: Actor, runId: string, now: 
       at: attachments.at,
     })
     .from(attachments)
-    .where(eq(attachments.runId, runId))
+    .where(inArray(attachments.runId, [...runIds]))
     .orderBy(asc(attachments.at));
-  return {
-    run: place.run,
-    job: place.job,
-    mix: place.mix,
-    sample: place.sample,
-    placement: place.placement,
-    specimen: place.specimen,
-    batch: setup.batch?.label ?? null,
-    system,
-    setup,
-    readings: current.map(({ field, text, seq }) => ({ field, text, seq })),
-    history,
-    files,
-    view: view ?? null,
-    sets,
-    curves,
-    lock: await lockOf(db, runId),
-  };
 }
 
-/** The signed report that rests on a run, and the amendment open on it if there is one. */
-async function lockOf(db: Queryable, runId: string) {
+/** The signed report that rests on each run, and the amendment open on it if there is one. */
+async function locksOf(db: Queryable, runIds: readonly string[]) {
   const signed = await db
     .select({
+      runId: reportOutcomes.runId,
       id: reports.id,
       number: reports.number,
       revision: reports.revision,
@@ -86,10 +130,25 @@ async function lockOf(db: Queryable, runId: string) {
     })
     .from(reportOutcomes)
     .innerJoin(reports, eq(reports.id, reportOutcomes.reportId))
-    .where(eq(reportOutcomes.runId, runId));
+    .where(inArray(reportOutcomes.runId, [...runIds]));
   const replaced = new Set(signed.map(({ replacesId }) => replacesId));
-  const report = signed.find(({ id }) => !replaced.has(id));
-  if (!report) return null;
-  const [amendment] = await db.select().from(amendments).where(eq(amendments.reportId, report.id));
-  return { report, amendment: amendment ?? null };
+  const standing = signed.filter(({ id }) => !replaced.has(id));
+  const opened =
+    standing.length === 0
+      ? []
+      : await db
+          .select()
+          .from(amendments)
+          .where(
+            inArray(
+              amendments.reportId,
+              standing.map(({ id }) => id),
+            ),
+          );
+  return new Map(
+    standing.map(({ runId, ...report }) => [
+      runId,
+      { report, amendment: opened.find(({ reportId }) => reportId === report.id) ?? null },
+    ]),
+  );
 }

@@ -15,8 +15,9 @@ import {
   runs,
   samples,
 } from '@/db/schema';
+import { groupBy } from '../group-by';
 import { limitChangesAt } from '../run-setup';
-import { present, readableJobs } from '../scope';
+import { anyOf, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { type AgeSet, ageSets, specimenViews, withoutUnreleased } from './dossier';
 
@@ -67,20 +68,16 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
   const all = await specimenViews(
     db,
     taken.map(({ sample }) => sample.id),
+    { light: true },
   );
   const releasedOnly = actor.role === 'client';
-  const views = releasedOnly ? withoutUnreleased(all) : all;
+  const views = groupBy(releasedOnly ? withoutUnreleased(all) : all, ({ sampleId }) => sampleId);
   const uncertified = await uncertifiedSamples(
     db,
     taken.map(({ sample }) => sample.id),
   );
   const rows = taken.flatMap(({ sample, element }): SeriesRow[] => {
-    const sets = ageSets(
-      views.filter((view) => view.sampleId === sample.id),
-      job,
-      mix,
-      limits,
-    );
+    const sets = ageSets(views.get(sample.id) ?? [], job, mix, limits);
     const set = sets.find((each) => each.designated && each.cure === 'standard');
     if (!set) return [];
     const young = sets.find(
@@ -146,18 +143,42 @@ async function uncertifiedSamples(
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
-    .where(and(inArray(runs.sampleId, [...sampleIds]), inArray(runs.method, ['sampling', 'moulding'])))
+    .where(and(anyOf(runs.sampleId, sampleIds), inArray(runs.method, ['sampling', 'moulding'])))
     .orderBy(outcomes.runId, desc(outcomes.seq));
   return new Set(newest.filter(({ uncertified }) => uncertified).map(({ sampleId }) => sampleId));
 }
 
-/** Every mix a person may read, with how it stands. */
-export async function allSeries(db: Queryable, actor: Actor): Promise<MixSeries[]> {
+/** Mixes shown at once. */
+const MIXES_SHOWN = 6;
+
+/**
+ * The mixes a person may read, those placed last first, with how each stands: a page of them.
+ * @param page from 0
+ */
+export async function seriesPage(
+  db: Queryable,
+  actor: Actor,
+  page: number,
+): Promise<{ readonly series: readonly MixSeries[]; readonly count: number; readonly pages: number }> {
   const found = await db
-    .select({ id: mixes.id })
+    .select({
+      id: mixes.id,
+      count: sql<number>`(count(*) over ())::int`,
+    })
     .from(mixes)
     .innerJoin(jobs, eq(jobs.id, mixes.jobId))
     .where(readableJobs(db, actor))
-    .orderBy(asc(jobs.number), asc(mixes.code), asc(mixes.version));
-  return Promise.all(found.map(({ id }) => mixSeries(db, actor, id)));
+    .orderBy(
+      sql`(select max(p.placed_at) from placements p where p.mix_id = ${mixes.id}) desc nulls last`,
+      asc(jobs.number),
+      asc(mixes.code),
+      asc(mixes.version),
+    )
+    .limit(MIXES_SHOWN)
+    .offset(page * MIXES_SHOWN);
+  const series: MixSeries[] = [];
+  // One after the other: what others ask for meanwhile comes in between.
+  for (const { id } of found) series.push(await mixSeries(db, actor, id));
+  const count = found[0]?.count ?? 0;
+  return { series, count, pages: Math.ceil(count / MIXES_SHOWN) };
 }

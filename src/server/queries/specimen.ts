@@ -3,7 +3,7 @@ import { alias } from 'drizzle-orm/pg-core';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Queryable } from '@/db/client';
 import { handovers, jobs, people, placements, samples, specimenEvents, specimens } from '@/db/schema';
-import { present, readableJobs, staffOnly } from '../scope';
+import { likeWords, present, readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 import { sampleDossier, specimenViews } from './dossier';
 
@@ -45,7 +45,7 @@ export interface Hit {
 export async function search(db: Queryable, actor: Actor, words: string): Promise<Hit[]> {
   const wanted = words.trim();
   if (wanted === '') return [];
-  const like = `%${wanted.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+  const like = likeWords(wanted);
   const scope = readableJobs(db, actor);
   const ownSpecimens =
     actor.role === 'client'

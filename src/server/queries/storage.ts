@@ -5,6 +5,7 @@ import { exact, plainOf } from '@/core/quantity';
 import { type DutyReading, dutiesOf, limeFor, readDuty } from '@/core/storage';
 import type { Queryable } from '@/db/client';
 import { people, storageDuties, storages } from '@/db/schema';
+import { groupBy } from '../group-by';
 import { measureWords } from '../reports/content';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
@@ -18,6 +19,8 @@ export interface StorageView {
   readonly rows: number;
   readonly columns: number;
   readonly volume: string | null;
+  /** How many specimens stand in it; of very many not all are listed. */
+  readonly count: number;
   /** Lime that saturates its water, in words. */
   readonly lime: string | null;
   readonly duties: readonly (DutyReading & { readonly byName: string | null; readonly note: string })[];
@@ -57,24 +60,44 @@ async function dutiesBy(db: Queryable, limits: Limits, now: Date) {
     });
 }
 
+/** Specimens without a place of their own that are listed of one tank or room. */
+const UNPLACED = 40;
+
+/** What can be shown of a tank: one for each place, and some of those that have none. */
+function listed<T extends { readonly position: string | null }>(own: readonly T[], places: number): T[] {
+  const placed = new Map(
+    own.flatMap((each) => (each.position === null ? [] : [[each.position, each] as const])),
+  );
+  return [
+    ...[...placed.values()].slice(0, places),
+    ...own.filter(({ position }) => position === null).slice(0, UNPLACED),
+  ];
+}
+
 /** The tanks and rooms: what stands in each, and how its duties stand. */
 export async function storageList(db: Queryable, actor: Actor, now: Date): Promise<StorageView[]> {
   staffOnly(actor);
   const limits = await limitsNow(db);
   const all = await db.select().from(storages).orderBy(asc(storages.name));
   const duties = await dutiesBy(db, limits, now);
-  const here = all.length > 0 ? await standing(db) : [];
+  const here = groupBy(all.length > 0 ? await standing(db) : [], ({ storageId }) => storageId);
   return all.map((storage) => {
     const water = setupMeasure(storage.volume ?? undefined, 'volume', 'gal');
     const lime = water ? limeFor(exact(water), 'US', limits) : null;
+    const own = (here.get(storage.id) ?? []).toSorted((a, b) => a.label.localeCompare(b.label));
     return {
       ...storage,
+      count: own.length,
       lime: lime ? plainOf(lime.mass.toDecimalPlaces(0), lime.unit) : null,
       duties: duties(storage),
-      specimens: here
-        .filter(({ storageId }) => storageId === storage.id)
-        .map(({ specimenId, label, position, since }) => ({ id: specimenId, label, position, since }))
-        .toSorted((a, b) => a.label.localeCompare(b.label)),
+      specimens: listed(own, storage.rows * storage.columns).map(
+        ({ specimenId, label, position, since }) => ({
+          id: specimenId,
+          label,
+          position,
+          since,
+        }),
+      ),
     };
   });
 }

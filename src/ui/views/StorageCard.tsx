@@ -12,6 +12,7 @@ interface Storage {
   readonly kind: 'tank' | 'room';
   readonly rows: number;
   readonly columns: number;
+  readonly count: number;
   readonly lime: string | null;
   readonly duties: readonly {
     readonly duty: Duty;
@@ -65,7 +66,7 @@ export function StorageCard({
       }
     >
       <Typography color="text.secondary" sx={{ mb: 1 }}>
-        {`${storage.kind === 'tank' ? 'Tank' : 'Moist room'}, ${storage.specimens.length} of ${storage.rows * storage.columns} places taken${storage.lime ? `; ${storage.lime} of lime saturate its water` : ''}.`}
+        {`${storage.kind === 'tank' ? 'Tank' : 'Moist room'}, ${storage.count} specimens, ${storage.rows * storage.columns} places${storage.lime ? `; ${storage.lime} of lime saturate its water` : ''}.`}
       </Typography>
       <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, mb: 2 }}>
         {storage.duties.map((each) => {

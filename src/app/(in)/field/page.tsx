@@ -5,11 +5,11 @@ import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
 import { boxedSets } from '@/server/queries/boxes';
 import { cardList } from '@/server/queries/gear';
-import { jobDetail, jobList, recentPlacements } from '@/server/queries/jobs';
+import { jobsToPlace, recentPlacements } from '@/server/queries/jobs';
 import { staffOnly } from '@/server/scope';
 import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
-import { LinkButton } from '@/ui/parts/LinkButton';
+import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { dayTime, fullDay, localInput } from '@/ui/time';
 import { Boxes } from '@/ui/views/Boxes';
 import { NewPlacement } from '@/ui/views/NewPlacement';
@@ -22,27 +22,21 @@ export default async function FieldPage() {
   await pageData(async () => staffOnly(actor));
   const db = database();
   const now = new Date();
-  const [placements, jobs] = await Promise.all([recentPlacements(db, actor, now), jobList(db, actor)]);
+  const [{ placements, more }, jobs] = await Promise.all([
+    recentPlacements(db, actor, now),
+    jobsToPlace(db, actor),
+  ]);
   const boxes = await boxedSets(db, actor, now);
   const due = (await cardList(db, actor, now.toISOString().slice(0, 10))).filter(
     ({ personId, state }) => personId === actor.id && (state === 'lapses soon' || state === 'lapsed'),
   );
-  const details = await Promise.all(jobs.map((job) => jobDetail(db, actor, job.id)));
   return (
     <Stack spacing={2} sx={{ maxWidth: 760 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
         <Typography variant="h1" sx={{ flexGrow: 1 }}>
           Field
         </Typography>
-        <NewPlacement
-          jobs={details.map(({ job, mixes }) => ({
-            id: job.id,
-            name: `${job.number} ${job.name}`,
-            zone: job.zone,
-            now: localInput(now, job.zone),
-            mixes: mixes.map((mix) => ({ id: mix.id, name: `${mix.code} v${mix.version}, ${mix.title}` })),
-          }))}
-        />
+        <NewPlacement jobs={jobs.map((job) => ({ ...job, now: localInput(now, job.zone) }))} />
       </Box>
       {due.map((card) => (
         <Alert key={card.id} severity={card.state === 'lapsed' ? 'error' : 'warning'}>
@@ -93,6 +87,11 @@ export default async function FieldPage() {
           </Card>
         ))
       )}
+      {more ? (
+        <Typography color="text.secondary">
+          The nearest in time are listed; all others are under <TextLink href="/jobs">their jobs</TextLink>.
+        </Typography>
+      ) : null}
     </Stack>
   );
 }

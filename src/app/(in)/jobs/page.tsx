@@ -1,10 +1,10 @@
-import { Box, Stack, Typography } from '@mui/material';
+import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { database } from '@/db/client';
 import { pageActor } from '@/server/page';
 import { jobList } from '@/server/queries/jobs';
-import { Card, Empty, Facts } from '@/ui/parts/Card';
-import { LinkButton } from '@/ui/parts/LinkButton';
+import { Card, Empty } from '@/ui/parts/Card';
+import { TextLink } from '@/ui/parts/LinkButton';
 import { NewJob } from '@/ui/views/NewJob';
 
 export const metadata: Metadata = { title: 'Jobs' };
@@ -29,26 +29,33 @@ export default async function JobsPage() {
           </Empty>
         </Card>
       ) : (
-        jobs.map((job) => (
-          <Card
-            key={job.id}
-            title={`${job.number}  ${job.name}`}
-            actions={
-              <LinkButton href={`/jobs/${job.id}`} variant="contained">
-                Open
-              </LinkButton>
-            }
-          >
-            <Facts
-              pairs={[
-                ['Owner', job.owner],
-                ['Place', `${job.location}, ${job.zone}`],
-                ['Units', job.system === 'US' ? 'inch-pound' : 'SI'],
-                ['So far', `${job.placements} placements, ${job.samples} samples`],
-              ]}
-            />
-          </Card>
-        ))
+        <Card>
+          <Box sx={{ overflowX: 'auto' }}>
+            <Table size="small">
+              <TableHead>
+                <TableRow>
+                  {['Job', 'Owner', 'Place', 'Units', 'Placements', 'Samples'].map((word) => (
+                    <TableCell key={word}>{word}</TableCell>
+                  ))}
+                </TableRow>
+              </TableHead>
+              <TableBody>
+                {jobs.map((job) => (
+                  <TableRow key={job.id}>
+                    <TableCell>
+                      <TextLink href={`/jobs/${job.id}`}>{`${job.number}  ${job.name}`}</TextLink>
+                    </TableCell>
+                    <TableCell>{job.owner}</TableCell>
+                    <TableCell>{job.location}</TableCell>
+                    <TableCell>{job.system === 'US' ? 'inch-pound' : 'SI'}</TableCell>
+                    <TableCell className="mono">{job.placements}</TableCell>
+                    <TableCell className="mono">{job.samples}</TableCell>
+                  </TableRow>
+                ))}
+              </TableBody>
+            </Table>
+          </Box>
+        </Card>
       )}
     </Stack>
   );

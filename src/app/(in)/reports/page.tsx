@@ -1,22 +1,40 @@
-import { Stack, Typography } from '@mui/material';
+import { Box, Button, Stack, TextField, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { database } from '@/db/client';
 import { pageActor } from '@/server/page';
 import { reportList } from '@/server/queries/reports';
 import { Card, Empty } from '@/ui/parts/Card';
+import { TextLink } from '@/ui/parts/LinkButton';
 import { ReportGrid } from '@/ui/views/ReportGrid';
 
 export const metadata: Metadata = { title: 'Reports' };
 
-export default async function ReportsPage() {
+export default async function ReportsPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ before?: string; q?: string }>;
+}) {
   const actor = await pageActor();
-  const rows = await reportList(database(), actor);
+  const { before, q } = await searchParams;
+  const { rows, next } = await reportList(database(), actor, { before, words: q });
   return (
     <Stack spacing={2}>
-      <Typography variant="h1">Reports</Typography>
+      <Box component="form" sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography variant="h1" sx={{ flexGrow: 1 }}>
+          Reports
+        </Typography>
+        <TextField name="q" label="Number of a report" defaultValue={q ?? ''} />
+        <Button type="submit" variant="outlined">
+          Find
+        </Button>
+      </Box>
       <Card>
         {rows.length === 0 ? (
-          <Empty>No report yet. A report is prepared from a sample, and signed by a reviewer.</Empty>
+          <Empty>
+            {q
+              ? 'No report has such a number.'
+              : 'No report yet. A report is prepared from a sample, and signed by a reviewer.'}
+          </Empty>
         ) : (
           <ReportGrid
             rows={rows.map((row) => ({
@@ -31,6 +49,18 @@ export default async function ReportsPage() {
             }))}
           />
         )}
+        {next || before ? (
+          <Box component="nav" aria-label="Pages" sx={{ display: 'flex', gap: 2, mt: 1 }}>
+            {before ? <TextLink href="/reports">To the newest</TextLink> : null}
+            {next ? (
+              <TextLink
+                href={`/reports?before=${encodeURIComponent(next)}${q ? `&q=${encodeURIComponent(q)}` : ''}`}
+              >
+                Older ones
+              </TextLink>
+            ) : null}
+          </Box>
+        ) : null}
       </Card>
     </Stack>
   );

@@ -1,18 +1,20 @@
 import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { database } from '@/db/client';
-import { pageActor } from '@/server/page';
-import { allSeries } from '@/server/queries/series';
+import { pageActor, pageNumber } from '@/server/page';
+import { seriesPage } from '@/server/queries/series';
 import { measureWords } from '@/server/reports/content';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton } from '@/ui/parts/LinkButton';
+import { Pages } from '@/ui/parts/Pages';
 import { VerdictMark } from '@/ui/parts/Verdict';
 
 export const metadata: Metadata = { title: 'Verdicts' };
 
-export default async function VerdictsPage() {
+export default async function VerdictsPage({ searchParams }: { searchParams: Promise<{ page?: string }> }) {
   const actor = await pageActor();
-  const all = await allSeries(database(), actor);
+  const page = pageNumber((await searchParams).page);
+  const { series: all, count, pages } = await seriesPage(database(), actor, page);
   return (
     <Stack spacing={2}>
       <Typography variant="h1">Verdicts</Typography>
@@ -52,6 +54,7 @@ export default async function VerdictsPage() {
           </Card>
         ))
       )}
+      <Pages page={page} pages={pages} words={`${count} mixes, those placed last first`} href="/verdicts" />
     </Stack>
   );
 }

@@ -5,7 +5,7 @@ import { Limits } from '@/core/limits';
 import { isCylinderSize, methodsFor } from '@/core/methods';
 import { mouldOf, mouldText } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { everyRun } from '@/server/queries/dossier';
 import { specimenDetail } from '@/server/queries/specimen';
@@ -28,7 +28,7 @@ export default async function BenchPage({
 }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const { specimen, dossier } = await pageData(() => specimenDetail(database(), actor, id));
+  const { specimen, dossier } = await pageData(() => specimenDetail(readingOnce(database()), actor, id));
   // One that was left whole by its first test is still to be broken.
   const open = everyRun(specimen).find((run) => run.state === 'open');
   if (open) redirect(`/runs/${open.id}`);

@@ -3,10 +3,10 @@ import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
 import { specimenClasses } from '@/core/moulds';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { fieldSample } from '@/server/queries/placement';
-import { runSheet } from '@/server/queries/run';
+import { runSheets } from '@/server/queries/run';
 import { measureWords } from '@/server/reports/content';
 import { FieldSample } from '@/ui/field/FieldSample';
 import { KeepForOffline } from '@/ui/field/KeepForOffline';
@@ -19,11 +19,16 @@ export const metadata: Metadata = { title: 'Field sample' };
 export default async function FieldSamplePage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const db = database();
+  const db = readingOnce(database());
   const now = new Date();
   const field = await pageData(() => fieldSample(db, actor, id));
   const { sample, placement, mix, job, load, limits } = field;
-  const sheets = await Promise.all(field.runs.map((run) => runSheet(db, actor, run.id, now)));
+  const sheets = await runSheets(
+    db,
+    actor,
+    field.runs.map((run) => run.id),
+    now,
+  );
   const asked = [
     mix.slump ? `slump ${mix.slumpKind === 'maximum' ? 'at most ' : ''}${measureWords(mix.slump)}` : '',
     mix.slumpClass ? `slump class ${mix.slumpClass}` : '',

@@ -1,6 +1,6 @@
 import { Alert, Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { AMENDMENT_CODES } from '@/server/actions/amendments';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { reportDetail } from '@/server/queries/reports';
@@ -15,7 +15,7 @@ export const metadata: Metadata = { title: 'Report' };
 export default async function ReportPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const report = await pageData(() => reportDetail(database(), actor, id));
+  const report = await pageData(() => reportDetail(readingOnce(database()), actor, id));
   const staff = actor.role !== 'client';
   return (
     <Stack spacing={2}>

@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods';
 import { ageText } from '@/core/windows';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { runSheet } from '@/server/queries/run';
 import { TextLink } from '@/ui/parts/LinkButton';
@@ -17,7 +17,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const id = pageId((await params).id);
   const actor = await pageActor();
   const now = new Date();
-  const sheet = await pageData(() => runSheet(database(), actor, id, now));
+  const sheet = await pageData(() => runSheet(readingOnce(database()), actor, id, now));
   const { specimen, sample, job, mix, placement } = sheet;
   const placementHref = `/placements/${placement.id}`;
   const canWrite = specimen || sheet.batch ? actor.role !== 'field' : true;

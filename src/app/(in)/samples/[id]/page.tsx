@@ -7,7 +7,7 @@ import { unitLabel } from '@/core/quantity';
 import { setName } from '@/core/report';
 import { ageText, windowState } from '@/core/windows';
 import { isReportable } from '@/core/working';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { sampleDossier } from '@/server/queries/dossier';
 import { measureWords } from '@/server/reports/content';
@@ -28,7 +28,7 @@ export const metadata: Metadata = { title: 'Sample' };
 export default async function SamplePage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const dossier = await pageData(() => sampleDossier(database(), actor, id));
+  const dossier = await pageData(() => sampleDossier(readingOnce(database()), actor, id));
   const { sample, placement, mix, job, limits } = dossier;
   const staff = actor.role !== 'client';
   const now = Date.now();

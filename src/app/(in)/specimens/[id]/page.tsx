@@ -16,7 +16,7 @@ import { mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { DUTY_FACTS } from '@/core/storage';
 import { ageText, durationText, windowState } from '@/core/windows';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { specimenDetail } from '@/server/queries/specimen';
 import { specimenHome } from '@/server/queries/storage';
@@ -36,7 +36,7 @@ export const metadata: Metadata = { title: 'Specimen' };
 export default async function SpecimenPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const db = database();
+  const db = readingOnce(database());
   const { specimen, dossier, events } = await pageData(() => specimenDetail(db, actor, id));
   const { storages, home, owed } = await specimenHome(db, actor, id, new Date());
   const { job, mix, placement, sample, limits } = dossier;

@@ -4,7 +4,7 @@ import { LOW_STRENGTH_STEPS, withinClass, withinTrend } from '@/core/acceptance'
 import { exact, withThousands } from '@/core/quantity';
 import { withinTest } from '@/core/statistics';
 import { ageText } from '@/core/windows';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import type { SpecimenView } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
@@ -19,11 +19,24 @@ import { WithinChart } from '@/ui/views/WithinChart';
 
 export const metadata: Metadata = { title: 'Verdicts of a mix' };
 
-export default async function MixVerdictPage({ params }: { params: Promise<{ id: string }> }) {
+/** Tests drawn, listed and gone into at once, the newest; every one of them counts in what is said above. */
+const DRAWN = 200;
+const LISTED = 60;
+const LOW_LISTED = 12;
+
+export default async function MixVerdictPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ all?: string }>;
+}) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const series = await pageData(() => mixSeries(database(), actor, id));
+  const series = await pageData(() => mixSeries(readingOnce(database()), actor, id));
   const { mix, job, rows, verdicts } = series;
+  const everyTest = (await searchParams).all === '1';
+  const listed = rows.slice(everyTest ? 0 : -LISTED);
   const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.pointIds.at(-1), verdict]));
   const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.pointIds[0], verdict]));
   const full = rows.filter(
@@ -68,7 +81,7 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
               unit={verdicts.unit}
               specified={Number(verdicts.specified)}
               floor={Number(verdicts.individualLimit)}
-              points={rows.map((row) => ({
+              points={rows.slice(-DRAWN).map((row) => ({
                 label: row.label,
                 day: dayTime(row.sampledAt, job.zone).slice(4, -6),
                 value: row.value === null ? null : Number(row.value),
@@ -136,7 +149,7 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
           </Card>
         </Stack>
       </Box>
-      {low.map((verdict) => {
+      {low.slice(-LOW_LISTED).map((verdict) => {
         const row = rows.find(({ id: rowId }) => rowId === verdict.pointIds[0]);
         return row && actor.role !== 'client' ? (
           <FollowUp
@@ -174,7 +187,7 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
               </TableRow>
             </TableHead>
             <TableBody>
-              {rows.toReversed().map((row) => {
+              {listed.toReversed().map((row) => {
                 const single = singleOf.get(row.id);
                 const average = windowOf.get(row.id);
                 return (
@@ -207,9 +220,20 @@ export default async function MixVerdictPage({ params }: { params: Promise<{ id:
             </TableBody>
           </Table>
         </Box>
+        {listed.length < rows.length ? (
+          <Typography sx={{ mt: 1 }}>
+            {`The newest ${listed.length} of ${rows.length}. `}
+            <TextLink href={`/verdicts/${mix.id}?all=1`}>All of them</TextLink>
+          </Typography>
+        ) : null}
         {verdicts.excluded.length > 0 ? (
           <Typography variant="body2" sx={{ mt: 1 }}>
-            {`Without a valid result, left out of the order: ${verdicts.excluded.map(({ label }) => label).join(', ')}.`}
+            {`Without a valid result, left out of the order: ${verdicts.excluded
+              .slice(-LISTED)
+              .map(({ label }) => label)
+              .join(
+                ', ',
+              )}${verdicts.excluded.length > LISTED ? `, and ${verdicts.excluded.length - LISTED} before` : ''}.`}
           </Typography>
         ) : null}
       </Card>
