@@ -40,7 +40,22 @@ function prepare(request) {
   request.headers['x-bricole-address'] = address;
 }
 
+/** Addresses that nothing can read: said here in words, before a server stumbles over them. */
+function isReadable(url) {
+  try {
+    const path = url.split('?')[0];
+    return !decodeURIComponent(path).includes('\0');
+  } catch {
+    return false;
+  }
+}
+
 const server = http.createServer((request, answer) => {
+  if (!isReadable(request.url ?? '/')) {
+    answer.writeHead(400, { 'content-type': 'application/json', 'cache-control': 'no-store' });
+    answer.end(JSON.stringify({ message: 'There is no such address: it cannot be read.' }));
+    return;
+  }
   prepare(request);
   proxy.web(request, answer, { target: target(request.url ?? '/') });
 });

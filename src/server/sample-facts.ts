@@ -1,10 +1,22 @@
 import { and, desc, eq, inArray, isNotNull, lt, ne } from 'drizzle-orm';
 import type { Stamps } from '@/core/clocks';
-import { fieldsOf, findMethod, type Outcome, type SampleFacts } from '@/core/methods';
+import { fieldsOf, findMethod, METHODS, type Outcome, type SampleFacts } from '@/core/methods';
 import { specimenClasses } from '@/core/moulds';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { jobs, outcomes, placements, readings, runs, samples, specimens } from '@/db/schema';
+import { anyOf } from './scope';
+
+/** The fields that stamp an event, of all methods: of everything that is read, only they are wanted here. */
+const STAMPING = [
+  ...new Set(
+    METHODS.flatMap((method) =>
+      fieldsOf(method.Input).flatMap((field) =>
+        field.kind === 'instant' && field.event ? [field.name] : [],
+      ),
+    ),
+  ),
+];
 
 /**
  * The stamps of the clocks of samples: the newest of every reading that stamps an event, over all runs of a sample; of a
@@ -26,8 +38,8 @@ export async function sampleEvents(
       attempt: runs.attempt,
     })
     .from(runs)
-    .leftJoin(readings, eq(readings.runId, runs.id))
-    .where(inArray(runs.sampleId, [...sampleIds]))
+    .leftJoin(readings, and(eq(readings.runId, runs.id), inArray(readings.field, STAMPING)))
+    .where(anyOf(runs.sampleId, sampleIds))
     .orderBy(runs.sampleId, runs.method, readings.field, desc(runs.attempt), desc(readings.seq));
   const runOf = (row: { sampleId: string | null; method: string }) => `${row.sampleId} ${row.method}`;
   const newest = new Map<string, number>();

@@ -1,15 +1,21 @@
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { positionIn, positionName } from '@/core/storage';
 import type { Queryable } from '@/db/client';
-import { specimenEvents, specimens, storages } from '@/db/schema';
+import { storages } from '@/db/schema';
 import { NotFound } from './errors';
 import { refuseFields, type Transaction } from './use-case';
 
-/** Events after which a specimen no longer stands where it stood. */
-const GONE = ['tested', 'lost'] as const;
+interface Standing extends Record<string, unknown> {
+  readonly specimenId: string;
+  readonly label: string;
+  readonly storageId: string;
+  readonly position: string | null;
+  readonly since: string;
+}
 
 /**
- * Where specimens stand now: the newest event that gave each a place, unless it has left since.
+ * Where specimens stand now: the newest event that gave each a place, unless it has left since. Those that are broken
+ * or thrown away are by far the most, and stand nowhere.
  * @param which those in one tank or room, or one specimen; absent: all
  */
 export async function standing(
@@ -17,50 +23,19 @@ export async function standing(
   which: { readonly storageId?: string; readonly specimenId?: string } = {},
 ) {
   const { storageId, specimenId } = which;
-  const newest = db
-    .selectDistinctOn([specimenEvents.specimenId], {
-      specimenId: specimenEvents.specimenId,
-      label: specimens.label,
-      kind: specimenEvents.kind,
-      storageId: specimenEvents.storageId,
-      position: specimenEvents.position,
-      at: specimenEvents.at,
-    })
-    .from(specimenEvents)
-    // Those that are broken or thrown away are by far the most, and stand nowhere.
-    .innerJoin(
-      specimens,
-      and(
-        eq(specimens.id, specimenEvents.specimenId),
-        isNull(specimens.testedAt),
-        isNull(specimens.discardedAt),
-      ),
-    )
-    .where(
-      and(
-        inArray(specimenEvents.kind, [
-          'final cure',
-          'initial cure',
-          'collected',
-          'received',
-          'quarantined',
-          ...GONE,
-        ]),
-        specimenId ? eq(specimenEvents.specimenId, specimenId) : undefined,
-      ),
-    )
-    .orderBy(specimenEvents.specimenId, desc(specimenEvents.at), desc(specimenEvents.savedAt))
-    .as('newest');
-  return db
-    .select({
-      specimenId: newest.specimenId,
-      label: newest.label,
-      storageId: newest.storageId,
-      position: newest.position,
-      since: newest.at,
-    })
-    .from(newest)
-    .where(and(eq(newest.kind, 'final cure'), storageId ? eq(newest.storageId, storageId) : undefined));
+  const { rows } = await db.execute<Standing>(sql`
+    SELECT s.id AS "specimenId", s.label, e.storage_id AS "storageId", e.position, e.at AS since
+    FROM specimens s
+    CROSS JOIN LATERAL (
+      SELECT kind, storage_id, position, at FROM specimen_events x
+      WHERE x.specimen_id = s.id
+        AND x.kind IN ('final cure', 'initial cure', 'collected', 'received', 'quarantined', 'tested', 'lost')
+      ORDER BY x.at DESC, x.saved_at DESC LIMIT 1
+    ) e
+    WHERE s.tested_at IS NULL AND s.discarded_at IS NULL AND e.kind = 'final cure'
+      ${specimenId ? sql`AND s.id = ${specimenId}` : sql``}
+      ${storageId ? sql`AND e.storage_id = ${storageId}` : sql``}`);
+  return rows.map((row) => ({ ...row, since: new Date(row.since) }));
 }
 
 /** The place a specimen goes to, checked: it is there, and nobody stands in it. */

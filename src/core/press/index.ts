@@ -1,5 +1,6 @@
 export * from './concrete-curve';
 export * from './dial';
+export * from './live-curve';
 export * from './protocol';
 export * from './record';
 export * from './scenarios';

@@ -19,6 +19,7 @@ ALTER TABLE "sign_ins" ADD CONSTRAINT "sign_ins_person_id_people_id_fk" FOREIGN 
 CREATE INDEX "sign_ins_at_index" ON "sign_ins" USING btree ("at");--> statement-breakpoint
 CREATE INDEX "sign_ins_email_at_index" ON "sign_ins" USING btree ("email","at");--> statement-breakpoint
 CREATE INDEX "specimens_waiting" ON "specimens" USING btree ("closes_at") WHERE tested_at IS NULL AND discarded_at IS NULL AND closes_at IS NOT NULL;--> statement-breakpoint
+CREATE INDEX "specimens_there" ON "specimens" USING btree ("id") WHERE tested_at IS NULL AND discarded_at IS NULL;--> statement-breakpoint
 CREATE INDEX "specimens_broken" ON "specimens" USING btree ("tested_at") WHERE tested_at IS NOT NULL;--> statement-breakpoint
 CREATE INDEX "specimens_label_words" ON "specimens" USING gin ("label" gin_trgm_ops);--> statement-breakpoint
 CREATE INDEX "reports_replaces_id_index" ON "reports" USING btree ("replaces_id");--> statement-breakpoint

@@ -249,6 +249,7 @@ export const specimens = pgTable(
     index('specimens_waiting')
       .on(table.closesAt)
       .where(sql`tested_at IS NULL AND discarded_at IS NULL AND closes_at IS NOT NULL`),
+    index('specimens_there').on(table.id).where(sql`tested_at IS NULL AND discarded_at IS NULL`),
     index('specimens_broken').on(table.testedAt).where(sql`tested_at IS NOT NULL`),
     index('specimens_label_words').using('gin', sql`${table.label} gin_trgm_ops`),
   ],

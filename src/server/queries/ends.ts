@@ -27,7 +27,7 @@ import type { Actor } from '../use-case';
 
 const AHEAD_MS = 4 * 86_400_000;
 /** Specimens listed at once, by when their windows close: more cannot be made ready in these days. */
-const SHOWN_SPECIMENS = 160;
+const SHOWN_SPECIMENS = 90;
 const PAST_MS = 2 * 86_400_000;
 const HOUR = 3_600_000;
 const SHOWN = 30;

@@ -90,7 +90,7 @@ export async function jobsToPlace(db: Queryable, actor: Actor) {
 }
 
 /** Placements listed at once; a busy laboratory's others are reached through their jobs. */
-const PLACEMENTS_SHOWN = 24;
+const PLACEMENTS_SHOWN = 12;
 
 /** Placements of the last days on all jobs, the nearest to now first, for the field to choose from. */
 export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {

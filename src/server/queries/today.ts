@@ -42,7 +42,7 @@ const DAY = 24 * HOUR;
 const AHEAD_MS = 48 * HOUR;
 const MISSED_MS = 45 * DAY;
 /** Sets of each part that are sent at once; `show` asks for more of one. */
-const SENT: Readonly<Record<DayPart, number>> = { open: 80, missed: 15, coming: 30, done: 15 };
+const SENT: Readonly<Record<DayPart, number>> = { open: 40, missed: 10, coming: 15, done: 10 };
 const SENT_WHEN_ASKED = 400;
 
 const PART: Readonly<Record<WindowState, DayPart>> = {

@@ -15,6 +15,7 @@ import type { System } from '@/core/quantity';
 import { ageText } from '@/core/windows';
 import { perform } from '../api';
 import { timeNow } from '../clock';
+import { AtNow } from '../parts/AtNow';
 import { Card } from '../parts/Card';
 import { LinkButton, TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
@@ -83,7 +84,6 @@ const OPENS: ReadonlySet<EventId> = new Set([
 export function FieldSample(props: Props) {
   const { runs: given, system, profile } = props;
   const limits = useMemo(() => new Limits(props.limitChanges, 0, profile), [props.limitChanges, profile]);
-  const now = useNow(props.now, 500);
   const [held, setHeld] = useState<ReadonlyMap<string, Run>>(new Map());
   const hold = useCallback((runId: string, run: Run) => setHeld((all) => new Map(all).set(runId, run)), []);
   useLive(props.placementId);
@@ -112,10 +112,14 @@ export function FieldSample(props: Props) {
       openRuns.has(places.get(event)?.runId ?? '') && isEventFor(event, props.made, profile),
     [places, openRuns, props.made, profile],
   );
-  const { live, done } = readClocks(stamps, now, limits, system, ({ to }) => planned(to), props.made);
+  const clocksAt = useCallback(
+    (now: number) => readClocks(stamps, now, limits, system, ({ to }) => planned(to), props.made),
+    [stamps, limits, system, planned, props.made],
+  );
+  // A clock that has ended says the same at any time.
+  const done = useMemo(() => clocksAt(0).done, [clocksAt]);
   const [sound, setSound] = useState(false);
   useEffect(() => setSound(alarmWanted()), []);
-  useAlarm(live, stamps, sound, now);
   const [open, setOpen] = useState<string | null>(null);
   const [undo, setUndo] = useState<{ event: EventId; until: number } | null>(null);
   const stampWords = JSON.stringify(stamps);
@@ -142,7 +146,10 @@ export function FieldSample(props: Props) {
         <RunHolder key={data.runId} data={data} now={props.now} onRun={hold} />
       ))}
       <Stack spacing={1.5}>
-        <OtherSamples {...props} now={now} limits={limits} />
+        <Alarm initial={props.now} clocksAt={clocksAt} stamps={stamps} sound={sound} />
+        <AtNow initial={props.now} everyMs={1000}>
+          {(now) => <OtherSamples {...props} now={now} limits={limits} />}
+        </AtNow>
         <Paper sx={{ px: 1.5, py: 1 }}>
           {props.specified.map((line) => (
             <Typography key={line} variant="body2">
@@ -172,25 +179,36 @@ export function FieldSample(props: Props) {
             </Button>
           </Box>
         </Paper>
-        <NextPress
-          event={event}
-          clock={live.find((reading) => reading.clock.to === event) ?? live[0]}
-          onPress={press}
-          others={EVENT_IDS.filter((each) => each !== event && planned(each) && stamps[each] === undefined)}
-          undo={
-            undo && undo.until > now
-              ? {
-                  event: undo.event,
-                  take: () => {
-                    stamp(undo.event, '');
-                    setUndo(null);
-                  },
+        <AtNow initial={props.now} everyMs={500}>
+          {(now) => {
+            const { live } = clocksAt(now);
+            return (
+              <NextPress
+                event={event}
+                clock={live.find((reading) => reading.clock.to === event) ?? live[0]}
+                onPress={press}
+                others={EVENT_IDS.filter(
+                  (each) => each !== event && planned(each) && stamps[each] === undefined,
+                )}
+                undo={
+                  undo && undo.until > now
+                    ? {
+                        event: undo.event,
+                        take: () => {
+                          stamp(undo.event, '');
+                          setUndo(null);
+                        },
+                      }
+                    : null
                 }
-              : null
-          }
-        />
+              />
+            );
+          }}
+        </AtNow>
         <Card title="Clocks">
-          <RunningClocks clocks={live} />
+          <AtNow initial={props.now} everyMs={500}>
+            {(now) => <RunningClocks clocks={clocksAt(now).live} />}
+          </AtNow>
         </Card>
         <Stack spacing={1} role="list" aria-label="Tests of this sample">
           {runs.map(({ title, data }) => (
@@ -244,7 +262,19 @@ function withStamps(data: RunSheetData, stamps: Stamps): RunSheetData {
 }
 
 /** Sounds when a clock begins to press, when it is over, and at the seconds of a lift. */
-function useAlarm(live: readonly ClockReading[], stamps: Stamps, sound: boolean, now: number): void {
+function Alarm({
+  initial,
+  clocksAt,
+  stamps,
+  sound,
+}: {
+  initial: number;
+  clocksAt: (now: number) => { readonly live: readonly ClockReading[] };
+  stamps: Stamps;
+  sound: boolean;
+}) {
+  const now = useNow(initial, 500);
+  const { live } = clocksAt(now);
   const told = useRef(new Map<string, string>());
   useEffect(() => {
     for (const { clock, state } of live) {
@@ -267,6 +297,7 @@ function useAlarm(live: readonly ClockReading[], stamps: Stamps, sound: boolean,
     if (passed > beeped.current && sound) signal(passed === LIFT_BEEPS.length ? 440 : 1320, 0.15);
     beeped.current = passed;
   }, [lifting, now, sound]);
+  return null;
 }
 
 function OtherSamples({ others, now, limits, system, placementId }: Props & { limits: Limits }) {

@@ -1,6 +1,13 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { loadIn, type PressView, PressWatch, type ReadingLine, type WatchRequest } from '@/core/press';
+import {
+  LiveCurve,
+  loadIn,
+  type PressView,
+  PressWatch,
+  type ReadingLine,
+  type WatchRequest,
+} from '@/core/press';
 
 /** Nothing new for this long: what stands on the screen is old. */
 const STALE_MS = 1500;
@@ -66,6 +73,7 @@ export function usePressFeed(
   const [state, setState] = useState<FeedState>(NOTHING);
   const watch = useRef<PressWatch | null>(null);
   const lines = useRef<ReadingLine[]>([]);
+  const curve = useRef(new LiveCurve(DRAWN));
   const held = useRef<FeedState>(NOTHING);
   const wanted = JSON.stringify(request);
 
@@ -79,6 +87,7 @@ export function usePressFeed(
   useEffect(() => {
     if (!machine) return;
     lines.current = [];
+    curve.current = new LiveCurve(DRAWN);
     held.current = NOTHING;
     const source = new EventSource(
       `/api/press/${encodeURIComponent(machine)}${from === null ? '' : `?from=${from}`}`,
@@ -95,7 +104,7 @@ export function usePressFeed(
         ...now,
         stale: Date.now() - heard > STALE_MS,
         view: watch.current?.view() ?? null,
-        curve: curveToo ? drawn(lines.current, unit) : shown.curve,
+        curve: curveToo ? curve.current.drawn() : shown.curve,
       }));
     };
     const soon = (): void => {
@@ -120,6 +129,7 @@ export function usePressFeed(
         register = peak;
         last = line;
         lines.current.push(line);
+        curve.current.take(line.t, loadIn(line.load, line.unit, unit));
         watch.current?.take(watched(line, unit));
       }
       held.current = {
@@ -151,6 +161,7 @@ export function usePressFeed(
   /** Forgets what came so far: another specimen is in. */
   const restart = useCallback(() => {
     lines.current = [];
+    curve.current = new LiveCurve(DRAWN);
     held.current = { ...held.current, firstSeq: null, register: 0, peakAt: null, lost: 0 };
     const asked = JSON.parse(wanted) as WatchRequest | null;
     watch.current = asked ? new PressWatch(asked) : null;
@@ -169,16 +180,4 @@ function watched(line: ReadingLine, unit: 'lbf' | 'kN') {
       ? {}
       : { shown: { stress: line.stress, load: loadIn(line.load, line.unit, 'kN') } }),
   };
-}
-
-/** The curve from the first load on, thinned to what a screen can show. */
-function drawn(lines: readonly ReadingLine[], unit: 'lbf' | 'kN'): { x: number; y: number }[] {
-  const start = Math.max(0, lines.findIndex(({ load }) => Math.abs(load) > 1) - 100);
-  const all = lines.slice(start);
-  const first = all[0];
-  if (!first) return [];
-  const step = Math.max(1, Math.ceil(all.length / DRAWN));
-  return all
-    .filter((_, index) => index % step === 0 || index === all.length - 1)
-    .map((line) => ({ x: line.t - first.t, y: loadIn(line.load, line.unit, unit) }));
 }

@@ -16,6 +16,9 @@ import { NewPlacement } from '@/ui/views/NewPlacement';
 
 export const metadata: Metadata = { title: 'Field' };
 
+/** Sets in their boxes that are listed, those to be collected first. */
+const BOXES_SHOWN = 16;
+
 /** The placements around today; one press at the truck takes the sample. */
 export default async function FieldPage() {
   const actor = await pageActor();
@@ -47,7 +50,12 @@ export default async function FieldPage() {
       ))}
       {boxes.length > 0 ? (
         <Card title="In their boxes">
-          <Boxes sets={boxes} now={now.getTime()} />
+          <Boxes sets={boxes.slice(0, BOXES_SHOWN)} now={now.getTime()} />
+          {boxes.length > BOXES_SHOWN ? (
+            <Typography color="text.secondary" sx={{ mt: 1 }}>
+              {`and ${boxes.length - BOXES_SHOWN} more sets that may stay longer`}
+            </Typography>
+          ) : null}
         </Card>
       ) : null}
       {placements.length === 0 ? (
