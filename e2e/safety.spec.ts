@@ -11,6 +11,8 @@ const PAGES = [
   '/gear/limits',
   '/gear/storage',
   '/practice',
+  '/ends',
+  '/account',
 ] as const;
 const NOWHERE = '00000000-0000-4000-8000-000000000000';
 
@@ -106,6 +108,115 @@ test('guessing at an account is slowed down, whatever address it claims to come 
   const statuses = (await Promise.all(attempts)).map((answer) => answer.status());
   expect(statuses).toContain(401);
   expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(20);
+});
+
+test('a live stream ends when whoever opened it signs out, and does not come back', async ({ browser }) => {
+  const page = await signedIn(browser, 'laboratory');
+  const state = await page.evaluate(
+    () =>
+      new Promise<string>((resolve) => {
+        const source = new EventSource('/api/press/PR-01');
+        let heard = 0;
+        source.onmessage = () => {
+          heard += 1;
+          if (heard !== 3) return;
+          void fetch('/api/auth/sign-out', {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: '{}',
+          });
+        };
+        source.onerror = () => {
+          if (source.readyState === EventSource.CLOSED) resolve('closed');
+        };
+        setTimeout(() => resolve(`still open after ${heard} events`), 20_000);
+      }),
+  );
+  expect(state).toBe('closed');
+  await page.close();
+});
+
+test('only signing in and out is reachable of the sign-in service, and only from our own pages', async ({
+  browser,
+}) => {
+  const page = await signedIn(browser, 'field');
+  const statuses = await page.evaluate(async () => {
+    const post = (path: string) =>
+      fetch(path, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({
+          name: 'Somebody else',
+          newPassword: 'moss lamp harbour 7',
+          currentPassword: 'x',
+        }),
+      }).then(({ status }) => status);
+    return Promise.all(
+      [
+        'update-user',
+        'change-password',
+        'change-email',
+        'delete-user',
+        'list-sessions',
+        'get-session',
+        'sign-up/email',
+      ].map((door) => post(`/api/auth/${door}`)),
+    );
+  });
+  expect(statuses.every((status) => status === 404)).toBe(true);
+  for (const origin of ['null', 'http://elsewhere.test']) {
+    const answer = await page.request.post('/api/do/record-event', { data: {}, headers: { origin } });
+    expect(answer.status()).toBe(403);
+  }
+  await page.close();
+});
+
+test('a password of one’s own is changed; what is easy to guess is refused, and the old one is no use', async ({
+  browser,
+}) => {
+  const manager = await signedIn(browser, 'manager');
+  await manager.goto('/gear/people');
+  await manager.getByRole('button', { name: 'Add a person' }).click();
+  await manager.getByLabel('Name').fill('Perrin Galloway');
+  await manager.getByLabel('E-mail').fill('perrin@saltmarsh.example');
+  await manager.getByLabel('Role').click();
+  await manager.getByRole('option', { name: 'Laboratory technician' }).click();
+  await manager.getByLabel('First password').fill('password1234');
+  await manager.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(manager.getByText(/too easy to guess/)).toBeVisible();
+  await manager.getByLabel('First password').fill('kettle barge 41 moss');
+  await manager.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(manager.getByText('Added: the person can sign in now.')).toBeVisible();
+  const context = await browser.newContext();
+  const own = await context.newPage();
+  const signIn = async (password: string) => {
+    await own.goto('/sign-in');
+    await own.getByLabel('E-mail').fill('perrin@saltmarsh.example');
+    await own.getByLabel('Password').fill(password);
+    await own.getByRole('button', { name: 'Sign in' }).click();
+  };
+  await signIn('kettle barge 41 moss');
+  await own.waitForURL('**/today');
+  await own.goto('/account');
+  await own.getByRole('button', { name: 'Change your password' }).click();
+  await own.getByLabel('Your password now').fill('kettle barge 41 moss');
+  await own.getByLabel('New password').fill('perrin galloway');
+  await own.getByRole('button', { name: 'Change it' }).click();
+  await expect(own.getByText(/too easy to guess/)).toBeVisible();
+  await own.getByLabel('New password').fill('lantern gravel 7 otter');
+  await own.getByRole('button', { name: 'Change it' }).click();
+  await own.waitForURL(/\/sign-in/);
+  await signIn('kettle barge 41 moss');
+  await expect(own.getByText('E-mail and password do not belong together.')).toBeVisible();
+  await signIn('lantern gravel 7 otter');
+  await own.waitForURL('**/today');
+  // Both stand on record, and the refusal between them.
+  await own.goto('/account');
+  await expect(own.getByRole('row', { name: /refused/ })).toHaveCount(1);
+  await manager.reload();
+  await expect(manager.getByRole('row', { name: /Perrin Galloway.*refused/ })).toBeVisible();
+  await context.close();
+  await manager.close();
 });
 
 for (const path of PAGES) {

@@ -39,6 +39,18 @@ export async function startApplication({ databaseUrl, secret, port: wanted, dev 
       await waitForServer(`http://127.0.0.1:${pages}/api/health`, web);
       await waitForServer(`http://127.0.0.1:${port}/api/health`, gateway);
     },
+    /** Ends a part, or all, without a word of warning, as a power cut would. */
+    kill: async (part) => {
+      const all = part === 'recorder' ? presses.slice(-1) : [web, gateway, ...presses];
+      for (const each of all) {
+        try {
+          process.kill(-each.pid, 'SIGKILL');
+        } catch {
+          // It was gone already.
+        }
+      }
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    },
     end: async () => {
       await stop(gateway);
       await stop(web);

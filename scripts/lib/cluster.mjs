@@ -160,6 +160,8 @@ export async function startCluster(name, { durable = true, settings: more = [] }
       BRICOLE_APP_PASSWORD: app,
     }),
     stop: () => void pg('pg_ctl', '-D', data, '-m', 'fast', '-w', 'stop'),
+    /** Ends it without letting it finish anything, as a power cut would. */
+    kill: () => void pg('pg_ctl', '-D', data, '-m', 'immediate', '-w', 'stop'),
     remove: () => {
       pg('pg_ctl', '-D', data, '-m', 'fast', '-w', 'stop');
       rmSync(folder, { recursive: true, force: true });

@@ -185,6 +185,7 @@ export async function breakSpecimen(
   load: string,
   testedAt = AT_28_DAYS,
   reasonForAll = '',
+  more: Readonly<Record<string, string>> = {},
 ): Promise<string> {
   const { db, actors } = site;
   const now = new Date(testedAt);
@@ -199,7 +200,7 @@ export async function breakSpecimen(
     db,
     actors.laboratory,
     saveReadings,
-    { runId, readings: readingsOf(breakValues(load, testedAt)) },
+    { runId, readings: readingsOf({ ...breakValues(load, testedAt), ...more }) },
     now,
   );
   await perform(db, actors.laboratory, completeRun, { runId, reasons: [], reasonForAll }, now);

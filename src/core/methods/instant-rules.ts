@@ -53,7 +53,7 @@ export function IsZone(label?: string): PropertyDecorator {
     (value) =>
       typeof value === 'string' && isZone(value)
         ? null
-        : 'choose a time zone as Area/City, such as America/New_York.',
+        : 'choose one as Area/City, such as America/New_York.',
     label,
   );
 }

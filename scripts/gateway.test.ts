@@ -1,0 +1,135 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import http from 'node:http';
+import type { AddressInfo } from 'node:net';
+import net from 'node:net';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+
+/** A server that says what reached it. */
+function echo(name: string): http.Server {
+  return http.createServer((request, answer) => {
+    if (request.url === '/stream') {
+      answer.writeHead(200, { 'content-type': 'text/event-stream' });
+      answer.write('data: 1\n\n');
+      return;
+    }
+    answer.setHeader('content-type', 'application/json');
+    answer.end(JSON.stringify({ name, url: request.url, headers: request.headers }));
+  });
+}
+const listening = (server: http.Server): Promise<number> =>
+  new Promise((resolve) =>
+    server.listen(0, '127.0.0.1', () => resolve((server.address() as AddressInfo).port)),
+  );
+const freePort = async (): Promise<number> => {
+  const server = net.createServer();
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const { port } = server.address() as AddressInfo;
+  await new Promise((resolve) => server.close(resolve));
+  return port;
+};
+
+const pages = echo('pages');
+const live = echo('live');
+const gateways: ChildProcess[] = [];
+let own: string;
+let trusting: string;
+
+async function gateway(env: Record<string, string>): Promise<string> {
+  const port = await freePort();
+  gateways.push(
+    spawn('node', [path.resolve('scripts/gateway.mjs')], {
+      env: { ...process.env, BRICOLE_PORT: String(port), ...env },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    }),
+  );
+  const url = `http://127.0.0.1:${port}`;
+  for (let look = 0; look < 200; look += 1) {
+    const there = await fetch(url).catch(() => null);
+    if (there) return url;
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  throw new Error('the gateway did not begin');
+}
+
+beforeAll(async () => {
+  const env = {
+    BRICOLE_PAGES: `http://127.0.0.1:${await listening(pages)}`,
+    BRICOLE_LIVE: `http://127.0.0.1:${await listening(live)}`,
+  };
+  own = await gateway(env);
+  trusting = await gateway({ ...env, BRICOLE_TRUSTED_PROXIES: '127.0.0.1' });
+});
+afterAll(async () => {
+  for (const each of gateways) each.kill('SIGTERM');
+  for (const server of [pages, live]) {
+    server.closeAllConnections();
+    server.close();
+  }
+});
+
+const ask = async (base: string, url: string, headers: Record<string, string> = {}) => {
+  const answer = await fetch(`${base}${url}`, { headers });
+  return {
+    status: answer.status,
+    body: (await answer.json()) as {
+      name: string;
+      url: string;
+      message: string;
+      headers: Record<string, string>;
+    },
+  };
+};
+
+describe('the gateway', () => {
+  it('leads live readings to the process that draws no pages, and all else to the pages', async () => {
+    expect((await ask(own, '/api/press/PR-01?from=3')).body).toMatchObject({
+      name: 'live',
+      url: '/api/press/PR-01?from=3',
+    });
+    for (const url of ['/today', '/api/do/x', '/api/pressed'])
+      expect((await ask(own, url)).body.name).toBe('pages');
+  });
+  it('says where a connection came from, and believes no claim of it', async () => {
+    const claims = {
+      'x-forwarded-for': '203.0.113.9',
+      'x-forwarded-host': 'elsewhere',
+      'x-bricole-address': '1.2.3.4',
+      forwarded: 'for=1',
+    };
+    const { headers } = (await ask(own, '/', claims)).body;
+    expect(headers['x-bricole-address']).toBe('127.0.0.1');
+    for (const name of ['x-forwarded-for', 'x-forwarded-host', 'forwarded'])
+      expect(headers).not.toHaveProperty(name);
+  });
+  it('takes the word of a proxy that was named, the last address of its list', async () => {
+    const { headers } = (await ask(trusting, '/', { 'x-forwarded-for': '1.1.1.1, 203.0.113.9' })).body;
+    expect(headers['x-bricole-address']).toBe('203.0.113.9');
+  });
+  it.each(['/%', '/jobs/%zz', '/a%00b', '/%E0%A4%A'])(
+    'answers an address that cannot be read in words: %s',
+    async (url) => {
+      expect(await ask(own, url)).toMatchObject({
+        status: 400,
+        body: { message: expect.stringContaining('no such address') },
+      });
+    },
+  );
+  it('passes a stream on as it comes', async () => {
+    const gone = new AbortController();
+    const answer = await fetch(`${own}/stream`, { signal: gone.signal });
+    const { value } = (await answer.body?.getReader().read()) ?? {};
+    expect(new TextDecoder().decode(value)).toBe('data: 1\n\n');
+    gone.abort();
+  });
+  it('says that the server is away, instead of nothing', async () => {
+    const away = await gateway({
+      BRICOLE_PAGES: `http://127.0.0.1:${await freePort()}`,
+      BRICOLE_LIVE: 'http://127.0.0.1:1',
+    });
+    expect(await ask(away, '/today')).toMatchObject({
+      status: 503,
+      body: { message: expect.stringContaining('Try again') },
+    });
+  });
+});

@@ -1,0 +1,2 @@
+/** What the tests use of system.mjs. */
+export const HOME: string;
