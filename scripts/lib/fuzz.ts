@@ -328,17 +328,20 @@ const ROUTES = [
   '/:no',
   '/serwist/:',
 ];
+/** Text of anything; what cannot be text is its kind. */
+const inWords = (value: unknown): string =>
+  typeof value === 'object' ? 'object' : Buffer.from(String(value)).toString('utf8');
 const everyId = [...known.values()].flat();
 const METHOD_IDS = METHODS.map(({ id }) => id);
 function pathFor(): string {
   return pick(ROUTES)
-    .replaceAll(':no', () => encodeURIComponent(String(pick(HOSTILE)).slice(0, 200)))
+    .replaceAll(':no', () => encodeURIComponent(inWords(pick(HOSTILE)).slice(0, 200)))
     .replaceAll(':', () => {
       if (chance(0.4)) return pick(everyId);
       if (chance(0.2)) return pick([...METHOD_IDS, 'csv', 'json', 'original', 'single']);
       if (chance(0.3)) return pick(['%zz', '%00', '%', '%E0%A4%A', '..%2f..', '%2500', "'", '%0d%0aX:1']);
       try {
-        return encodeURIComponent(String(pick(HOSTILE)).slice(0, 300));
+        return encodeURIComponent(inWords(pick(HOSTILE)).slice(0, 300));
       } catch {
         return '%ED%A0%80';
       }

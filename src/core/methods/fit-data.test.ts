@@ -37,7 +37,7 @@ describe('data from outside', () => {
         validateInput(method, value);
         validateSetup(value);
         if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
-          const { input } = usableInput(method, value as Record<string, unknown>);
+          const { input } = usableInput(method, { ...(value as Record<string, unknown>), system: 'US' });
           method.compute(input, {});
         }
       }),

@@ -106,9 +106,13 @@ export function usableInput<I extends RunInput>(
   method: Method<I>,
   data: Record<string, unknown>,
 ): { input: I; errors: FieldErrors } {
+  const unfit = plainDataProblem(data);
+  if (unfit) {
+    const system = data.system === 'SI' ? 'SI' : 'US';
+    return { input: plainToInstance(method.Input, { system }), errors: { '': unfit } };
+  }
   const checked = validateInput(method, data);
   if (checked.ok) return { input: checked.value, errors: {} };
-  if ('' in checked.errors) return { input: new method.Input(), errors: checked.errors };
   const bad = new Set(Object.keys(checked.errors));
   const rest = Object.fromEntries(Object.entries(data).filter(([name]) => !bad.has(name)));
   return { input: plainToInstance(method.Input, rest), errors: checked.errors };

@@ -3,6 +3,7 @@ import {
   ArrayMinSize,
   IsArray,
   IsBoolean,
+  IsDefined,
   IsIn,
   IsInt,
   IsNotEmpty,
@@ -198,7 +199,10 @@ export const setService = defineUseCase({
 
 export class DescribeMachineInput {
   @IsUUID() equipmentId: string;
-  @ValidateNested() @Type(() => MachineFacts) machine: MachineFacts;
+  @IsDefined({ message: 'What it is like is needed.' })
+  @ValidateNested()
+  @Type(() => MachineFacts)
+  machine: MachineFacts;
 }
 
 /** What a testing machine is like: indicator, room, spacers, faces. It decides what its run sheets say. */
@@ -223,7 +227,10 @@ export const describeMachine = defineUseCase({
 
 export class DescribePadsInput {
   @IsUUID() equipmentId: string;
-  @ValidateNested() @Type(() => PadFacts) pads: PadFacts;
+  @IsDefined({ message: 'What it is like is needed.' })
+  @ValidateNested()
+  @Type(() => PadFacts)
+  pads: PadFacts;
 }
 
 /** What a pair of unbonded pads with its retainers is like. Uses are counted from the tests, never given here. */

@@ -4,6 +4,7 @@ import { gunzip } from 'node:zlib';
 import { Type } from 'class-transformer';
 import {
   IsBoolean,
+  IsDefined,
   IsIn,
   IsInt,
   IsOptional,
@@ -83,7 +84,10 @@ export class KeepLoadLogInput {
   @IsString() @MaxLength(200) name: string;
   /** Base64 of the file, packed with gzip. */
   @IsString() @MaxLength(9_000_000, { message: 'The file is too large: cut it to the test.' }) data: string;
-  @ValidateNested() @Type(() => MappingInput) mapping: MappingInput;
+  @IsDefined({ message: 'What it is like is needed.' })
+  @ValidateNested()
+  @Type(() => MappingInput)
+  mapping: MappingInput;
   /** Which of several tests in the file is this run's, from zero. */
   @IsOptional() @IsInt() @Min(0) @Max(500) part?: number;
 }
