@@ -37,11 +37,10 @@ await main(async () => {
   const asked = pool();
   await asked.connect();
   const { rows } = await asked.query(
-    `SELECT r.id FROM runs r WHERE r.state = 'open' AND r.sample_id IS NOT NULL ORDER BY r.started_at DESC LIMIT 1`,
+    `SELECT r.id FROM runs r WHERE r.state = 'open' AND r.sample_id IS NOT NULL ORDER BY r.started_at DESC LIMIT 8`,
   );
   await asked.end();
-  const runId = rows[0]?.id;
-  if (!runId) throw new Trouble('the demo has no open run');
+  if (rows.length === 0) throw new Trouble('the demo has no open run');
   const signIn = async () => {
     const answer = await fetch(`${application.url}/api/auth/sign-in/email`, {
       method: 'POST',
@@ -57,14 +56,17 @@ await main(async () => {
   const acknowledged = new Set();
   let sent = 0;
   let busy = true;
-  // Eight devices, each with one reading on its way; an unanswered one is sent again under the same id.
-  const device = async () => {
+  // Up to eight devices, each at a run of its own with one reading on its way; an unanswered one is sent again under the same id.
+  const device = async ({ id: runId }) => {
     let waiting;
+    let based;
     while (busy) {
+      if (!waiting) sent += 1;
       waiting ??= {
         id: randomUUID(),
         field: 'remarks',
-        text: `reading ${(sent += 1)}`,
+        text: `reading ${sent}`,
+        ...(based === undefined ? {} : { basedOn: based }),
         takenAt: new Date().toISOString(),
       };
       try {
@@ -77,6 +79,7 @@ await main(async () => {
         const body = await answer.json();
         if (answer.ok && body.saved?.some(({ id }) => id === waiting.id)) {
           acknowledged.add(waiting.id);
+          based = body.saved[0].seq;
           waiting = undefined;
         } else if (answer.status === 409 && body.theirs) waiting.basedOn = body.theirs.seq;
       } catch {
@@ -84,7 +87,7 @@ await main(async () => {
       }
     }
   };
-  const devices = Array.from({ length: 8 }, device);
+  const devices = rows.map(device);
   for (let kill = 0; kill < KILLS; kill += 1) {
     await new Promise((resolve) => setTimeout(resolve, 700 + Math.random() * 900));
     const what = ['web', 'database', 'recorder'][kill % 3];

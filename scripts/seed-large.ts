@@ -79,9 +79,8 @@ const CAST = '2026-01-05T14:00:00.000Z';
     for (const [level, specified] of LEVELS[system].entries())
       for (const age of PER_LEVEL_AGES)
         for (let k = 0; k < STEPS; k += 1) {
-          const { input, setup } = cylinder.example(system) as {
+          const { input } = cylinder.example(system) as {
             input: Record<string, unknown>;
-            setup: Record<string, unknown>;
           };
           const strength = specified * (0.8 + 0.0125 * k) * (age === 168 ? 0.72 : 1);
           const [d1, d2] =

@@ -122,7 +122,7 @@ for (const role of ['laboratory', 'reviewer'] as const) {
             ?.match(/<[a-z]/g)?.length ?? 0;
       }
       // Something that takes half a minute is known after twice.
-      if (took.at(-1)! > 10_000 && time >= 1) break;
+      if ((took.at(-1) ?? 0) > 10_000 && time >= 1) break;
     }
     const sorted = took.toSorted((a, b) => a - b);
     const median = sorted[Math.floor(sorted.length / 2)] ?? 0;

@@ -9,7 +9,7 @@ import {
   type Site,
   signShown,
 } from '@/testing/site';
-import { prepareReport, signReport } from './actions/reports';
+import { prepareReport } from './actions/reports';
 import { acceptReason, completeRun, saveReadings, startRun } from './actions/runs';
 import { sampleDossier, withoutUnreleased } from './queries/dossier';
 import { specimenDetail } from './queries/specimen';

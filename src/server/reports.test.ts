@@ -8,7 +8,7 @@ import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site, signShown }
 import { openAmendment } from './actions/amendments';
 import { importResults, previewResults } from './actions/import';
 import { letClientSee } from './actions/people';
-import { prepareReport, recordFollowUp, signReport } from './actions/reports';
+import { prepareReport, recordFollowUp } from './actions/reports';
 import { acceptReason, saveReadings } from './actions/runs';
 import { describeSample } from './actions/samples';
 import { Conflict, NotFound } from './errors';

@@ -13,7 +13,7 @@ import {
 } from '@/testing/site';
 import { addEquipment, qualifyCompound } from './actions/gear';
 import { drawDiameters } from './actions/lots';
-import { prepareReport, signReport } from './actions/reports';
+import { prepareReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { registerSmall } from './actions/small-specimens';
 import { leaveOut, takeBackIn } from './actions/specimens';

@@ -37,7 +37,7 @@ export function MeasureText(
     !ends ||
     ends.some(({ unit, low, high }) => {
       const value = setupMeasure(text, dimension, unit);
-      return value !== undefined && value.greaterThanOrEqualTo(low) && value.lessThanOrEqualTo(high);
+      return Boolean(value?.greaterThanOrEqualTo(low) && value.lessThanOrEqualTo(high));
     });
   return (target, key) => {
     registerDecorator({

@@ -4,7 +4,7 @@ import { LiveCurve } from './live-curve';
 
 const fed = (loads: readonly number[], most = 400) => {
   const curve = new LiveCurve(most);
-  loads.forEach((load, index) => curve.take(index / 50, load));
+  for (const [index, load] of loads.entries()) curve.take(index / 50, load);
   return curve.drawn();
 };
 

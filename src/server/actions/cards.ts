@@ -9,7 +9,6 @@ import {
   MaxLength,
 } from 'class-validator';
 import { and, eq, isNull } from 'drizzle-orm';
-import { DateTime } from 'luxon';
 import { IsDay, METHODS } from '@/core/methods';
 import { dueOn } from '@/core/windows';
 import { cards, people } from '@/db/schema';

@@ -15,7 +15,6 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
-import { DateTime } from 'luxon';
 import { compoundQualification, compoundStrength, padSpan } from '@/core/ends';
 import { type NumberPair, readInstruments, readNumberPairs } from '@/core/interchange';
 import {

@@ -4,7 +4,7 @@ import { eq, inArray } from 'drizzle-orm';
 import { type ImportPreview, type KnownSpecimen, previewImport } from '@/core/interchange';
 import { fieldsOf, findMethod } from '@/core/methods';
 import type { Queryable } from '@/db/client';
-import { jobs, samples, specimenEvents, specimens } from '@/db/schema';
+import { jobs, samples, specimens } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { staffOnly } from '../scope';
 import { type Actor, BENCH, defineUseCase } from '../use-case';

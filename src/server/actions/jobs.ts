@@ -118,7 +118,6 @@ export const createMix = defineUseCase({
   Input: CreateMixInput,
   async act({ tx }, input) {
     const job = await lockJob(tx, input.jobId);
-    const us = job.system === 'US';
     const [newest] = await tx
       .select({ version: mixes.version })
       .from(mixes)
