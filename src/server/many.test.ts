@@ -4,6 +4,7 @@ import { type Database, readingOnce } from '@/db/client';
 import { jobs } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, type Site } from '@/testing/site';
+import { countStatements } from '@/testing/statements';
 import { addEquipment, changeLimit, describePads } from './actions/gear';
 import { createJob } from './actions/jobs';
 import { prepareReport } from './actions/reports';
@@ -166,36 +167,27 @@ describe('runs of a sample together', () => {
 
 describe('statements', () => {
   it('that a page asks twice are sent once, and a change is seen by the next page', async () => {
-    let sent = 0;
-    const pool = (fresh.db as Database).$client;
-    const query = pool.query.bind(pool);
-    pool.query = ((...args: Parameters<typeof query>) => {
-      sent += 1;
-      return query(...args);
-    }) as typeof pool.query;
-    try {
-      const page = readingOnce(fresh.db as Database);
+    const page = readingOnce(fresh.db as Database);
+    const { sent, value } = await countStatements(fresh.db as Database, async () => {
       const [one, two] = await Promise.all([page.select().from(jobs), page.select().from(jobs)]);
       expect(one).toEqual(two);
       await page.select({ id: jobs.id }).from(jobs);
-      expect(sent).toBe(2);
-      const before = one.length;
-      await perform(
-        site.db,
-        site.actors.manager,
-        createJob,
-        { number: 'ONCE', name: 'x', owner: 'x', location: 'x', zone: 'UTC', system: 'SI' },
-        later(1),
-      );
-      expect(await page.select().from(jobs)).toHaveLength(before);
-      expect(
-        await readingOnce(fresh.db as Database)
-          .select()
-          .from(jobs),
-      ).toHaveLength(before + 1);
-    } finally {
-      pool.query = query as typeof pool.query;
-    }
+      return one.length;
+    });
+    expect(sent).toBe(2);
+    await perform(
+      site.db,
+      site.actors.manager,
+      createJob,
+      { number: 'ONCE', name: 'x', owner: 'x', location: 'x', zone: 'UTC', system: 'SI' },
+      later(1),
+    );
+    expect(await page.select().from(jobs)).toHaveLength(value);
+    expect(
+      await readingOnce(fresh.db as Database)
+        .select()
+        .from(jobs),
+    ).toHaveLength(value + 1);
   });
   it('take more identifiers than there can be parameters', async () => {
     const ids = Array.from({ length: 70_000 }, () => randomUUID());

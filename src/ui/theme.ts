@@ -119,6 +119,13 @@ export function themeOf(scheme: Scheme): Theme {
           sizeLarge: { minHeight: 56, fontSize: '1.05rem' },
         },
       },
+      // A grey blob under the focus reads as a choice already made; a ring does not.
+      MuiToggleButton: {
+        defaultProps: { disableFocusRipple: true },
+        styleOverrides: {
+          root: { '&.Mui-focusVisible': { outline: `3px solid ${t.faint}`, outlineOffset: -4 } },
+        },
+      },
       MuiTextField: { defaultProps: { variant: 'outlined', size: 'small' } },
       MuiTableCell: {
         styleOverrides: {

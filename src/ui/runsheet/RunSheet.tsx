@@ -74,7 +74,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
           display: 'grid',
           gap: 2,
           alignItems: 'start',
-          gridTemplateColumns: { xs: '1fr', md: '270px minmax(0, 1fr) 350px' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '270px minmax(0, 1fr) 350px' },
         }}
       >
         <Paper sx={{ order: { xs: 2, md: 0 } }}>

@@ -89,7 +89,7 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
         )}
         {retired ? (
           <Typography sx={{ mt: 1 }}>
-            {`${items.length} of ${put}, the highest numbers. `}
+            {put > 0 && `${items.length} of ${put}, the highest numbers. `}
             <TextLink href="/gear">To what is in service</TextLink>
           </Typography>
         ) : put > 0 ? (

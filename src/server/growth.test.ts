@@ -1,0 +1,119 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Database } from '@/db/client';
+import { readingOnce } from '@/db/client';
+import { freshDatabase } from '@/testing/database';
+import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, type Site } from '@/testing/site';
+import { countStatements } from '@/testing/statements';
+import { createMix } from './actions/jobs';
+import { prepareReport } from './actions/reports';
+import { boxedSets } from './queries/boxes';
+import { sampleDossier } from './queries/dossier';
+import { diameterLotList, endBatchList, endsToMake } from './queries/ends';
+import { exportRecords } from './queries/export';
+import { cardList, gearList, limitRegister, peopleList, signInList } from './queries/gear';
+import { jobDetail, jobList, jobsToPlace, recentPlacements } from './queries/jobs';
+import { fieldSample, placementDay } from './queries/placement';
+import { reportDetail, reportList } from './queries/reports';
+import { runSheet } from './queries/run';
+import { mixSeries, seriesPage } from './queries/series';
+import { search, specimenDetail } from './queries/specimen';
+import { storageList } from './queries/storage';
+import { dayList, openFreshTests } from './queries/today';
+import { perform } from './use-case';
+
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let site: Site;
+let first: { sampleId: string; specimenIds: string[] };
+let runId: string;
+let reportId: string;
+const day = new Date(AT_28_DAYS);
+
+beforeAll(async () => {
+  fresh = await freshDatabase();
+  site = await makeSite(fresh.db, 'GRW');
+  first = await makeSample(site);
+  for (const id of first.specimenIds) runId = await breakSpecimen(site, id, '58,300', AT_28_DAYS);
+  // Sets that are whole, begun and untouched, so that what grows later is only their number.
+  const begun = await makeSample(site);
+  await breakSpecimen(site, begun.specimenIds[0] ?? '', '57,900', AT_28_DAYS);
+  await makeSample(site);
+  // A page of verdicts asks four things for each of its mixes, of which it shows six.
+  for (const code of ['M2', 'M3'])
+    await perform(
+      site.db,
+      site.actors.reviewer,
+      createMix,
+      { jobId: site.jobId, code, title: 'Slabs', specifiedStrength: '4,250 psi', ageDays: 28 },
+      day,
+    );
+  ({ reportId } = await perform(
+    site.db,
+    site.actors.reviewer,
+    prepareReport,
+    { sampleId: first.sampleId },
+    day,
+  ));
+});
+afterAll(() => fresh?.close());
+
+/** What each page asks the records, for a manager at the day of the break. */
+function pages(db: Database): Record<string, () => Promise<unknown>> {
+  const { manager } = site.actors;
+  return {
+    today: () => Promise.all([dayList(db, manager, day), openFreshTests(db, manager, day)]),
+    field: () =>
+      Promise.all([
+        recentPlacements(db, manager, new Date(CAST)),
+        jobsToPlace(db, manager),
+        boxedSets(db, manager, new Date(CAST)),
+        cardList(db, manager, '2031-05-14'),
+      ]),
+    jobs: () => jobList(db, manager),
+    job: () => jobDetail(db, manager, site.jobId),
+    placement: () => placementDay(db, manager, site.placementId),
+    'field sample': () => fieldSample(db, manager, first.sampleId),
+    sample: () => sampleDossier(db, manager, first.sampleId),
+    specimen: () => specimenDetail(db, manager, first.specimenIds[0] ?? ''),
+    'run sheet': () => runSheet(db, manager, runId, day),
+    ends: () =>
+      Promise.all([endsToMake(db, manager, day), endBatchList(db, manager), diameterLotList(db, manager)]),
+    verdicts: () => seriesPage(db, manager, 0),
+    'verdicts of a mix': () => mixSeries(db, manager, site.mixId),
+    reports: () => reportList(db, manager),
+    report: () => reportDetail(db, manager, reportId),
+    gear: () => gearList(db, manager, '2031-06-11'),
+    limits: () => limitRegister(db, manager),
+    people: () => Promise.all([peopleList(db, manager), signInList(db, manager)]),
+    tanks: () => storageList(db, manager, day),
+    search: () => search(db, manager, 'GRW-001'),
+    export: () => exportRecords(db, manager, { jobId: site.jobId, method: 'cylinder-compression' }),
+  };
+}
+
+async function asked(): Promise<Record<string, number>> {
+  const counted: Record<string, number> = {};
+  for (const name of Object.keys(pages(fresh.db))) {
+    // Each page on a reader of its own, as in the application; the pool below it is the one that is counted.
+    const page = pages(readingOnce(fresh.db) as Database)[name];
+    counted[name] = (await countStatements(fresh.db, async () => page?.())).sent;
+  }
+  return counted;
+}
+
+describe('what a page asks the records', () => {
+  it('is known for all of them, does not grow with the records, and stays small', async () => {
+    const few = await asked();
+    for (const [name, sent] of Object.entries(few)) expect(sent, name).toBeGreaterThan(0);
+    for (let index = 0; index < 8; index += 1) {
+      const { specimenIds } = await makeSample(site);
+      for (const id of specimenIds.slice(0, index % 3)) await breakSpecimen(site, id, '57,900', AT_28_DAYS);
+    }
+    const many = await asked();
+    for (const [name, sent] of Object.entries(many)) {
+      expect(sent, `${name}: ${few[name]} before, ${sent} with five times the records`).toBeLessThanOrEqual(
+        few[name] ?? 0,
+      );
+      expect(sent, name).toBeLessThanOrEqual(34);
+    }
+  }, 120_000);
+});
