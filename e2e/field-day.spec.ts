@@ -43,9 +43,10 @@ test('a whole sample on a phone: a plan, a truck, a sheared slump, a leaked air 
   await page.route('**/api/health', async (route) => {
     // A page that is being left has no time to tell, and nobody waits for the answer.
     const now = await page.evaluate(() => Date.now()).catch(() => undefined);
-    await (now === undefined ? route.abort() : route.fulfill({ json: { ok: true, now } })).catch(
-      () => undefined,
-    );
+    await (now === undefined
+      ? route.abort()
+      : route.fulfill({ json: { ok: true, now, bearable: 30_000 } })
+    ).catch(() => undefined);
   });
   await page.goto('/field');
   await page.getByRole('button', { name: 'New placement' }).click();

@@ -1,7 +1,6 @@
 'use client';
 import { useSyncExternalStore } from 'react';
-import { askedServer, type DeviceClock, lookAgain, watchClock } from '@/core/clocks';
-import { Limits } from '@/core/limits';
+import { askedServer, type DeviceClock, lookAgain, watchClock } from '@/core/clocks/device-clock';
 
 const LOOK_MS = 1000;
 const ASK_AGAIN_MS = 5 * 60_000;
@@ -33,11 +32,10 @@ async function askOnce(): Promise<void> {
   try {
     const sent = Date.now();
     const response = await fetch('/api/health', { cache: 'no-store' });
-    const { now } = (await response.json()) as { now?: number };
+    const { now, bearable = 0 } = (await response.json()) as { now?: number; bearable?: number };
     if (!response.ok || now === undefined || !clock) return;
     asked = true;
     const before = clock.offset;
-    const bearable = (new Limits().of('stamps.device-clock', 'US').high?.toNumber() ?? 0) * 1000;
     clock = askedServer(clock, sent, Date.now(), now, bearable);
     if (clock.offset !== before) for (const told of watchers) told();
   } catch {

@@ -1,4 +1,4 @@
 export * from './change';
 export * from './limits';
-export { PROFILE_WORDS, PROFILES, type Profile } from './profiles';
 export * from './register';
+export { PROFILE_WORDS, PROFILES, type Profile } from './schools';

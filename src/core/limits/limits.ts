@@ -1,6 +1,5 @@
 import { type Exact, exact, type System, type UnitId, unitLabel, withThousands } from '../quantity';
 import { type Source, sourceText } from '../working';
-import type { Profile } from './profiles';
 import {
   isLimitId,
   LIMIT_IDS,
@@ -10,6 +9,7 @@ import {
   type LimitValue,
   shippedLimit,
 } from './register';
+import type { Profile } from './schools';
 
 /** What a laboratory has confirmed or changed of one entry. */
 export interface LimitChange {

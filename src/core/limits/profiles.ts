@@ -1,21 +1,6 @@
 import { commonPractice, type Source, standard } from '../working';
 import { both, entry, type LimitEntry, max, min, range, twin } from './entry';
 
-/**
- * A school of testing: ASTM; older highway agencies' variants of it; EN; IS. A project chooses one, and the rows of
- * that school stand in place of ASTM's where they differ.
- */
-export const PROFILES = ['astm', 'agency', 'en', 'is'] as const;
-export type Profile = (typeof PROFILES)[number];
-
-/** The schools as people name them. */
-export const PROFILE_WORDS: Readonly<Record<Profile, string>> = {
-  astm: 'ASTM',
-  agency: 'Agency, strict',
-  en: 'EN',
-  is: 'IS',
-};
-
 const AGENCY = 'Agency, strict: rows that differ';
 const EN = 'EN: rows that differ';
 const IS = 'IS: rows that differ';

@@ -4,7 +4,7 @@ import type { Batch } from '@/core/interchange';
 import type { Draw } from '@/core/sampling-plan';
 // Relative: the generator of migrations reads this file and knows no aliases.
 import { HAND_OVERS, SPECIMEN_EVENTS } from '../../core/identity/custody';
-import { PROFILES } from '../../core/limits/profiles';
+import { PROFILES } from '../../core/limits/schools';
 import { EXPOSURES, SAMPLE_KINDS, SLUMP_CLASSES } from '../../core/methods/kinds';
 import { type MouldSize, SPECIMEN_SIZES } from '../../core/moulds/moulds';
 import { at } from './columns';

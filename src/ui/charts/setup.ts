@@ -1,34 +1,7 @@
 'use client';
 import { useTheme } from '@mui/material';
-import {
-  CategoryScale,
-  Chart,
-  Filler,
-  Legend,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  Tooltip,
-} from 'chart.js';
-import annotationPlugin from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { MONO, TEXT } from '../theme';
-
-Chart.register(
-  CategoryScale,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  Filler,
-  Legend,
-  Tooltip,
-  annotationPlugin,
-);
-
-// Titles of axes and names of lines take the type that nothing else says.
-Chart.defaults.font.family = TEXT;
 
 /** What all charts share: the type, quiet grid lines, a legend of the shapes used, no animation of values. */
 export function useChartSetup() {

@@ -12,7 +12,7 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { durationText } from '@/core/windows';
+import { durationText } from '@/core/windows/duration-text';
 import { perform } from '../api';
 import { FormDialog } from '../form/FormDialog';
 import { newId } from '../ids';

@@ -12,7 +12,7 @@ import {
 } from '@/core/clocks';
 import { type LimitChanges, Limits, type Profile } from '@/core/limits';
 import type { System } from '@/core/quantity';
-import { ageText } from '@/core/windows';
+import { ageText } from '@/core/windows/duration-text';
 import { perform } from '../api';
 import { timeNow } from '../clock';
 import { AtNow } from '../parts/AtNow';

@@ -1,6 +1,6 @@
 'use client';
 import { Alert } from '@mui/material';
-import { durationText } from '@/core/windows';
+import { durationText } from '@/core/windows/duration-text';
 import { useClockOffset } from '../clock';
 
 /** Says that the device’s clock is wrong, and what was done about it. */

@@ -1,8 +1,8 @@
 'use client';
 import { Box, useTheme } from '@mui/material';
 import { memo } from 'react';
-import { Line } from 'react-chartjs-2';
 import type { PressView } from '@/core/press';
+import { Line } from '../charts/Line';
 import { limitLine, curve as line, useChartSetup } from '../charts/setup';
 
 /** Load against time as it comes, with the corridor that the rate may keep to from where it counts. */

@@ -1,7 +1,7 @@
 'use client';
 import { Box, useTheme } from '@mui/material';
-import { Line } from 'react-chartjs-2';
 import { type System, unitLabel } from '@/core/quantity';
+import { Line } from '../charts/Line';
 import { limitLine, curve as line, useChartSetup } from '../charts/setup';
 import type { LogRead } from './load-log.worker';
 

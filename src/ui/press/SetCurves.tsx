@@ -1,7 +1,7 @@
 'use client';
 import { Box, useTheme } from '@mui/material';
-import { Line } from 'react-chartjs-2';
 import type { CurvePoint } from '@/core/signals';
+import { Line } from '../charts/Line';
 import { curve, useChartSetup } from '../charts/setup';
 
 /** Load curves of companions laid over one another, each from its own contact on. */

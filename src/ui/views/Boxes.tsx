@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography } from '@mui/material';
-import { durationText } from '@/core/windows';
+import { durationText } from '@/core/windows/duration-text';
 import { TextLink } from '../parts/LinkButton';
 import { dayTime } from '../time';
 import { useNow } from '../use-now';

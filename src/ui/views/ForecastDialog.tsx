@@ -15,10 +15,10 @@ import {
   useTheme,
 } from '@mui/material';
 import { useMemo, useState } from 'react';
-import { Line } from 'react-chartjs-2';
 import { readForecast } from '@/core/interchange';
 import { type LimitChanges, Limits, type Profile } from '@/core/limits';
 import { measureIn, parseMeasure, type System, unitLabel } from '@/core/quantity';
+import { Line } from '../charts/Line';
 import { limitLine, useChartSetup } from '../charts/setup';
 import { FileButton } from '../parts/FileButton';
 import { dayTime } from '../time';

@@ -1,7 +1,7 @@
 'use client';
 import { Box, useTheme } from '@mui/material';
 import { useMemo } from 'react';
-import { Line } from 'react-chartjs-2';
+import { Line } from '../charts/Line';
 import { limitLine, useChartSetup } from '../charts/setup';
 
 export interface ChartPoint {

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
-import { PROFILE_WORDS, PROFILES } from '@/core/limits';
+import { PROFILE_WORDS, PROFILES } from '@/core/limits/schools';
 import { FormDialog } from '../form/FormDialog';
 
 /** A job entered by a manager. */

@@ -1,6 +1,6 @@
 'use client';
 import { Box, useTheme } from '@mui/material';
-import { Line } from 'react-chartjs-2';
+import { Line } from '../charts/Line';
 import { limitLine, useChartSetup } from '../charts/setup';
 
 /** The within-test variation over so many sets, again after each set, against the classes. */

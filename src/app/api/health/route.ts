@@ -1,5 +1,8 @@
 import { sql } from 'drizzle-orm';
+import { Limits } from '@/core/limits';
 import { database } from '@/db/client';
+
+const BEARABLE_MS = (new Limits().of('stamps.device-clock', 'US').high?.toNumber() ?? 0) * 1000;
 
 export const dynamic = 'force-dynamic';
 
@@ -7,8 +10,11 @@ export const dynamic = 'force-dynamic';
 export async function GET(): Promise<Response> {
   try {
     await database().execute(sql`SELECT 1`);
-    // The time is for devices whose own clock may be wrong.
-    return Response.json({ ok: true, now: Date.now() }, { headers: { 'cache-control': 'no-store' } });
+    // The time is for devices whose own clock may be wrong, by more than is bearable (ms).
+    return Response.json(
+      { ok: true, now: Date.now(), bearable: BEARABLE_MS },
+      { headers: { 'cache-control': 'no-store' } },
+    );
   } catch {
     return Response.json({ ok: false }, { status: 503 });
   }

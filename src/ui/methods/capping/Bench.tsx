@@ -1,6 +1,6 @@
 'use client';
 import { Box, Button, Typography, useTheme } from '@mui/material';
-import { durationText } from '@/core/windows';
+import { durationText } from '@/core/windows/duration-text';
 import { timeNow } from '../../clock';
 import { clock, localInput } from '../../time';
 import { useNow } from '../../use-now';

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
-import { Line } from 'react-chartjs-2';
+import { Line } from '../../charts/Line';
 import { limitLine, useChartSetup } from '../../charts/setup';
 import type { BenchProps } from '../registry';
 

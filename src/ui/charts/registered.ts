@@ -1,0 +1,31 @@
+import {
+  CategoryScale,
+  Chart,
+  Filler,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
+import annotationPlugin from 'chartjs-plugin-annotation';
+import { Line } from 'react-chartjs-2';
+import { TEXT } from '../theme';
+
+Chart.register(
+  CategoryScale,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Filler,
+  Legend,
+  Tooltip,
+  annotationPlugin,
+);
+
+// Titles of axes and names of lines take the type that nothing else says.
+Chart.defaults.font.family = TEXT;
+
+export { Line };
