@@ -298,7 +298,12 @@ function CheckButton(props: Props) {
         '&.Mui-selected': { bgcolor: 'success.light', color: 'success.main' },
       }}
     >
-      <Box component="span" className="mono" aria-hidden="true" sx={{ fontSize: '1.2rem' }}>
+      <Box
+        component="span"
+        className="mono"
+        aria-hidden="true"
+        sx={{ fontSize: '1.2rem', whiteSpace: 'nowrap', flexShrink: 0 }}
+      >
         {done ? '[✓]' : '[ ]'}
       </Box>
       <Box component="span" sx={{ textAlign: 'left' }}>
