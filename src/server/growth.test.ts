@@ -113,7 +113,7 @@ describe('what a page asks the records', () => {
       expect(sent, `${name}: ${few[name]} before, ${sent} with five times the records`).toBeLessThanOrEqual(
         few[name] ?? 0,
       );
-      expect(sent, name).toBeLessThanOrEqual(34);
+      expect(sent, name).toBeLessThanOrEqual(30);
     }
   }, 120_000);
 });

@@ -465,20 +465,36 @@ export async function sampleDossier(db: Queryable, actor: Actor, sampleId: strin
     .innerJoin(people, eq(people.id, samples.sampledBy))
     .where(and(eq(samples.id, sampleId), readableJobs(db, actor)));
   const place = present(found, 'This sample');
-  const { changes, revision } = await limitChangesAt(db, { jobId: place.job.id });
-  const limits = new Limits(changes, revision, place.job.profile);
   const releasedOnly = actor.role === 'client';
-  const all = await specimenViews(db, [sampleId]);
-  const views = releasedOnly ? withoutUnreleased(all) : all;
+  const whole = await setsOfSample(db, place, releasedOnly);
   const fresh = await runViews(db, { sampleIds: [sampleId] });
   return {
     ...place,
-    limits,
-    specimens: views,
+    ...whole,
     fresh: releasedOnly ? fresh.filter((run) => run.released) : fresh,
-    sets: ageSets(views, place.job, place.mix, limits),
     reports: await reportsOf(db, sampleId, releasedOnly),
   };
+}
+
+/** The specimens of a sample and the sets they make, by the limits that its job keeps to now. */
+export async function setsOfSample(
+  db: Queryable,
+  {
+    sample,
+    job,
+    mix,
+  }: {
+    readonly sample: { readonly id: string };
+    readonly job: typeof jobs.$inferSelect;
+    readonly mix: typeof mixes.$inferSelect;
+  },
+  releasedOnly = false,
+) {
+  const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
+  const limits = new Limits(changes, revision, job.profile);
+  const all = await specimenViews(db, [sample.id]);
+  const specimens = releasedOnly ? withoutUnreleased(all) : all;
+  return { limits, specimens, sets: ageSets(specimens, job, mix, limits) };
 }
 
 async function reportsOf(db: Queryable, sampleId: string, signedOnly: boolean) {

@@ -9,7 +9,7 @@ import { equipmentFacts, type RunPlace, runPlaces, runSetup } from '../run-setup
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 import { curvesOf } from './curves';
-import { runViews, sampleDossier } from './dossier';
+import { runViews, setsOfSample } from './dossier';
 
 /** Everything a run sheet needs. Staff only: clients read reports. */
 export async function runSheet(db: Queryable, actor: Actor, runId: string, now: Date) {
@@ -41,8 +41,9 @@ export async function runSheets(db: Queryable, actor: Actor, runIds: readonly st
       current,
       ...(equipment ? { equipment } : {}),
     });
-    // Only a specimen belongs to a set; the tests of fresh concrete need nothing of their sample's dossier.
-    const sets = place.specimen && place.sample ? (await sampleDossier(db, actor, place.sample.id)).sets : [];
+    // Only a specimen belongs to a set.
+    const { specimen, sample, job, mix } = place;
+    const sets = specimen && sample && mix ? (await setsOfSample(db, { sample, job, mix })).sets : [];
     const own = sets.find(({ specimens }) => specimens.some(({ id }) => id === place.specimen?.id));
     const companions = (own?.specimens ?? []).flatMap(({ run }) => (run ? [run.id] : []));
     sheets.push({
