@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import pg from 'pg';
-import { startApplication } from './lib/application.mjs';
+import { prepareDemo, startApplication } from './lib/application.mjs';
 import { startCluster } from './lib/cluster.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
-import { buildApplication, HOME, installPackages, run } from './lib/system.mjs';
+import { buildApplication, HOME, installPackages } from './lib/system.mjs';
 
 // Saves readings without a pause while the web server, the database and the recorder are killed in the middle, and counts
 // what was acknowledged against what is there: an acknowledged reading is never lost and never doubled.
@@ -18,9 +18,7 @@ await main(async () => {
   mkdirSync(HOME, { recursive: true });
   installPackages();
   let cluster = await startCluster('kill-database');
-  run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/prepare-database.ts', '--demo'], {
-    env: cluster.prepareEnv('bricole'),
-  });
+  prepareDemo(cluster);
   buildApplication();
   const begin = async () => {
     const application = await startApplication({

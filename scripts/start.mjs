@@ -1,10 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { startApplication } from './lib/application.mjs';
+import { prepareDemo, startApplication } from './lib/application.mjs';
 import { startCluster } from './lib/cluster.mjs';
 import { main, say } from './lib/say.mjs';
-import { buildApplication, HOME, installPackages, run } from './lib/system.mjs';
+import { buildApplication, HOME, installPackages, runTypeScript } from './lib/system.mjs';
 
 const dev = process.argv.includes('--dev');
 const runFile = path.join(HOME, 'running.json');
@@ -51,10 +51,7 @@ await main(async () => {
   try {
     const databaseUrl = cluster.appUrl('bricole');
     say('preparing the database');
-    run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/prepare-database.ts', '--demo'], {
-      sentence: 'the database could not be prepared',
-      env: cluster.prepareEnv('bricole'),
-    });
+    prepareDemo(cluster);
     if (!dev) buildApplication();
     application = await startApplication({
       databaseUrl,
@@ -67,9 +64,7 @@ await main(async () => {
     for (const each of [application.web, application.gateway]) each.on('exit', (code) => void end(code ?? 1));
     writeFileSync(runFile, JSON.stringify({ pid: process.pid, url }));
     await application.ready();
-    run('node', ['node_modules/tsx/dist/cli.mjs', 'scripts/print-sign-ins.ts'], {
-      env: { BRICOLE_URL: url },
-    });
+    runTypeScript('scripts/print-sign-ins.ts', [], { env: { BRICOLE_URL: url } });
   } catch (error) {
     if (!ending) {
       ending = true;

@@ -1,5 +1,13 @@
 import { pressFeeds, startPresses } from './presses.mjs';
-import { freePort, start, stop, waitForServer } from './system.mjs';
+import { freePort, runTypeScript, start, stop, waitForServer } from './system.mjs';
+
+/** Makes the application's database in a cluster, with the demo scenario when it is new; data that is there is kept. */
+export function prepareDemo(cluster) {
+  runTypeScript('scripts/prepare-database.ts', ['--demo'], {
+    sentence: 'the database could not be prepared',
+    env: cluster.prepareEnv('bricole'),
+  });
+}
 
 /**
  * Starts everything the application is made of: stand-in presses and the recorder, which streams live readings too, the

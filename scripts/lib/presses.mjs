@@ -1,5 +1,5 @@
 import { say } from './say.mjs';
-import { freePort, start } from './system.mjs';
+import { freePort, start, TSX } from './system.mjs';
 
 /** Machines of the demo scenario that a stand-in takes the place of. */
 const STAND_INS = ['PR-01', 'PR-02', 'PR-03', 'PR-04'];
@@ -20,12 +20,11 @@ export async function pressFeeds() {
 
 /** Starts the stand-in presses, unless real ones were named, and the recorder of what they send. */
 export function startPresses(env) {
-  const tsx = 'node_modules/tsx/dist/cli.mjs';
   const begun = [];
   if (process.env.BRICOLE_FEEDS === undefined) {
     say('starting the stand-in presses');
-    begun.push(start('node', [tsx, 'src/devices/press/main.ts'], env));
+    begun.push(start('node', [TSX, 'src/devices/press/main.ts'], env));
   }
-  begun.push(start('node', [tsx, 'src/server/press/record.ts'], env));
+  begun.push(start('node', [TSX, 'src/server/press/record.ts'], env));
   return begun;
 }

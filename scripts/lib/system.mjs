@@ -8,6 +8,8 @@ import { say, Trouble } from './say.mjs';
 
 export const PROJECT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
 export const HOME = path.join(PROJECT, '.bricole');
+/** What runs TypeScript, from the project's folder. */
+export const TSX = 'node_modules/tsx/dist/cli.mjs';
 export const isRoot = process.getuid?.() === 0;
 
 export function has(command) {
@@ -25,6 +27,11 @@ export function run(command, args, { sentence, env, quiet = false } = {}) {
     const words = quiet ? `\n${result.stdout ?? ''}${result.stderr ?? ''}`.trimEnd() : '';
     throw new Trouble(`${sentence ?? `${command} failed`}${words}`);
   }
+}
+
+/** Runs a TypeScript file of the project to its end, as `run` does. */
+export function runTypeScript(file, args = [], options = {}) {
+  run('node', [TSX, file, ...args], options);
 }
 
 /** Starts a command in a process group of its own, so that Ctrl-C reaches it only through us. */

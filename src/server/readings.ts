@@ -1,8 +1,9 @@
-import { desc, inArray } from 'drizzle-orm';
+import { desc } from 'drizzle-orm';
 import { fieldsOf, type Method } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { readings } from '@/db/schema';
 import { groupBy } from './group-by';
+import { anyOf } from './scope';
 
 /** The readings of a run in force, the newest of each field. */
 export async function currentReadings(db: Queryable, runId: string) {
@@ -17,7 +18,7 @@ export async function currentReadingsOf(db: Queryable, runIds: readonly string[]
       : await db
           .selectDistinctOn([readings.runId, readings.field])
           .from(readings)
-          .where(inArray(readings.runId, [...runIds]))
+          .where(anyOf(readings.runId, runIds))
           .orderBy(readings.runId, readings.field, desc(readings.seq));
   return groupBy(rows, ({ runId }) => runId);
 }

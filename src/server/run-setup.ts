@@ -34,6 +34,7 @@ import { lotDiameterFacts } from './lots';
 import { padUses } from './pads';
 import { feedAddress } from './press/addresses';
 import { ageFrom, relatedFacts } from './sample-facts';
+import { anyOf } from './scope';
 import { specifiedFor } from './specified';
 
 /**
@@ -210,7 +211,7 @@ export async function runPlaces(db: Queryable, runIds: readonly string[]) {
       )
       .innerJoin(mixes, eq(mixes.id, placements.mixId))
       .innerJoin(jobs, eq(jobs.id, placements.jobId))
-      .where(inArray(runs.id, [...runIds]))
+      .where(anyOf(runs.id, runIds))
   );
 }
 

@@ -26,12 +26,7 @@ export const recordEvent = defineUseCase({
   roles: STAFF,
   Input: RecordEventInput,
   async act({ tx, actor, now }, input) {
-    const [specimen] = await tx
-      .select()
-      .from(specimens)
-      .where(eq(specimens.id, input.specimenId))
-      .for('update');
-    if (!specimen) throw new NotFound('This specimen');
+    const specimen = await lockSpecimen(tx, input.specimenId);
     const note = input.note?.trim() ?? '';
     if (input.kind === 'discarded' && specimen.testedAt) {
       throw new Conflict(
@@ -86,12 +81,7 @@ export const takeBackDiscard = defineUseCase({
   roles: BENCH,
   Input: TakeBackDiscardInput,
   async act({ tx, actor, now }, input) {
-    const [specimen] = await tx
-      .select()
-      .from(specimens)
-      .where(eq(specimens.id, input.specimenId))
-      .for('update');
-    if (!specimen) throw new NotFound('This specimen');
+    const specimen = await lockSpecimen(tx, input.specimenId);
     if (!specimen.discardedAt) throw new Conflict('It is not discarded.');
     await tx.insert(specimenEvents).values({
       specimenId: specimen.id,
@@ -142,8 +132,7 @@ export const decideHold = defineUseCase({
   roles: ['reviewer', 'manager'],
   Input: DecideHoldInput,
   async act({ tx, actor, now }, input) {
-    const [held] = await tx.select().from(specimens).where(eq(specimens.id, input.specimenId)).for('update');
-    if (!held) throw new NotFound('This specimen');
+    const held = await lockSpecimen(tx, input.specimenId);
     if (held.ageHours !== null || held.testedAt)
       throw new Conflict('Only a held specimen that is not tested can be decided on.');
     if (held.discardedAt || (await hasEvent(tx, held.id, ['lost'])))
@@ -252,9 +241,15 @@ export const takeBackIn = defineUseCase({
   },
 });
 
-async function broken(tx: Transaction, specimenId: string) {
+/** A specimen, held until the end of the transaction. @throws NotFound */
+async function lockSpecimen(tx: Transaction, specimenId: string) {
   const [specimen] = await tx.select().from(specimens).where(eq(specimens.id, specimenId)).for('update');
   if (!specimen) throw new NotFound('This specimen');
+  return specimen;
+}
+
+async function broken(tx: Transaction, specimenId: string) {
+  const specimen = await lockSpecimen(tx, specimenId);
   if (!specimen.testedAt)
     throw new Conflict(
       'It is not broken yet: one that is faulty now is put aside, with what is wrong with it.',

@@ -1,7 +1,8 @@
-import { desc, inArray } from 'drizzle-orm';
+import { desc } from 'drizzle-orm';
 import type { CurvePoint, LogAnalysis } from '@/core/signals';
 import type { Queryable } from '@/db/client';
 import { loadLogs } from '@/db/schema';
+import { anyOf } from '../scope';
 
 /** The load curve of a run, thinned, with what its analysis came to. */
 export interface RunCurve {
@@ -24,7 +25,7 @@ export async function curvesOf(db: Queryable, runIds: readonly string[]): Promis
       analysis: loadLogs.analysis,
     })
     .from(loadLogs)
-    .where(inArray(loadLogs.runId, [...runIds]))
+    .where(anyOf(loadLogs.runId, runIds))
     .orderBy(loadLogs.runId, desc(loadLogs.at));
   return rows.map((row) => ({ ...row, curve: row.curve ?? [] }));
 }

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import { type OtherKind, otherSet, type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
-import { Limits } from '@/core/limits';
+import type { Limits } from '@/core/limits';
 import {
   findMethod,
   isCylinderSize,
@@ -31,7 +31,7 @@ import {
   specimens,
 } from '@/db/schema';
 import { groupBy } from '../group-by';
-import { limitChangesAt } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { anyOf, present, readableJobs } from '../scope';
 import { specifiedFor } from '../specified';
 import type { Actor } from '../use-case';
@@ -490,8 +490,7 @@ export async function setsOfSample(
   },
   releasedOnly = false,
 ) {
-  const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
-  const limits = new Limits(changes, revision, job.profile);
+  const limits = await limitsNow(db, job);
   const all = await specimenViews(db, [sample.id]);
   const specimens = releasedOnly ? withoutUnreleased(all) : all;
   return { limits, specimens, sets: ageSets(specimens, job, mix, limits) };

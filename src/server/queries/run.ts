@@ -1,4 +1,4 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { fieldsOf, findMethod } from '@/core/methods';
 import type { Queryable } from '@/db/client';
@@ -6,7 +6,7 @@ import { amendments, attachments, people, readings, reportOutcomes, reports } fr
 import { NotFound } from '../errors';
 import { currentReadingsOf, inputOf } from '../readings';
 import { equipmentFacts, type RunPlace, runPlaces, runSetup } from '../run-setup';
-import { staffOnly } from '../scope';
+import { anyOf, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 import { curvesOf } from './curves';
 import { runViews, setsOfSample } from './dossier';
@@ -100,7 +100,7 @@ async function historyOf(db: Queryable, runIds: readonly string[]) {
     })
     .from(readings)
     .innerJoin(people, eq(people.id, readings.by))
-    .where(inArray(readings.runId, [...runIds]))
+    .where(anyOf(readings.runId, runIds))
     .orderBy(asc(readings.seq));
 }
 
@@ -115,7 +115,7 @@ async function filesOf(db: Queryable, runIds: readonly string[]) {
       at: attachments.at,
     })
     .from(attachments)
-    .where(inArray(attachments.runId, [...runIds]))
+    .where(anyOf(attachments.runId, runIds))
     .orderBy(asc(attachments.at));
 }
 
@@ -131,7 +131,7 @@ async function locksOf(db: Queryable, runIds: readonly string[]) {
     })
     .from(reportOutcomes)
     .innerJoin(reports, eq(reports.id, reportOutcomes.reportId))
-    .where(inArray(reportOutcomes.runId, [...runIds]));
+    .where(anyOf(reportOutcomes.runId, runIds));
   const replaced = new Set(signed.map(({ replacesId }) => replacesId));
   const standing = signed.filter(({ id }) => !replaced.has(id));
   const opened =
@@ -141,7 +141,7 @@ async function locksOf(db: Queryable, runIds: readonly string[]) {
           .select()
           .from(amendments)
           .where(
-            inArray(
+            anyOf(
               amendments.reportId,
               standing.map(({ id }) => id),
             ),

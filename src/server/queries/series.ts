@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import { evaluateSeries, type SeriesPoint, type SeriesVerdicts } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
-import { Limits } from '@/core/limits';
+import type { Limits } from '@/core/limits';
 import { measureIn, parseMeasure } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
@@ -16,7 +16,7 @@ import {
   samples,
 } from '@/db/schema';
 import { groupBy } from '../group-by';
-import { limitChangesAt } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { anyOf, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { type AgeSet, ageSets, specimenViews, withoutUnreleased } from './dossier';
@@ -63,8 +63,7 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
     .innerJoin(placements, eq(placements.id, samples.placementId))
     .where(eq(placements.mixId, mix.id))
     .orderBy(asc(samples.sampledAt));
-  const { changes, revision } = await limitChangesAt(db, { jobId: job.id });
-  const limits = new Limits(changes, revision, job.profile);
+  const limits = await limitsNow(db, job);
   const all = await specimenViews(
     db,
     taken.map(({ sample }) => sample.id),
