@@ -10,9 +10,11 @@ import {
   EVENT_IDS,
   type EventId,
   nextEvent,
+  outOfOrder,
   readClock,
   readClocks,
   type Stamps,
+  sequencesWith,
 } from '.';
 
 const DAY = Date.UTC(2031, 4, 14);
@@ -22,6 +24,22 @@ const at = (clock: string): number => {
 };
 const state = (id: ClockId, stamps: Stamps, profile: Profile = 'astm') =>
   readClock(clockOf(id), stamps, at('23:00:00'), new Limits({}, 0, profile), 'US').state;
+
+describe('the order of a day', () => {
+  it('holds a test only against the rows in which its own moments stand', () => {
+    const rows = sequencesWith(['lift-end']);
+    expect(rows).toHaveLength(1);
+    const stamps: Stamps = {
+      'lift-start': at('10:14:20'),
+      'lift-end': at('10:14:10'),
+      'air-struck': at('10:20:00'),
+      'lid-on': at('10:19:00'),
+    };
+    expect(outOfOrder(stamps, rows)).toEqual([{ before: 'lift-start', after: 'lift-end' }]);
+    expect(outOfOrder(stamps)).toHaveLength(2);
+    expect(sequencesWith([])).toEqual([]);
+  });
+});
 
 // Windows of ASTM C31, C94, C143, C172 and C1064 (from memory); the stamps are made up to sit on their edges.
 describe('clocks by their stamps', () => {

@@ -1,7 +1,7 @@
 import type { EventId, Stamps } from './events';
 
 /** What cannot happen in another order, whatever went wrong: each of a row after the ones before it. */
-const SEQUENCES: readonly (readonly EventId[])[] = [
+const SEQUENCES: readonly Sequence[] = [
   ['batched', 'arrived', 'discharge-start', 'discharge-end'],
   ['batched', 'water-added', 'remixed'],
   ['first-portion', 'final-portion', 'composite'],
@@ -35,14 +35,24 @@ export interface OutOfOrder {
   readonly after: EventId;
 }
 
+/** A row of events that cannot happen in another order. */
+export type Sequence = readonly EventId[];
+
+/** The rows in which one of some events stands. */
+export function sequencesWith(events: Iterable<EventId>): readonly Sequence[] {
+  const wanted = new Set(events);
+  return SEQUENCES.filter((row) => row.some((event) => wanted.has(event)));
+}
+
 /**
  * Moments that stand in an order in which they cannot have happened, the nearest of each row.
  * @param stamps instants, ms since the epoch
+ * @param rows those to hold them against; all when not given
  * Source: common practice, no source.
  */
-export function outOfOrder(stamps: Stamps): OutOfOrder[] {
+export function outOfOrder(stamps: Stamps, rows: readonly Sequence[] = SEQUENCES): OutOfOrder[] {
   let found: OutOfOrder[] | undefined;
-  for (const row of SEQUENCES) {
+  for (const row of rows) {
     let before: EventId | undefined;
     for (const after of row) {
       const at = stamps[after];

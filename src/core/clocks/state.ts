@@ -45,9 +45,29 @@ function elapsedSeconds(clock: ClockDefinition, from: number, to: number): numbe
 
 /** The instant a clock starts from: the first of its events that is stamped, or the latest of them. */
 function startOf(clock: ClockDefinition, stamps: Stamps): number | null {
-  const known = clock.from.map((event) => stamps[event]).filter((at) => at !== undefined);
-  if (known.length === 0) return null;
-  return clock.latest ? Math.max(...known) : (known[0] ?? null);
+  let start: number | null = null;
+  for (const event of clock.from) {
+    const at = stamps[event];
+    if (at === undefined) continue;
+    if (!clock.latest) return at;
+    if (start === null || at > start) start = at;
+  }
+  return start;
+}
+
+/** The ends of a clock's limit in seconds, worked out once for each limit in force. */
+const ends = new WeakMap<Limit, Pick<ClockReading, 'most' | 'least'>>();
+
+function endsOf(limit: Limit): Pick<ClockReading, 'most' | 'least'> {
+  const before = ends.get(limit);
+  if (before) return before;
+  const { unit, high, low } = limit;
+  const made = {
+    most: high ? convert(high, unit, 's').toNumber() : null,
+    least: low ? convert(low, unit, 's').toNumber() : null,
+  };
+  ends.set(limit, made);
+  return made;
 }
 
 /**
@@ -66,9 +86,7 @@ export function readClock(
   system: System,
 ): ClockReading {
   const limit = limits.of(clock.limit, system);
-  const seconds = (value: typeof limit.high) => (value ? convert(value, limit.unit, 's').toNumber() : null);
-  const most = seconds(limit.high);
-  const least = seconds(limit.low);
+  const { most, least } = endsOf(limit);
   const startedAt = startOf(clock, stamps);
   const endedAt = stamps[clock.to] ?? null;
   const base = { clock, limit, startedAt, endedAt, most, least };

@@ -45,7 +45,7 @@ export class Limits {
   ) {}
 
   /** Rows that were asked for before: a sheet asks for the same ones over and over. */
-  private readonly asked = new Map<string, Limit>();
+  private readonly asked = { US: new Map<LimitId, Limit>(), SI: new Map<LimitId, Limit>() };
 
   /** The name of the row in force: the school's own where it has one. */
   private rowOf(id: LimitId): LimitId {
@@ -64,11 +64,11 @@ export class Limits {
 
   /** The limit in force for one system. @throws RangeError when the entry has no value in that system */
   of(asked: LimitId, system: System): Limit {
-    const key = `${system} ${asked}`;
-    const before = this.asked.get(key);
+    const rows = this.asked[system];
+    const before = rows.get(asked);
     if (before) return before;
     const limit = this.make(asked, system);
-    this.asked.set(key, limit);
+    rows.set(asked, limit);
     return limit;
   }
 

@@ -8,6 +8,7 @@ import {
   roundTo,
   type UnitId,
   unitLabel,
+  withThousands,
 } from '../quantity';
 import { type Finding, finding, plain } from '../working';
 import type { Result } from './contract';
@@ -26,12 +27,13 @@ interface ResultRequest {
 /** Makes a result: reported once from the unrounded value; the other system's figure also from the unrounded value. */
 export function resultOf(request: ResultRequest): Result {
   const { value, step, mode, other } = request;
+  const reported = roundTo(value, step, mode).toFixed(decimalsOf(step));
   return {
     quantity: request.quantity,
     symbol: request.symbol,
     value: plain(value, 15),
-    reported: roundTo(value, step, mode).toFixed(decimalsOf(step)),
-    text: roundedText(value, step, mode),
+    reported,
+    text: withThousands(reported),
     unit: request.unit,
     ...(other
       ? {

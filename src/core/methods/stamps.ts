@@ -44,9 +44,33 @@ export function eventFieldsOf(type: InputClass): ReadonlyMap<EventId, string> {
   return made;
 }
 
+/** What a run's stamps came to, kept while nothing that they were read from has changed. */
+interface Gathered {
+  readonly sample: RunSetup['sample'];
+  readonly typed: readonly unknown[];
+  readonly stamps: Stamps;
+}
+const gathered = new WeakMap<object, Gathered>();
+
 /** The stamps of the whole sample as a run sees them: those of the other runs, the sample's own, and its input's. */
 export function sampleStamps(input: object, setup: RunSetup): Stamps {
-  return { ...givenStamps(setup), ...ownStamps(input) };
+  const names = eventFieldsOf(input.constructor as InputClass);
+  const before = gathered.get(input);
+  if (before && before.sample === setup.sample && isUnchanged(input, names, before.typed))
+    return before.stamps;
+  const typed = [...names.values()].map((name) => (input as Record<string, unknown>)[name]);
+  const stamps = { ...givenStamps(setup), ...ownStamps(input) };
+  gathered.set(input, { sample: setup.sample, typed, stamps });
+  return stamps;
+}
+
+function isUnchanged(input: object, names: ReadonlyMap<EventId, string>, typed: readonly unknown[]): boolean {
+  let index = 0;
+  for (const name of names.values()) {
+    if ((input as Record<string, unknown>)[name] !== typed[index]) return false;
+    index += 1;
+  }
+  return true;
 }
 
 /** What the setup holds is plain data that nobody alters: read once. */
@@ -83,23 +107,23 @@ export function clockFindings(
 ): Finding[] {
   const stamps = sampleStamps(input, setup);
   const counted = clocksFor(limits.profile);
-  return ids
-    .filter((id) => counted.some((clock) => clock.id === id))
-    .flatMap((id) => {
-      const clock: ClockDefinition = clockOf(id);
-      if (clock.for && !setup.sample?.specimens?.includes(clock.for)) return [];
-      const reading = readClock(clock, stamps, 0, limits, input.system);
-      const stopwatch = typed[id];
-      const byHand = stopwatch === undefined ? undefined : readMeasure(input, stopwatch)?.value.toNumber();
-      const elapsed = reading.endedAt === null ? byHand : (reading.elapsed ?? byHand);
-      if (elapsed === undefined) return [];
-      const early = reading.least !== null && elapsed < reading.least;
-      const late = reading.most !== null && elapsed > reading.most;
-      if (!early && !late) return [];
-      const field =
-        reading.elapsed === null || reading.endedAt === null ? stopwatch : stampField(input, clock);
-      return [missed(clock, early, elapsed, field, reading, limits)];
-    });
+  const found: Finding[] = [];
+  for (const id of ids) {
+    const clock = clockOf(id);
+    if (!counted.includes(clock)) continue;
+    if (clock.for && !setup.sample?.specimens?.includes(clock.for)) continue;
+    const reading = readClock(clock, stamps, 0, limits, input.system);
+    const stopwatch = typed[id];
+    const byHand = stopwatch === undefined ? undefined : readMeasure(input, stopwatch)?.value.toNumber();
+    const elapsed = reading.endedAt === null ? byHand : (reading.elapsed ?? byHand);
+    if (elapsed === undefined) continue;
+    const early = reading.least !== null && elapsed < reading.least;
+    const late = reading.most !== null && elapsed > reading.most;
+    if (!early && !late) continue;
+    const field = reading.elapsed === null || reading.endedAt === null ? stopwatch : stampField(input, clock);
+    found.push(missed(clock, early, elapsed, field, reading, limits));
+  }
+  return found;
 }
 
 /** The field that stamps the end of a clock, or its start when another run stamps the end. */

@@ -3,6 +3,7 @@ import { computed, idsOf } from '@/testing/outcome';
 import type { Method } from './contract';
 import { findMethod, METHODS } from './registry';
 import type { RunSetup } from './setup';
+import { usableInput } from './validate';
 
 const method = (id: string): Method => findMethod(id) as Method;
 const slump = (typed: Record<string, unknown>, setup: RunSetup = {}) =>
@@ -98,6 +99,28 @@ describe('how a stamp came about', () => {
       { enteredAt: { batchedAt: '2031-05-14T13:40:00Z', dischargeStartedAt: '2031-05-14T14:00:05Z' } },
     );
     expect(idsOf(outcome)).not.toContain('stamps.typed');
+  });
+});
+
+describe('what is kept of a run’s stamps', () => {
+  const times = { liftStartedAt: '2031-05-14T14:29:50Z', liftEndedAt: '2031-05-14T14:29:55Z' };
+  it('is read anew when a stamp of the same run changes', () => {
+    const { input } = usableInput(method('slump'), { system: 'US', shape: 'true', slump: '4', ...times });
+    const ids = () => idsOf(method('slump').compute(input, {}));
+    expect(ids()).not.toContain('slump.lift');
+    Object.assign(input, { liftEndedAt: '2031-05-14T14:30:05Z' });
+    expect(ids()).toContain('slump.lift');
+    Object.assign(input, { liftEndedAt: '2031-05-14T14:29:40Z' });
+    expect(ids()).toContain('times.order');
+  });
+  it('is read anew when the sample says something else', () => {
+    const { input } = usableInput(method('slump'), { system: 'US', shape: 'true', slump: '4', ...times });
+    const late = (finalPortion: string) =>
+      idsOf(method('slump').compute(input, { sample: { events: { 'final-portion': finalPortion } } }));
+    expect(late('2031-05-14T14:29:00Z')).not.toContain('times.order');
+    Object.assign(input, { fillStartedAt: '2031-05-14T14:28:00Z' });
+    expect(late('2031-05-14T14:29:00Z')).toContain('times.order');
+    expect(late('2031-05-14T14:20:00Z')).not.toContain('times.order');
   });
 });
 

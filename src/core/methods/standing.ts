@@ -1,11 +1,11 @@
 import { DateTime } from 'luxon';
 import { isCertified, lapsedCard } from '../certification';
-import { EVENTS, outOfOrder, TOLD } from '../clocks';
+import { EVENTS, outOfOrder, type Sequence, sequencesWith, TOLD } from '../clocks';
 import { cite } from '../limits';
 import { bySeverity, type Finding, finding, isReportable } from '../working';
 import type { Conformity, Method, Outcome } from './contract';
 import { dayOf } from './equipment-checks';
-import { fieldOf, fieldsOf, type RunInput } from './fields';
+import { fieldOf, type RunInput } from './fields';
 import { limitsOf, type RunSetup } from './setup';
 import { eventFieldsOf, sampleStamps } from './stamps';
 
@@ -37,18 +37,20 @@ function certificationFindings(method: Method, input: object, setup: RunSetup): 
 
 /** Stamps whose time was typed, not pressed: each stands with the time it was entered. */
 function lateStampFindings(method: Method, input: object, setup: RunSetup): Finding[] {
-  const entered = setup.enteredAt ?? {};
+  const entered = setup.enteredAt ?? NOTHING;
   const limit = limitsOf(setup).of('stamps.typed', 'US');
   const most = (limit.high?.toNumber() ?? 0) * 1000;
-  const zone = setup.zone ?? 'utc';
-  const clock = (at: number): string => DateTime.fromMillis(at, { zone }).toFormat('HH:mm:ss');
-  const typed = fieldsOf(method.Input).flatMap((field) => {
-    if (field.kind !== 'instant' || !field.event || TOLD.has(field.event)) return [];
-    const claimed = Date.parse(String((input as Record<string, unknown>)[field.name] ?? ''));
-    const entry = Date.parse(entered[field.name] ?? '');
-    if (Number.isNaN(claimed) || Number.isNaN(entry) || Math.abs(entry - claimed) <= most) return [];
-    return [{ name: field.name, words: `${field.label} ${clock(claimed)}, entered ${clock(entry)}` }];
-  });
+  const typed: { name: string; words: string }[] = [];
+  for (const [event, name] of eventFieldsOf(method.Input)) {
+    const entry = TOLD.has(event) ? undefined : entered[name];
+    if (entry === undefined) continue;
+    const claimed = Date.parse(String((input as Record<string, unknown>)[name] ?? ''));
+    const made = Date.parse(entry);
+    if (Number.isNaN(claimed) || Number.isNaN(made) || Math.abs(made - claimed) <= most) continue;
+    const label = fieldOf(method.Input, name)?.label ?? name;
+    const [at, later] = [claimed, made].map((each) => clockAt(each, setup, 'HH:mm:ss'));
+    typed.push({ name, words: `${label} ${at}, entered ${later}` });
+  }
   if (typed.length === 0) return [];
   const words = typed.map((each) => each.words).join('; ');
   return [
@@ -65,14 +67,25 @@ function lateStampFindings(method: Method, input: object, setup: RunSetup): Find
   ];
 }
 
+const NOTHING: Readonly<Record<string, string>> = {};
+
+/** An instant as a clock in the job's zone shows it. */
+function clockAt(at: number, setup: RunSetup, format: string): string {
+  return DateTime.fromMillis(at, { zone: setup.zone ?? 'utc' }).toFormat(format);
+}
+
 /** Times that stand in an order in which they cannot have happened: one of the two was typed or pressed wrongly. */
-function orderFindings(method: Method, input: object, setup: RunSetup): Finding[] {
+function orderFindings(
+  method: Method,
+  input: object,
+  setup: RunSetup,
+  sequences: readonly Sequence[],
+): Finding[] {
   const read = input as Record<string, unknown>;
-  const zone = setup.zone ?? 'utc';
-  const clock = (at: number): string => DateTime.fromMillis(at, { zone }).toFormat('d LLL HH:mm:ss');
+  const clock = (at: number): string => clockAt(at, setup, 'd LLL HH:mm:ss');
   const ownEvents = eventFieldsOf(method.Input);
-  const stamps = ownEvents.size > 0 ? sampleStamps(input, setup) : {};
-  const ofEvents = outOfOrder(stamps)
+  const stamps = sequences.length > 0 ? sampleStamps(input, setup) : {};
+  const ofEvents = outOfOrder(stamps, sequences)
     // Two times of another run are that run's to say.
     .filter(({ before, after }) => ownEvents.has(before) || ownEvents.has(after))
     .map(({ before, after }) => ({
@@ -146,6 +159,7 @@ function undetermined(conformity: Conformity): Conformity {
  * Source: ACI 318 26.12, ASTM C94/C94M and C1077 for certified technicians (from memory).
  */
 export function withStanding(method: Method): Method {
+  const sequences = sequencesWith(eventFieldsOf(method.Input).keys());
   return {
     ...method,
     compute(input: RunInput, setup: RunSetup): Outcome {
@@ -154,7 +168,7 @@ export function withStanding(method: Method): Method {
       const added = [
         ...uncertified,
         ...lateStampFindings(method, input, setup),
-        ...orderFindings(method, input, setup),
+        ...orderFindings(method, input, setup, sequences),
       ];
       const findings = bySeverity([...outcome.findings, ...added]);
       const acceptance = (setup.sample?.kind ?? 'acceptance') === 'acceptance';

@@ -1,4 +1,5 @@
 import { Decimal } from 'decimal.js';
+import { remembered } from './memo';
 
 /**
  * Exact decimal arithmetic, 40 significant digits. Readings and every intermediate value of a calculation
@@ -12,8 +13,16 @@ export const PI: Exact = Exact.acos(-1);
 
 /** Makes an exact number from decimal text or another exact number; a `number` must be an integer or literal. */
 export function exact(value: string | number | Exact): Exact {
-  return value instanceof Exact ? value : new Exact(value);
+  if (typeof value === 'object') return value;
+  return typeof value === 'string' && value.length <= 12 ? fromText(value) : new Exact(value);
 }
+
+/** Factors, steps and readings come again and again as the same few short texts. */
+const fromText = remembered(
+  2000,
+  (text: string) => text,
+  (text) => new Exact(text),
+);
 
 /**
  * Arithmetic mean.

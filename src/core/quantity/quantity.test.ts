@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import {
   convert,
   decimalsOf,
+  Exact,
   exact,
   measureIn,
   parseMeasure,
@@ -11,6 +12,7 @@ import {
   roundTo,
   UNITS,
   type UnitId,
+  withThousands,
 } from '.';
 
 describe('rounding', () => {
@@ -42,6 +44,38 @@ describe('rounding', () => {
   ])('%s to %s: half to even %s, half up %s', (value, step, even, up) => {
     expect(roundedText(exact(value), step)).toBe(even);
     expect(roundedText(exact(value), step, 'half-up')).toBe(up);
+  });
+
+  // A step of one digit is cut off the value, any other divides it: the two ways are one rule.
+  it('is the same by the digit as by dividing, in either mode, below the step too', () => {
+    const scaled = fc.record({
+      digits: fc.bigInt({ min: -(10n ** 20n), max: 10n ** 20n }),
+      places: fc.integer({ min: -4, max: 24 }),
+      step: fc.constantFrom('1000', '10', '1', '0.1', '0.01', '0.0001', '1e-9'),
+      mode: fc.constantFrom('half-even' as const, 'half-up' as const),
+    });
+    fc.assert(
+      fc.property(scaled, ({ digits, places, step, mode }) => {
+        const value = exact(`${digits}e${-places}`);
+        const code = mode === 'half-even' ? Exact.ROUND_HALF_EVEN : Exact.ROUND_HALF_UP;
+        const divided = value.div(step).toDecimalPlaces(0, code).times(step);
+        expect(roundTo(value, step, mode).toFixed()).toBe(divided.toFixed());
+      }),
+    );
+    for (const tie of ['5', '-5', '15', '4.9999', '0', '-0'])
+      expect(roundTo(exact(tie), '10').toFixed()).toBe(
+        exact(tie).div(10).toDecimalPlaces(0, Exact.ROUND_HALF_EVEN).times(10).toFixed(),
+      );
+  });
+
+  it.each([
+    ['999', '999'],
+    ['1000', '1,000'],
+    ['-1000', '-1,000'],
+    ['-999.25', '-999.25'],
+    ['1234567.12345', '1,234,567.12345'],
+  ])('%s with its thousands is %s', (plain, grouped) => {
+    expect(withThousands(plain)).toBe(grouped);
   });
 
   it('refuses a step that is no step', () => {

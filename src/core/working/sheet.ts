@@ -2,6 +2,7 @@ import {
   decimalsOf,
   type Exact,
   type RoundingMode,
+  remembered,
   roundTo,
   type UnitId,
   unitLabel,
@@ -88,13 +89,21 @@ export function plain(value: Exact | string, digits: number): string {
 
 /** Puts numbers in the place of the symbols of a formula; negative numbers go into brackets. */
 function substitute(formula: string, uses: Readonly<Record<string, Exact>>): string {
-  return formula.replace(/[A-Za-z][A-Za-z0-9_]*/g, (symbol) => {
-    const value = uses[symbol];
-    if (value === undefined) return symbol;
-    const text = plain(value, 12);
-    return text.startsWith('-') ? `(${text})` : text;
-  });
+  let text = '';
+  for (const part of partsOf(formula)) {
+    const value = Object.hasOwn(uses, part) ? uses[part] : undefined;
+    const shown = value === undefined ? part : plain(value, 12);
+    text += value !== undefined && shown.startsWith('-') ? `(${shown})` : shown;
+  }
+  return text;
 }
+
+/** A formula taken apart into symbols and what stands between them. There are as many as are written in the code. */
+const partsOf = remembered(
+  1000,
+  (formula: string) => formula,
+  (formula) => formula.split(/([A-Za-z][A-Za-z0-9_]*)/),
+);
 
 const SUPERSCRIPT: Record<string, string> = { '2': '²', '3': '³' };
 
