@@ -25,6 +25,14 @@ const fromText = remembered(
 );
 
 /**
+ * Area of a circle, unrounded.
+ * @param diameter in any unit of length; the area is in its square
+ */
+export function circleArea(diameter: Exact): Exact {
+  return diameter.times(diameter).times(PI).div(4);
+}
+
+/**
  * Arithmetic mean.
  * @param values at least one exact number, all in one unit
  * @returns the mean in the same unit, unrounded

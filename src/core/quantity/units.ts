@@ -141,8 +141,9 @@ export function convert(value: Exact, from: UnitId, to: UnitId): Exact {
   if (source.dimension !== target.dimension) {
     throw new TypeError(`${from} is a ${source.dimension}, ${to} is a ${target.dimension}`);
   }
-  const base = value.plus(source.offset ?? 0).times(source.factor);
-  return base.div(target.factor).minus(target.offset ?? 0);
+  const base = (source.offset ? value.plus(source.offset) : value).times(source.factor);
+  const converted = base.div(target.factor);
+  return target.offset ? converted.minus(target.offset) : converted;
 }
 
 /** Finds the unit that a person's words mean among the units of one dimension; undefined when none fits. */

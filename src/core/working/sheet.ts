@@ -84,7 +84,7 @@ export class Sheet {
 /** Decimal text without exponent, trimmed to a number of significant digits. */
 export function plain(value: Exact | string, digits: number): string {
   if (typeof value === 'string') return value;
-  return value.toSignificantDigits(digits).toFixed();
+  return (value.precision() <= digits ? value : value.toSignificantDigits(digits)).toFixed();
 }
 
 /** Puts numbers in the place of the symbols of a formula; negative numbers go into brackets. */

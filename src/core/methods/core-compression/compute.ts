@@ -1,5 +1,5 @@
 import type { Limits } from '../../limits';
-import { type Exact, exact, PI, roundTo } from '../../quantity';
+import { circleArea, type Exact, exact, roundTo } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
@@ -53,7 +53,7 @@ export const PRESS: PressUse<CoreCompressionInput> = {
     const limits = limitsOf(setup);
     const diameter = coreDiameter(input, setup, limits);
     if (!diameter) return undefined;
-    const area = diameter.mean.pow(2).times(PI).div(4);
+    const area = circleArea(diameter.mean);
     const factor = exact(FORCE_FACTOR[input.system]);
     return {
       area,
@@ -122,7 +122,7 @@ export function compute(input: CoreCompressionInput, setup: RunSetup): Outcome {
       name: 'Area',
       formula: 'pi * D^2 / 4',
       uses: { D: diameter.mean },
-      value: diameter.mean.pow(2).times(PI).div(4),
+      value: circleArea(diameter.mean),
       unit: us ? 'in2' : 'mm2',
       source: C42,
     });

@@ -1,4 +1,4 @@
-import { type Exact, exact, PI } from '../../quantity';
+import { circleArea, type Exact, exact, PI } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
@@ -79,7 +79,7 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       name: 'Area',
       formula: 'pi * D^2 / 4',
       uses: { D: diameter },
-      value: diameter.pow(2).times(PI).div(4),
+      value: circleArea(diameter),
       unit: system === 'US' ? 'in2' : 'mm2',
       source: C39,
     });
@@ -148,7 +148,7 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       name: 'Density',
       formula: system === 'US' ? '6912 * W / (pi * D^2 * L)' : '4 * 10^9 * W / (pi * D^2 * L)',
       uses: { W: mass, D: diameter, L: length },
-      value: factor.times(mass).div(diameter.pow(2).times(length).times(PI)),
+      value: factor.times(mass).div(diameter.times(diameter).times(length).times(PI)),
       unit: system === 'US' ? 'lb/ft3' : 'kg/m3',
       source: C39,
       round: { step, rule: `density to ${step}` },

@@ -1,4 +1,4 @@
-import { exact, PI } from '../../quantity';
+import { circleArea, exact } from '../../quantity';
 import type { PressTest, PressUse } from '../contract';
 import { readMeasure } from '../fields';
 import { expectedStrength, FORCE_FACTOR, meanDiameter } from '../press';
@@ -13,7 +13,7 @@ function test(input: CylinderCompressionInput, setup: RunSetup): PressTest | und
   const diameter = own ?? (size && nominalDiameter(size, system));
   if (!diameter) return undefined;
   const limits = limitsOf(setup);
-  const area = diameter.pow(2).times(PI).div(4);
+  const area = circleArea(diameter);
   const factor = exact(FORCE_FACTOR[system]);
   const strength = expectedStrength(setup, system, limits);
   return {

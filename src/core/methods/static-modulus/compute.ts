@@ -1,5 +1,5 @@
 import { cite, isWithin, type Limits } from '../../limits';
-import { type Exact, exact, meanOf, PI, plainOf } from '../../quantity';
+import { circleArea, type Exact, exact, meanOf, plainOf } from '../../quantity';
 import { rangePercent } from '../../statistics';
 import { bySeverity, type Finding, finding, Sheet, type Source, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
@@ -33,7 +33,7 @@ export const PRESS: PressUse<StaticModulusInput> = {
     const own = meanDiameter(input, setup);
     const diameter = own ?? (size && nominalDiameter(size, system));
     if (!diameter) return undefined;
-    const area = diameter.pow(2).times(PI).div(4);
+    const area = circleArea(diameter);
     const factor = exact(FORCE_FACTOR[system]);
     const companion = readMeasure(input, 'companion')?.value;
     const upper = companion?.times(limits.number('modulus.share', system)).div(100);
@@ -98,7 +98,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
       name: 'Area',
       formula: 'pi * D^2 / 4',
       uses: { D: diameter },
-      value: diameter.pow(2).times(PI).div(4),
+      value: circleArea(diameter),
       unit: us ? 'in2' : 'mm2',
       source,
     });
@@ -213,7 +213,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
             ? companion
                 .times(limits.number('modulus.share', system))
                 .div(100)
-                .times(diameter.pow(2).times(PI).div(4))
+                .times(circleArea(diameter))
                 .div(FORCE_FACTOR[system])
                 .toNumber()
             : null,
@@ -353,7 +353,7 @@ function modulusFindings(
   const [second, third] = chords;
   const largest = readMeasure(input, 'maximumLoad')?.value;
   if (largest && companion && diameter) {
-    const stress = largest.times(FORCE_FACTOR[system]).div(diameter.pow(2).times(PI).div(4));
+    const stress = largest.times(FORCE_FACTOR[system]).div(circleArea(diameter));
     if (stress.greaterThan(companion))
       list.push(
         finding({
@@ -414,7 +414,7 @@ function modulusFindings(
       }),
     );
   if (companion && diameter && loadings) {
-    const area = diameter.pow(2).times(PI).div(4);
+    const area = circleArea(diameter);
     const all = [...loadings.values()].flat();
     const largest = all.reduce((most, { load }) => (load.greaterThan(most) ? load : most), exact(0));
     const share = largest.times(FORCE_FACTOR[system]).div(area).div(companion).times(100);
