@@ -30,7 +30,8 @@ beforeAll(async () => {
 });
 afterAll(() => fresh?.close());
 
-const boxed = (hours: number) => boxedSets(site.db, site.actors.field, new Date(CAST + hours * HOUR));
+const boxed = async (hours: number) =>
+  (await boxedSets(site.db, site.actors.field, new Date(CAST + hours * HOUR))).sets;
 
 // ASTM C31/C31M (from memory): collected within 48 h, not moved before 8 h after final set. By common practice concrete at
 // 70 °F sets six hours after batching.
@@ -56,8 +57,22 @@ it('may be moved eight hours after the set, estimated first, then measured', asy
   expect(await boxed(5)).toMatchObject([{ earliest: CAST + 12 * HOUR, estimated: false }]);
 });
 
+it('of many only those to be collected first are listed, and the rest is counted', async () => {
+  const own = sampleId;
+  for (let index = 1; index <= 17; index += 1) {
+    ({ sampleId } = await makeSample(site));
+    await stamp('moulding', { finishedAt: at(index / 60) });
+  }
+  sampleId = own;
+  const { sets, more } = await boxedSets(site.db, site.actors.field, new Date(CAST + 2 * HOUR));
+  expect([sets.length, more]).toEqual([16, 2]);
+  expect(sets[0]?.sampleId).toBe(own);
+  const order = sets.map(({ collectBy }) => collectBy);
+  expect(order).toEqual(order.toSorted((a, b) => a - b));
+}, 60_000);
+
 it('is gone from the list once it is collected, and is no client’s', async () => {
   await stamp('initial-curing', { collectedAt: at(20) });
-  expect(await boxed(21)).toEqual([]);
+  expect((await boxed(21)).map((set) => set.sampleId)).not.toContain(sampleId);
   await expect(boxedSets(site.db, site.actors.client, new Date(CAST))).rejects.toThrow();
 });

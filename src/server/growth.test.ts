@@ -14,7 +14,7 @@ import { cardList, gearList, limitRegister, peopleList, signInList } from './que
 import { jobDetail, jobList, jobsToPlace, recentPlacements } from './queries/jobs';
 import { fieldSample, placementDay } from './queries/placement';
 import { reportDetail, reportList } from './queries/reports';
-import { runSheet } from './queries/run';
+import { runSheet, runSheets } from './queries/run';
 import { mixSeries, seriesPage } from './queries/series';
 import { search, specimenDetail } from './queries/specimen';
 import { storageList } from './queries/storage';
@@ -71,7 +71,16 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
     jobs: () => jobList(db, manager),
     job: () => jobDetail(db, manager, site.jobId),
     placement: () => placementDay(db, manager, site.placementId),
-    'field sample': () => fieldSample(db, manager, first.sampleId),
+    'field sample': async () => {
+      const { runs } = await fieldSample(db, manager, first.sampleId);
+      const sheets = await runSheets(
+        db,
+        manager,
+        runs.map(({ id }) => id),
+        day,
+      );
+      expect(sheets.length).toBeGreaterThan(5);
+    },
     sample: () => sampleDossier(db, manager, first.sampleId),
     specimen: () => specimenDetail(db, manager, first.specimenIds[0] ?? ''),
     'run sheet': () => runSheet(db, manager, runId, day),

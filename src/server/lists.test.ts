@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { resultsCsv } from '@/core/interchange';
 import { attachments, type Role } from '@/db/schema';
 import { freshDatabase, personOf } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
@@ -101,6 +102,13 @@ describe('records that go out', () => {
     const rows = await exportRecords(fresh.db, site.actors.laboratory, wanted());
     expect(rows.map(({ record }) => record.about?.specimen)).toEqual(['LST-001-A']);
     expect(rows[0]?.record.results.length).toBeGreaterThan(0);
+  });
+  it('make the same table whether all of each is read or only what a table has a column for', async () => {
+    const whole = await exportRecords(fresh.db, site.actors.laboratory, wanted());
+    const table = await exportRecords(fresh.db, site.actors.laboratory, wanted(), 'table');
+    expect(table[0]?.record.lines).toEqual([]);
+    expect(whole[0]?.record.lines).not.toEqual([]);
+    expect(resultsCsv('cylinder-compression', table)).toBe(resultsCsv('cylinder-compression', whole));
   });
   it('go to a client only once a signed report rests on them', async () => {
     expect(await exportRecords(fresh.db, client, wanted())).toEqual([]);

@@ -46,19 +46,18 @@ export async function limitChangesAt(
   db: Queryable,
   options: { readonly revision?: number; readonly jobId?: string } = {},
 ): Promise<{ changes: LimitChanges; revision: number }> {
-  const { revision, jobId } = options;
+  const { revision = Number.POSITIVE_INFINITY, jobId } = options;
+  // All of them whatever the revision: changes are few, and the parts of a page that want different ones ask once.
   const rows = await db
     .select()
     .from(limitChanges)
-    .where(
-      and(
-        revision === undefined ? undefined : lte(limitChanges.revision, revision),
-        jobId ? or(isNull(limitChanges.jobId), eq(limitChanges.jobId, jobId)) : isNull(limitChanges.jobId),
-      ),
-    )
+    .where(jobId ? or(isNull(limitChanges.jobId), eq(limitChanges.jobId, jobId)) : isNull(limitChanges.jobId))
     .orderBy(limitChanges.revision);
-  const [changes, newest] = changesOf(rows, jobId);
-  return { changes, revision: revision ?? newest };
+  const [changes, newest] = changesOf(
+    rows.filter((row) => row.revision <= revision),
+    jobId,
+  );
+  return { changes, revision: options.revision ?? newest };
 }
 
 /** The newest revision of the register, whoever set it: what a run that begins now is computed with for good. */

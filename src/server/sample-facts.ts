@@ -1,22 +1,24 @@
-import { and, desc, eq, inArray, isNotNull, lt, ne } from 'drizzle-orm';
-import type { Stamps } from '@/core/clocks';
-import { fieldsOf, findMethod, METHODS, type Outcome, type SampleFacts } from '@/core/methods';
+import { and, desc, eq, inArray, isNotNull, lt, ne, or } from 'drizzle-orm';
+import type { EventId, Stamps } from '@/core/clocks';
+import { findMethod, METHODS, type Outcome, type SampleFacts } from '@/core/methods';
+import { eventFieldsOf } from '@/core/methods/stamps';
 import { specimenClasses } from '@/core/moulds';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { jobs, outcomes, placements, readings, runs, samples, specimens } from '@/db/schema';
+import { groupBy } from './group-by';
 import { anyOf } from './scope';
 
-/** The fields that stamp an event, of all methods: of everything that is read, only they are wanted here. */
-const STAMPING = [
-  ...new Set(
-    METHODS.flatMap((method) =>
-      fieldsOf(method.Input).flatMap((field) =>
-        field.kind === 'instant' && field.event ? [field.name] : [],
-      ),
-    ),
-  ),
-];
+/**
+ * The fields that stamp an event, each of its method: of everything that is read, only they are wanted here. Said method
+ * by method, so that a run's readings are gone through once and not looked up name by name.
+ */
+const STAMPING = or(
+  ...METHODS.map((method) => {
+    const names = [...eventFieldsOf(method.Input).values()];
+    return names.length > 0 ? and(eq(runs.method, method.id), inArray(readings.field, names)) : undefined;
+  }),
+);
 
 /**
  * The stamps of the clocks of samples: the newest of every reading that stamps an event, over all runs of a sample; of a
@@ -38,26 +40,33 @@ export async function sampleEvents(
       attempt: runs.attempt,
     })
     .from(runs)
-    .leftJoin(readings, and(eq(readings.runId, runs.id), inArray(readings.field, STAMPING)))
+    .leftJoin(readings, and(eq(readings.runId, runs.id), STAMPING))
     .where(anyOf(runs.sampleId, sampleIds))
     .orderBy(runs.sampleId, runs.method, readings.field, desc(runs.attempt), desc(readings.seq));
   const runOf = (row: { sampleId: string | null; method: string }) => `${row.sampleId} ${row.method}`;
   const newest = new Map<string, number>();
   for (const row of rows) newest.set(runOf(row), Math.max(row.attempt, newest.get(runOf(row)) ?? 0));
+  const bySample = groupBy(rows, ({ sampleId }) => sampleId);
   return new Map(
     sampleIds.map((sampleId) => {
       const stamps: Record<string, number> = {};
-      for (const row of rows) {
-        if (row.sampleId !== sampleId || newest.get(runOf(row)) !== row.attempt) continue;
-        const method = findMethod(row.method);
-        const field = method && fieldsOf(method.Input).find((each) => each.name === row.field);
-        if (field?.kind !== 'instant' || !field.event || row.text === null) continue;
-        const at = Date.parse(row.text);
-        if (!Number.isNaN(at)) stamps[field.event] = at;
+      for (const row of bySample.get(sampleId) ?? []) {
+        if (newest.get(runOf(row)) !== row.attempt) continue;
+        const at = row.text === null ? Number.NaN : Date.parse(row.text);
+        const event = eventOf(row.method, row.field);
+        if (event && !Number.isNaN(at)) stamps[event] = at;
       }
       return [sampleId, stamps];
     }),
   );
+}
+
+/** The event that a field of a method stamps. */
+function eventOf(method: string, field: string | null): EventId | undefined {
+  const found = findMethod(method);
+  if (!found || field === null) return undefined;
+  for (const [event, name] of eventFieldsOf(found.Input)) if (name === field) return event;
+  return undefined;
 }
 
 /** Stamps as a setup holds them, in words. */
@@ -91,15 +100,24 @@ function reportedOf(outcome: Outcome | undefined, quantity: string): string | un
   return result && valid ? `${result.reported} ${result.unit}` : undefined;
 }
 
-/** A quantity's newest reported value on an earlier sample of the same placement. */
-async function onLoadBefore(
-  db: Queryable,
-  sample: typeof samples.$inferSelect,
-  methods: readonly string[],
-  quantity: string,
-): Promise<string | undefined> {
-  const [before] = await db
-    .select({ outcome: outcomes.outcome })
+const AIR_METHODS = ['air-pressure', 'air-volumetric'] as const;
+
+/** The tests of which a run is told what they gave on the load before. */
+const COMPARED = ['delivery', 'slump', 'concrete-temperature', ...AIR_METHODS] as const;
+type Compared = (typeof COMPARED)[number];
+
+/**
+ * The newest outcome of each compared test on an earlier sample of the same placement. All of them in one statement, so
+ * that the runs of one page ask the same.
+ */
+async function onLoadBefore(db: Queryable, sample: typeof samples.$inferSelect) {
+  return db
+    .selectDistinctOn([runs.method], {
+      method: runs.method,
+      sampledAt: samples.sampledAt,
+      seq: outcomes.seq,
+      outcome: outcomes.outcome,
+    })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
     .innerJoin(samples, eq(samples.id, runs.sampleId))
@@ -108,13 +126,11 @@ async function onLoadBefore(
         eq(samples.placementId, sample.placementId),
         lt(samples.sampledAt, sample.sampledAt),
         ne(samples.id, sample.id),
-        inArray(runs.method, [...methods]),
+        inArray(runs.method, [...COMPARED]),
         isNotNull(runs.completedAt),
       ),
     )
-    .orderBy(desc(samples.sampledAt), desc(outcomes.seq))
-    .limit(1);
-  return reportedOf(before?.outcome, quantity);
+    .orderBy(runs.method, desc(samples.sampledAt), desc(outcomes.seq));
 }
 
 const RATIO = 'water-cementitious ratio';
@@ -158,8 +174,6 @@ async function alcoholOf(db: Queryable, sample: typeof samples.$inferSelect): Pr
   );
 }
 
-const AIR_METHODS = ['air-pressure', 'air-volumetric'] as const;
-
 /** What the rest of a sample's tests, and the load before it, say to one of its runs. */
 export async function relatedFacts(
   db: Queryable,
@@ -170,6 +184,13 @@ export async function relatedFacts(
   const newest = (method: string) =>
     others.filter((each) => each.method === method).toSorted((a, b) => b.attempt - a.attempt)[0];
   const of = (method: string) => newest(method)?.outcome;
+  const before = (COMPARED as readonly string[]).includes(run.method) ? await onLoadBefore(db, sample) : [];
+  const onBefore = (methods: readonly Compared[], quantity: string) => {
+    const [last] = before
+      .filter(({ method }) => (methods as readonly string[]).includes(method))
+      .toSorted((a, b) => b.sampledAt.getTime() - a.sampledAt.getTime() || b.seq - a.seq);
+    return reportedOf(last?.outcome, quantity);
+  };
   const events = inWords((await sampleEvents(db, [sample.id])).get(sample.id) ?? {});
   const facts: Record<string, string | undefined> = {
     measuredSlump: reportedOf(of('slump'), 'slump'),
@@ -178,9 +199,8 @@ export async function relatedFacts(
     measuredTemperature:
       run.method === 'slump' ? reportedOf(of('concrete-temperature'), 'concrete temperature') : undefined,
     ratio: run.method === 'slump' ? plainOf(reportedOf(of('delivery'), RATIO)) : undefined,
-    previousRatio:
-      run.method === 'slump' ? plainOf(await onLoadBefore(db, sample, ['delivery'], RATIO)) : undefined,
-    previousSlump: run.method === 'slump' ? await onLoadBefore(db, sample, ['slump'], 'slump') : undefined,
+    previousRatio: run.method === 'slump' ? plainOf(onBefore(['delivery'], RATIO)) : undefined,
+    previousSlump: run.method === 'slump' ? onBefore(['slump'], 'slump') : undefined,
     measuredAir: AIR_METHODS.map((method) => reportedOf(of(method), 'air content')).find(Boolean),
     otherAir: [
       ...AIR_METHODS.map((method) => reportedOf(of(method), 'air content')),
@@ -188,11 +208,9 @@ export async function relatedFacts(
     ].find(Boolean),
     previousTemperature:
       run.method === 'concrete-temperature'
-        ? await onLoadBefore(db, sample, ['concrete-temperature'], 'concrete temperature')
+        ? onBefore(['concrete-temperature'], 'concrete temperature')
         : undefined,
-    previousAir: run.method.startsWith('air-')
-      ? await onLoadBefore(db, sample, AIR_METHODS, 'air content')
-      : undefined,
+    previousAir: run.method.startsWith('air-') ? onBefore(AIR_METHODS, 'air content') : undefined,
   };
   return {
     events,

@@ -18,12 +18,34 @@ interface Standing extends Record<string, unknown> {
  * or thrown away are by far the most, and stand nowhere.
  * @param which those in one tank or room, or one specimen; absent: all
  */
-export async function standing(
-  db: Queryable,
-  which: { readonly storageId?: string; readonly specimenId?: string } = {},
-) {
-  const { storageId, specimenId } = which;
-  const { rows } = await db.execute<Standing>(sql`
+export async function standing(db: Queryable, which: Which = {}) {
+  const { rows } = await db.execute<Standing>(standingNow(which));
+  return rows.map((row) => ({ ...row, since: new Date(row.since) }));
+}
+
+/**
+ * What stands in each tank and room: one for each place, the first of those that have none, and how many there are.
+ * @param unplaced how many without a place are wanted of each tank or room
+ */
+export async function standingIn(db: Queryable, unplaced: number) {
+  const { rows } = await db.execute<Standing & { readonly count: number }>(sql`
+    SELECT * FROM (
+      SELECT h.*, count(*) OVER (PARTITION BY "storageId")::int AS count,
+        row_number() OVER (PARTITION BY "storageId", position ORDER BY label) AS turn
+      FROM (${standingNow({})}) h
+    ) x
+    WHERE turn <= CASE WHEN position IS NULL THEN ${unplaced}::int ELSE 1 END
+    ORDER BY label`);
+  return rows.map((row) => ({ ...row, since: new Date(row.since) }));
+}
+
+interface Which {
+  readonly storageId?: string;
+  readonly specimenId?: string;
+}
+
+function standingNow({ storageId, specimenId }: Which) {
+  return sql`
     SELECT s.id AS "specimenId", s.label, e.storage_id AS "storageId", e.position, e.at AS since
     FROM specimens s
     CROSS JOIN LATERAL (
@@ -34,8 +56,7 @@ export async function standing(
     ) e
     WHERE s.tested_at IS NULL AND s.discarded_at IS NULL AND e.kind = 'final cure'
       ${specimenId ? sql`AND s.id = ${specimenId}` : sql``}
-      ${storageId ? sql`AND e.storage_id = ${storageId}` : sql``}`);
-  return rows.map((row) => ({ ...row, since: new Date(row.since) }));
+      ${storageId ? sql`AND e.storage_id = ${storageId}` : sql``}`;
 }
 
 /** The place a specimen goes to, checked: it is there, and nobody stands in it. */

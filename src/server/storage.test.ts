@@ -157,6 +157,27 @@ describe('a specimen in its place', () => {
   });
 });
 
+describe('a tank with more in it than can be listed', () => {
+  it('lists one for each place and some of those that have none, and counts all', async () => {
+    const add = { name: 'Tank Z', kind: 'tank', rows: 1, columns: 2 };
+    const { storageId } = await perform(site.db, site.actors.laboratory, addStorage, add, later(0));
+    for (let index = 0; index < 15; index += 1) {
+      const { specimenIds } = await makeSample(site);
+      for (const [place, id] of specimenIds.slice(0, 3).entries()) {
+        const position = index === 0 && place === 0 ? { position: 'A2' } : {};
+        await event(id, { kind: 'final cure', storageId, ...position });
+      }
+    }
+    const list = await storageList(site.db, site.actors.field, later(3));
+    const own = list.find(({ id }) => id === storageId);
+    expect(own?.count).toBe(45);
+    expect(own?.specimens.filter(({ position }) => position === 'A2')).toHaveLength(1);
+    const loose = own?.specimens.filter(({ position }) => position === null).map(({ label }) => label) ?? [];
+    expect(loose).toHaveLength(40);
+    expect(loose).toEqual(loose.toSorted());
+  }, 60_000);
+});
+
 describe('a held specimen', () => {
   const decide = (data: object, now = later(28), by = site.actors.reviewer) =>
     perform(site.db, by, decideHold, { reason: 'edge broken off in the mould', ...data }, now);

@@ -19,13 +19,15 @@ export interface ExportRow {
 export function resultsCsv(methodId: string, rows: readonly ExportRow[]): string {
   const method = findMethod(methodId);
   if (!method) return '';
+  const named = (system: System) =>
+    fieldsOf(method.Input).map((field) => ({ field, column: columnOf(field, system) }));
+  const columns = { US: named('US'), SI: named('SI') };
   const lines = rows.map(({ record, system }) => {
     const about = record.about ?? {};
     const line: Record<string, string | number | null> = { ...about, units: system };
-    for (const field of fieldsOf(method.Input)) {
+    for (const { field, column } of columns[system]) {
       const raw = record.input[field.name];
-      line[columnOf(field, system)] =
-        raw === undefined || raw === null ? null : plainReading(raw, system, field);
+      line[column] = raw === undefined || raw === null ? null : plainReading(raw, system, field);
     }
     for (const result of record.results) {
       line[`${result.quantity.replaceAll(' ', '_')}_${unitSlug(result.unit)}`] = result.reported;

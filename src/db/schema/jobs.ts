@@ -214,6 +214,7 @@ export const samples = pgTable(
   (table) => [
     unique().on(table.jobId, table.number),
     index().on(table.jobId, table.sampledAt),
+    index().on(table.sampledAt),
     index().on(table.placementId),
   ],
 );

@@ -28,8 +28,19 @@ export interface BoxedSet {
   readonly over: boolean;
 }
 
-/** The sets that are moulded and not collected yet: how long each may stay, and from when it may be moved. */
-export async function boxedSets(db: Queryable, actor: Actor, now: Date): Promise<BoxedSet[]> {
+/** Sets that are listed. */
+const SHOWN = 16;
+
+/**
+ * The sets that are moulded and not collected yet, those to be collected first: how long each may stay, and from when
+ * it may be moved.
+ * @returns the first of them, and how many more there are
+ */
+export async function boxedSets(
+  db: Queryable,
+  actor: Actor,
+  now: Date,
+): Promise<{ readonly sets: readonly BoxedSet[]; readonly more: number }> {
   staffOnly(actor);
   const open = await db
     .select({ sample: samples, run: runs, element: placements.element, job: jobs })
@@ -55,34 +66,39 @@ export async function boxedSets(db: Queryable, actor: Actor, now: Date): Promise
     db,
     open.map(({ job }) => job),
   );
+  const standing = open
+    .flatMap((each) => {
+      const stamps = events.get(each.sample.id) ?? {};
+      if (stamps.moulded === undefined || stamps.collected !== undefined) return [];
+      const limits = limitsBy(each.job);
+      const clock = readClock(clockOf('initial-cure'), stamps, now.getTime(), limits, each.job.system);
+      return [{ ...each, stamps, limits, clock, collectBy: stamps.moulded + (clock.most ?? 0) * 1000 }];
+    })
+    .toSorted((a, b) => a.collectBy - b.collectBy);
+  const listed = standing.slice(0, SHOWN);
   const inForce = await currentReadingsOf(
     db,
-    open.map(({ run }) => run.id),
+    listed.map(({ run }) => run.id),
   );
-  const sets: BoxedSet[] = [];
-  for (const { sample, run, element, job } of open) {
-    const stamps = events.get(sample.id) ?? {};
-    if (stamps.moulded === undefined || stamps.collected !== undefined) continue;
-    const limits = limitsBy(job);
-    const clock = readClock(clockOf('initial-cure'), stamps, now.getTime(), limits, job.system);
+  const sets = listed.map(({ sample, run, element, job, stamps, limits, clock, collectBy }): BoxedSet => {
     const after = (limits.of('curing.after-set', job.system).low?.toNumber() ?? 0) * HOUR;
     const set = stamps['final-set'];
     const estimate =
       set === undefined ? estimatedSet(inForce.get(run.id) ?? [], job.system, limits) : undefined;
     const from =
       set ?? (estimate === undefined || stamps.batched === undefined ? undefined : stamps.batched + estimate);
-    sets.push({
+    return {
       sampleId: sample.id,
       label: sampleLabel(job.number, sample.number),
       element,
       zone: job.zone,
-      collectBy: stamps.moulded + (clock.most ?? 0) * 1000,
+      collectBy,
       earliest: from === undefined ? null : from + after,
       estimated: set === undefined,
       over: clock.state === 'over',
-    });
-  }
-  return sets;
+    };
+  });
+  return { sets, more: standing.length - listed.length };
 }
 
 /** The final set after batching as it is estimated from the readings so far, ms; undefined while it cannot be. */

@@ -67,8 +67,17 @@ export interface RunView {
   readonly reasons: readonly ReasonView[];
   /** Findings that ask for a reason and have none that a reviewer accepted. */
   readonly openReasons: readonly string[];
+  /** Signed reports that rest on it, older revisions too. */
+  readonly signed: readonly SignedReport[];
   /** True when a signed report rests on its newest outcome. */
   readonly released: boolean;
+}
+
+export interface SignedReport {
+  readonly id: string;
+  readonly number: string;
+  readonly revision: number;
+  readonly replacesId: string | null;
 }
 
 const NOTHING = sql<null>`NULL`;
@@ -83,8 +92,16 @@ export function inWorkOrder(
   return ORDER.indexOf(a.method) - ORDER.indexOf(b.method) || a.attempt - b.attempt;
 }
 
-/** An outcome without its working and picture: what says whether a result counts and what it is. */
-const SLIM = sql<Outcome>`jsonb_build_object(
+/** `whole`; `table`: what a list of tests says; `series`: what each counts for among many. */
+type Detail = 'whole' | 'table' | 'series';
+
+/** An outcome without its working and picture. */
+const TOLD = sql<Outcome>`jsonb_build_object(
+  'results', ${outcomes.outcome} -> 'results', 'findings', ${outcomes.outcome} -> 'findings',
+  'lines', '[]'::jsonb, 'conformity', '[]'::jsonb, 'picture', '{}'::jsonb)`;
+
+/** Of the findings only what says whether the result counts, too. */
+const COUNTED = sql<Outcome>`jsonb_build_object(
   'results', ${outcomes.outcome} -> 'results',
   'findings', (SELECT coalesce(jsonb_agg(jsonb_build_object('id', f -> 'id', 'severity', f -> 'severity', 'needsReason', f -> 'needsReason')), '[]')
                FROM jsonb_array_elements(${outcomes.outcome} -> 'findings') f),
@@ -93,7 +110,7 @@ const SLIM = sql<Outcome>`jsonb_build_object(
 /**
  * Runs with their newest outcome: these runs, or those of specimens, samples or placements.
  * @param options.method of one method only
- * @param options.light without readings, setup and working: for the many tests of a series
+ * @param options.detail how much of each is read, where there are many
  */
 export async function runViews(
   db: Queryable,
@@ -103,7 +120,7 @@ export async function runViews(
     sampleIds?: readonly string[];
     placementIds?: readonly string[];
   },
-  { light = false, method }: { light?: boolean; method?: string } = {},
+  { detail = 'whole', method }: { detail?: Detail; method?: string } = {},
 ): Promise<RunView[]> {
   const { runIds, specimenIds, sampleIds, placementIds } = subject;
   const asked: [AnyPgColumn, readonly string[] | undefined][] = [
@@ -123,29 +140,33 @@ export async function runViews(
   if (found.length === 0) return [];
   const ids = found.map(({ run }) => run.id);
   const own = { id: outcomes.id, runId: outcomes.runId };
-  const newest = light
-    ? await db
-        .selectDistinctOn([outcomes.runId], { ...own, outcome: SLIM, input: NOTHING, setup: NOTHING })
-        .from(outcomes)
-        .where(anyOf(outcomes.runId, ids))
-        .orderBy(outcomes.runId, desc(outcomes.seq))
-    : await db
-        .selectDistinctOn([outcomes.runId], {
-          ...own,
-          outcome: outcomes.outcome,
-          input: outcomes.input,
-          setup: outcomes.setup,
-        })
-        .from(outcomes)
-        .where(anyOf(outcomes.runId, ids))
-        .orderBy(outcomes.runId, desc(outcomes.seq));
+  const parts = {
+    whole: { outcome: outcomes.outcome, input: outcomes.input, setup: outcomes.setup },
+    table: { outcome: TOLD, input: outcomes.input, setup: NOTHING },
+    series: { outcome: COUNTED, input: NOTHING, setup: NOTHING },
+  };
+  const newest = await db
+    .selectDistinctOn([outcomes.runId], { ...own, ...parts[detail] })
+    .from(outcomes)
+    .where(anyOf(outcomes.runId, ids))
+    .orderBy(outcomes.runId, desc(outcomes.seq));
   const byRun = new Map(newest.map((row) => [row.runId, row]));
   const signed = await db
-    .select({ outcomeId: reportOutcomes.outcomeId })
+    .select({
+      runId: reportOutcomes.runId,
+      outcomeId: reportOutcomes.outcomeId,
+      report: {
+        id: reports.id,
+        number: reports.number,
+        revision: reports.revision,
+        replacesId: reports.replacesId,
+      },
+    })
     .from(reportOutcomes)
     .innerJoin(reports, and(eq(reports.id, reportOutcomes.reportId), eq(reports.state, 'signed')))
     .where(anyOf(reportOutcomes.runId, ids));
   const released = new Set(signed.map(({ outcomeId }) => outcomeId));
+  const signedBy = groupBy(signed, ({ runId }) => runId);
   const reasons = await reasonsOf(db, ids);
   const reasonsBy = groupBy(reasons, ({ runId }) => runId);
   const views = found.map(({ run, by }) => {
@@ -172,6 +193,7 @@ export async function runViews(
       setup: last?.setup ?? null,
       reasons: own,
       openReasons: [...new Set(asked)].filter((id) => !accepted.has(id)),
+      signed: (signedBy.get(run.id) ?? []).map(({ report }) => report),
       released: last ? released.has(last.id) : false,
     };
   });
@@ -234,7 +256,7 @@ export interface SpecimenView {
 export async function specimenViews(
   db: Queryable,
   sampleIds: readonly string[],
-  options: { light?: boolean } = {},
+  options: { detail?: Detail } = {},
 ): Promise<SpecimenView[]> {
   if (sampleIds.length === 0) return [];
   const rows = await db

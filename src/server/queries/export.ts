@@ -10,11 +10,15 @@ import { anyOf, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { type RunView, runViews } from './dossier';
 
-/** Completed runs of one method on a job, as records. For a client only those that a signed report rests on. */
+/**
+ * Completed runs of one method on a job, as records. For a client only those that a signed report rests on.
+ * @param detail `table`: without setup and working, which a table has no column for
+ */
 export async function exportRecords(
   db: Queryable,
   actor: Actor,
   wanted: { jobId: string; method: string },
+  detail: 'whole' | 'table' = 'whole',
 ): Promise<ExportRow[]> {
   const method = findMethod(wanted.method);
   if (!method) throw new NotFound('This method');
@@ -41,7 +45,7 @@ export async function exportRecords(
   const views = await runViews(
     db,
     method.runOn === 'specimen' ? { specimenIds: owned.map(({ id }) => id) } : { sampleIds },
-    { method: method.id },
+    { method: method.id, detail },
   );
   const usable = views.filter(
     (view) =>

@@ -2,14 +2,14 @@ import { asc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { fieldsOf, findMethod } from '@/core/methods';
 import type { Queryable } from '@/db/client';
-import { amendments, attachments, people, readings, reportOutcomes, reports } from '@/db/schema';
+import { amendments, attachments, people, readings } from '@/db/schema';
 import { NotFound } from '../errors';
 import { currentReadingsOf, inputOf } from '../readings';
 import { equipmentFacts, type RunPlace, runPlaces, runSetup } from '../run-setup';
 import { anyOf, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 import { curvesOf } from './curves';
-import { runViews, setsOfSample } from './dossier';
+import { type RunView, runViews, setsOfSample } from './dossier';
 
 /** Everything a run sheet needs. Staff only: clients read reports. */
 export async function runSheet(db: Queryable, actor: Actor, runId: string, now: Date) {
@@ -26,7 +26,7 @@ export async function runSheets(db: Queryable, actor: Actor, runIds: readonly st
   const views = await runViews(db, { runIds });
   const histories = await historyOf(db, runIds);
   const files = await filesOf(db, runIds);
-  const locks = await locksOf(db, runIds);
+  const locks = await locksOf(db, views);
   const equipment = runIds.length > 1 ? await sharedEquipment(db, places, inForce, now) : undefined;
   const sheets = [];
   for (const runId of runIds) {
@@ -120,20 +120,11 @@ async function filesOf(db: Queryable, runIds: readonly string[]) {
 }
 
 /** The signed report that rests on each run, and the amendment open on it if there is one. */
-async function locksOf(db: Queryable, runIds: readonly string[]) {
-  const signed = await db
-    .select({
-      runId: reportOutcomes.runId,
-      id: reports.id,
-      number: reports.number,
-      revision: reports.revision,
-      replacesId: reports.replacesId,
-    })
-    .from(reportOutcomes)
-    .innerJoin(reports, eq(reports.id, reportOutcomes.reportId))
-    .where(anyOf(reportOutcomes.runId, runIds));
-  const replaced = new Set(signed.map(({ replacesId }) => replacesId));
-  const standing = signed.filter(({ id }) => !replaced.has(id));
+async function locksOf(db: Queryable, views: readonly RunView[]) {
+  const replaced = new Set(views.flatMap(({ signed }) => signed.map(({ replacesId }) => replacesId)));
+  const standing = views.flatMap(({ id: runId, signed }) =>
+    signed.filter(({ id }) => !replaced.has(id)).map((report) => ({ runId, report })),
+  );
   const opened =
     standing.length === 0
       ? []
@@ -143,11 +134,11 @@ async function locksOf(db: Queryable, runIds: readonly string[]) {
           .where(
             anyOf(
               amendments.reportId,
-              standing.map(({ id }) => id),
+              standing.map(({ report }) => report.id),
             ),
           );
   return new Map(
-    standing.map(({ runId, ...report }) => [
+    standing.map(({ runId, report }) => [
       runId,
       { report, amendment: opened.find(({ reportId }) => reportId === report.id) ?? null },
     ]),

@@ -67,7 +67,7 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
   const all = await specimenViews(
     db,
     taken.map(({ sample }) => sample.id),
-    { light: true },
+    { detail: 'series' },
   );
   const releasedOnly = actor.role === 'client';
   const views = groupBy(releasedOnly ? withoutUnreleased(all) : all, ({ sampleId }) => sampleId);

@@ -9,7 +9,7 @@ import { groupBy } from '../group-by';
 import { measureWords } from '../reports/content';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
-import { standing } from '../standing';
+import { standing, standingIn } from '../standing';
 import type { Actor } from '../use-case';
 
 export interface StorageView {
@@ -63,41 +63,28 @@ async function dutiesBy(db: Queryable, limits: Limits, now: Date) {
 /** Specimens without a place of their own that are listed of one tank or room. */
 const UNPLACED = 40;
 
-/** What can be shown of a tank: one for each place, and some of those that have none. */
-function listed<T extends { readonly position: string | null }>(own: readonly T[], places: number): T[] {
-  const placed = new Map(
-    own.flatMap((each) => (each.position === null ? [] : [[each.position, each] as const])),
-  );
-  return [
-    ...[...placed.values()].slice(0, places),
-    ...own.filter(({ position }) => position === null).slice(0, UNPLACED),
-  ];
-}
-
 /** The tanks and rooms: what stands in each, and how its duties stand. */
 export async function storageList(db: Queryable, actor: Actor, now: Date): Promise<StorageView[]> {
   staffOnly(actor);
   const limits = await limitsNow(db);
   const all = await db.select().from(storages).orderBy(asc(storages.name));
   const duties = await dutiesBy(db, limits, now);
-  const here = groupBy(all.length > 0 ? await standing(db) : [], ({ storageId }) => storageId);
+  const here = groupBy(await standingIn(db, UNPLACED), ({ storageId }) => storageId);
   return all.map((storage) => {
     const water = setupMeasure(storage.volume ?? undefined, 'volume', 'gal');
     const lime = water ? limeFor(exact(water), 'US', limits) : null;
-    const own = (here.get(storage.id) ?? []).toSorted((a, b) => a.label.localeCompare(b.label));
+    const own = here.get(storage.id) ?? [];
     return {
       ...storage,
-      count: own.length,
+      count: own[0]?.count ?? 0,
       lime: lime ? plainOf(lime.mass.toDecimalPlaces(0), lime.unit) : null,
       duties: duties(storage),
-      specimens: listed(own, storage.rows * storage.columns).map(
-        ({ specimenId, label, position, since }) => ({
-          id: specimenId,
-          label,
-          position,
-          since,
-        }),
-      ),
+      specimens: own.map(({ specimenId, label, position, since }) => ({
+        id: specimenId,
+        label,
+        position,
+        since,
+      })),
     };
   });
 }

@@ -16,9 +16,6 @@ import { NewPlacement } from '@/ui/views/NewPlacement';
 
 export const metadata: Metadata = { title: 'Field' };
 
-/** Sets in their boxes that are listed, those to be collected first. */
-const BOXES_SHOWN = 16;
-
 /** The placements around today; one press at the truck takes the sample. */
 export default async function FieldPage() {
   const actor = await pageActor();
@@ -48,12 +45,12 @@ export default async function FieldPage() {
             : `Your certificate ${card.number} lapses on ${fullDay(`${card.expiresOn}T12:00:00Z`, 'UTC')}: book the examination.`}
         </Alert>
       ))}
-      {boxes.length > 0 ? (
+      {boxes.sets.length > 0 ? (
         <Card title="In their boxes">
-          <Boxes sets={boxes.slice(0, BOXES_SHOWN)} now={now.getTime()} />
-          {boxes.length > BOXES_SHOWN ? (
+          <Boxes sets={boxes.sets} now={now.getTime()} />
+          {boxes.more > 0 ? (
             <Typography color="text.secondary" sx={{ mt: 1 }}>
-              {`and ${boxes.length - BOXES_SHOWN} more sets that may stay longer`}
+              {`and ${boxes.more} more sets that may stay longer`}
             </Typography>
           ) : null}
         </Card>

@@ -16,7 +16,12 @@ export function GET(request: Request): Promise<Response> {
     const format = query.get('format') ?? 'csv';
     if (!isId(jobId)) throw new NotFound('This job');
     if (format !== 'csv' && format !== 'json') throw new Invalid({ format: 'Format: csv or json.' });
-    const rows = await exportRecords(database(), actor, { jobId, method });
+    const rows = await exportRecords(
+      database(),
+      actor,
+      { jobId, method },
+      format === 'csv' ? 'table' : 'whole',
+    );
     const body =
       format === 'csv'
         ? resultsCsv(method, rows)

@@ -1,0 +1,1 @@
+CREATE INDEX "samples_sampled_at_index" ON "samples" USING btree ("sampled_at");
