@@ -1,5 +1,6 @@
 import 'reflect-metadata';
-import { METHODS, validateInput } from '../src/core/methods';
+import { validateInput } from '../src/core/methods';
+import { METHODS } from '../src/core/methods/registry';
 import { exact, parseMeasure, roundTo } from '../src/core/quantity';
 import { analyseLog, guessMapping, type LogMapping, readLoadLog } from '../src/core/signals';
 

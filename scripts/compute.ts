@@ -2,7 +2,8 @@ import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
 import { computeRecord } from '../src/core/interchange';
 import { Limits } from '../src/core/limits';
-import { type FieldSpec, fieldsOf, findMethod, METHODS, type Method } from '../src/core/methods';
+import { type FieldSpec, fieldsOf, type Method } from '../src/core/methods';
+import { findMethod, METHODS } from '../src/core/methods/registry';
 import { sourceText } from '../src/core/working';
 
 const USAGE = `compute <method> [file|-]   reads a run as JSON, prints results, working and findings as JSON

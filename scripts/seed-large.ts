@@ -10,7 +10,8 @@ import 'reflect-metadata';
 import { gzipSync } from 'node:zlib';
 import pg from 'pg';
 import { LIMIT_IDS } from '../src/core/limits/register';
-import { findMethod, usableInput } from '../src/core/methods';
+import { usableInput } from '../src/core/methods';
+import { findMethod } from '../src/core/methods/registry';
 
 const arg = (name: string, usual: number): number => {
   const at = process.argv.indexOf(`--${name}`);

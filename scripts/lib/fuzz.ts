@@ -3,7 +3,8 @@ import { randomUUID } from 'node:crypto';
 import { getMetadataStorage } from 'class-validator';
 import pg from 'pg';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { fieldsOf, METHODS } from '../../src/core/methods';
+import { fieldsOf } from '../../src/core/methods';
+import { METHODS } from '../../src/core/methods/registry';
 import { DEMO_PASSWORD, PEOPLE } from '../../src/demo/scenario';
 import { USE_CASES } from '../../src/server/registry';
 

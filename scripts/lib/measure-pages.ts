@@ -1,11 +1,13 @@
 import { gzipSync } from 'node:zlib';
 import pg from 'pg';
 import { DEMO_PASSWORD, PEOPLE } from '../../src/demo/scenario';
+import { measureLive } from './measure-live';
 
 /**
  * Measures every main page of a running application on a large data set, as a technician and as a reviewer: the median
- * and the slowest of ten, the statements it makes and the time the database takes for them, the bytes it sends.
- *   BRICOLE_URL, BRICOLE_ROOT_URL (pg_stat_statements must be loaded); --times 10 --only today
+ * and the slowest of ten, the statements it makes and the time the database takes for them, the bytes it sends. Then
+ * how long a reading of a press takes to whoever follows it while pages are drawn.
+ *   BRICOLE_URL, BRICOLE_ROOT_URL (pg_stat_statements must be loaded); --times 10 --only today (or live)
  */
 const option = (name: string, usual: string): string => {
   const at = process.argv.indexOf(`--${name}`);
@@ -70,6 +72,10 @@ const PAGES: readonly (readonly [name: string, path: string])[] = [
   ['export of a job', `/api/export?job=${ids.job}&method=cylinder-compression&format=csv`],
 ];
 
+function emailOf(role: string): string {
+  return PEOPLE.find((person) => person.role === role)?.email ?? '';
+}
+
 async function signIn(email: string): Promise<string> {
   const answer = await fetch(`${base}/api/auth/sign-in/email`, {
     method: 'POST',
@@ -93,7 +99,7 @@ process.stdout.write(
   `${row(['page', 'as', 'median ms', 'slowest', 'statements', 'SQL ms', 'ratio', 'kB', 'gzip kB', 'nodes'])}\n`,
 );
 for (const role of ['laboratory', 'reviewer'] as const) {
-  const cookie = await signIn(PEOPLE.find((person) => person.role === role)?.email ?? '');
+  const cookie = await signIn(emailOf(role));
   for (const [name, path] of PAGES) {
     if (ONLY && !name.includes(ONLY)) continue;
     const took: number[] = [];
@@ -131,4 +137,13 @@ for (const role of ['laboratory', 'reviewer'] as const) {
     );
   }
 }
+if (!ONLY || ONLY === 'live')
+  process.stdout.write(
+    await measureLive(base, await signIn(emailOf('laboratory')), [
+      '/today',
+      '/verdicts',
+      '/field',
+      '/reports',
+    ]),
+  );
 await root.end();

@@ -1,15 +1,9 @@
 import { asc, desc, eq, inArray } from 'drizzle-orm';
-import {
-  type BatchFacts,
-  type EndsFacts,
-  findMethod,
-  isCylinderSize,
-  limitsOf,
-  type RunSetup,
-} from '@/core/methods';
+import { type BatchFacts, type EndsFacts, isCylinderSize, limitsOf, type RunSetup } from '@/core/methods';
 import { capTime } from '@/core/methods/capping';
 import { groundRows } from '@/core/methods/end-grinding';
 import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
+import { findMethod } from '@/core/methods/registry';
 import { mouldOf } from '@/core/moulds';
 import { type Exact, largest, type System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';

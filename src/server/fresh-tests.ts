@@ -1,4 +1,5 @@
-import type { MethodId, SampleKind } from '@/core/methods';
+import type { SampleKind } from '@/core/methods';
+import type { MethodId } from '@/core/methods/registry';
 import type { mixes } from '@/db/schema';
 
 type Mix = Pick<typeof mixes.$inferSelect, 'slumpFlow' | 'airMethod' | 'density'>;

@@ -4,12 +4,12 @@ import { isLimitId, type LimitChanges, Limits } from '@/core/limits';
 import {
   type EquipmentFacts,
   fieldsOf,
-  findMethod,
   isCylinderSize,
   type RunSetup,
   type SampleFacts,
   type TechnicianFacts,
 } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { isMouldedConcrete, mouldOf } from '@/core/moulds';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';

@@ -1,6 +1,7 @@
 import { and, desc, eq, inArray, isNotNull, lt, ne, or } from 'drizzle-orm';
 import type { EventId, Stamps } from '@/core/clocks';
-import { findMethod, METHODS, type Outcome, type SampleFacts } from '@/core/methods';
+import type { Outcome, SampleFacts } from '@/core/methods';
+import { findMethod, METHODS } from '@/core/methods/registry';
 import { eventFieldsOf } from '@/core/methods/stamps';
 import { specimenClasses } from '@/core/moulds';
 import { isReportable } from '@/core/working';

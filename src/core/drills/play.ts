@@ -1,4 +1,5 @@
-import { fieldsOf, findMethod } from '../methods';
+import { fieldsOf } from '../methods';
+import { findMethod } from '../methods/registry';
 import type { System } from '../quantity';
 import { Chance } from '../statistics';
 import type { ChoiceStep, Drill, DrillScript, FaultId } from './types';

@@ -1,12 +1,12 @@
 import {
   fieldsOf,
-  findMethod,
   type MeasureSpec,
   type Method,
   type Outcome,
   type RunSetup,
   usableInput,
 } from '../methods';
+import { findMethod } from '../methods/registry';
 import { type Exact, measureIn, parseMeasure, type System } from '../quantity';
 import {
   DECISIONS,

@@ -1,4 +1,5 @@
-import type { MethodId, RunSetup } from '../methods';
+import type { RunSetup } from '../methods';
+import type { MethodId } from '../methods/registry';
 import type { System } from '../quantity';
 
 /** What can be wrong with a drill, injected unseen: the person must notice it and say what it means. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../limits';
-import { findMethod, type Method, type RunSetup, usableInput } from '../methods';
+import { type Method, type RunSetup, usableInput } from '../methods';
+import { findMethod } from '../methods/registry';
 import { exact } from '../quantity';
 import {
   capThickness,

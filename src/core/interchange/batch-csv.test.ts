@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { computed, textOf } from '@/testing/outcome';
 import { Limits } from '../limits';
-import { findMethod, type Method } from '../methods';
+import type { Method } from '../methods';
+import { findMethod } from '../methods/registry';
 import { type Batch, batchDifferences, batchReadings, readBatches } from './batch-csv';
 
 const HEAD = 'ticket,truck,time_loaded,volume,material,type,design,actual,unit,moisture_pct,absorption_pct';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { LIMIT_IDS, limitChangeProblem } from '../limits';
-import { findMethod, METHODS } from '../methods';
+import { findMethod, METHODS } from '../methods/registry';
 import { computeRecord } from './run-record';
 
 const record = (id: string, over: { input?: object; setup?: object; top?: object } = {}) => {

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import { findMethod, validateInput } from '../methods';
+import { validateInput } from '../methods';
+import { findMethod } from '../methods/registry';
 import type { System } from '../quantity';
 import { columnsOf } from './columns';
 

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { METHODS } from '../methods';
 import { cylinderCompression } from '../methods/cylinder-compression';
+import { METHODS } from '../methods/registry';
 import { computeRecord, type KnownSpecimen, previewImport, resultsCsv } from '.';
 
 const known = (label: string): KnownSpecimen | undefined =>

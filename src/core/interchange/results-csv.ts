@@ -1,4 +1,5 @@
-import { fieldsOf, findMethod } from '../methods';
+import { fieldsOf } from '../methods';
+import { findMethod } from '../methods/registry';
 import { measureIn, parseMeasure, type System } from '../quantity';
 import { columnOf, unitSlug } from './columns';
 import { csvText } from './csv';

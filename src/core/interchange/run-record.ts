@@ -2,7 +2,6 @@ import { IsIn, IsInt, IsObject, IsOptional, IsString } from 'class-validator';
 import {
   type Conformity,
   type FieldErrors,
-  findMethod,
   type Result,
   type RunSetup,
   validated,
@@ -10,6 +9,7 @@ import {
   validateSetup,
 } from '../methods';
 import { didYouMean } from '../methods/nearest';
+import { findMethod } from '../methods/registry';
 import { bySeverity, type Finding, type WorkingLine } from '../working';
 
 export const RECORD_FORMAT = 'bricole-run';

@@ -2,7 +2,8 @@ import 'reflect-metadata';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exact, parseMeasure, type System } from '../quantity';
-import { type FieldSpec, fieldsOf, METHODS, type Method, type Outcome, usableInput } from './index';
+import { type FieldSpec, fieldsOf, type Method, type Outcome, usableInput } from './index';
+import { METHODS } from './registry';
 
 const SYSTEMS = ['US', 'SI'] as const satisfies readonly System[];
 

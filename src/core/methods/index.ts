@@ -6,7 +6,6 @@ export * from './instant-rules';
 export * from './kinds';
 export * from './machine-facts';
 export * from './pad-facts';
-export * from './registry';
 export * from './setup';
 export * from './specified';
 export * from './validate';

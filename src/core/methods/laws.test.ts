@@ -11,7 +11,8 @@ import {
   type UnitId,
   unitOf,
 } from '../quantity';
-import { type FieldSpec, fieldsOf, METHODS, type Method, type Outcome, usableInput } from './index';
+import { type FieldSpec, fieldsOf, type Method, type Outcome, usableInput } from './index';
+import { METHODS } from './registry';
 
 /**
  * Laws that hold whatever the figures are: physics and arithmetic say them, no standard is needed.

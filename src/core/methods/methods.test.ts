@@ -6,14 +6,13 @@ import { bySeverity } from '../working';
 import {
   type FieldSpec,
   fieldsOf,
-  findMethod,
-  METHODS,
   type Method,
   type Outcome,
   usableInput,
   validateInput,
   validateSetup,
 } from '.';
+import { findMethod, METHODS } from './registry';
 
 const SYSTEMS = ['US', 'SI'] as const;
 const CASES = METHODS.flatMap((method) =>

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { PROFILES } from '../limits';
 import { MOULDS, SPECIMEN_SIZES } from '../moulds';
-import { METHODS, type PlanItem, type RunSetup } from '.';
+import type { PlanItem, RunSetup } from '.';
 import { examplePress } from './press';
+import { METHODS } from './registry';
 
 const SYSTEMS = ['US', 'SI'] as const;
 

@@ -3,10 +3,11 @@ import { coreSet, cubeSet } from '../acceptance';
 import { Limits } from '../limits';
 import { exact } from '../quantity';
 import { Sheet } from '../working';
-import { fieldsOf, findMethod, type Method, type RunSetup, usableInput } from '.';
+import { fieldsOf, type Method, type RunSetup, usableInput } from '.';
 import { coreWindow } from './core-compression';
 import { inPlaceEstimate } from './core-compression/in-place';
 import { cylinderFromCube, cylinderGuidance } from './cube-compression/guidance';
+import { findMethod } from './registry';
 
 const ids = {
   cube: 'cube-compression',

@@ -2,6 +2,7 @@ import type { MouldSize } from '../moulds';
 import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
 import { capping } from './capping';
+import { complete } from './complete';
 import { concreteTemperature } from './concrete-temperature';
 import type { Method } from './contract';
 import { coreCompression } from './core-compression';
@@ -15,12 +16,10 @@ import { groutPrism } from './grout-prism';
 import { initialCuring } from './initial-curing';
 import { mortarCube } from './mortar-cube';
 import { moulding } from './moulding';
-import { withPress } from './press/with-press';
 import { sampling } from './sampling';
 import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
 import { splittingTensile } from './splitting-tensile';
-import { withStanding } from './standing';
 import { staticModulus } from './static-modulus';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
@@ -50,7 +49,7 @@ const REGISTRY = {
 export type MethodId = keyof typeof REGISTRY;
 
 const COMPLETE: ReadonlyMap<string, Method> = new Map(
-  Object.entries(REGISTRY).map(([id, method]) => [id, withStanding(withPress(method))]),
+  Object.entries(REGISTRY).map(([id, method]) => [id, complete(method)]),
 );
 
 export const METHODS: readonly Method[] = [...COMPLETE.values()];

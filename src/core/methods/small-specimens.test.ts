@@ -5,7 +5,8 @@ import { Limits } from '../limits';
 import { isMouldedConcrete, mouldsOf } from '../moulds';
 import { exact } from '../quantity';
 import { ageWindow } from '../windows';
-import { findMethod, type Method, methodsFor, type RunSetup, usableInput } from '.';
+import { type Method, type RunSetup, usableInput } from '.';
+import { findMethod, methodsFor } from './registry';
 
 function run(id: 'mortar-cube' | 'grout-prism', input: Record<string, unknown>, setup: RunSetup = {}) {
   const method = findMethod(id) as Method;

@@ -9,7 +9,8 @@ import {
   MaxLength,
 } from 'class-validator';
 import { and, eq, isNull } from 'drizzle-orm';
-import { IsDay, METHODS } from '@/core/methods';
+import { IsDay } from '@/core/methods';
+import { METHODS } from '@/core/methods/registry';
 import { dueOn } from '@/core/windows';
 import { cards, people } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';

@@ -25,8 +25,9 @@ import {
   limitEndProblem,
   shippedLimit,
 } from '@/core/limits';
-import { fieldsOf, IsDay, MachineFacts, METHODS, PadFacts, setupMeasure } from '@/core/methods';
+import { fieldsOf, IsDay, MachineFacts, PadFacts, setupMeasure } from '@/core/methods';
 import { readableChange } from '@/core/methods/press';
+import { METHODS } from '@/core/methods/registry';
 import { verifiedLoads } from '@/core/press';
 import { type Exact, exact, parseMeasure, plainOf, type UnitId } from '@/core/quantity';
 import { equipment, equipmentVerifications, jobs, limitChanges } from '@/db/schema';

@@ -16,8 +16,9 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
-import { findMethod, limitsOf, usableInput } from '@/core/methods';
+import { limitsOf, usableInput } from '@/core/methods';
 import { logBand } from '@/core/methods/press';
+import { findMethod } from '@/core/methods/registry';
 import type { UnitId } from '@/core/quantity';
 import {
   analyseLog,

@@ -17,7 +17,6 @@ import { and, desc, eq, gte, inArray, lte } from 'drizzle-orm';
 import {
   CARRIED,
   fieldsOf,
-  findMethod,
   IsInstant,
   LOG_LENGTH,
   type Method,
@@ -26,6 +25,7 @@ import {
   usableInput,
   validateInput,
 } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { mouldText } from '@/core/moulds';
 import {
   endBatches,

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
-import { findMethod, limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
+import { limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
 import { LENGTH_UNIT, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
+import { findMethod } from '@/core/methods/registry';
 import { type PlacedSpecimen, PRESS_CASES, PRESS_MAKEUP, seedOf, travelTo, trueStrength } from '@/core/press';
 import { convert, type Exact, exact } from '@/core/quantity';
 import type { Queryable } from '@/db/client';

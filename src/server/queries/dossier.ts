@@ -3,15 +3,14 @@ import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import { type OtherKind, otherSet, type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
 import type { Limits } from '@/core/limits';
 import {
-  findMethod,
   isCylinderSize,
-  METHODS,
   type NominalSize,
   type Outcome,
   type Result,
   type RunSetup,
   setupMeasure,
 } from '@/core/methods';
+import { findMethod, METHODS } from '@/core/methods/registry';
 import { type MouldSize, mouldOf } from '@/core/moulds';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';

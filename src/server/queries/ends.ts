@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gte, inArray, isNull, lt } from 'drizzle-orm';
 import { hardeningHours, padFor } from '@/core/ends';
-import { findMethod } from '@/core/methods';
 import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
+import { findMethod } from '@/core/methods/registry';
 import { type MouldKind, mouldOf } from '@/core/moulds';
 import { plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';

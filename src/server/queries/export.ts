@@ -2,7 +2,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
 import { type ExportRow, RECORD_FORMAT, RECORD_VERSION, type RunRecord } from '@/core/interchange';
-import { findMethod } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import type { Queryable } from '@/db/client';
 import { jobs, mixes, people, placements, samples, specimens } from '@/db/schema';
 import { NotFound } from '../errors';

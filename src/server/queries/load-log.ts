@@ -1,8 +1,9 @@
 import { promisify } from 'node:util';
 import { gunzip } from 'node:zlib';
 import { desc, eq } from 'drizzle-orm';
-import { findMethod, limitsOf, usableInput } from '@/core/methods';
+import { limitsOf, usableInput } from '@/core/methods';
 import { logBand } from '@/core/methods/press';
+import { findMethod } from '@/core/methods/registry';
 import { analyseLog, chosenPart, cleanedCsv, readLoadLog, testsIn } from '@/core/signals';
 import type { Queryable } from '@/db/client';
 import { loadLogs } from '@/db/schema';

@@ -1,6 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { fieldsOf, findMethod } from '@/core/methods';
+import { fieldsOf } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import type { Queryable } from '@/db/client';
 import { amendments, attachments, people, readings } from '@/db/schema';
 import { NotFound } from '../errors';

@@ -1,5 +1,5 @@
 import { and, asc, eq, gte, type SQL, sql } from 'drizzle-orm';
-import { findMethod } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { closingShare, stateOf, type WindowState } from '@/core/windows';
 import type { Queryable } from '@/db/client';
 import { jobs, runs, samples } from '@/db/schema';

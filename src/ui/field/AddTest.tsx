@@ -1,25 +1,28 @@
 'use client';
 import { Button } from '@mui/material';
-import { METHODS, type MethodId } from '@/core/methods';
+import type { MethodId } from '@/core/methods/registry';
 import { FormDialog } from '../form/FormDialog';
 
 /** Another test on this sample, besides the ones it was opened with. */
-export function AddTest({ sampleId, present }: { sampleId: string; present: readonly MethodId[] }) {
-  const missing = METHODS.filter(
-    ({ id, runOn }) => runOn === 'sample' && !present.some((each) => each === id),
-  );
-  if (missing.length === 0) return null;
+export function AddTest({
+  sampleId,
+  tests,
+}: {
+  sampleId: string;
+  tests: readonly { readonly value: MethodId; readonly label: string }[];
+}) {
+  if (tests.length === 0) return null;
   return (
     <FormDialog
       title="Add a test"
       useCase="start-run"
       fixed={{ sampleId }}
-      initial={{ method: missing[0]?.id ?? '' }}
+      initial={{ method: tests[0]?.value ?? '' }}
       fields={[
         {
           name: 'method',
           label: 'Test',
-          options: missing.map(({ id, title }) => ({ value: id, label: title })),
+          options: tests,
         },
       ]}
       submit="Add the test"

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import {
   type ClockReading,
   EVENT_IDS,
@@ -11,6 +11,7 @@ import {
   type Stamps,
 } from '@/core/clocks';
 import { type LimitChanges, Limits, type Profile } from '@/core/limits';
+import type { MethodId } from '@/core/methods/registry';
 import type { System } from '@/core/quantity';
 import { ageText } from '@/core/windows/duration-text';
 import { perform } from '../api';
@@ -51,6 +52,8 @@ interface Props {
   readonly now: number;
   readonly specified: readonly string[];
   readonly runs: readonly SampleRun[];
+  /** Tests that it was not opened with. */
+  readonly tests: readonly { readonly value: MethodId; readonly label: string }[];
   readonly others: readonly { readonly id: string; readonly label: string; readonly stamps: Stamps }[];
   readonly specimens: readonly {
     readonly id: string;
@@ -143,7 +146,9 @@ export function FieldSample(props: Props) {
   return (
     <KeypadProvider value={true}>
       {runs.map(({ data }) => (
-        <RunHolder key={data.runId} data={data} now={props.now} onRun={hold} />
+        <Suspense key={data.runId}>
+          <RunHolder data={data} now={props.now} onRun={hold} />
+        </Suspense>
       ))}
       <Stack spacing={1.5}>
         <Alarm initial={props.now} clocksAt={clocksAt} stamps={stamps} sound={sound} />
@@ -224,7 +229,7 @@ export function FieldSample(props: Props) {
             />
           ))}
         </Stack>
-        <AddTest sampleId={props.sampleId} present={given.map(({ data }) => data.method)} />
+        <AddTest sampleId={props.sampleId} tests={props.tests} />
         <Specimens {...props} finishedAt={stamps.moulded ?? null} />
         <Ticket {...props} />
         {done.length > 0 ? (

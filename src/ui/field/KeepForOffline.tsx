@@ -6,22 +6,33 @@ export function KeepForOffline() {
   useEffect(() => {
     // Only where the browser trusts the address (https, or this machine); elsewhere the page works as long as it stands.
     if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production') return;
+    let watch: PerformanceObserver | undefined;
     void navigator.serviceWorker
       .register('/serwist/sw.js', { scope: '/' })
       .then(async () => {
         await navigator.serviceWorker.ready;
         // The page that is open now came before the worker did: it is kept by asking for it once more.
-        const parts = performance
-          .getEntriesByType('resource')
-          .map(({ name }) => name)
-          .filter((name) => name.includes('/_next/static/'));
         const cache = await caches.open('bricole-parts');
-        const known = await Promise.all(parts.map((part) => cache.match(part)));
-        await cache.addAll(parts.filter((_, index) => known[index] === undefined));
+        const keep = async (parts: readonly string[]): Promise<void> => {
+          const known = await Promise.all(parts.map((part) => cache.match(part)));
+          await cache.addAll(parts.filter((_, index) => known[index] === undefined));
+        };
+        // What its tests need is fetched a moment later than the page itself.
+        watch = new PerformanceObserver(
+          (seen) => void keep(staticParts(seen.getEntries())).catch(() => undefined),
+        );
+        watch.observe({ type: 'resource' });
+        await keep(staticParts(performance.getEntriesByType('resource')));
         const pages = await caches.open('bricole-field');
         await pages.add(window.location.href);
       })
       .catch(() => undefined);
+    return () => watch?.disconnect();
   }, []);
   return null;
+}
+
+/** The addresses of what the application is made of, among all that was fetched. */
+function staticParts(entries: readonly PerformanceEntry[]): string[] {
+  return entries.map(({ name }) => name).filter((name) => name.includes('/_next/static/'));
 }

@@ -1,27 +1,6 @@
 'use client';
-import {
-  Alert,
-  Box,
-  Button,
-  Checkbox,
-  Dialog,
-  DialogActions,
-  DialogContent,
-  DialogTitle,
-  FormControl,
-  FormControlLabel,
-  FormHelperText,
-  FormLabel,
-  MenuItem,
-  Stack,
-  TextField,
-} from '@mui/material';
-import { useRouter } from 'next/navigation';
-import { type ReactNode, useId, useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
-import { type Failure, perform } from '../api';
+import { type ComponentType, type ReactNode, useState } from 'react';
 import { useNotice } from '../parts/Notice';
-import { fromLocalInput } from '../time';
 
 export interface FormField {
   readonly name: string;
@@ -34,7 +13,7 @@ export interface FormField {
   readonly optional?: boolean;
 }
 
-interface Props {
+export interface FormProps {
   readonly title: string;
   readonly useCase: string;
   readonly fields: readonly FormField[];
@@ -53,171 +32,24 @@ interface Props {
   readonly then?: (data: Record<string, unknown>) => string | undefined;
 }
 
+type OpenForm = ComponentType<FormProps & { close: () => void }>;
+
 /** A button that opens a form for one use case. Errors appear at their fields; nothing typed is lost. */
-export function FormDialog(props: Props) {
-  const [open, setOpen] = useState(false);
+export function FormDialog(props: FormProps) {
+  const notice = useNotice();
+  const [Form, setForm] = useState<OpenForm | null>(null);
+  const open = async (): Promise<void> => {
+    try {
+      const { OpenForm } = await import('./OpenForm');
+      setForm(() => OpenForm);
+    } catch {
+      notice('The form could not be fetched: is there a network? Try again.');
+    }
+  };
   return (
     <>
-      {props.button(() => setOpen(true))}
-      {open ? <OpenForm {...props} close={() => setOpen(false)} /> : null}
+      {props.button(() => void open())}
+      {Form ? <Form {...props} close={() => setForm(null)} /> : null}
     </>
   );
-}
-
-function OpenForm({ close, ...props }: Props & { close: () => void }) {
-  const { fields, initial = {}, zone = 'UTC' } = props;
-  const router = useRouter();
-  const notice = useNotice();
-  const titleId = useId();
-  const [failure, setFailure] = useState<Failure | null>(null);
-  const form = useForm<Record<string, string>>({
-    defaultValues: Object.fromEntries(fields.map(({ name }) => [name, initial[name] ?? ''])),
-  });
-
-  const submit = form.handleSubmit(async (typed) => {
-    setFailure(null);
-    const values: Record<string, unknown> = { ...props.fixed };
-    for (const field of fields) {
-      // A password is what was typed, blanks and all.
-      const text = field.type === 'password' ? (typed[field.name] ?? '') : (typed[field.name] ?? '').trim();
-      if (text === '' && field.optional) continue;
-      if (field.type === 'datetime') {
-        const at = fromLocalInput(text, zone);
-        if (at === null) {
-          form.setError(field.name, { message: 'There is no such time here: check day and clock.' });
-          return;
-        }
-        values[field.name] = at;
-      } else if (field.type === 'checks') values[field.name] = text.split(' ').filter(Boolean);
-      else values[field.name] = field.type === 'number' ? Number(text) : text;
-    }
-    const reply = await perform(props.useCase, props.shape ? props.shape(values) : values);
-    if (!reply.ok) {
-      const names = new Set(fields.map(({ name }) => name));
-      const elsewhere = Object.entries(reply.errors).filter(([name]) => !names.has(name));
-      for (const [name, message] of Object.entries(reply.errors)) {
-        if (names.has(name)) form.setError(name, { message });
-      }
-      const atFields = Object.keys(reply.errors).length > 0 && elsewhere.length === 0;
-      setFailure(atFields ? null : { ...reply, message: elsewhere[0]?.[1] ?? reply.message });
-      return;
-    }
-    notice(props.done);
-    close();
-    const next = props.then?.(reply.data);
-    if (next) router.push(next);
-    else router.refresh();
-  });
-
-  return (
-    <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby={titleId}>
-      <form onSubmit={submit} noValidate>
-        <DialogTitle id={titleId}>{props.title}</DialogTitle>
-        <DialogContent>
-          <Stack spacing={2} sx={{ pt: 1 }}>
-            {props.intro}
-            {failure ? <Alert severity="error">{failure.message}</Alert> : null}
-            {fields.map((field, index) => (
-              <Controller
-                key={field.name}
-                name={field.name}
-                control={form.control}
-                render={({ field: control, fieldState }) =>
-                  field.type === 'checks' ? (
-                    <Checks
-                      field={field}
-                      value={control.value ?? ''}
-                      onChange={control.onChange}
-                      error={fieldState.error?.message}
-                    />
-                  ) : (
-                    <TextField
-                      {...control}
-                      inputRef={control.ref}
-                      label={`${field.label}${field.optional ? ' (optional)' : ''}`}
-                      type={inputType(field)}
-                      select={field.options !== undefined}
-                      multiline={field.type === 'lines'}
-                      minRows={field.type === 'lines' ? 3 : undefined}
-                      autoFocus={index === 0}
-                      autoComplete={field.type === 'password' ? 'new-password' : 'off'}
-                      error={fieldState.error !== undefined}
-                      helperText={fieldState.error?.message ?? field.help}
-                      slotProps={{
-                        inputLabel:
-                          field.type === 'date' || field.type === 'datetime' ? { shrink: true } : {},
-                        htmlInput: field.type === 'number' ? { inputMode: 'numeric' } : {},
-                      }}
-                      fullWidth
-                    >
-                      {field.options?.map((option) => (
-                        <MenuItem key={option.value} value={option.value}>
-                          {option.label}
-                        </MenuItem>
-                      ))}
-                    </TextField>
-                  )
-                }
-              />
-            ))}
-          </Stack>
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={close} color="secondary">
-            Cancel
-          </Button>
-          <Button type="submit" variant="contained" loading={form.formState.isSubmitting}>
-            {props.submit}
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
-  );
-}
-
-/** Any number of answers, ticked; held as their values with spaces between. */
-function Checks({
-  field,
-  value,
-  onChange,
-  error,
-}: {
-  field: FormField;
-  value: string;
-  onChange: (value: string) => void;
-  error: string | undefined;
-}) {
-  const chosen = value.split(' ').filter(Boolean);
-  return (
-    <FormControl component="fieldset" error={error !== undefined}>
-      <FormLabel component="legend">{field.label}</FormLabel>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
-        {field.options?.map((option) => (
-          <FormControlLabel
-            key={option.value}
-            label={option.label}
-            control={
-              <Checkbox
-                checked={chosen.includes(option.value)}
-                onChange={(_, on) =>
-                  onChange(
-                    (on ? [...chosen, option.value] : chosen.filter((each) => each !== option.value)).join(
-                      ' ',
-                    ),
-                  )
-                }
-              />
-            }
-          />
-        ))}
-      </Box>
-      <FormHelperText>{error ?? field.help}</FormHelperText>
-    </FormControl>
-  );
-}
-
-function inputType(field: FormField): string {
-  if (field.type === 'datetime') return 'datetime-local';
-  if (field.type === 'lines' || field.type === 'number' || field.type === 'checks') return 'text';
-  return field.type ?? 'text';
 }

@@ -9,7 +9,7 @@ import {
   ToggleButtonGroup,
   Typography,
 } from '@mui/material';
-import { useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { readClocks } from '@/core/clocks';
 import {
   DECISIONS,
@@ -25,7 +25,6 @@ import { limitsOf } from '@/core/methods';
 import type { System } from '@/core/quantity';
 import { perform } from '../api';
 import { RunningClocks } from '../field/ClockList';
-import { BENCHES } from '../methods/registry';
 import { Card } from '../parts/Card';
 import { Findings } from '../parts/Findings';
 import { Results } from '../runsheet/Results';
@@ -48,14 +47,16 @@ export function DrillPlay({ drillId, first }: { drillId: string; first?: number 
   if (done) return <DrillResult score={done.score} unsaved={done.unsaved} again={again} />;
   if (start) {
     return (
-      <Played
-        key={start.id}
-        drill={drill}
-        start={start}
-        timed={timed}
-        system={system}
-        onDone={(score, unsaved) => setDone({ score, unsaved })}
-      />
+      <Suspense fallback={<Typography>Fetching the test…</Typography>}>
+        <Played
+          key={start.id}
+          drill={drill}
+          start={start}
+          timed={timed}
+          system={system}
+          onDone={(score, unsaved) => setDone({ score, unsaved })}
+        />
+      </Suspense>
     );
   }
   return (
@@ -127,7 +128,7 @@ function Played({
     ),
   );
   const running = readClocks(stamps, now, limits, system, ({ to }) => wanted.has(to)).live;
-  const Bench = BENCHES[drill.method];
+  const { Bench } = played.folder;
   const begun = Object.keys(played.values).length > 0;
   return (
     <Stack spacing={2}>

@@ -10,8 +10,9 @@ import {
   type PressStep,
   playDrill,
 } from '@/core/drills';
-import { type FieldSpec, fieldsOf, findMethod, type Method, validateInput } from '@/core/methods';
+import { type FieldSpec, fieldsOf, validateInput } from '@/core/methods';
 import type { System } from '@/core/quantity';
+import { useMethodFolder } from '../methods/registry';
 
 /** How much faster than the wall's the clock of a drill runs where nothing but waiting happens. */
 export const PACE = 4;
@@ -23,7 +24,8 @@ export function useDrill(drill: Drill, seed: number, system: System, timed: bool
     () => playDrill(drill, seed, system, startedAt),
     [drill, seed, system, startedAt],
   );
-  const method = findMethod(drill.method) as Method;
+  const folder = useMethodFolder(drill.method);
+  const { method } = folder;
   const fields = useMemo(() => new Map(fieldsOf(method.Input).map((field) => [field.name, field])), [method]);
   const [index, setIndex] = useState(0);
   const [choices, setChoices] = useState<Readonly<Record<string, number>>>({});
@@ -76,6 +78,7 @@ export function useDrill(drill: Drill, seed: number, system: System, timed: bool
   }, [drill, method, system, all, script]);
   return {
     script,
+    folder,
     method,
     fields,
     step,

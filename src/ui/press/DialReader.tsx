@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { dialOf, FORCE_UNIT } from '@/core/methods/press';
 import { countedBothWays, loadAtTurn, readDial } from '@/core/press';
 import { plainOf, unitLabel } from '@/core/quantity';
-import type { InstrumentProps } from '../methods/registry';
+import type { InstrumentProps } from '../methods/kit';
 import { DialFace } from './DialFace';
 import { machineOf } from './machine-of';
 import { TapRate } from './TapRate';

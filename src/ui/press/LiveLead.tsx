@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { pressBrief } from '@/core/methods/press';
-import type { InstrumentProps } from '../methods/registry';
+import type { InstrumentProps } from '../methods/kit';
 import { LinkButton } from '../parts/LinkButton';
 import { machineOf } from './machine-of';
 

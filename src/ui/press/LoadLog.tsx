@@ -23,7 +23,7 @@ import { convert, exact, type UnitId, unitLabel } from '@/core/quantity';
 import { firstRows, type LogMapping, mappingFor } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
-import type { InstrumentProps } from '../methods/registry';
+import type { InstrumentProps } from '../methods/kit';
 import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
 import { KeptLog, LOG_VERDICT } from './KeptLog';

@@ -2,7 +2,7 @@
 import { Box, Typography } from '@mui/material';
 import { limitsOf } from '@/core/methods';
 import { pressPlan } from '@/core/methods/press';
-import type { InstrumentProps } from '../methods/registry';
+import type { InstrumentProps } from '../methods/kit';
 import { PlanList } from '../parts/PlanList';
 import { machineOf } from './machine-of';
 

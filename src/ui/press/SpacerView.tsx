@@ -3,7 +3,7 @@ import { Alert, Box, Button, Typography } from '@mui/material';
 import { limitsOf } from '@/core/methods';
 import { LENGTH_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
 import { chooseSpacers, missingSpacer, type SpacerStack } from '@/core/press';
-import type { InstrumentProps } from '../methods/registry';
+import type { InstrumentProps } from '../methods/kit';
 import { machineOf } from './machine-of';
 import { PressSection } from './PressSection';
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { fieldsOf, findMethod, type Method } from '@/core/methods';
+import { fieldsOf, type Method } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import type { RunSheetData } from '../runsheet/types';
 import type { Run } from '../runsheet/use-run';
 import { takeFigures } from './take-figures';

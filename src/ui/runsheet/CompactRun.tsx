@@ -2,7 +2,6 @@
 import { Box, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { FieldSpec } from '@/core/methods';
-import { BENCHES } from '../methods/registry';
 import { Completion } from './Completion';
 import { Conflicts } from './Conflicts';
 import { Photos } from './Photos';
@@ -14,7 +13,7 @@ import { type Run, stepFields } from './use-run';
 /** A run on a phone: its readings one after the other, what they come to, and its findings. */
 export function CompactRun({ data, run }: { data: RunSheetData; run: Run }) {
   const [showMissing, setShowMissing] = useState(false);
-  const Bench = BENCHES[data.method];
+  const { Bench } = run.folder;
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
   return (
     <Stack spacing={2}>

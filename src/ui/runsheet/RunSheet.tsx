@@ -1,7 +1,7 @@
 'use client';
 import { Box, Paper, Stack, Tab, Tabs, Typography } from '@mui/material';
 import { type ReactNode, useState } from 'react';
-import { BENCH_STAYS, BENCHES, instrumentsOf, leadOf } from '../methods/registry';
+import { instrumentsOf, leadOf } from '../methods/instruments';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
 import { KeptLog } from '../press/KeptLog';
@@ -34,10 +34,10 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
   const [tab, setTab] = useState<'findings' | 'working' | 'plan' | 'history'>('findings');
   const index = steps.findIndex(({ id }) => id === stepId);
   const step = steps[index];
-  const Bench = BENCHES[data.method];
-  const Lead = leadOf(run.method, stepId);
+  const { Bench, benchStays } = run.folder;
+  const Lead = leadOf(run.folder, stepId);
   // A step with an instrument of its own has no room for the picture of the whole.
-  const instruments = data.state === 'open' ? instrumentsOf(run.method, stepId) : [];
+  const instruments = data.state === 'open' ? instrumentsOf(run.folder, stepId) : [];
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
   const move = (by: 1 | -1): void => {
     const asked = ({ fields }: (typeof steps)[number]): boolean =>
@@ -90,7 +90,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
           />
         </Paper>
         <Paper sx={{ p: 2, order: { xs: 0, md: 0 } }}>
-          {instruments.length > 0 && !BENCH_STAYS.has(data.method) ? null : (
+          {instruments.length > 0 && !benchStays ? null : (
             <Bench picture={outcome.picture} take={readOnly ? undefined : run.readings.save} />
           )}
           {step ? (

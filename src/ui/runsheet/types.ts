@@ -1,4 +1,5 @@
-import type { MethodId, RunSetup } from '@/core/methods';
+import type { RunSetup } from '@/core/methods';
+import type { MethodId } from '@/core/methods/registry';
 import type { System } from '@/core/quantity';
 import type { CurrentReading } from './use-readings';
 

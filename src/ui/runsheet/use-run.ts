@@ -4,20 +4,21 @@ import { useMemo, useState } from 'react';
 import {
   type FieldSpec,
   fieldsOf,
-  findMethod,
   type Method,
   type Outcome,
   usableInput,
   validateInput,
 } from '@/core/methods';
 import { bySeverity } from '@/core/working';
+import { useMethodFolder } from '../methods/registry';
 import { useNow } from '../use-now';
 import type { RunSheetData } from './types';
 import { useReadings } from './use-readings';
 
 /** A run being worked on: its readings, and what they come to at this moment, computed here while typing. */
 export function useRun(data: RunSheetData, now: number) {
-  const method = findMethod(data.method) as Method;
+  const folder = useMethodFolder(data.method);
+  const { method } = folder;
   const [correction, setCorrection] = useState('');
   const readings = useReadings(data.runId, data.readings, {
     ...(data.state === 'complete' ? { reason: correction } : {}),
@@ -41,7 +42,7 @@ export function useRun(data: RunSheetData, now: number) {
     };
   }, [method, data.system, data.state, data.setup, values, minute]);
   const fields = useMemo(() => new Map(fieldsOf(method.Input).map((field) => [field.name, field])), [method]);
-  return { method, fields, readings, live, correction, setCorrection };
+  return { folder, method, fields, readings, live, correction, setCorrection };
 }
 
 function typedInput(

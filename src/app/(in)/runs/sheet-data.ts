@@ -1,4 +1,5 @@
-import { CARRIED, type MethodId } from '@/core/methods';
+import { CARRIED } from '@/core/methods';
+import type { MethodId } from '@/core/methods/registry';
 import type { runSheet } from '@/server/queries/run';
 import type { RunSheetData } from '@/ui/runsheet/types';
 

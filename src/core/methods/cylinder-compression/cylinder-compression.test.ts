@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../../limits';
 import { exact } from '../../quantity';
-import { findMethod, type Method, type RunSetup, usableInput } from '..';
+import { type Method, type RunSetup, usableInput } from '..';
 import { drawnForDiameter, lotDiameter } from '../press';
+import { findMethod } from '../registry';
 
 // As it is used: with what every test in a press and every test of all has.
 const cylinderCompression = findMethod('cylinder-compression') as Method;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { findMethod, type Method, type RunSetup, usableInput } from '..';
+import { type Method, type RunSetup, usableInput } from '..';
 import type { MachineFacts } from '../machine-facts';
+import { findMethod } from '../registry';
 import type { EquipmentFacts } from '../setup';
 
 // Through the whole method: what holds for every test in a press is put round it in one place.

@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The gauge with its hand, and the valves as they stood. The scale is closer at the high end, as on a real one. */
 export function AirPressureBench({ picture }: BenchProps) {

@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The neck of the meter: zero at the top, the level where the liquid stands, foam above it. */
 export function AirVolumetricBench({ picture }: BenchProps) {

@@ -4,7 +4,7 @@ import { durationText } from '@/core/windows/duration-text';
 import { timeNow } from '../../clock';
 import { clock, localInput } from '../../time';
 import { useNow } from '../../use-now';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The batch on its plate: those drawn for a closer look are marked, and the time until the caps are hard. */
 export function CappingBench({ picture, take }: BenchProps) {

@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The reading on a scale with the limits of the project. */
 export function TemperatureBench({ picture }: BenchProps) {

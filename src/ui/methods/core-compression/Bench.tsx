@@ -2,7 +2,7 @@
 import { Box, Typography, useTheme } from '@mui/material';
 import { coreWindow } from '@/core/methods/core-compression';
 import { timeNow } from '../../clock';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 const DAY = 86_400_000;
 

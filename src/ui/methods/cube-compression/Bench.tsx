@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** Cracks of each failure pattern on the front face, a square of 120, drawn from the descriptions. */
 const CRACKS: Readonly<Record<string, string>> = {

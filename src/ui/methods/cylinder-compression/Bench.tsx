@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 import { Fracture } from './Fracture';
 
 const SLENDERNESS = 2;

@@ -2,7 +2,7 @@
 import { Alert, Box, Button, ButtonBase, Typography } from '@mui/material';
 import { useState } from 'react';
 import { FRACTURE_PATH, type FractureType, LOW_BREAK_ADVICE } from '@/core/methods/cylinder-compression';
-import type { InstrumentProps } from '../registry';
+import type { InstrumentProps } from '../kit';
 import { Fracture } from './Fracture';
 
 const TYPES: readonly FractureType[] = ['1', '2', '3', '4', '5', '6'];

@@ -1,6 +1,6 @@
 'use client';
 import { Alert, Box, Button, Typography } from '@mui/material';
-import type { InstrumentProps } from '../registry';
+import type { InstrumentProps } from '../kit';
 
 /** What the lot of moulds of this cylinder says of its diameter. */
 export function LotDiameter({ run, data, readOnly }: InstrumentProps) {

@@ -1,7 +1,7 @@
 'use client';
 import { useTheme } from '@mui/material';
 import { exact } from '@/core/quantity';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 import { WaterDial } from './WaterDial';
 
 const MINUTE = 60_000;

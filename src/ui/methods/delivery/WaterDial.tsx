@@ -1,31 +1,55 @@
 'use client';
-import { Box, Slider, Typography } from '@mui/material';
-import { useState } from 'react';
+import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { useId, useState } from 'react';
 import { Limits } from '@/core/limits';
 import { type WaterState, waterForSlump } from '@/core/methods/delivery';
 import { exact, plainOf, type System } from '@/core/quantity';
 
+/** How much more slump can be asked about, in inches, as it is said in each system. */
+const RISES: Readonly<Record<System, readonly (readonly [inches: number, label: string])[]>> = {
+  US: [
+    [0.5, '½ in'],
+    [1, '1 in'],
+    [1.5, '1½ in'],
+    [2, '2 in'],
+    [3, '3 in'],
+    [4, '4 in'],
+  ],
+  SI: [
+    [1, '25 mm'],
+    [2, '50 mm'],
+    [3, '75 mm'],
+    [4, '100 mm'],
+  ],
+};
+
 /** What more slump would take in water, what the ratio would be, and what is left of the permitted water. */
 export function WaterDial({ state, system }: { state: WaterState; system: System }) {
   const [rise, setRise] = useState(1);
+  const labelId = useId();
   const us = system === 'US';
   const { water, ratio, left } = waterForSlump(exact(rise), state, system, new Limits());
   const unit = us ? 'gal' : 'L';
   const over = left.isNegative();
   return (
     <Box className="no-print" sx={{ mt: 1 }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-        <Typography variant="body2" sx={{ whiteSpace: 'nowrap', minWidth: 130 }}>
-          {`${us ? `${rise} in` : `${rise * 25} mm`} more slump`}
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography id={labelId} variant="body2" sx={{ whiteSpace: 'nowrap' }}>
+          More slump wanted
         </Typography>
-        <Slider
+        <ToggleButtonGroup
+          exclusive
+          size="small"
           value={rise}
-          min={0}
-          max={4}
-          step={0.5}
-          onChange={(_, value) => setRise(Number(value))}
-          aria-label="More slump wanted"
-        />
+          onChange={(_, chosen: number | null) => setRise(chosen ?? rise)}
+          aria-labelledby={labelId}
+        >
+          {RISES[system].map(([inches, label]) => (
+            <ToggleButton key={inches} value={inches}>
+              {label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
       </Box>
       <Typography role="status">
         {`takes about ${plainOf(water.toDecimalPlaces(1), unit)}; w/cm ${ratio.toFixed(2)}; `}

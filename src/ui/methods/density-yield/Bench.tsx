@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** What was ordered against what came out, and the two airs beside each other. */
 export function DensityYieldBench({ picture }: BenchProps) {

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** Where the feeler goes: three diameters at each end; and which specimens were measured. */
 export function EndGrindingBench({ picture }: BenchProps) {

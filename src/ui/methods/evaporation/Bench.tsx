@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 import { WeatherMap } from './WeatherMap';
 
 /** The rate on a scale with the two limits, and what drives it. */

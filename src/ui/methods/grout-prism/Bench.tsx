@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The prism between the platens, twice as high as wide; its cones afterwards. */
 export function GroutPrismBench({ picture }: BenchProps) {

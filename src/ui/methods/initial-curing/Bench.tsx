@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The temperature of the first hours against its range: the record as a curve, or lowest and highest as a bar. */
 export function InitialCuringBench({ picture }: BenchProps) {

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** A small cube under the spherical block, its struck face to the side; crushed to an hourglass afterwards. */
 export function MortarCubeBench({ picture }: BenchProps) {

@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The mould cut open: its layers with their depths, and what is counted in each. */
 export function MouldingBench({ picture }: BenchProps) {

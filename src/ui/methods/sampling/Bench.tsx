@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The load lying down: where its portions came from, and the two ends nothing is taken from. */
 export function SamplingBench({ picture }: BenchProps) {

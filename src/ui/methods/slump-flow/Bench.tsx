@@ -1,7 +1,7 @@
 'use client';
 import { useTheme } from '@mui/material';
 import { useState } from 'react';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 type Diameter = 'diameter1' | 'diameter2';
 

@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The mould beside the concrete after lifting: how far the displaced centre has come down, and its shape. */
 export function SlumpBench({ picture }: BenchProps) {

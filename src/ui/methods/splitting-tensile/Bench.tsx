@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** The cylinder lying between its strips, its marked line upright; split along it afterwards. */
 export function SplittingBench({ picture }: BenchProps) {

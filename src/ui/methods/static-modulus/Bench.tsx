@@ -2,7 +2,7 @@
 import { Box, Typography, useTheme } from '@mui/material';
 import { Line } from '../../charts/Line';
 import { limitLine, useChartSetup } from '../../charts/setup';
-import type { BenchProps } from '../registry';
+import type { BenchProps } from '../kit';
 
 /** Load against strain of every loading, with the upper load and the strain of 50 millionths. */
 export function ModulusBench({ picture }: BenchProps) {

@@ -1,7 +1,7 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { findMethod } from '@/core/methods';
+import { findMethod, METHODS, type MethodId } from '@/core/methods/registry';
 import { specimenClasses } from '@/core/moulds';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
@@ -71,6 +71,9 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
           title: `${findMethod(sheet.run.method)?.title}${sheet.run.attempt > 1 ? `, attempt ${sheet.run.attempt}` : ''}`,
           data: runSheetData(sheet, true),
         }))}
+        tests={METHODS.filter(
+          ({ id: method, runOn }) => runOn === 'sample' && !sheets.some(({ run }) => run.method === method),
+        ).map(({ id: value, title: label }) => ({ value: value as MethodId, label }))}
         others={field.others.map((other) => ({
           id: other.id,
           label: sampleLabel(job.number, other.number),

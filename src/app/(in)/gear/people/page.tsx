@@ -1,7 +1,7 @@
 import { Box, Stack, Typography } from '@mui/material';
 import { DateTime } from 'luxon';
 import type { Metadata } from 'next';
-import { findMethod } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { database } from '@/db/client';
 import { ROLES } from '@/db/schema';
 import { CARD_METHODS } from '@/server/actions/cards';

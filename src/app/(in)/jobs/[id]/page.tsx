@@ -2,7 +2,7 @@ import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typograph
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { limitText, PROFILE_WORDS } from '@/core/limits';
-import { METHODS } from '@/core/methods';
+import { METHODS } from '@/core/methods/registry';
 import { ageText } from '@/core/windows';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';

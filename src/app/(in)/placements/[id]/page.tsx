@@ -2,7 +2,7 @@ import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typograph
 import type { Metadata } from 'next';
 import type { PairRow } from '@/core/cross-checks';
 import { batchDifferences } from '@/core/interchange';
-import { findMethod } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import { database } from '@/db/client';

@@ -1,7 +1,8 @@
 import { Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { Suspense } from 'react';
 import { sampleLabel } from '@/core/identity/labels';
-import { findMethod } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
@@ -28,69 +29,73 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
     (each) => each.id !== specimen?.id && !each.testedAt && !each.discarded,
   );
   return (
-    <RunSheet
-      data={runSheetData(sheet, canWrite)}
-      now={now.getTime()}
-      next={
-        specimen
-          ? waiting
-            ? { href: `/bench/${waiting.id}`, label: `Next: break ${waiting.label}` }
-            : { href: '/today', label: 'Back to today' }
-          : sample
-            ? { href: `/field/${sample.id}`, label: 'Back to the sample' }
-            : sheet.batch
-              ? { href: '/ends', label: 'Back to ends' }
-              : { href: placementHref, label: 'Back to the placement' }
-      }
-      title={
-        <>
-          <Typography variant="h1" className="mono">
-            {specimen?.label ??
-              sheet.batch ??
-              (sample
-                ? sampleLabel(job.number, sample.number)
-                : `${job.number} placement ${placement.number}`)}
-          </Typography>
-          <Typography color="text.secondary">
-            {`${findMethod(sheet.run.method)?.title ?? ''}${specimen ? `, ${specimen.ageHours ? ageText(specimen.ageHours) : 'held'}` : ''}. ${mix.code}, `}
-            <TextLink
-              href={
-                sheet.batch
-                  ? '/ends'
-                  : specimen
-                    ? `/specimens/${specimen.id}`
-                    : sample
-                      ? `/samples/${sample.id}`
-                      : placementHref
-              }
-            >
-              {placement.element}
-            </TextLink>
-          </Typography>
-        </>
-      }
-      beside={
-        set && specimen ? (
-          <SetBeside
-            value={set.test.text}
-            state={set.test.state}
-            unit={set.test.unit}
-            designated={set.designated || set.what !== undefined}
-            members={set.specimens.map((each) => ({
-              id: each.id,
-              label: each.label,
-              strength: each.run?.main?.text ?? null,
-              here: each.id === specimen.id,
-            }))}
-            findings={set.test.findings}
-            note={set.note ?? null}
-            curves={set.specimens.flatMap((each) => {
-              const kept = sheet.curves.find(({ runId }) => runId === each.run?.id);
-              return kept ? [{ label: each.label, points: kept.curve, startAt: kept.analysis.startAt }] : [];
-            })}
-          />
-        ) : undefined
-      }
-    />
+    <Suspense fallback={<Typography>Opening the run sheet…</Typography>}>
+      <RunSheet
+        data={runSheetData(sheet, canWrite)}
+        now={now.getTime()}
+        next={
+          specimen
+            ? waiting
+              ? { href: `/bench/${waiting.id}`, label: `Next: break ${waiting.label}` }
+              : { href: '/today', label: 'Back to today' }
+            : sample
+              ? { href: `/field/${sample.id}`, label: 'Back to the sample' }
+              : sheet.batch
+                ? { href: '/ends', label: 'Back to ends' }
+                : { href: placementHref, label: 'Back to the placement' }
+        }
+        title={
+          <>
+            <Typography variant="h1" className="mono">
+              {specimen?.label ??
+                sheet.batch ??
+                (sample
+                  ? sampleLabel(job.number, sample.number)
+                  : `${job.number} placement ${placement.number}`)}
+            </Typography>
+            <Typography color="text.secondary">
+              {`${findMethod(sheet.run.method)?.title ?? ''}${specimen ? `, ${specimen.ageHours ? ageText(specimen.ageHours) : 'held'}` : ''}. ${mix.code}, `}
+              <TextLink
+                href={
+                  sheet.batch
+                    ? '/ends'
+                    : specimen
+                      ? `/specimens/${specimen.id}`
+                      : sample
+                        ? `/samples/${sample.id}`
+                        : placementHref
+                }
+              >
+                {placement.element}
+              </TextLink>
+            </Typography>
+          </>
+        }
+        beside={
+          set && specimen ? (
+            <SetBeside
+              value={set.test.text}
+              state={set.test.state}
+              unit={set.test.unit}
+              designated={set.designated || set.what !== undefined}
+              members={set.specimens.map((each) => ({
+                id: each.id,
+                label: each.label,
+                strength: each.run?.main?.text ?? null,
+                here: each.id === specimen.id,
+              }))}
+              findings={set.test.findings}
+              note={set.note ?? null}
+              curves={set.specimens.flatMap((each) => {
+                const kept = sheet.curves.find(({ runId }) => runId === each.run?.id);
+                return kept
+                  ? [{ label: each.label, points: kept.curve, startAt: kept.analysis.startAt }]
+                  : [];
+              })}
+            />
+          ) : undefined
+        }
+      />
+    </Suspense>
   );
 }

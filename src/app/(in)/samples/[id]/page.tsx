@@ -1,7 +1,7 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { findMethod } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { isMouldedConcrete, mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { setName } from '@/core/report';

@@ -11,7 +11,7 @@ import {
 } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { findMethod } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { mouldText } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { DUTY_FACTS } from '@/core/storage';
