@@ -19,6 +19,11 @@ module.exports = {
     not('core-touches-no-machine', '^src/core', '^(node:)?(fs|net|http|https|child_process|crypto|os)$'),
     not('db-imports-only-core', '^src/db', '^src/(app|ui|server|devices|demo)'),
     not('ui-imports-only-core', '^src/ui', '^src/(app|server|db|devices|demo)'),
+    {
+      // A page fetches the methods of its own runs; the registry would bring all of them along.
+      ...not('ui-fetches-methods-one-by-one', '^src/ui', '^src/core/methods/registry'),
+      to: { path: '^src/core/methods/registry', dependencyTypesNot: ['type-only'] },
+    },
     not('server-imports-no-interface', '^src/server', '^src/(app|ui|demo)'),
     not('devices-import-only-core', '^src/devices', '^src/(app|ui|server|db|demo)'),
     not('demo-is-not-needed', '^src/(core|ui|server|db|app)', '^src/demo'),

@@ -11,7 +11,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'core',
-          include: ['src/core/**/*.test.ts', 'src/ui/**/*.test.ts', 'src/demo/**/*.test.ts'],
+          include: ['src/core/**/*.test.ts', 'src/ui/**/*.test.{ts,tsx}', 'src/demo/**/*.test.ts'],
           setupFiles: ['src/testing/setup.ts'],
           testTimeout: 60_000,
         },

@@ -10,6 +10,7 @@ import { addLoad, planSampling } from './actions/field';
 import { importEquipment } from './actions/gear';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
+import { runViews } from './queries/dossier';
 import { gearList } from './queries/gear';
 import { jobList, usualZone } from './queries/jobs';
 import { placementDay, samplePairs } from './queries/placement';
@@ -256,6 +257,42 @@ describe('what the samples of a load say to one another', () => {
     expect((await runSheet(site.db, site.actors.field, air.runId, now(61))).setup.sample?.alcohol).toEqual([
       '1.8 pt',
     ]);
+  });
+  it('the air of the load before is that of the last test, by whichever method it was made', async () => {
+    const previousAir = async (sampleId: string, minutes: number, method = 'air-pressure') => {
+      const about = { method, sampleId };
+      const { runId } = await perform(site.db, site.actors.field, startRun, about, now(minutes));
+      return (await runSheet(site.db, site.actors.field, runId, now(minutes))).setup.sample?.previousAir;
+    };
+    const pressure = {
+      type: 'B',
+      consolidation: 'rod',
+      petcocks: 'closed',
+      mainValve: 'shut',
+      apparent: '6.2',
+      factor: '0.4',
+    };
+    const early = await sample('acceptance', undefined, 65);
+    await run(early, 'air-pressure', pressure);
+    const late = await sample('acceptance', undefined, 70);
+    await run(late, 'air-volumetric', {
+      variant: 'before',
+      alcohol: '1.8',
+      zeroed: 'true',
+      reading1: '5.25',
+      reading2: '5.25',
+      stuck: 'no',
+      leaked: 'no',
+    });
+    const next = await sample('acceptance', undefined, 75);
+    const said = await previousAir(next, 76);
+    expect(said).toMatch(/ percent$/u);
+    const [volumetric] = (await runViews(site.db, { sampleIds: [late] }, { method: 'air-volumetric' })).map(
+      ({ outcome }) => outcome?.results.find(({ quantity }) => quantity === 'air content')?.reported,
+    );
+    expect(said).toBe(`${volumetric} percent`);
+    // What was taken before it, and what is taken later, is no load before.
+    expect(await previousAir(early, 77, 'air-volumetric')).not.toBe(said);
   });
 });
 
