@@ -160,6 +160,8 @@ describe('a limit that a project sets', () => {
       profile: 'en',
     });
     const ids = entries.map(({ id }) => id);
+    // A fraction in a name is no school.
+    expect(ids).toContain('air.F1.3/8');
     expect(ids).toContain('en/delivery.discharge');
     expect(ids).not.toContain('delivery.discharge');
     expect(ids).not.toContain('is/delivery.discharge');

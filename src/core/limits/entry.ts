@@ -9,6 +9,12 @@ export interface LimitValue {
 }
 
 /**
+ * How a single number is meant where it is no end: `equal`: a factor, a step, a value at which something else begins;
+ * `either way`: a tolerance, the same above and below.
+ */
+export type Sense = 'equal' | 'either way';
+
+/**
  * `recalled`: from memory, to be checked by the laboratory against its own copy; `our choice`: proposed here, no
  * document says it; `confirmed` and `set by …`: done by a named person, with history; what a project's
  * document sets holds for that project only.
@@ -24,6 +30,7 @@ export type LimitStatus =
 export interface LimitEntry {
   readonly title: string;
   readonly group: string;
+  readonly sense?: Sense;
   /** The systems' own values; `both` where the value does not depend on the system (hours, percent, factors). */
   readonly US?: LimitValue;
   readonly SI?: LimitValue;
@@ -32,35 +39,3 @@ export interface LimitEntry {
   readonly edition: string;
   readonly status: LimitStatus;
 }
-
-const unknownEdition = 'edition to be named by the laboratory';
-
-export type Ends = { low?: string; high?: string };
-/** Makes an entry of the register: a published rule is `recalled` until a laboratory confirms it. */
-export function entry(
-  group: string,
-  title: string,
-  source: Source,
-  values: { US?: LimitValue; SI?: LimitValue; both?: LimitValue },
-): LimitEntry {
-  const published = source.kind === 'standard';
-  return {
-    group,
-    title,
-    source,
-    edition: published ? unknownEdition : '',
-    status: source.kind === 'our choice' ? 'our choice' : 'recalled',
-    ...values,
-  };
-}
-/** A value that does not depend on the system. */
-export function both(ends: Ends, unit: UnitId): { both: LimitValue } {
-  return { both: { ...ends, unit } };
-}
-/** The two systems' own values. */
-export function twin(us: Ends, usUnit: UnitId, si: Ends, siUnit: UnitId): { US: LimitValue; SI: LimitValue } {
-  return { US: { ...us, unit: usUnit }, SI: { ...si, unit: siUnit } };
-}
-export const max = (high: string): Ends => ({ high });
-export const min = (low: string): Ends => ({ low });
-export const range = (low: string, high: string): Ends => ({ low, high });

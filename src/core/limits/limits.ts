@@ -7,6 +7,7 @@ import {
   type LimitId,
   type LimitStatus,
   type LimitValue,
+  type Sense,
   shippedLimit,
 } from './register';
 import type { Profile } from './schools';
@@ -83,7 +84,7 @@ export class Limits {
       ...(value.low === undefined ? {} : { low: exact(value.low) }),
       ...(value.high === undefined ? {} : { high: exact(value.high) }),
       unit: value.unit,
-      text: limitText(value),
+      text: limitText(value, entry.sense),
       source: entry.source,
       edition: entry.edition,
       status: entry.status,
@@ -104,14 +105,22 @@ export class Limits {
   }
 }
 
-/** The limit's value in words: `28 to 42 psi/s`, `not more than 2 %`. */
-export function limitText(value: LimitValue): string {
+/** A limit's value in words: `28 to 42 psi/s`, `not more than 2 %`, `± 0.5 h`, `0.98`. */
+export function limitText(value: LimitValue, sense?: Sense): string {
   const unit = unitLabel(value.unit);
   const show = (text: string): string => `${withThousands(text)}${unit ? ` ${unit}` : ''}`;
-  if (value.low !== undefined && value.high !== undefined)
-    return `${withThousands(value.low)} to ${show(value.high)}`;
-  if (value.high !== undefined) return `not more than ${show(value.high)}`;
-  return `not less than ${show(value.low ?? '0')}`;
+  const { low, high } = value;
+  if (low !== undefined && high !== undefined)
+    return low === high ? show(high) : `${withThousands(low)} to ${show(high)}`;
+  if (high === undefined) return `not less than ${show(low ?? '0')}`;
+  if (sense) return sense === 'equal' ? show(high) : `± ${show(high)}`;
+  return `not more than ${show(high)}`;
+}
+
+/** What an entry says in one system, in words; empty where it has no value there. */
+export function entryText(entry: LimitEntry, system: System): string {
+  const value = entry.both ?? entry[system];
+  return value ? limitText(value, entry.sense) : '';
 }
 
 /** True when a value is inside the limit, ends included. */

@@ -1,26 +1,76 @@
-import { ENDS } from './ends';
+import { LIMITS as ACCEPTANCE } from '../acceptance/limits';
+import { LIMITS as ENDS } from '../ends/limits';
+import { LIMITS as AIR } from '../methods/air-limits';
+import { LIMITS as AIR_PRESSURE } from '../methods/air-pressure/limits';
+import { LIMITS as AIR_VOLUMETRIC } from '../methods/air-volumetric/limits';
+import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
+import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
+import { LIMITS as CUBE_COMPRESSION } from '../methods/cube-compression/limits';
+import { LIMITS as CYLINDER_COMPRESSION } from '../methods/cylinder-compression/limits';
+import { LIMITS as DELIVERY } from '../methods/delivery/limits';
+import { LIMITS as DENSITY_YIELD } from '../methods/density-yield/limits';
+import { LIMITS as EVAPORATION } from '../methods/evaporation/limits';
+import { LIMITS as GROUT_PRISM } from '../methods/grout-prism/limits';
+import { LIMITS as INITIAL_CURING } from '../methods/initial-curing/limits';
+import { LIMITS as EVERY_TEST } from '../methods/limits';
+import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
+import { LIMITS as MOULDING } from '../methods/moulding/limits';
+import { LIMITS as PRESS } from '../methods/press/limits';
+import { LIMITS as SAMPLING } from '../methods/sampling/limits';
+import { LIMITS as SLUMP } from '../methods/slump/limits';
+import { LIMITS as SLUMP_FLOW } from '../methods/slump-flow/limits';
+import { LIMITS as SPLITTING_TENSILE } from '../methods/splitting-tensile/limits';
+import { LIMITS as STATIC_MODULUS } from '../methods/static-modulus/limits';
+import { LIMITS as PLAN } from '../sampling-plan/limits';
+import { LIMITS as AGES } from '../windows/limits';
 import type { LimitEntry } from './entry';
-import { FRESH } from './fresh';
-import { HARDENED } from './hardened';
-import { PRESS_METHODS } from './press-methods';
-import { PROFILE_ROWS } from './profiles';
+import { PROFILES } from './schools';
 
-export type { LimitEntry, LimitStatus, LimitValue } from './entry';
+export type { LimitEntry, LimitStatus, LimitValue, Sense } from './entry';
 
 /**
- * The register as it ships. All values are recalled from memory (status `recalled`): the laboratory checks each
- * against its own copy of the standard and confirms or changes it.
+ * The register as it ships, put together from what each method and part says of itself, in the order of the work. All
+ * values are recalled from memory (status `recalled`): the laboratory checks each against its own copy of the standard
+ * and confirms or changes it.
  */
 export const REGISTER = {
-  ...HARDENED,
+  ...AGES,
+  ...CYLINDER_COMPRESSION,
+  ...PRESS,
+  ...EVERY_TEST,
+  ...ACCEPTANCE,
   ...ENDS,
-  ...PRESS_METHODS,
-  ...FRESH,
-  ...PROFILE_ROWS,
+  ...CUBE_COMPRESSION,
+  ...SPLITTING_TENSILE,
+  ...STATIC_MODULUS,
+  ...CORE_COMPRESSION,
+  ...MORTAR_CUBE,
+  ...GROUT_PRISM,
+  ...PLAN,
+  ...SAMPLING,
+  ...DELIVERY,
+  ...SLUMP,
+  ...SLUMP_FLOW,
+  ...CONCRETE_TEMPERATURE,
+  ...EVAPORATION,
+  ...AIR,
+  ...AIR_VOLUMETRIC,
+  ...AIR_PRESSURE,
+  ...DENSITY_YIELD,
+  ...INITIAL_CURING,
+  ...MOULDING,
 } as const satisfies Record<string, LimitEntry>;
 
 export type LimitId = keyof typeof REGISTER;
-export const LIMIT_IDS = Object.keys(REGISTER) as LimitId[];
+/** Every entry; the rows of a school stand behind the ones they replace. */
+export const LIMIT_IDS = (Object.keys(REGISTER) as LimitId[]).toSorted(
+  (a, b) => Number(isOfSchool(a)) - Number(isOfSchool(b)),
+);
+
+/** True for a row that only one school has, or has in place of another: `en/slump.lift`. */
+export function isOfSchool(id: string): boolean {
+  return PROFILES.some((profile) => id.startsWith(`${profile}/`));
+}
 
 /** True for text that names an entry of the register. */
 export function isLimitId(id: string): id is LimitId {

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, isNull, type SQL, sql } from 'drizzle-orm';
 import { cardState } from '@/core/certification';
 import { type PadWear, padWear, usesLeft } from '@/core/ends';
-import type { Limits, Profile } from '@/core/limits';
+import { isOfSchool, type Limits, type Profile } from '@/core/limits';
 import { equipmentDue, setupMeasure } from '@/core/methods';
 import { verifiedLoads } from '@/core/press';
 import { exact, withThousands } from '@/core/quantity';
@@ -180,7 +180,7 @@ export async function projectLimits(
     }),
     /** Every row this school goes by: its own where it has one. */
     entries: all
-      .filter(({ id }) => (id.includes('/') ? id.startsWith(school) : !owned.has(id)))
+      .filter(({ id }) => (isOfSchool(id) ? id.startsWith(school) : !owned.has(id)))
       .map(({ id, entry }) => ({ id, entry })),
   };
 }

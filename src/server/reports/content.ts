@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
-import { type Limits, limitText, PROFILE_WORDS } from '@/core/limits';
+import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
 import { fieldsOf } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import { mouldText } from '@/core/moulds';
@@ -167,10 +167,10 @@ function projectRows(limits: Limits, system: System): string[] {
   return limits
     .all()
     .filter(({ entry }) => entry.status === 'set by the project')
-    .map(({ entry }) => {
-      const value = entry.both ?? entry[system];
-      return `Set by the project (${entry.edition}): ${entry.title}${value ? `, ${limitText(value)}` : ''}`;
-    });
+    .map(
+      ({ entry }) =>
+        `Set by the project (${entry.edition}): ${[entry.title, entryText(entry, system)].filter(Boolean).join(', ')}`,
+    );
 }
 
 function hindrancesOf(run: RunView, views: readonly SpecimenView[]): string[] {

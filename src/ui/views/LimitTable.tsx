@@ -12,7 +12,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
-import { type LimitStatus, type LimitValue, limitText } from '@/core/limits';
+import { type LimitStatus, type LimitValue, limitText, type Sense } from '@/core/limits';
 import { unitLabel } from '@/core/quantity';
 import { FormDialog, type FormField } from '../form/FormDialog';
 import { Card } from '../parts/Card';
@@ -24,6 +24,7 @@ interface Entry {
   readonly source: string;
   readonly edition: string;
   readonly status: LimitStatus;
+  readonly sense?: Sense;
   readonly US?: LimitValue;
   readonly SI?: LimitValue;
   readonly both?: LimitValue;
@@ -99,12 +100,16 @@ export function LimitTable({
                       </TableCell>
                       {entry.both ? (
                         <TableCell colSpan={2} className="mono">
-                          {limitText(entry.both)}
+                          {limitText(entry.both, entry.sense)}
                         </TableCell>
                       ) : (
                         <>
-                          <TableCell className="mono">{entry.US ? limitText(entry.US) : ''}</TableCell>
-                          <TableCell className="mono">{entry.SI ? limitText(entry.SI) : ''}</TableCell>
+                          <TableCell className="mono">
+                            {entry.US ? limitText(entry.US, entry.sense) : ''}
+                          </TableCell>
+                          <TableCell className="mono">
+                            {entry.SI ? limitText(entry.SI, entry.sense) : ''}
+                          </TableCell>
                         </>
                       )}
                       <TableCell>

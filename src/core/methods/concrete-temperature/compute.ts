@@ -6,7 +6,7 @@ import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { temperatureFindings } from './findings';
 import type { ConcreteTemperatureInput } from './input';
-import { TEMPERATURE_UNIT, temperatureConformity, temperatureLimits } from './limits';
+import { TEMPERATURE_UNIT, temperatureConformity, temperatureLimits } from './range';
 
 /**
  * Temperature of fresh concrete.

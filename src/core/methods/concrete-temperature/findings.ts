@@ -8,7 +8,7 @@ import { timedRows, unreadRows } from '../rows';
 import { type RunSetup, setupMeasure } from '../setup';
 import { clockFindings, sampleStamps } from '../stamps';
 import type { ConcreteTemperatureInput } from './input';
-import { TEMPERATURE_UNIT } from './limits';
+import { TEMPERATURE_UNIT } from './range';
 
 /** Everything a temperature is held against besides the project's limits. */
 export function temperatureFindings(

@@ -7,7 +7,7 @@ import { compute } from './compute';
 import { ConcreteTemperatureInput } from './input';
 
 export { ConcreteTemperatureInput } from './input';
-export { temperatureLimits } from './limits';
+export { temperatureLimits } from './range';
 
 /** Order of work: ASTM C1064/C1064M (from memory), in our own words. */
 const STEPS: readonly Step[] = [

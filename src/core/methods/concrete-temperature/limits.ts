@@ -1,72 +1,98 @@
-import type { LimitId, Limits } from '../../limits';
-import { type Exact, type System, unitLabel } from '../../quantity';
-import type { Conformity } from '../contract';
-import { type RunSetup, setupMeasure } from '../setup';
-import { conformityTo } from '../within';
-import type { ConcreteTemperatureInput } from './input';
+import { group, r } from '../../limits/row';
+import { ourChoice, standard } from '../../working';
 
-export const TEMPERATURE_UNIT = { US: 'degF', SI: 'degC' } as const;
+const C1064 = standard('ASTM C1064/C1064M');
+const ACI_301 = standard('ACI 301');
+const C94 = standard('ASTM C94/C94M');
+const ACI_306R = standard('ACI 306R');
 
-/** The row of the cold-weather table for a least section, in the system's unit. */
-function coldRow(section: Exact, system: System, limits: Limits): LimitId {
-  if (section.lessThan(limits.number('temperature.sections-low', system))) return 'temperature.cold-12';
-  if (section.lessThanOrEqualTo(limits.number('temperature.sections-mid', system)))
-    return 'temperature.cold-36';
-  if (section.lessThanOrEqualTo(limits.number('temperature.sections-high', system)))
-    return 'temperature.cold-72';
-  return 'temperature.cold-over';
-}
-
-export interface TemperatureLimits {
-  readonly maximum: Exact;
-  readonly minimum?: Exact;
-  readonly source: string;
-}
-
-/**
- * What the temperature is held against: the project's own limits, else the standard's; in cold weather the least
- * temperature by the section, with heated materials the lower highest.
- * Source: ACI 301, ASTM C94/C94M (from memory).
- */
-export function temperatureLimits(
-  input: Pick<ConcreteTemperatureInput, 'system' | 'heated' | 'cold'>,
-  setup: RunSetup,
-  limits: Limits,
-): TemperatureLimits {
-  const { system } = input;
-  const unit = TEMPERATURE_UNIT[system];
-  const own = setupMeasure(setup.sample?.temperatureMaximum, 'temperature', unit);
-  const heated = input.heated === true ? limits.number('temperature.maximum-heated', system) : undefined;
-  const usual = own ?? limits.number('temperature.maximum', system);
-  const maximum = heated?.lessThan(usual) ? heated : usual;
-  const section = setupMeasure(setup.sample?.section, 'length', system === 'US' ? 'in' : 'mm');
-  const cold =
-    input.cold === true && section ? limits.number(coldRow(section, system, limits), system) : undefined;
-  const ownLow = setupMeasure(setup.sample?.temperatureMinimum, 'temperature', unit);
-  const minimum = ownLow ?? cold;
-  return {
-    maximum,
-    ...(minimum ? { minimum } : {}),
-    source: own || ownLow ? 'project' : cold || heated ? 'ASTM C94/C94M' : 'ACI 301',
-  };
-}
-
-/** The temperature against its limits. */
-export function temperatureConformity(
-  rounded: Exact | undefined,
-  input: ConcreteTemperatureInput,
-  setup: RunSetup,
-  limits: Limits,
-): Conformity[] {
-  const { maximum, minimum, source } = temperatureLimits(input, setup, limits);
-  const unit = unitLabel(TEMPERATURE_UNIT[input.system]);
-  return conformityTo({
-    what: 'concrete temperature',
-    value: rounded && { number: rounded, text: `${rounded} ${unit}` },
-    low: minimum,
-    high: maximum,
-    range: minimum ? `${minimum} to ${maximum} ${unit}` : `not more than ${maximum} ${unit}`,
-    source,
-    outside: 'Tell the purchaser’s representative now.',
-  });
-}
+export const LIMITS = {
+  ...group('Concrete temperature', C1064, {
+    'temperature.step': r('Temperature reported to', '= 1 deltaF', '= 0.5 deltaC'),
+    'temperature.complete': r('Complete after obtaining the sample', '<= 300 s'),
+    'temperature.complete-large': r('Complete when the aggregate is over 3 in [75 mm]', '<= 1200 s'),
+    'temperature.large-aggregate': r(
+      'Nominal aggregate above which the longer time holds',
+      '= 3 in',
+      '= 75 mm',
+    ),
+    'temperature.insert': r('Sensor in after the sample, so that both other clocks can be met', '<= 180 s'),
+    'temperature.dwell': r('Sensor in the concrete before reading', '>= 120 s'),
+    'temperature.cover': r('Concrete around the sensor on all sides', '>= 3 in', '>= 75 mm'),
+    'temperature.cover-aggregate': r('Concrete around the sensor, times the nominal aggregate', '>= 3'),
+    'temperature.steady-change': r(
+      'Change of a reading that is called steady',
+      '<= 1 deltaF',
+      '<= 0.5 deltaC',
+      ourChoice('what a display shows'),
+    ),
+    'temperature.steady-over': r(
+      'Time over which a reading is called steady',
+      '<= 30 s',
+      ourChoice('a quarter of the least dwell'),
+    ),
+    'temperature.people': r(
+      'Two people’s readings of one sample',
+      '<= 2 deltaF',
+      '<= 1 deltaC',
+      ourChoice('twice what a verified device may be off'),
+    ),
+    'temperature.jump': r(
+      'Difference from the load before that calls for a second reading',
+      '= 5 deltaF',
+      '= 3 deltaC',
+      ourChoice('look twice'),
+    ),
+    'temperature.maximum': r(
+      'Highest at discharge when the project names none',
+      '<= 95 degF',
+      '<= 35 degC',
+      ACI_301,
+    ),
+    'temperature.maximum-heated': r(
+      'Highest when heated materials are used',
+      '<= 90 degF',
+      '<= 32 degC',
+      C94,
+    ),
+    'temperature.cold-12': r(
+      'Lowest as placed in cold weather, section under 12 in [300 mm]',
+      '>= 55 degF',
+      '>= 13 degC',
+      C94,
+    ),
+    'temperature.cold-36': r(
+      'Lowest as placed in cold weather, section 12 to 36 in [300 to 900 mm]',
+      '>= 50 degF',
+      '>= 10 degC',
+      C94,
+    ),
+    'temperature.cold-72': r(
+      'Lowest as placed in cold weather, section 36 to 72 in [900 to 1800 mm]',
+      '>= 45 degF',
+      '>= 7 degC',
+      C94,
+    ),
+    'temperature.cold-over': r(
+      'Lowest as placed in cold weather, section over 72 in [1800 mm]',
+      '>= 40 degF',
+      '>= 5 degC',
+      C94,
+    ),
+    'temperature.sections-low': r('Least section at which the first row ends', '= 12 in', '= 300 mm', C94),
+    'temperature.sections-mid': r('Least section at which the second row ends', '= 36 in', '= 900 mm', C94),
+    'temperature.sections-high': r('Least section at which the third row ends', '= 72 in', '= 1800 mm', C94),
+    'temperature.cold-air': r(
+      'Air temperature under which the cold rows hold',
+      '= 40 degF',
+      '= 5 degC',
+      ACI_306R,
+    ),
+    'temperature.usual': r(
+      'Concrete temperature usual',
+      '40 to 100 degF',
+      '5 to 38 degC',
+      ourChoice('ask again outside'),
+    ),
+  }),
+};

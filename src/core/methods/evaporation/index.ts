@@ -48,13 +48,14 @@ export const evaporation: Method<EvaporationInput> = {
     return [
       {
         label: 'Protection from',
-        text: limits
-          .of(setup.placement?.bleedsLittle ? 'evaporation.low-bleed' : 'evaporation.protect', system)
-          .text.replace('not more than ', ''),
+        text: limits.of(
+          setup.placement?.bleedsLittle ? 'evaporation.low-bleed' : 'evaporation.protect',
+          system,
+        ).text,
       },
       {
         label: 'Caution from',
-        text: limits.of('evaporation.caution', system).text.replace('not more than ', ''),
+        text: limits.of('evaporation.caution', system).text,
       },
       { label: 'Between readings', text: limits.of('evaporation.interval', system).text },
     ];

@@ -18,6 +18,7 @@ const shown = (id: LimitId, entry: LimitEntry, history: readonly string[]) => ({
   source: sourceText(entry.source),
   edition: entry.edition,
   status: entry.status,
+  ...(entry.sense ? { sense: entry.sense } : {}),
   ...(entry.US ? { US: entry.US } : {}),
   ...(entry.SI ? { SI: entry.SI } : {}),
   ...(entry.both ? { both: entry.both } : {}),

@@ -1,7 +1,7 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
-import { limitText, PROFILE_WORDS } from '@/core/limits';
+import { entryText, PROFILE_WORDS } from '@/core/limits';
 import { METHODS } from '@/core/methods/registry';
 import { ageText } from '@/core/windows';
 import { database } from '@/db/client';
@@ -113,11 +113,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
             limits.map(({ limitId, title, entry, note, edition, byName }) => (
               <Typography key={limitId}>
                 {`${title}: `}
-                <span className="mono">
-                  {entry
-                    ? limitText(entry.both ?? (job.system === 'US' ? entry.US : entry.SI) ?? { unit: 'one' })
-                    : ''}
-                </span>
+                <span className="mono">{entry ? entryText(entry, job.system) : ''}</span>
                 {`. ${edition}. ${note} (${byName})`}
               </Typography>
             ))

@@ -1,0 +1,23 @@
+import { group, r } from '../limits/row';
+import { commonPractice, ourChoice, standard } from '../working';
+
+const C1077 = standard('ASTM C1077');
+
+export const LIMITS = {
+  ...group('Testing machine', commonPractice, {
+    'equipment.yearly': r('Months between checks of callipers, thermometers and slump moulds', '<= 12'),
+  }),
+  ...group('People and gear', C1077, {
+    'people.certified': r('Years a field technician’s certificate holds', '<= 5'),
+    'stamps.typed': r(
+      'Between a stamp’s time and its entry, after which it counts as typed',
+      '<= 60 s',
+      ourChoice('a press is entered when it is made'),
+    ),
+    'stamps.device-clock': r(
+      'A device’s clock from the server’s, after which it is put right',
+      '<= 10 s',
+      ourChoice('shorter than the shortest warning of a clock'),
+    ),
+  }),
+};
