@@ -1,4 +1,4 @@
-import type { Limit } from '../limits';
+import type { Limit, LimitId } from '../limits';
 import type { MouldSize } from '../moulds';
 import type { Exact, System, UnitId } from '../quantity';
 import type { Finding, Source, WorkingLine } from '../working';
@@ -43,12 +43,12 @@ export interface Outcome {
   readonly picture: Picture;
 }
 
-/** A clock of a run: it starts with a reading or with the specimen, and ends at a limit. */
+/** A clock of a run: it starts with a reading or with the specimen, and is held against a limit where it has one. */
 export interface StepClock {
   readonly label: string;
   /** `age`: the specimen's age window; otherwise the instant field that starts it. */
   readonly startsAt: 'age' | string;
-  readonly limit?: string;
+  readonly limit?: LimitId;
 }
 
 export interface Step {

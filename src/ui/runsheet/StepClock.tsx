@@ -1,7 +1,7 @@
 'use client';
 import { Box, Typography } from '@mui/material';
-import { isLimitId } from '@/core/limits';
 import { limitsOf, type StepClock } from '@/core/methods';
+import { readStepClock } from '@/core/methods/step-clock';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { WindowBadge } from '../parts/WindowBadge';
 import type { RunSheetData } from './types';
@@ -45,16 +45,23 @@ export function StepClockView({
     );
   }
   const started = run.readings.values[clock.startsAt];
-  if (!started || !clock.limit || !isLimitId(clock.limit)) return null;
-  const limit = limits.of(clock.limit, data.system);
-  const minutes = (end - Date.parse(started)) / 60_000;
-  const over = limit.high !== undefined && minutes / 60 > limit.high.toNumber();
+  if (!started) return null;
+  const startedAt = Date.parse(started);
+  // It counts up to the test; what starts at the test itself or after it counts on while the run is open.
+  const until = end > startedAt ? end : data.state === 'open' ? now : null;
+  if (until === null) return null;
+  const limit = clock.limit && limits.of(clock.limit, data.system);
+  const { minutes, state } = readStepClock(startedAt, until, limit);
   return (
     <Box sx={{ px: 1, pb: 1, display: 'flex', justifyContent: 'space-between', gap: 1 }}>
       <Typography variant="body2" color="text.secondary">
-        {`${clock.label}, ${limit.text}`}
+        {[clock.label, limit?.text].filter(Boolean).join(', ')}
       </Typography>
-      <Typography className="mono" color={over ? 'error' : 'text.primary'} sx={{ whiteSpace: 'nowrap' }}>
+      <Typography
+        className="mono"
+        color={state === 'over' ? 'error' : state === 'early' ? 'warning' : 'text.primary'}
+        sx={{ whiteSpace: 'nowrap' }}
+      >
         {durationText(minutes)}
       </Typography>
     </Box>

@@ -39,13 +39,13 @@ export function WaterDial({ state, system }: { state: WaterState; system: System
         </Typography>
         <ToggleButtonGroup
           exclusive
-          size="small"
+          sx={{ mb: 1 }}
           value={rise}
           onChange={(_, chosen: number | null) => setRise(chosen ?? rise)}
           aria-labelledby={labelId}
         >
           {RISES[system].map(([inches, label]) => (
-            <ToggleButton key={inches} value={inches}>
+            <ToggleButton key={inches} value={inches} sx={{ minHeight: 48, px: 1.25 }}>
               {label}
             </ToggleButton>
           ))}
