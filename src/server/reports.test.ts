@@ -1,7 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
+import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { computeRecord } from '@/core/interchange';
+import { columnOf } from '@/core/interchange/columns';
+import { fieldsOf } from '@/core/methods';
+import { findMethod } from '@/core/methods/registry';
 import { outcomes, readings, reports, samples } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site, signShown } from '@/testing/site';
@@ -280,6 +284,39 @@ describe('importing', () => {
     ).toEqual(['4,640', '4,540']);
     const again = await previewResults(site.db, site.actors.laboratory, 'cylinder-compression', csv);
     expect(again.rows[0]?.errors[0]?.message).toContain('tested already');
+  });
+
+  it('is of any test of a specimen, and says which specimens it is not made on', async () => {
+    const { sampleId } = await makeSample(site);
+    const dossier = await sampleDossier(site.db, site.actors.laboratory, sampleId);
+    const [label = ''] = dossier.specimens.map((each) => each.label);
+    const preview = (method: string, csv: string) =>
+      previewResults(site.db, site.actors.laboratory, method, csv);
+    const cube = await preview('cube-compression', `specimen,maximum_load_lbf\n${label},58300`);
+    expect(cube.rows[0]?.errors[0]).toEqual({
+      column: 'specimen',
+      message: `"${label}" is 4 × 8 in: cube compression is not made on it.`,
+    });
+    const { input } = findMethod('splitting-tensile')?.example('US') ?? {};
+    const columns = fieldsOf(findMethod('splitting-tensile')?.Input ?? Object)
+      .filter(({ name }) => Object.hasOwn(input ?? {}, name))
+      .map((field) => [columnOf(field, 'US'), String((input as Record<string, unknown>)[field.name])]);
+    const csv = Papa.unparse([
+      ['specimen', ...columns.map(([column]) => column)],
+      [label, ...columns.map(([, text]) => text)],
+    ]);
+    const split = await preview('splitting-tensile', csv);
+    expect([split.rows[0]?.errors, split.ignoredColumns]).toEqual([[], []]);
+    expect(
+      await perform(
+        site.db,
+        site.actors.laboratory,
+        importResults,
+        { method: 'splitting-tensile', csv, reason: 'as found', lines: [2], confirmed: true },
+        later(0),
+      ),
+    ).toEqual({ imported: 1 });
+    await expect(preview('slump', csv)).rejects.toThrow('This method');
   });
 });
 

@@ -2,8 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { IsArray, IsBoolean, IsInt, IsString, MaxLength } from 'class-validator';
 import { eq, inArray } from 'drizzle-orm';
 import { type ImportPreview, type KnownSpecimen, previewImport } from '@/core/interchange';
-import { fieldsOf } from '@/core/methods';
+import { fieldsOf, type Method } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
+import { mouldText } from '@/core/moulds';
 import type { Queryable } from '@/db/client';
 import { jobs, samples, specimens } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
@@ -32,12 +33,17 @@ export async function previewResults(
   });
   const known = await knownSpecimens(
     db,
+    method,
     [...labels.keys()].filter((label) => label !== ''),
   );
   return previewImport(csv, methodId, (label) => known.get(label));
 }
 
-async function knownSpecimens(db: Queryable, labels: readonly string[]): Promise<Map<string, KnownSpecimen>> {
+async function knownSpecimens(
+  db: Queryable,
+  method: Method,
+  labels: readonly string[],
+): Promise<Map<string, KnownSpecimen>> {
   if (labels.length === 0) return new Map();
   const rows = await db
     .select({
@@ -45,6 +51,7 @@ async function knownSpecimens(db: Queryable, labels: readonly string[]): Promise
       testedAt: specimens.testedAt,
       discardedAt: specimens.discardedAt,
       system: jobs.system,
+      size: specimens.size,
     })
     .from(specimens)
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
@@ -57,7 +64,9 @@ async function knownSpecimens(db: Queryable, labels: readonly string[]): Promise
         ? `"${row.label}" is tested already; correct its readings instead.`
         : row.discardedAt
           ? `"${row.label}" was discarded.`
-          : null;
+          : method.takes?.(row.size)
+            ? null
+            : `"${row.label}" is ${mouldText(row.size)}: ${method.title.toLowerCase()} is not made on it.`;
       return [row.label, { label: row.label, system: row.system, refused }];
     }),
   );

@@ -1,5 +1,5 @@
 'use client';
-import { Alert, Box, Button, Stack, TextField, Typography } from '@mui/material';
+import { Alert, Box, Button, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ImportPreview } from '@/core/interchange';
@@ -9,13 +9,25 @@ import { Card } from '../parts/Card';
 import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
 
-const METHOD = 'cylinder-compression';
 const LARGEST = 2_000_000;
+/** The test that most files are of. */
+const USUAL = 'cylinder-compression';
+
+/** A test whose results can be brought in from a file. */
+interface Importable {
+  readonly id: string;
+  readonly title: string;
+  /** Columns that every row must fill, beside the specimen. */
+  readonly columns: readonly string[];
+  /** The reading that is shown of each row; empty where there is none. */
+  readonly load: string;
+}
 
 /** Results from a file: looked at row by row first, imported only when told, all chosen rows or none. */
-export function ImportResults({ jobId }: { jobId: string }) {
+export function ImportResults({ jobId, methods }: { jobId: string; methods: readonly Importable[] }) {
   const router = useRouter();
   const notice = useNotice();
+  const [method, setMethod] = useState(() => methods.find(({ id }) => id === USUAL) ?? methods[0]);
   const [csv, setCsv] = useState('');
   const [name, setName] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);
@@ -25,12 +37,15 @@ export function ImportResults({ jobId }: { jobId: string }) {
   const [trouble, setTrouble] = useState('');
   const read = async (file: File): Promise<void> => {
     if (file.size > LARGEST) return setTrouble('The file is larger than 2 MB: split it.');
-    const text = await file.text();
     setName(file.name);
+    await look(await file.text(), method?.id);
+  };
+  const look = async (text: string, of: string | undefined): Promise<void> => {
     setCsv(text);
     setTrouble('');
+    setPreview(null);
     setBusy(true);
-    const reply = await post<ImportPreview>('/api/import', { method: METHOD, csv: text });
+    const reply = await post<ImportPreview>('/api/import', { method: of, csv: text });
     setBusy(false);
     if (!reply.ok) return setTrouble(reply.message);
     setPreview(reply.data);
@@ -39,7 +54,7 @@ export function ImportResults({ jobId }: { jobId: string }) {
   const bring = async (): Promise<void> => {
     setBusy(true);
     const reply = await perform<{ imported: number }>('import-results', {
-      method: METHOD,
+      method: method?.id,
       csv,
       lines: [...chosen],
       reason,
@@ -55,11 +70,33 @@ export function ImportResults({ jobId }: { jobId: string }) {
     <Stack spacing={2}>
       <Card title="File">
         <Typography sx={{ mb: 1, maxWidth: 760 }}>
-          A CSV with a header row: a column “specimen” and the readings of the compression run, with the unit
-          in the column name: diameter1_in, maximum_load_lbf, tested_at, fracture. The export of a job has the
-          same columns.
+          A CSV with a header row: a column “specimen” and the readings of the test, with the unit in the
+          column name. The export of a job has the same columns.
         </Typography>
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+        <Typography
+          variant="body2"
+          color="text.secondary"
+          sx={{ mb: 2, maxWidth: 760, overflowWrap: 'anywhere' }}
+        >
+          {`Every row fills: specimen, ${method?.columns.join(', ') ?? ''}.`}
+        </Typography>
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+          <TextField
+            select
+            label="Test"
+            value={method?.id ?? ''}
+            onChange={({ target }) => {
+              setMethod(methods.find(({ id }) => id === target.value));
+              if (csv !== '') void look(csv, target.value);
+            }}
+            sx={{ minWidth: 260 }}
+          >
+            {methods.map(({ id, title }) => (
+              <MenuItem key={id} value={id}>
+                {title}
+              </MenuItem>
+            ))}
+          </TextField>
           <FileButton variant="contained" loading={busy} accept=".csv,text/csv,text/plain" take={read}>
             Choose a file
           </FileButton>
@@ -89,7 +126,7 @@ export function ImportResults({ jobId }: { jobId: string }) {
             columns={['Line', 'Specimen', 'Load', 'What is wrong']}
             rows={preview.rows.map((row) => ({
               key: String(row.line),
-              cells: [String(row.line), row.label, String(row.input.maximumLoad ?? '')],
+              cells: [String(row.line), row.label, String(row.input[method?.load ?? ''] ?? '')],
               errors: row.errors.map(({ column, message }) => (column ? `${column}: ${message}` : message)),
             }))}
             isChosen={({ key }) => chosen.has(Number(key))}

@@ -1,6 +1,9 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { columnOf } from '@/core/interchange/columns';
+import { fieldsOf } from '@/core/methods';
+import { METHODS } from '@/core/methods/registry';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { jobDetail } from '@/server/queries/jobs';
@@ -16,7 +19,19 @@ export default async function ImportPage({ params }: { params: Promise<{ id: str
   return (
     <Stack spacing={2}>
       <Typography variant="h1">{`Import results, ${job.name}`}</Typography>
-      <ImportResults jobId={job.id} />
+      <ImportResults
+        jobId={job.id}
+        methods={METHODS.filter(({ runOn }) => runOn === 'specimen').map(
+          ({ id: method, title, Input, press }) => ({
+            id: method,
+            title,
+            columns: fieldsOf(Input)
+              .filter(({ required }) => required)
+              .map((field) => columnOf(field, job.system)),
+            load: press?.fields.load ?? '',
+          }),
+        )}
+      />
     </Stack>
   );
 }
