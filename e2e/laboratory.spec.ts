@@ -57,6 +57,7 @@ test('against the clock a lift is timed as it is pressed', async ({ browser }) =
   await page.goto('/practice/slump?seed=9');
   await page.getByRole('button', { name: 'Against the clock' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByRole('progressbar', { name: 'How far the drill is' })).toBeVisible();
   for (let step = 0; step < 40; step += 1) {
     if (await page.getByRole('button', { name: 'See how it went' }).count()) break;
     const group = page.getByRole('group', { name: 'What do you do?' });

@@ -29,16 +29,18 @@ const FOLDERS: Readonly<Record<MethodId, () => Promise<{ readonly FOLDER: Method
 
 const fetched = new Map<MethodId, Promise<MethodFolder>>();
 
-/**
- * The folder of a method, its method with all that holds for every test; the nearest Suspense waits while it is being
- * fetched.
- */
-export function useMethodFolder(id: MethodId): MethodFolder {
+/** The folder of a method, its method with all that holds for every test; fetched once. */
+export function methodFolder(id: MethodId): Promise<MethodFolder> {
   const before = fetched.get(id);
-  if (before) return use(before);
+  if (before) return before;
   const folder = FOLDERS[id]().then(({ FOLDER }) => ({ ...FOLDER, method: complete(FOLDER.method) }));
   fetched.set(id, folder);
   // What could not be fetched is asked for again the next time.
   folder.catch(() => fetched.delete(id));
-  return use(folder);
+  return folder;
+}
+
+/** The folder of a method in a view; the nearest Suspense waits while it is being fetched. */
+export function useMethodFolder(id: MethodId): MethodFolder {
+  return use(methodFolder(id));
 }

@@ -9,7 +9,7 @@ import {
   ToggleButtonGroup,
   Typography,
 } from '@mui/material';
-import { Suspense, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { readClocks } from '@/core/clocks';
 import {
   DECISIONS,
@@ -25,6 +25,7 @@ import { limitsOf } from '@/core/methods';
 import type { System } from '@/core/quantity';
 import { perform } from '../api';
 import { RunningClocks } from '../field/ClockList';
+import { methodFolder } from '../methods/registry';
 import { Card } from '../parts/Card';
 import { Findings } from '../parts/Findings';
 import { Results } from '../runsheet/Results';
@@ -40,6 +41,8 @@ export function DrillPlay({ drillId, first }: { drillId: string; first?: number 
   const [system, setSystem] = useState<System>('US');
   const [start, setStart] = useState<Start | null>(null);
   const [done, setDone] = useState<{ score: DrillScore; unsaved: string | null } | null>(null);
+  // Fetched while the introduction is read: at Start the clock runs at once.
+  useEffect(() => void methodFolder(drill.method).catch(() => undefined), [drill.method]);
   const again = (): void => {
     setDone(null);
     setStart(begin());
