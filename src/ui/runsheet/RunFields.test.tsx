@@ -1,25 +1,19 @@
 // @vitest-environment jsdom
-import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { Suspense } from 'react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { MethodId } from '@/core/methods/registry';
+import { type Asked, opened, sheetData, standInServer } from '@/testing/sheet';
 import { KeypadProvider } from '../field/Keypad';
 import { RunFields } from './RunFields';
-import type { RunSheetData } from './types';
 import { stepFields, useRun } from './use-run';
 
-const saved: { field: string; text: string }[] = [];
+let asked: readonly Asked[] = [];
+/** The readings that were saved, newest last. */
+const saved = (): { field: string; text: string }[] =>
+  asked.flatMap(({ data }) => data.readings as { field: string; text: string }[]);
 beforeEach(() => {
   localStorage.clear();
-  saved.length = 0;
-  let seq = 0;
-  vi.stubGlobal('fetch', async (path: string, init?: { body: string }) => {
-    if (!path.endsWith('save-readings')) return new Response(JSON.stringify({ now: Date.now() }));
-    const [reading] = JSON.parse(init?.body ?? '{}').readings;
-    saved.push({ field: reading.field, text: reading.text });
-    seq += 1;
-    return new Response(JSON.stringify({ saved: [{ field: reading.field, seq }] }));
-  });
+  asked = standInServer();
 });
 afterEach(() => {
   cleanup();
@@ -44,23 +38,12 @@ interface Stage {
 }
 
 function Sheet({ method = 'cylinder-compression', fields, readings = {}, ...stage }: Stage) {
-  const data: RunSheetData = {
-    runId: 'run-1',
+  const data = sheetData({
     method,
-    state: 'open',
-    attempt: 1,
-    system: 'US',
-    zone: 'America/New_York',
+    readings,
     setup: { equipment: EQUIPMENT },
-    readings: Object.entries(readings).map(([field, text], index) => ({ field, text, seq: index + 1 })),
-    canWrite: true,
     rhythm: stage.rhythm ?? false,
-    reasons: [],
-    lock: null,
-    history: [],
-    sampleId: null,
-    photos: [],
-  };
+  });
   const run = useRun(data, NOW);
   return (
     <KeypadProvider value={stage.keypad ?? false}>
@@ -77,17 +60,10 @@ function Sheet({ method = 'cylinder-compression', fields, readings = {}, ...stag
   );
 }
 
-async function opened(stage: Stage): Promise<void> {
+async function open(stage: Stage): Promise<void> {
   beyond.mockClear();
-  await act(async () => {
-    render(
-      <Suspense>
-        <Sheet {...stage} />
-      </Suspense>,
-    );
-  });
-  // What it is made of is fetched first.
-  await waitFor(() => expect(document.querySelector('input, button')).not.toBeNull());
+  await opened(<Sheet {...stage} />);
+  await waitFor(() => expect(document.activeElement).not.toBe(document.body));
 }
 const field = (name: string): HTMLInputElement =>
   document.querySelector(`[data-field="${name}"]`) as HTMLInputElement;
@@ -96,11 +72,11 @@ const type = (name: string, text: string): void =>
 const key = (name: string, options = {}): void =>
   void fireEvent.keyDown(document.activeElement ?? document.body, { key: name, ...options });
 const isSaved = (all: object): Promise<void> =>
-  waitFor(() => expect(Object.fromEntries(saved.map(({ field: at, text }) => [at, text]))).toEqual(all));
+  waitFor(() => expect(Object.fromEntries(saved().map(({ field: at, text }) => [at, text]))).toEqual(all));
 
 describe('a number', () => {
   it('is taken by Enter, which goes on to the next and past the last', async () => {
-    await opened({ fields: ['diameter1', 'diameter2'] });
+    await open({ fields: ['diameter1', 'diameter2'] });
     expect(document.activeElement).toBe(field('diameter1'));
     type('diameter1', '4.01');
     key('Enter');
@@ -111,7 +87,7 @@ describe('a number', () => {
     await isSaved({ diameter1: '4.01', diameter2: '4.00' });
   });
   it('is gone back to with Shift and Enter, before the first too', async () => {
-    await opened({ fields: ['diameter1', 'diameter2'] });
+    await open({ fields: ['diameter1', 'diameter2'] });
     field('diameter2').focus();
     key('Enter', { shiftKey: true });
     expect(document.activeElement).toBe(field('diameter1'));
@@ -119,7 +95,7 @@ describe('a number', () => {
     expect(beyond).toHaveBeenLastCalledWith(-1);
   });
   it('that cannot be stays in its field with the reason, and is not saved', async () => {
-    await opened({ fields: ['diameter1', 'length'] });
+    await open({ fields: ['diameter1', 'length'] });
     type('diameter1', '400');
     key('Enter');
     expect(await screen.findByText(/400 cannot be/u)).toBeDefined();
@@ -129,49 +105,49 @@ describe('a number', () => {
     expect(field('diameter1').value).toBe('400');
   });
   it('is left alone on a sheet that may only be read; Enter still goes on', async () => {
-    await opened({ fields: ['diameter1', 'diameter2'], readings: { diameter1: '4.01' }, readOnly: true });
+    await open({ fields: ['diameter1', 'diameter2'], readings: { diameter1: '4.01' }, readOnly: true });
     key('Enter');
     expect(document.activeElement).toBe(field('diameter2'));
     fireEvent.blur(field('diameter1'));
-    expect(saved).toEqual([]);
+    expect(saved()).toEqual([]);
   });
   it('that the method wants and nobody took is named when it is asked for', async () => {
-    await opened({ fields: ['diameter1'], showMissing: true });
+    await open({ fields: ['diameter1'], showMissing: true });
     expect(screen.getByText(/Diameter.*: not taken yet/u)).toBeDefined();
   });
 });
 
 describe('an answer', () => {
   it('is given by its number, which goes on', async () => {
-    await opened({ fields: ['ends', 'diameter1'] });
+    await open({ fields: ['ends', 'diameter1'] });
     const second = screen.getAllByRole('button')[1]?.getAttribute('value');
     key('2');
     expect(document.activeElement).toBe(field('diameter1'));
     await isSaved({ ends: second });
   });
   it('is not given by passing it with Enter', async () => {
-    await opened({ fields: ['ends', 'diameter1'] });
+    await open({ fields: ['ends', 'diameter1'] });
     key('Enter');
     expect(document.activeElement).toBe(field('diameter1'));
-    expect(saved.filter(({ text }) => text !== '')).toEqual([]);
+    expect(saved().filter(({ text }) => text !== '')).toEqual([]);
   });
 });
 
 describe('a check of safety', () => {
   const guard = (): HTMLElement => screen.getByRole('button', { pressed: false });
   it('is passed by Enter without a tick, and answered by its own key', async () => {
-    await opened({ fields: ['zeroed', 'diameter1'] });
+    await open({ fields: ['zeroed', 'diameter1'] });
     expect(document.activeElement).toBe(guard());
     key('Enter');
     expect(document.activeElement).toBe(field('diameter1'));
-    expect(saved).toEqual([]);
+    expect(saved()).toEqual([]);
     guard().focus();
     key('y');
     await isSaved({ zeroed: 'true' });
     expect(document.activeElement).toBe(field('diameter1'));
   });
   it('is taken back by a touch', async () => {
-    await opened({ fields: ['zeroed'], readings: { zeroed: 'true' } });
+    await open({ fields: ['zeroed'], readings: { zeroed: 'true' } });
     fireEvent.click(screen.getByRole('button', { pressed: true }));
     await isSaved({ zeroed: '' });
   });
@@ -179,32 +155,32 @@ describe('a check of safety', () => {
 
 describe('a time', () => {
   it('is now at the key N, and typed in the zone of the job', async () => {
-    await opened({ fields: ['testedAt', 'diameter1'] });
+    await open({ fields: ['testedAt', 'diameter1'] });
     key('n');
-    await waitFor(() => expect(saved).toHaveLength(1));
-    expect(Math.abs(Date.parse(saved[0]?.text ?? '') - Date.now())).toBeLessThan(120_000);
+    await waitFor(() => expect(saved()).toHaveLength(1));
+    expect(Math.abs(Date.parse(saved()[0]?.text ?? '') - Date.now())).toBeLessThan(120_000);
     expect(document.activeElement).toBe(field('diameter1'));
     type('testedAt', '2031-06-11T09:30');
     // 09:30 in New York in June is 13:30 in Greenwich: a fact of the zone database.
-    await waitFor(() => expect(saved.at(-1)?.text).toBe('2031-06-11T13:30:00.000Z'));
+    await waitFor(() => expect(saved().at(-1)?.text).toBe('2031-06-11T13:30:00.000Z'));
   });
 });
 
 describe('a piece of equipment', () => {
   it('is offered while it is in service; one that is named and not there is said to be so', async () => {
-    await opened({ fields: ['machine'], readings: { machine: 'PRESS-9' } });
+    await open({ fields: ['machine'], readings: { machine: 'PRESS-9' } });
     const words = screen.getAllByRole('button').map((button) => button.textContent);
     expect(words).toEqual(['1PRESS-1 First', '2PRESS-9, not in the register or out of service']);
   });
   it('that there is none of is said', async () => {
-    await opened({ fields: ['calliper', 'diameter1'] });
+    await open({ fields: ['calliper', 'diameter1'] });
     expect(screen.getByText(/there is no calliper in the register yet/u)).toBeDefined();
   });
 });
 
 describe('specimen after specimen', () => {
   it('Enter asks only for what is not there yet', async () => {
-    await opened({
+    await open({
       fields: ['diameter1', 'diameter2', 'length', 'maximumLoad'],
       readings: { diameter1: '4.01' },
       rhythm: true,
@@ -219,7 +195,7 @@ describe('specimen after specimen', () => {
 describe('the keypad of the field', () => {
   const press = (name: string): void => void fireEvent.click(screen.getByRole('button', { name }));
   it('writes digits and fractions, one fraction for another, and takes the reading', async () => {
-    await opened({ method: 'slump', fields: ['slump', 'shape'], keypad: true });
+    await open({ method: 'slump', fields: ['slump', 'shape'], keypad: true });
     for (const each of ['4', '½', '¼']) press(each);
     expect(field('slump').value).toBe('4 ¼');
     press('Delete the last');
@@ -228,13 +204,13 @@ describe('the keypad of the field', () => {
     await isSaved({ slump: '4 ½' });
   });
   it('offers the other units, and a colon for a time', async () => {
-    await opened({ method: 'concrete-temperature', fields: ['temperature'], keypad: true });
+    await open({ method: 'concrete-temperature', fields: ['temperature'], keypad: true });
     for (const each of ['2', '4', '°C']) press(each);
     expect(field('temperature').value).toBe('24 °C');
     press('Take the reading');
     await isSaved({ temperature: '24 °C' });
     cleanup();
-    await opened({ method: 'slump', fields: ['liftTime'], keypad: true });
+    await open({ method: 'slump', fields: ['liftTime'], keypad: true });
     for (const each of ['0', ':', '0', '5']) press(each);
     expect(field('liftTime').value).toBe('0:05');
   });
