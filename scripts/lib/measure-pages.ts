@@ -5,7 +5,8 @@ import { measureLive } from './measure-live';
 
 /**
  * Measures every main page of a running application on a large data set, as a technician and as a reviewer: the median
- * and the slowest of ten, the statements it makes and the time the database takes for them, the bytes it sends. Then
+ * and the slowest of ten, the statements it makes and the time the database takes for them, the bytes it sends and the
+ * scripts it loads. Then
  * how long a reading of a press takes to whoever follows it while pages are drawn.
  *   BRICOLE_URL, BRICOLE_ROOT_URL (pg_stat_statements must be loaded); --times 10 --only today (or live)
  */
@@ -72,6 +73,26 @@ const PAGES: readonly (readonly [name: string, path: string])[] = [
   ['export of a job', `/api/export?job=${ids.job}&method=cylinder-compression&format=csv`],
 ];
 
+const sizes = new Map<string, Promise<number>>();
+
+/** What a page loads of scripts before it is alive, gzipped; not what it fetches when that is wanted. */
+async function scriptsOf(html: string): Promise<number> {
+  const tags = [...html.matchAll(/<script\b[^>]*\bsrc="([^"]+)"[^>]*>/gu)].filter(
+    ([tag]) => !/nomodule/iu.test(tag),
+  );
+  const paths = new Set(tags.map(([, path = '']) => path));
+  const all = [...paths].map((path) => {
+    const known = sizes.get(path) ?? sizeOf(path);
+    sizes.set(path, known);
+    return known;
+  });
+  return (await Promise.all(all)).reduce((sum, size) => sum + size, 0);
+}
+
+async function sizeOf(path: string): Promise<number> {
+  return gzipSync(Buffer.from(await (await fetch(`${base}${path}`)).arrayBuffer())).length;
+}
+
 function emailOf(role: string): string {
   return PEOPLE.find((person) => person.role === role)?.email ?? '';
 }
@@ -96,7 +117,7 @@ const row = (cells: readonly (string | number)[]): string =>
     )
     .join(' ');
 process.stdout.write(
-  `${row(['page', 'as', 'median ms', 'slowest', 'statements', 'SQL ms', 'ratio', 'kB', 'gzip kB', 'nodes'])}\n`,
+  `${row(['page', 'as', 'median ms', 'slowest', 'statements', 'SQL ms', 'ratio', 'kB', 'gzip kB', 'nodes', 'JS kB'])}\n`,
 );
 for (const role of ['laboratory', 'reviewer'] as const) {
   const cookie = await signIn(emailOf(role));
@@ -104,7 +125,7 @@ for (const role of ['laboratory', 'reviewer'] as const) {
     if (ONLY && !name.includes(ONLY)) continue;
     const took: number[] = [];
     let [bytes, zipped, nodes, calls, sql] = [0, 0, 0, 0, 0];
-    let status = 0;
+    let [status, script] = [0, 0];
     for (let time = 0; time < TIMES; time += 1) {
       if (time === 1) await root.query('SELECT pg_stat_statements_reset()');
       const began = performance.now();
@@ -121,6 +142,7 @@ for (const role of ['laboratory', 'reviewer'] as const) {
         [calls, sql] = [rows[0].calls ?? 0, rows[0].sql ?? 0];
         bytes = body.length;
         zipped = gzipSync(body).length;
+        script = await scriptsOf(body.toString('utf8'));
         nodes =
           body
             .toString('utf8')
@@ -133,7 +155,7 @@ for (const role of ['laboratory', 'reviewer'] as const) {
     const sorted = took.toSorted((a, b) => a - b);
     const median = sorted[Math.floor(sorted.length / 2)] ?? 0;
     process.stdout.write(
-      `${row([name, status === 200 ? role : `${role} ${status}`, median.toFixed(0), (sorted.at(-1) ?? 0).toFixed(0), calls, sql.toFixed(1), sql > 0 ? `${(median / sql).toFixed(1)} : 1` : '', (bytes / 1024).toFixed(0), (zipped / 1024).toFixed(0), nodes])}\n`,
+      `${row([name, status === 200 ? role : `${role} ${status}`, median.toFixed(0), (sorted.at(-1) ?? 0).toFixed(0), calls, sql.toFixed(1), sql > 0 ? `${(median / sql).toFixed(1)} : 1` : '', (bytes / 1024).toFixed(0), (zipped / 1024).toFixed(0), nodes, script > 0 ? (script / 1024).toFixed(0) : ''])}\n`,
     );
   }
 }
