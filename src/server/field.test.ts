@@ -232,6 +232,13 @@ describe('the stamps of samples', () => {
     await read(again.runId, { fillStartedAt: at(16) }, false);
     expect(await stamps()).toEqual([at(16), at(14)].map((each) => Date.parse(each)));
     expect(await sampleEvents(site.db, [])).toEqual(new Map());
+    // Asked for some events, it tells those and no other, and of the last attempt all the same.
+    const some = await sampleEvents(site.db, [one, two], ['slump-fill', 'moulded']);
+    expect([one, two].map((id) => some.get(id))).toEqual(
+      [at(16), at(14)].map((each) => ({ 'slump-fill': Date.parse(each) })),
+    );
+    const others = await sampleEvents(site.db, [one], ['moulded', 'slump-read']);
+    expect(others.get(one)).toEqual({});
   });
 });
 

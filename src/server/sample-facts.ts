@@ -14,23 +14,30 @@ import { anyOf } from './scope';
  * The fields that stamp an event, each of its method: of everything that is read, only they are wanted here. Said method
  * by method, so that a run's readings are gone through once and not looked up name by name.
  */
-const STAMPING = or(
-  ...METHODS.map((method) => {
-    const names = [...eventFieldsOf(method.Input).values()];
-    return names.length > 0 ? and(eq(runs.method, method.id), inArray(readings.field, names)) : undefined;
-  }),
-);
+function stampingFields(wanted?: readonly EventId[]) {
+  return METHODS.flatMap((method) => {
+    const own = [...eventFieldsOf(method.Input)].filter(([event]) => wanted?.includes(event) ?? true);
+    return own.length > 0 ? [{ method: method.id, names: own.map(([, name]) => name) }] : [];
+  });
+}
 
 /**
  * The stamps of the clocks of samples: the newest of every reading that stamps an event, over all runs of a sample; of a
  * test made again, the last attempt's, even before anything was read in it.
+ * @param wanted the events that are asked for; absent: all
  * @returns by sample, its instants, ms since the epoch, by event
  */
 export async function sampleEvents(
   db: Queryable,
   sampleIds: readonly string[],
+  wanted?: readonly EventId[],
 ): Promise<ReadonlyMap<string, Stamps>> {
   if (sampleIds.length === 0) return new Map();
+  const fields = stampingFields(wanted);
+  const stamping = or(
+    ...fields.map(({ method, names }) => and(eq(runs.method, method), inArray(readings.field, names))),
+  );
+  const methods = fields.map(({ method }) => method);
   // A run without readings gives a row too: it is what starts a second attempt's clocks afresh.
   const rows = await db
     .selectDistinctOn([runs.sampleId, runs.method, readings.field], {
@@ -41,8 +48,8 @@ export async function sampleEvents(
       attempt: runs.attempt,
     })
     .from(runs)
-    .leftJoin(readings, and(eq(readings.runId, runs.id), STAMPING))
-    .where(anyOf(runs.sampleId, sampleIds))
+    .leftJoin(readings, and(eq(readings.runId, runs.id), stamping))
+    .where(and(anyOf(runs.sampleId, sampleIds), inArray(runs.method, methods)))
     .orderBy(runs.sampleId, runs.method, readings.field, desc(runs.attempt), desc(readings.seq));
   const runOf = (row: { sampleId: string | null; method: string }) => `${row.sampleId} ${row.method}`;
   const newest = new Map<string, number>();

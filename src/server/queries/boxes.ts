@@ -62,6 +62,7 @@ export async function boxedSets(
   const events = await sampleEvents(
     db,
     open.map(({ sample }) => sample.id),
+    ['batched', 'moulded', 'final-set', 'collected'],
   );
   const limitsBy = await limitsOfJobs(
     db,
