@@ -4,7 +4,7 @@ import path from 'node:path';
 import pg from 'pg';
 import { afterEach, describe, expect, it } from 'vitest';
 import { startCluster } from './lib/cluster.mjs';
-import { HOME } from './lib/system.mjs';
+import { HOME, PROJECT } from './lib/system.mjs';
 import { prepareDatabase } from './prepare-database';
 
 const name = `start-test-${randomBytes(4).toString('hex')}`;
@@ -36,6 +36,29 @@ describe('the files of a cluster', () => {
     await expect(begin()).rejects.toThrow(/passwords is missing\. Nothing was changed/);
     expect(existsSync(path.join(data, 'PG_VERSION'))).toBe(true);
     renameSync(`${configFile}-away`, configFile);
+  });
+
+  it('on a disk that is not mounted are missed: no cluster is made in their place', async () => {
+    const noteFile = path.join(PROJECT, `.bricole-${name}.json`);
+    const noted = () => startCluster(name, { durable: false, noted: true });
+    const first = await noted();
+    first.stop();
+    const { folder, root } = config();
+    expect(JSON.parse(readFileSync(noteFile, 'utf8'))).toEqual({ folder });
+    // The whole folder of the data is gone, its passwords too.
+    renameSync(folder, `${folder}-unmounted`);
+    renameSync(configFile, `${configFile}-unmounted`);
+    await expect(noted()).rejects.toThrow(/has a database in .* Nothing was changed\. Is the disk of/u);
+    expect([existsSync(path.join(folder, 'data')), existsSync(configFile)]).toEqual([false, false]);
+    rmSync(folder, { recursive: true, force: true });
+    renameSync(`${folder}-unmounted`, folder);
+    renameSync(`${configFile}-unmounted`, configFile);
+    // One that was there before notes were kept gets its note at its next start.
+    rmSync(noteFile);
+    const again = await noted();
+    expect([config().root, existsSync(noteFile)]).toEqual([root, true]);
+    again.remove();
+    expect(existsSync(noteFile)).toBe(false);
   });
 
   it('of a start that was ended in the middle of making them are made anew', async () => {

@@ -58,10 +58,18 @@ function writeWhole(file, text) {
 /**
  * What is known of a cluster: where its files are and its passwords. Made only when there is none. Data that was
  * there and cannot be read is never replaced: somebody must look.
+ * @param noteFile stands beside the folder of the data and says that there is a cluster: with a folder that was a disk
+ *   of its own, its passwords are gone together with the data when that disk is not mounted; undefined: not wanted
  */
-function clusterConfig(name, bin) {
+function clusterConfig(name, bin, noteFile) {
   const configFile = path.join(HOME, `${name}.json`);
   const known = existsSync(configFile) ? JSON.parse(readFileSync(configFile, 'utf8')) : undefined;
+  if (!known && noteFile && existsSync(noteFile)) {
+    const { folder: noted } = JSON.parse(readFileSync(noteFile, 'utf8'));
+    throw new Trouble(
+      `this project has a database in ${noted}, and neither it nor ${configFile} is there. Nothing was changed. Is the disk of ${HOME} mounted? Mount it or put a backup there; to begin without the old data, remove ${noteFile} yourself.`,
+    );
+  }
   const folder = known?.folder ?? chooseFolder(name);
   const data = path.join(folder, 'data');
   const ready = isThere(path.join(data, 'PG_VERSION'));
@@ -78,6 +86,7 @@ function clusterConfig(name, bin) {
   // Ready, though it was still called "making": the last start ended between the renaming and this line.
   if (ready) {
     if (known.making) writeWhole(configFile, JSON.stringify({ ...known, making: undefined }));
+    if (noteFile && !existsSync(noteFile)) writeWhole(noteFile, JSON.stringify({ folder }));
     return { ...known, folder, data, configFile };
   }
   say('creating a private PostgreSQL cluster');
@@ -111,6 +120,7 @@ function clusterConfig(name, bin) {
   if (made.status !== 0) throw new Trouble(`initdb failed:\n${made.stderr}`);
   renameSync(unfinished, data);
   writeWhole(configFile, JSON.stringify({ ...config, making: undefined }));
+  if (noteFile) writeWhole(noteFile, JSON.stringify({ folder }));
   return { ...config, data, configFile };
 }
 
@@ -119,12 +129,14 @@ function clusterConfig(name, bin) {
  * @param name folder of the cluster: `database` for the application, another for tests
  * @param {{ durable?: boolean }} options `durable: false` trades safety on power loss for speed, for tests
  * @param {{ settings?: string[] }} options further settings of the server, `name=value`
+ * @param {{ noted?: boolean }} options `noted`: that it is there stands outside the folder of the data too
  * @returns its port, passwords, whether it was running already, and how to stop it
  */
-export async function startCluster(name, { durable = true, settings: more = [] } = {}) {
+export async function startCluster(name, { durable = true, settings: more = [], noted = durable } = {}) {
   const bin = binaries();
   mkdirSync(HOME, { recursive: true });
-  const { folder, data, configFile, root, owner, app } = clusterConfig(name, bin);
+  const noteFile = noted ? path.join(PROJECT, `.bricole-${name}.json`) : undefined;
+  const { folder, data, configFile, root, owner, app } = clusterConfig(name, bin, noteFile);
   const pg = (program, ...args) => as('postgres', `${bin}/${program}`, args);
   const running = pg('pg_ctl', '-D', data, 'status').status === 0;
   let port;
@@ -166,6 +178,7 @@ export async function startCluster(name, { durable = true, settings: more = [] }
       pg('pg_ctl', '-D', data, '-m', 'fast', '-w', 'stop');
       rmSync(folder, { recursive: true, force: true });
       rmSync(configFile, { force: true });
+      if (noteFile) rmSync(noteFile, { force: true });
     },
   };
 }

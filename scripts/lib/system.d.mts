@@ -1,2 +1,3 @@
 /** What the tests use of system.mjs. */
 export const HOME: string;
+export const PROJECT: string;

@@ -1,7 +1,8 @@
 import { Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { Suspense } from 'react';
 import { ageText } from '@/core/windows';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { openFeed } from '@/server/queries/press';
 import { runSheet } from '@/server/queries/run';
@@ -15,20 +16,23 @@ export default async function PressPage({ params }: { params: Promise<{ id: stri
   const id = pageId((await params).id);
   const actor = await pageActor();
   const now = new Date();
-  const sheet = await pageData(() => runSheet(database(), actor, id, now));
+  const db = readingOnce(database());
+  const sheet = await pageData(() => runSheet(db, actor, id, now));
   const { specimen } = sheet;
   return (
-    <PressView
-      data={runSheetData(sheet, actor.role !== 'field')}
-      now={now.getTime()}
-      follow={await openFeed(database(), actor, id)}
-      back={`/runs/${id}`}
-      title={
-        <Typography variant="h1">
-          <span className="mono">{specimen?.label}</span>
-          {specimen?.ageHours ? `, ${ageText(specimen.ageHours)}` : ''}
-        </Typography>
-      }
-    />
+    <Suspense fallback={<Typography>Opening the press…</Typography>}>
+      <PressView
+        data={runSheetData(sheet, actor.role !== 'field')}
+        now={now.getTime()}
+        follow={await openFeed(db, actor, id)}
+        back={`/runs/${id}`}
+        title={
+          <Typography variant="h1">
+            <span className="mono">{specimen?.label}</span>
+            {specimen?.ageHours ? `, ${ageText(specimen.ageHours)}` : ''}
+          </Typography>
+        }
+      />
+    </Suspense>
   );
 }
