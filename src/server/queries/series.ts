@@ -16,10 +16,10 @@ import {
   samples,
 } from '@/db/schema';
 import { groupBy } from '../group-by';
-import { limitsNow } from '../run-setup';
+import { limitsOfJobs } from '../run-setup';
 import { anyOf, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
-import { type AgeSet, ageSets, specimenViews, withoutUnreleased } from './dossier';
+import { type AgeSet, ageSets, type SpecimenView, specimenViews, withoutUnreleased } from './dossier';
 
 export interface SeriesRow extends SeriesPoint {
   readonly sampleId: string;
@@ -51,31 +51,82 @@ export function specifiedValue(mix: { specifiedStrength: string }, system: 'US' 
  * For a client only results of signed reports count; the others are waiting.
  */
 export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Promise<MixSeries> {
-  const [found] = await db
+  const [series] = await seriesOf(db, actor, [mixId]);
+  return present(series, 'This mix');
+}
+
+/** The series of several mixes, asked for together, in the order of their names. */
+async function seriesOf(db: Queryable, actor: Actor, mixIds: readonly string[]): Promise<MixSeries[]> {
+  const found = await db
     .select({ mix: mixes, job: jobs })
     .from(mixes)
     .innerJoin(jobs, eq(jobs.id, mixes.jobId))
-    .where(and(eq(mixes.id, mixId), readableJobs(db, actor)));
-  const { mix, job } = present(found, 'This mix');
+    .where(and(anyOf(mixes.id, mixIds), readableJobs(db, actor)));
+  const readable = found.map(({ mix }) => mix.id);
+  if (readable.length === 0) return [];
   const taken = await db
-    .select({ sample: samples, element: placements.element })
+    .select({ sample: samples, element: placements.element, mixId: placements.mixId })
     .from(samples)
     .innerJoin(placements, eq(placements.id, samples.placementId))
-    .where(eq(placements.mixId, mix.id))
+    .where(anyOf(placements.mixId, readable))
     .orderBy(asc(samples.sampledAt));
-  const limits = await limitsNow(db, job);
-  const all = await specimenViews(
+  const limitsBy = await limitsOfJobs(
     db,
-    taken.map(({ sample }) => sample.id),
-    { detail: 'series' },
+    found.map(({ job }) => job),
   );
+  const sampleIds = taken.map(({ sample }) => sample.id);
+  const all = await specimenViews(db, sampleIds, { detail: 'series' });
   const releasedOnly = actor.role === 'client';
   const views = groupBy(releasedOnly ? withoutUnreleased(all) : all, ({ sampleId }) => sampleId);
-  const uncertified = await uncertifiedSamples(
-    db,
-    taken.map(({ sample }) => sample.id),
-  );
-  const rows = taken.flatMap(({ sample, element }): SeriesRow[] => {
+  const uncertified = await uncertifiedSamples(db, sampleIds);
+  const done = await db
+    .select({
+      mixId: placements.mixId,
+      sampleId: followUps.sampleId,
+      stepId: followUps.stepId,
+      note: followUps.note,
+      byName: people.name,
+      at: followUps.at,
+    })
+    .from(followUps)
+    .innerJoin(people, eq(people.id, followUps.by))
+    .innerJoin(samples, eq(samples.id, followUps.sampleId))
+    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .where(anyOf(placements.mixId, readable))
+    .orderBy(asc(followUps.at));
+  const criteria = await db.select().from(mixCriteria).where(anyOf(mixCriteria.mixId, readable));
+  const takenBy = groupBy(taken, ({ mixId }) => mixId);
+  const series: MixSeries[] = [];
+  for (const id of mixIds) {
+    const own = found.find(({ mix }) => mix.id === id);
+    if (!own) continue;
+    const { mix, job } = own;
+    const limits = limitsBy(job);
+    const rows = rowsOf(takenBy.get(id) ?? [], own, limits, views, uncertified);
+    series.push({
+      job,
+      mix,
+      criteria: criteria.filter(({ mixId }) => mixId === id),
+      rows,
+      limits,
+      verdicts: evaluateSeries(rows, specifiedValue(mix, job.system), job.system, limits, job.rounding),
+      followUps: releasedOnly ? [] : done.filter(({ mixId }) => mixId === id),
+    });
+    // What others ask for meanwhile comes in between two mixes.
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  return series;
+}
+
+/** The strength tests of one mix, each with its set, the youngest result and what an engineer has to decide. */
+function rowsOf(
+  taken: readonly { readonly sample: typeof samples.$inferSelect; readonly element: string }[],
+  { mix, job }: Pick<MixSeries, 'mix' | 'job'>,
+  limits: Limits,
+  views: ReadonlyMap<string, SpecimenView[]>,
+  uncertified: ReadonlySet<string | null>,
+): SeriesRow[] {
+  return taken.flatMap(({ sample, element }): SeriesRow[] => {
     const sets = ageSets(views.get(sample.id) ?? [], job, mix, limits);
     const set = sets.find((each) => each.designated && each.cure === 'standard');
     if (!set) return [];
@@ -104,29 +155,6 @@ export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Pro
       },
     ];
   });
-  const done = await db
-    .select({
-      sampleId: followUps.sampleId,
-      stepId: followUps.stepId,
-      note: followUps.note,
-      byName: people.name,
-      at: followUps.at,
-    })
-    .from(followUps)
-    .innerJoin(people, eq(people.id, followUps.by))
-    .innerJoin(samples, eq(samples.id, followUps.sampleId))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .where(eq(placements.mixId, mix.id))
-    .orderBy(asc(followUps.at));
-  return {
-    job,
-    mix,
-    criteria: await db.select().from(mixCriteria).where(eq(mixCriteria.mixId, mix.id)),
-    rows,
-    limits,
-    verdicts: evaluateSeries(rows, specifiedValue(mix, job.system), job.system, limits, job.rounding),
-    followUps: releasedOnly ? [] : done,
-  };
 }
 
 /** Samples that somebody without a valid certificate took or moulded, by the newest outcomes of those runs. */
@@ -175,9 +203,11 @@ export async function seriesPage(
     )
     .limit(MIXES_SHOWN)
     .offset(page * MIXES_SHOWN);
-  const series: MixSeries[] = [];
-  // One after the other: what others ask for meanwhile comes in between.
-  for (const { id } of found) series.push(await mixSeries(db, actor, id));
+  const series = await seriesOf(
+    db,
+    actor,
+    found.map(({ id }) => id),
+  );
   const count = found[0]?.count ?? 0;
   return { series, count, pages: Math.ceil(count / MIXES_SHOWN) };
 }
