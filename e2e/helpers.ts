@@ -32,6 +32,14 @@ export async function signedIn(
   return page;
 }
 
+/** Waits until the buttons of a page that was just loaded answer: before that a press is lost, as anybody's would be. */
+export async function whenAlive(page: Page): Promise<void> {
+  await page.waitForFunction(() => {
+    const buttons = [...document.querySelectorAll('main button')];
+    return buttons.some((button) => Object.keys(button).some((name) => name.startsWith('__reactProps')));
+  });
+}
+
 /** No serious accessibility fault by axe, the rules of WCAG 2 A and AA. */
 export async function expectAccessible(page: Page): Promise<void> {
   // The content-security policy keeps strange scripts out of the page, so axe goes in by the debugger.

@@ -1,6 +1,8 @@
 import { act, render, waitFor } from '@testing-library/react';
-import { type ReactNode, Suspense } from 'react';
+import type { ReactNode } from 'react';
 import { expect, vi } from 'vitest';
+import type { MethodId } from '@/core/methods/registry';
+import { InMethodFolder } from '@/ui/methods/registry';
 import type { RunSheetData } from '@/ui/runsheet/types';
 
 /** A run sheet's data for a test: an open run of a cylinder without readings, but for what is said. */
@@ -57,10 +59,10 @@ export function standInServer(answers: Readonly<Record<string, () => Response>> 
   return asked;
 }
 
-/** Renders what fetches the folder of its method first, and waits until it is there. */
-export async function opened(view: ReactNode): Promise<void> {
+/** Renders what stands in the folder of its method, and waits until that is there. */
+export async function opened(method: MethodId, view: ReactNode): Promise<void> {
   await act(async () => {
-    render(<Suspense>{view}</Suspense>);
+    render(<InMethodFolder id={method}>{view}</InMethodFolder>);
   });
   await waitFor(() => expect(document.querySelector('input, button, p')).not.toBeNull());
 }

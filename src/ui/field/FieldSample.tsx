@@ -1,6 +1,6 @@
 'use client';
 import { Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
-import { Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import {
   type ClockReading,
   EVENT_IDS,
@@ -16,6 +16,7 @@ import type { System } from '@/core/quantity';
 import { ageText } from '@/core/windows/duration-text';
 import { perform } from '../api';
 import { timeNow } from '../clock';
+import { InMethodFolder } from '../methods/registry';
 import { AtNow } from '../parts/AtNow';
 import { Card } from '../parts/Card';
 import { LinkButton, TextLink } from '../parts/LinkButton';
@@ -146,9 +147,9 @@ export function FieldSample(props: Props) {
   return (
     <KeypadProvider value={true}>
       {runs.map(({ data }) => (
-        <Suspense key={data.runId}>
+        <InMethodFolder key={data.runId} id={data.method}>
           <RunHolder data={data} now={props.now} onRun={hold} />
-        </Suspense>
+        </InMethodFolder>
       ))}
       <Stack spacing={1.5}>
         <Alarm initial={props.now} clocksAt={clocksAt} stamps={stamps} sound={sound} />

@@ -1,28 +1,26 @@
 // @vitest-environment jsdom
 import { ThemeProvider } from '@mui/material';
 import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
-import { type ReactNode, Suspense } from 'react';
+import type { PropsWithChildren } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { afterEach, describe, expect, it } from 'vitest';
 import { METHODS, type MethodId } from '@/core/methods/registry';
 import { usableInput } from '@/core/methods/validate';
 import { themeOf } from '../theme';
+import { useMethodFolder } from './holding';
 import { instrumentsOf, leadOf } from './instruments';
 import type { MethodFolder } from './kit';
-import { useMethodFolder } from './registry';
+import { InMethodFolder } from './registry';
 
 const theme = themeOf('day');
 afterEach(cleanup);
 
 /** The folder of a method as a page gets it. */
 async function folderOf(id: MethodId): Promise<MethodFolder> {
-  const hook = await act(async () => renderHook(() => useMethodFolder(id), { wrapper: Waiting }));
+  const wrapper = ({ children }: PropsWithChildren) => <InMethodFolder id={id}>{children}</InMethodFolder>;
+  const hook = await act(async () => renderHook(() => useMethodFolder(), { wrapper }));
   await waitFor(() => expect(hook.result.current).not.toBeNull());
   return hook.result.current;
-}
-
-function Waiting({ children }: { children: ReactNode }) {
-  return <Suspense>{children}</Suspense>;
 }
 
 /** What a picture of a bench must never say, in words or as a coordinate. */

@@ -9,7 +9,7 @@ import {
   ToggleButtonGroup,
   Typography,
 } from '@mui/material';
-import { Suspense, useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { readClocks } from '@/core/clocks';
 import {
   DECISIONS,
@@ -25,7 +25,6 @@ import { limitsOf } from '@/core/methods';
 import type { System } from '@/core/quantity';
 import { perform } from '../api';
 import { RunningClocks } from '../field/ClockList';
-import { methodFolder } from '../methods/registry';
 import { Card } from '../parts/Card';
 import { Findings } from '../parts/Findings';
 import { Results } from '../runsheet/Results';
@@ -41,8 +40,6 @@ export function DrillPlay({ drillId, first }: { drillId: string; first?: number 
   const [system, setSystem] = useState<System>('US');
   const [start, setStart] = useState<Start | null>(null);
   const [done, setDone] = useState<{ score: DrillScore; unsaved: string | null } | null>(null);
-  // Fetched while the introduction is read: at Start the clock runs at once.
-  useEffect(() => void methodFolder(drill.method).catch(() => undefined), [drill.method]);
   const again = (): void => {
     setDone(null);
     setStart(begin());
@@ -50,16 +47,14 @@ export function DrillPlay({ drillId, first }: { drillId: string; first?: number 
   if (done) return <DrillResult score={done.score} unsaved={done.unsaved} again={again} />;
   if (start) {
     return (
-      <Suspense fallback={<Typography>Fetching the test…</Typography>}>
-        <Played
-          key={start.id}
-          drill={drill}
-          start={start}
-          timed={timed}
-          system={system}
-          onDone={(score, unsaved) => setDone({ score, unsaved })}
-        />
-      </Suspense>
+      <Played
+        key={start.id}
+        drill={drill}
+        start={start}
+        timed={timed}
+        system={system}
+        onDone={(score, unsaved) => setDone({ score, unsaved })}
+      />
     );
   }
   return (

@@ -12,7 +12,7 @@ import {
 } from '@/core/drills';
 import { type FieldSpec, fieldsOf, validateInput } from '@/core/methods';
 import type { System } from '@/core/quantity';
-import { useMethodFolder } from '../methods/registry';
+import { useMethodFolder } from '../methods/holding';
 
 /** How much faster than the wall's the clock of a drill runs where nothing but waiting happens. */
 export const PACE = 4;
@@ -24,7 +24,7 @@ export function useDrill(drill: Drill, seed: number, system: System, timed: bool
     () => playDrill(drill, seed, system, startedAt),
     [drill, seed, system, startedAt],
   );
-  const folder = useMethodFolder(drill.method);
+  const folder = useMethodFolder();
   const { method } = folder;
   const fields = useMemo(() => new Map(fieldsOf(method.Input).map((field) => [field.name, field])), [method]);
   const [index, setIndex] = useState(0);

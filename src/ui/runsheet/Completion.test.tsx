@@ -58,7 +58,8 @@ async function open(
 ): Promise<void> {
   onMissing.mockClear();
   asked = standInServer(answers);
-  await opened(<Sheet data={sheetData(over)} />);
+  const data = sheetData(over);
+  await opened(data.method, <Sheet data={data} />);
 }
 const press = (name: string): void => void fireEvent.click(screen.getByRole('button', { name }));
 

@@ -62,7 +62,7 @@ function Sheet({ method = 'cylinder-compression', fields, readings = {}, ...stag
 
 async function open(stage: Stage): Promise<void> {
   beyond.mockClear();
-  await opened(<Sheet {...stage} />);
+  await opened(stage.method ?? 'cylinder-compression', <Sheet {...stage} />);
   await waitFor(() => expect(document.activeElement).not.toBe(document.body));
 }
 const field = (name: string): HTMLInputElement =>

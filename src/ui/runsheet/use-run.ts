@@ -10,14 +10,14 @@ import {
   validateInput,
 } from '@/core/methods';
 import { bySeverity } from '@/core/working';
-import { useMethodFolder } from '../methods/registry';
+import { useMethodFolder } from '../methods/holding';
 import { useNow } from '../use-now';
 import type { RunSheetData } from './types';
 import { useReadings } from './use-readings';
 
 /** A run being worked on: its readings, and what they come to at this moment, computed here while typing. */
 export function useRun(data: RunSheetData, now: number) {
-  const folder = useMethodFolder(data.method);
+  const folder = useMethodFolder();
   const { method } = folder;
   const [correction, setCorrection] = useState('');
   const readings = useReadings(data.runId, data.readings, {

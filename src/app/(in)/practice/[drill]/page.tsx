@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { findDrill } from '@/core/drills';
 import { pageActor } from '@/server/page';
+import { InMethodFolder } from '@/ui/methods/registry';
 import { LinkButton } from '@/ui/parts/LinkButton';
 import { DrillPlay } from '@/ui/practice/DrillPlay';
 
@@ -30,10 +31,12 @@ export default async function DrillPage({
           All drills
         </LinkButton>
       </Box>
-      <DrillPlay
-        drillId={drill.id}
-        first={Number.isInteger(seed) && seed > 0 && seed < 2_147_483_647 ? seed : undefined}
-      />
+      <InMethodFolder id={drill.method}>
+        <DrillPlay
+          drillId={drill.id}
+          first={Number.isInteger(seed) && seed > 0 && seed < 2_147_483_647 ? seed : undefined}
+        />
+      </InMethodFolder>
     </Stack>
   );
 }

@@ -1,12 +1,12 @@
 import { Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { Suspense } from 'react';
 import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods/registry';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { runSheet } from '@/server/queries/run';
+import { InMethodFolder } from '@/ui/methods/registry';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { RunSheet } from '@/ui/runsheet/RunSheet';
 import { SetBeside } from '@/ui/runsheet/SetBeside';
@@ -28,10 +28,11 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const waiting = set?.specimens.find(
     (each) => each.id !== specimen?.id && !each.testedAt && !each.discarded,
   );
+  const data = runSheetData(sheet, canWrite);
   return (
-    <Suspense fallback={<Typography>Opening the run sheet…</Typography>}>
+    <InMethodFolder id={data.method}>
       <RunSheet
-        data={runSheetData(sheet, canWrite)}
+        data={data}
         now={now.getTime()}
         next={
           specimen
@@ -96,6 +97,6 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
           ) : undefined
         }
       />
-    </Suspense>
+    </InMethodFolder>
   );
 }

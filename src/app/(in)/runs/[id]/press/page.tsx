@@ -1,11 +1,11 @@
 import { Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { Suspense } from 'react';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { openFeed } from '@/server/queries/press';
 import { runSheet } from '@/server/queries/run';
+import { InMethodFolder } from '@/ui/methods/registry';
 import { PressView } from '@/ui/press/PressView';
 import { runSheetData } from '../../sheet-data';
 
@@ -19,10 +19,11 @@ export default async function PressPage({ params }: { params: Promise<{ id: stri
   const db = readingOnce(database());
   const sheet = await pageData(() => runSheet(db, actor, id, now));
   const { specimen } = sheet;
+  const data = runSheetData(sheet, actor.role !== 'field');
   return (
-    <Suspense fallback={<Typography>Opening the press…</Typography>}>
+    <InMethodFolder id={data.method}>
       <PressView
-        data={runSheetData(sheet, actor.role !== 'field')}
+        data={data}
         now={now.getTime()}
         follow={await openFeed(db, actor, id)}
         back={`/runs/${id}`}
@@ -33,6 +34,6 @@ export default async function PressPage({ params }: { params: Promise<{ id: stri
           </Typography>
         }
       />
-    </Suspense>
+    </InMethodFolder>
   );
 }

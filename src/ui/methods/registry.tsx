@@ -1,0 +1,41 @@
+'use client';
+import dynamic from 'next/dynamic';
+import type { ComponentType, PropsWithChildren } from 'react';
+import type { MethodId } from '@/core/methods/registry';
+
+/**
+ * What gives the folder of a method to the views that stand in it, by the method's id. A page fetches those of its own
+ * runs and no other, at the same time as itself.
+ */
+const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
+  delivery: dynamic(() => import('./delivery').then((all) => all.InDelivery)),
+  sampling: dynamic(() => import('./sampling').then((all) => all.InSampling)),
+  slump: dynamic(() => import('./slump').then((all) => all.InSlump)),
+  'slump-flow': dynamic(() => import('./slump-flow').then((all) => all.InSlumpFlow)),
+  'concrete-temperature': dynamic(() =>
+    import('./concrete-temperature').then((all) => all.InConcreteTemperature),
+  ),
+  'air-volumetric': dynamic(() => import('./air-volumetric').then((all) => all.InAirVolumetric)),
+  'air-pressure': dynamic(() => import('./air-pressure').then((all) => all.InAirPressure)),
+  'density-yield': dynamic(() => import('./density-yield').then((all) => all.InDensityYield)),
+  moulding: dynamic(() => import('./moulding').then((all) => all.InMoulding)),
+  'initial-curing': dynamic(() => import('./initial-curing').then((all) => all.InInitialCuring)),
+  evaporation: dynamic(() => import('./evaporation').then((all) => all.InEvaporation)),
+  capping: dynamic(() => import('./capping').then((all) => all.InCapping)),
+  'end-grinding': dynamic(() => import('./end-grinding').then((all) => all.InEndGrinding)),
+  'cylinder-compression': dynamic(() =>
+    import('./cylinder-compression').then((all) => all.InCylinderCompression),
+  ),
+  'cube-compression': dynamic(() => import('./cube-compression').then((all) => all.InCubeCompression)),
+  'core-compression': dynamic(() => import('./core-compression').then((all) => all.InCoreCompression)),
+  'grout-prism': dynamic(() => import('./grout-prism').then((all) => all.InGroutPrism)),
+  'mortar-cube': dynamic(() => import('./mortar-cube').then((all) => all.InMortarCube)),
+  'splitting-tensile': dynamic(() => import('./splitting-tensile').then((all) => all.InSplittingTensile)),
+  'static-modulus': dynamic(() => import('./static-modulus').then((all) => all.InStaticModulus)),
+};
+
+/** Gives the folder of a method to the views that stand in it. */
+export function InMethodFolder({ id, children }: PropsWithChildren<{ id: MethodId }>) {
+  const Holder = HOLDERS[id];
+  return <Holder>{children}</Holder>;
+}
