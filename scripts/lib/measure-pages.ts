@@ -6,8 +6,7 @@ import { measureLive } from './measure-live';
 /**
  * Measures every main page of a running application on a large data set, as a technician and as a reviewer: the median
  * and the slowest of ten, the statements it makes and the time the database takes for them, the bytes it sends and the
- * scripts it loads. Then
- * how long a reading of a press takes to whoever follows it while pages are drawn.
+ * scripts it loads. Then how long a reading of a press takes to whoever follows it while pages are drawn.
  *   BRICOLE_URL, BRICOLE_ROOT_URL (pg_stat_statements must be loaded); --times 10 --only today (or live)
  */
 const option = (name: string, usual: string): string => {

@@ -55,10 +55,10 @@ function startOf(clock: ClockDefinition, stamps: Stamps): number | null {
   return start;
 }
 
-/** The ends of a clock's limit in seconds, worked out once for each limit in force. */
 const ends = new WeakMap<Limit, Pick<ClockReading, 'most' | 'least'>>();
 
-function endsOf(limit: Limit): Pick<ClockReading, 'most' | 'least'> {
+/** The ends of a limit that is a time, in seconds; worked out once for each limit in force. */
+export function secondsOf(limit: Limit): Pick<ClockReading, 'most' | 'least'> {
   const before = ends.get(limit);
   if (before) return before;
   const { unit, high, low } = limit;
@@ -86,7 +86,7 @@ export function readClock(
   system: System,
 ): ClockReading {
   const limit = limits.of(clock.limit, system);
-  const { most, least } = endsOf(limit);
+  const { most, least } = secondsOf(limit);
   const startedAt = startOf(clock, stamps);
   const endedAt = stamps[clock.to] ?? null;
   const base = { clock, limit, startedAt, endedAt, most, least };

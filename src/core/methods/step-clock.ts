@@ -1,5 +1,5 @@
+import { secondsOf } from '../clocks';
 import type { Limit } from '../limits';
-import { convert } from '../quantity';
 
 /** How a clock of a step stands. */
 export interface StepClockReading {
@@ -16,12 +16,9 @@ export interface StepClockReading {
  * @returns its minutes, never below 0, and how they stand against the limit, ends included
  */
 export function readStepClock(startedAt: number, at: number, limit?: Limit): StepClockReading {
-  const minutes = Math.max(0, (at - startedAt) / 60_000);
-  const end = (name: 'low' | 'high'): number | undefined => {
-    const value = limit?.[name];
-    return limit && value && convert(value, limit.unit, 'min').toNumber();
-  };
-  const [least, most] = [end('low'), end('high')];
-  if (most !== undefined && minutes > most) return { minutes, state: 'over' };
-  return { minutes, state: least !== undefined && minutes < least ? 'early' : 'running' };
+  const seconds = Math.max(0, (at - startedAt) / 1000);
+  const minutes = seconds / 60;
+  const { most, least } = limit ? secondsOf(limit) : { most: null, least: null };
+  if (most !== null && seconds > most) return { minutes, state: 'over' };
+  return { minutes, state: least !== null && seconds < least ? 'early' : 'running' };
 }

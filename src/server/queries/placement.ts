@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, ne, sql } from 'drizzle-orm';
 import { type Compared, type PairRow, pairsOf } from '@/core/cross-checks';
 import { sampleLabel } from '@/core/identity/labels';
-import { Limits } from '@/core/limits';
+import type { Limits } from '@/core/limits';
 import { type RunSetup, setupMeasure } from '@/core/methods';
 import { airRange } from '@/core/methods/air';
 import { temperatureLimits } from '@/core/methods/concrete-temperature';
@@ -33,7 +33,7 @@ import {
   samplingPlans,
   specimens,
 } from '@/db/schema';
-import { limitChangesAt, limitsNow } from '../run-setup';
+import { limitsNow } from '../run-setup';
 import { sampleEvents } from '../sample-facts';
 import { present, readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -382,7 +382,6 @@ export async function fieldSample(db: Queryable, actor: Actor, sampleId: string)
     .from(specimens)
     .where(eq(specimens.sampleId, sampleId))
     .orderBy(asc(specimens.label));
-  const { changes, revision } = await limitChangesAt(db, { jobId: place.job.id });
   return {
     ...place,
     sample,
@@ -390,6 +389,6 @@ export async function fieldSample(db: Queryable, actor: Actor, sampleId: string)
     others: others.map((other) => ({ ...other, events: events.get(other.id) ?? {} })),
     runs: own.toSorted(inWorkOrder),
     specimens: made,
-    limits: new Limits(changes, revision, place.job.profile),
+    limits: await limitsNow(db, place.job),
   };
 }
