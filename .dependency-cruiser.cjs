@@ -12,7 +12,7 @@ module.exports = {
       name: 'no-circles',
       severity: 'error',
       from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      to: { circular: true },
     },
     not('core-imports-only-core', '^src/core', '^src/(app|ui|server|db|devices|demo|testing)'),
     not('core-has-no-interface', '^src/core', '^node_modules/(react|next|@mui|drizzle-orm|pg|better-auth)'),

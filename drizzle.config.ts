@@ -5,7 +5,7 @@ export default defineConfig({
   schema: [
     './src/db/schema/people.ts',
     './src/db/schema/jobs.ts',
-    './src/db/schema/ends.ts',
+    './src/db/schema/batches.ts',
     './src/db/schema/runs.ts',
     './src/db/schema/press.ts',
     './src/db/schema/reports.ts',

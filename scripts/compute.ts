@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
 import { computeRecord } from '../src/core/interchange';
 import { Limits } from '../src/core/limits';
-import { type FieldSpec, fieldsOf, type Method } from '../src/core/methods';
+import { columnsOfRows, type FieldSpec, fieldsOf, type Method } from '../src/core/methods';
 import { findMethod, METHODS } from '../src/core/methods/registry';
 import { sourceText } from '../src/core/working';
 
@@ -34,6 +34,7 @@ function describeField(field: FieldSpec): Record<string, unknown> {
     return { ...common, unit: field.unit, readTo: field.step, possible: field.possible };
   }
   if (field.kind === 'choice') return { ...common, options: field.options };
+  if (field.kind === 'rows') return { ...common, columns: columnsOfRows(field).map(describeField) };
   if (field.kind === 'equipment') return { ...common, equipmentKind: field.equipmentKind };
   return common;
 }
@@ -65,6 +66,7 @@ function descriptionOf(method: Method): Record<string, unknown> {
       { name: 'system', label: 'System of units', kind: 'choice', required: true, options: ['US', 'SI'] },
       ...fieldsOf(method.Input).map(describeField),
     ],
+    facts: method.facts ?? {},
     limits: limitsOf(method),
     plan: {
       US: method.plan('US', method.example('US').setup),

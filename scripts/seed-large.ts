@@ -27,7 +27,7 @@ const BIG_MIX = Math.min(1500, Math.floor(SAMPLES / 4));
 const rootUrl = process.env.BRICOLE_ROOT_URL;
 if (!rootUrl) throw new Error('BRICOLE_ROOT_URL is not set: start with npm run seed:large');
 
-/** Plain congruential chance: the plan of jobs and mixes is the same for the same seed. */
+/** Plain congruential chance: the plan of jobs and specifications is the same for the same seed. */
 let state = SEED >>> 0;
 const chance = (): number => {
   state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
@@ -68,6 +68,22 @@ await client.query(`
 `);
 
 // --- outcomes, computed by the methods
+/** What these mixes are not asked for. */
+const NOT_ASKED = {
+  temperatureMinimum: null,
+  slumpClass: null,
+  slumpFlow: null,
+  air: null,
+  exposure: null,
+  airMethod: null,
+  aggregateFactor: null,
+  airReduced: false,
+  density: null,
+  waterRatio: null,
+  cementitious: null,
+  water: null,
+  bleedsLittle: false,
+};
 const LEVELS = { US: [3000, 4000, 5000, 6000], SI: [25, 30, 35, 40] } as const;
 const STEPS = 61;
 const PER_LEVEL_AGES = [168, 672] as const;
@@ -212,7 +228,7 @@ for (const method of FRESH)
       ]);
     }
 
-// --- jobs and mixes
+// --- jobs and specifications
 const now = Date.now();
 const DAY = 86_400_000;
 const span = YEARS * 365 * DAY;
@@ -256,23 +272,28 @@ for (let job = 1; job <= JOBS; job += 1) {
     const level = Math.floor(chance() * 4);
     const specified = LEVELS[system][level] ?? 0;
     await client.query(
-      `INSERT INTO mixes (id, job_id, code, title, specified_strength, age_hours, slump_kind, slump, temperature_maximum, aggregate, created_at)
-       VALUES (seedling.id($1), seedling.id($2), $3, $4, $5, 672, 'target', $6, $7, $8, $9)`,
+      `INSERT INTO specifications (id, job_id, material, code, title, asked, created_at)
+       VALUES (seedling.id($1), seedling.id($2), 'concrete', $3, $4, $5, $6)`,
       [
         `mix/${job}/${mix}`,
         `job/${job}`,
         `${jobno}-M${mix}`,
         mix === 1 ? 'Footings and walls' : 'Slabs and decks',
-        `${specified} ${system === 'US' ? 'psi' : 'MPa'}`,
-        system === 'US' ? '4 in' : '100 mm',
-        system === 'US' ? '92 degF' : '33 degC',
-        system === 'US' ? '0.75 in' : '19 mm',
+        JSON.stringify({
+          specifiedStrength: `${specified} ${system === 'US' ? 'psi' : 'MPa'}`,
+          ageHours: 672,
+          slumpKind: 'target',
+          slump: system === 'US' ? '4 in' : '100 mm',
+          temperatureMaximum: system === 'US' ? '92 degF' : '33 degC',
+          aggregate: system === 'US' ? '0.75 in' : '19 mm',
+          ...NOT_ASKED,
+        }),
         new Date(begins),
       ],
     );
     for (const criterion of ['running-average', 'individual'])
       await client.query(
-        `INSERT INTO mix_criteria VALUES (seedling.id($1), $2, 'ACI 318', 'edition to be named by the project')`,
+        `INSERT INTO requirements VALUES (seedling.id($1), $2, 'ACI 318', 'edition to be named by the project')`,
         [`mix/${job}/${mix}`, criterion],
       );
     const n = sizes.find((each) => each.job === job && each.mix === mix)?.n ?? 0;
@@ -327,7 +348,7 @@ for (const [index, id] of LIMIT_IDS.slice(0, 120).entries())
     [id, JSON.stringify({ status: 'confirmed', edition: 'our copy' }), index],
   );
 
-// --- placements, loads, samples, specimens
+// --- lots, loads, samples, specimens
 await run(
   'samples planned',
   `
@@ -353,27 +374,27 @@ const who = {
 await run(
   'placements',
   `
-  INSERT INTO placements (id, job_id, mix_id, number, placed_at, element, location, volume, created_at)
-  SELECT placement_id, job_id, mix_id, row_number() OVER (PARTITION BY job ORDER BY placed, mix), placed, (ARRAY['Footing','Wall','Slab','Column','Deck','Pier cap'])[1 + p % 6] || ' ' || p, 'Grid ' || chr(65 + p % 20) || ', lift ' || 1 + p % 4, CASE system WHEN 'US' THEN '90 yd3' ELSE '70 m3' END, placed
+  INSERT INTO lots (id, job_id, specification_id, number, starts_at, title, about, created_at)
+  SELECT placement_id, job_id, mix_id, row_number() OVER (PARTITION BY job ORDER BY placed, mix), placed, (ARRAY['Footing','Wall','Slab','Column','Deck','Pier cap'])[1 + p % 6] || ' ' || p, jsonb_build_object('location', 'Grid ' || chr(65 + p % 20) || ', lift ' || 1 + p % 4, 'volume', CASE system WHEN 'US' THEN '90 yd3' ELSE '70 m3' END, 'area', NULL, 'section', NULL), placed
   FROM (SELECT DISTINCT ON (placement_id) * FROM seedling.smp ORDER BY placement_id, i) s`,
 );
 await run(
   'sampling plans',
   `
-  INSERT INTO sampling_plans (id, placement_id, seed, volume, count, why, draws, by, at)
-  SELECT seedling.id('plan/' || id), id, 1, volume, 1, '1 sample: at least one a day', '[{"random": "0.319", "position": "26.16"}]', ${who.field}, placed_at - interval '30 minutes'
-  FROM placements WHERE created_at = placed_at`,
+  INSERT INTO sampling_plans (id, lot_id, seed, volume, count, why, draws, by, at)
+  SELECT seedling.id('plan/' || id), id, 1, about ->> 'volume', 1, '1 sample: at least one a day', '[{"random": "0.319", "position": "26.16"}]', ${who.field}, starts_at - interval '30 minutes'
+  FROM lots WHERE created_at = starts_at`,
 );
 await run(
   'loads',
   `
-  INSERT INTO loads (id, client_id, placement_id, number, ticket, truck, volume, arrived_at, by)
+  INSERT INTO loads (id, client_id, lot_id, number, ticket, truck, volume, arrived_at, by)
   SELECT load_id, seedling.id('lc/' || id), placement_id, i % 3 + 1, 'T' || (100000 + job * 997 + i), (10 + i % 40)::text, CASE system WHEN 'US' THEN '9 yd3' ELSE '7 m3' END, sampled - interval '12 minutes', ${who.field} FROM seedling.smp`,
 );
 await run(
   'samples',
   `
-  INSERT INTO samples (id, placement_id, job_id, load_id, number, ticket, truck, sampled_at, sampled_by, client_id, created_at)
+  INSERT INTO samples (id, lot_id, job_id, load_id, number, ticket, truck, sampled_at, sampled_by, client_id, created_at)
   SELECT id, placement_id, job_id, load_id, number, 'T' || (100000 + job * 997 + i), (10 + i % 40)::text, sampled, ${who.field}, seedling.id('sc/' || id), sampled
   FROM seedling.smp ORDER BY sampled`,
 );
@@ -399,8 +420,8 @@ await client.query(`
 await run(
   'specimens',
   `
-  INSERT INTO specimens (id, sample_id, label, size, cure, cast_at, age_hours, opens_at, closes_at, tested_at, created_at)
-  SELECT id, sample_id, label, CASE system WHEN 'US' THEN '4x8' ELSE '100x200' END, 'standard', cast_at, age,
+  INSERT INTO specimens (id, sample_id, label, form, about, since, age_hours, opens_at, closes_at, tested_at, created_at)
+  SELECT id, sample_id, label, CASE system WHEN 'US' THEN '4x8' ELSE '100x200' END, '{"cure": "standard", "specifiedStrength": null}', cast_at, age,
          cast_at + ((age - CASE age WHEN 168 THEN 6 ELSE 20 END) || ' hours')::interval, cast_at + ((age + CASE age WHEN 168 THEN 6 ELSE 20 END) || ' hours')::interval, tested, cast_at
   FROM seedling.spc ORDER BY cast_at, label`,
 );

@@ -34,8 +34,8 @@ const idsOf = async (table: string): Promise<string[]> =>
   (await pool.query(`SELECT id::text FROM ${table} ORDER BY 1 LIMIT 40`)).rows.map(({ id }) => id as string);
 const TABLES = {
   jobId: 'jobs',
-  mixId: 'mixes',
-  placementId: 'placements',
+  specificationId: 'specifications',
+  lotId: 'lots',
   sampleId: 'samples',
   specimenId: 'specimens',
   runId: 'runs',
@@ -46,7 +46,7 @@ const TABLES = {
   fromPersonId: 'people',
   cardId: 'cards',
   loadId: 'loads',
-  batchId: 'end_batches',
+  batchId: 'batches',
   reasonId: 'run_reasons',
   feedId: 'press_feeds',
   amendmentId: 'amendments',

@@ -24,10 +24,10 @@ const one = async (text: string): Promise<string> => String((await root.query(te
 const ids = {
   job: await one(`SELECT id FROM jobs WHERE number = 'L001'`),
   mix: await one(
-    `SELECT m.id FROM mixes m JOIN jobs j ON j.id = m.job_id WHERE j.number = 'L002' ORDER BY m.code LIMIT 1`,
+    `SELECT m.id FROM specifications m JOIN jobs j ON j.id = m.job_id WHERE j.number = 'L002' ORDER BY m.code LIMIT 1`,
   ),
   placement: await one(
-    `SELECT placement_id AS id FROM samples s JOIN jobs j ON j.id = s.job_id WHERE j.number = 'L002' ORDER BY sampled_at DESC LIMIT 1`,
+    `SELECT lot_id AS id FROM samples s JOIN jobs j ON j.id = s.job_id WHERE j.number = 'L002' ORDER BY sampled_at DESC LIMIT 1`,
   ),
   sample: await one(
     `SELECT s.id FROM samples s JOIN jobs j ON j.id = s.job_id WHERE j.number = 'L002' AND s.sampled_at < now() - interval '40 days' ORDER BY s.sampled_at DESC LIMIT 1`,

@@ -5,6 +5,7 @@ import { registerCores } from '@/server/actions/cores';
 import { makeEndBatch } from '@/server/actions/ends';
 import { startRun } from '@/server/actions/runs';
 import { specimenViews } from '@/server/queries/dossier';
+import type { Readings } from './fresh';
 import type { Act } from './laboratory';
 import { JOB, type PersonKey } from './scenario';
 
@@ -37,13 +38,7 @@ const PLATE = 'P2';
 interface Hands {
   readonly act: Act;
   /** Takes readings into a run, and completes it when asked. */
-  read(
-    who: PersonKey,
-    runId: string,
-    values: Readonly<Record<string, string>>,
-    at: number,
-    complete: boolean,
-  ): Promise<void>;
+  read(who: PersonKey, runId: string, values: Readings, at: number, complete: boolean): Promise<void>;
 }
 
 /**
@@ -73,7 +68,7 @@ export async function addCores(
     { sampleId, count: CORES.length, drilledAt: iso(drilled), location },
     drilled.plus({ minutes: 50 }).toMillis(),
   );
-  const cores = (await specimenViews(db, [sampleId])).filter(({ size }) => size.startsWith('core'));
+  const cores = (await specimenViews(db, [sampleId])).filter(({ form: size }) => size.startsWith('core'));
 
   const batch = await act(
     'laboratory',
@@ -82,10 +77,13 @@ export async function addCores(
     on(6, 9, 5).toMillis(),
   );
   const pours = cores.flatMap(({ label }, place) =>
-    [1, 2].map((end) => {
-      const at = on(6, 9, 20 + 9 * place + 4 * end);
-      return `${label},${end},${at.toFormat('HH:mm')},${269 + place},${PLATE}`;
-    }),
+    [1, 2].map((end) => ({
+      specimen: label,
+      end: String(end),
+      at: iso(on(6, 9, 20 + 9 * place + 4 * end)),
+      pot: String(269 + place),
+      plate: PLATE,
+    })),
   );
   await read(
     'laboratory',
@@ -103,9 +101,9 @@ export async function addCores(
       firstCapAt: iso(on(6, 9, 24)),
       lastCapAt: iso(on(6, 9, 46)),
       returnedAt: iso(on(6, 9, 58)),
-      pours: pours.join('\n'),
+      pours,
       sounding: 'sound',
-      planeness: cores.map(({ label }) => `${label},yes,yes,yes`).join('\n'),
+      planeness: cores.map(({ label }) => ({ specimen: label, first: 'yes', second: 'yes', third: 'yes' })),
     },
     on(6, 9, 58).toMillis(),
     false,
@@ -156,6 +154,13 @@ export async function addCores(
       true,
     );
   }
-  const thickness = cores.map(({ label }, place) => `${label},${CORES[place]?.caps}`).join('\n');
+  const thickness = cores.map(({ label }, place) => {
+    const [strength = '', ...pieces] = (CORES[place]?.caps ?? '').split(',');
+    return {
+      specimen: label,
+      strength,
+      ...Object.fromEntries(pieces.map((piece, index) => [`t${index + 1}`, piece])),
+    };
+  });
   await read('laboratory', batch.runId, { thickness }, tested.plus({ minutes: 40 }).toMillis(), true);
 }

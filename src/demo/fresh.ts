@@ -5,7 +5,8 @@ const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 
 type Mix = (typeof MIXES)[number];
-type Readings = Record<string, string>;
+/** Readings by field: text, or the rows of a table. */
+export type Readings = Record<string, string | readonly Readonly<Record<string, string>>[]>;
 
 /** The day at the truck: the readings of every fresh test of one sample, each stamped within its clock. */
 export function freshTests(
@@ -152,7 +153,10 @@ function rolling(after: After, chance: Chance, index: number): Readings {
     zeroed: 'true',
     leaked: 'no',
     uprightAt: after(9.5),
-    standing: `0:00 ${(Number(level) - 0.75).toFixed(2)}\n2:00 ${(Number(level) - 0.25).toFixed(2)}\n4:00 ${level}`,
+    standing: [0.75, 0.25, 0].map((below, place) => ({
+      at: after(9.6 + 2 * place),
+      level: (Number(level) - below).toFixed(2),
+    })),
     reading1: level,
     reading2: level,
     waterCups: '0',
@@ -178,12 +182,12 @@ function density(load: number, after: After, chance: Chance): Readings {
     ticketVolume: String(load),
     cementitious: String(Math.round(571 * load)),
     materials: [
-      `cement, ${Math.round(457 * load)}, 3.14`,
-      `slag, ${Math.round(114 * load)}, 2.91`,
-      `sand, ${Math.round(1264 * load)}, 2.64`,
-      `stone, ${Math.round(1793 * load)}, 2.73`,
-      `water, ${Math.round(249 * load)}, 1`,
-    ].join('\n'),
+      { name: 'cement', mass: String(Math.round(457 * load)), density: '3.14' },
+      { name: 'slag', mass: String(Math.round(114 * load)), density: '2.91' },
+      { name: 'sand', mass: String(Math.round(1264 * load)), density: '2.64' },
+      { name: 'stone', mass: String(Math.round(1793 * load)), density: '2.73' },
+      { name: 'water', mass: String(Math.round(249 * load)), density: '1' },
+    ],
   };
 }
 
@@ -208,7 +212,7 @@ function moulding(mix: Mix, after: After, chance: Chance): Readings {
     location: chance.pick(['Box 1, row 2', 'Box 2, row 1', 'Box 2, row 3']),
     ...(mix.key === 'walls'
       ? {}
-      : { masses: ['A', 'B', 'C', 'D', 'E'].map((letter) => `${letter}, ${mass()}, 0.17`).join('\n') }),
+      : { masses: ['A', 'B', 'C', 'D', 'E'].map((letter) => ({ letter, filled: mass(), empty: '0.17' })) }),
   };
 }
 

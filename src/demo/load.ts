@@ -3,6 +3,7 @@ import { gzipSync } from 'node:zlib';
 import { hashPassword } from 'better-auth/crypto';
 import { DateTime } from 'luxon';
 import { Limits } from '@/core/limits';
+import { readingsOf } from '@/core/methods';
 import { seedOf } from '@/core/press';
 import { exact } from '@/core/quantity';
 import { drawPositions, samplesForDay } from '@/core/sampling-plan';
@@ -18,7 +19,7 @@ import {
   recordLotStrength,
   recordVerification,
 } from '@/server/actions/gear';
-import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
+import { createJob, createLot, createSpecification } from '@/server/actions/jobs';
 import { keepLoadLog } from '@/server/actions/load-logs';
 import { letClientSee } from '@/server/actions/people';
 import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
@@ -32,8 +33,10 @@ import { mixSeries } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
 import { type Actor, perform, type UseCase } from '@/server/use-case';
 import { addCores } from './cores';
+import type { Readings } from './fresh';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
 import { loadCurve } from './load-curve';
+import { addRock } from './rock';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
 
@@ -112,15 +115,22 @@ class Loader {
     await addCards(this.act.bind(this), this.actors, this.now);
     this.racks = await addStorages(this.act.bind(this), this.now);
     for (const mix of MIXES) {
-      const { key: _, story: __, mean: ___, deviation: ____, elements: _____, ...data } = mix;
-      const { mixId } = await this.act('reviewer', createMix, { ...data, jobId, ageDays: 28 }, first);
+      const { key: _, story: __, mean: ___, deviation: ____, elements: _____, code, title, ...asked } = mix;
+      const { specificationId } = await this.act(
+        'reviewer',
+        createSpecification,
+        { jobId, material: 'concrete', code, title, asked: { ...asked, ageDays: 28 } },
+        first,
+      );
       const samples = planSamples(mix, this.now.getTime(), this.chance);
       const made: string[] = [];
-      for (const sample of samples) made.push(await this.addSample(jobId, mixId, sample));
+      for (const sample of samples) made.push(await this.addSample(jobId, specificationId, sample));
       await this.report(made, samples);
       if (mix.key === 'walls') await this.addMasonry(made, samples);
-      if (mix.story === 'low') await this.followUp(mixId);
+      if (mix.story === 'low') await this.followUp(specificationId);
     }
+    const hands = { act: this.act.bind(this), read: this.read.bind(this) };
+    await addRock(this.db, hands, jobId, this.now);
   }
 
   private async addEquipment(): Promise<void> {
@@ -212,28 +222,27 @@ class Loader {
     }
   }
 
-  private async addSample(jobId: string, mixId: string, plan: PlannedSample): Promise<string> {
+  private async addSample(jobId: string, specificationId: string, plan: PlannedSample): Promise<string> {
     const { sampledAt } = plan;
-    const { placementId } = await this.act(
+    const { lotId } = await this.act(
       'field',
-      createPlacement,
+      createLot,
       {
         jobId,
-        mixId,
-        placedAt: new Date(sampledAt - 40 * MINUTE).toISOString(),
-        element: plan.element,
-        location: plan.location,
-        volume: `${plan.volume} yd3`,
+        specificationId,
+        startsAt: new Date(sampledAt - 40 * MINUTE).toISOString(),
+        title: plan.element,
+        about: { location: plan.location, volume: `${plan.volume} yd3` },
       },
       sampledAt - 40 * MINUTE,
     );
-    const loadId = await this.placementDay(placementId, plan);
+    const loadId = await this.placementDay(lotId, plan);
     const { sampleId } = await this.act(
       'field',
       takeSample,
       {
         clientId: randomUUID(),
-        placementId,
+        lotId,
         sampledAt: new Date(sampledAt).toISOString(),
         ticket: plan.ticket,
         truck: plan.truck,
@@ -247,7 +256,7 @@ class Loader {
       const readings = plan.fresh[run.method] ?? {};
       // The set still in its box on site has no run of curing to complete yet.
       const done = plan.freshDone && (run.method !== 'initial-curing' || readings.collectedAt !== undefined);
-      const at = Date.parse(readings.wetAt ?? readings.readAt ?? '') || sampledAt + 20 * MINUTE;
+      const at = Date.parse(String(readings.wetAt ?? readings.readAt ?? '')) || sampledAt + 20 * MINUTE;
       await this.read('field', run.id, readings, Math.min(at, this.now.getTime()), done, DEMO_REASON);
     }
     for (const run of await runViews(this.db, { sampleIds: [sampleId] })) {
@@ -273,15 +282,15 @@ class Loader {
     return sampleId;
   }
 
-  /** The newest placements have a plan, trucks and the weather; the older ones lie before the laboratory had them. */
-  private async placementDay(placementId: string, plan: PlannedSample): Promise<string | undefined> {
+  /** The newest lots have a plan, trucks and the weather; the older ones lie before the laboratory had them. */
+  private async placementDay(lotId: string, plan: PlannedSample): Promise<string | undefined> {
     const { sampledAt } = plan;
     if (this.now.getTime() - sampledAt > 4 * 24 * HOUR) return undefined;
     const start = sampledAt - 38 * MINUTE;
     await this.act(
       'field',
       planSampling,
-      { placementId, volume: `${plan.volume} yd3`, seed: seedForThirdTruck(plan.volume) },
+      { lotId, volume: `${plan.volume} yd3`, seed: seedForThirdTruck(plan.volume) },
       start - 30 * MINUTE,
     );
     let loadId: string | undefined;
@@ -292,7 +301,7 @@ class Loader {
         addLoad,
         {
           clientId: randomUUID(),
-          placementId,
+          lotId,
           ticket: order === 2 ? plan.ticket : `${plan.ticket}-${order + 1}`,
           truck: order === 2 ? plan.truck : String(31 + order * 4),
           volume: '9 yd3',
@@ -308,12 +317,12 @@ class Loader {
     await this.act(
       'field',
       importBatches,
-      { placementId, csv: batchFile(mix, coming, sampledAt - 12 * MINUTE), tickets: coming },
+      { lotId, csv: batchFile(mix, coming, sampledAt - 12 * MINUTE), tickets: coming },
       Math.max(sampledAt, start),
     );
     for (const [order, minutes] of [-58, -31, -3].entries()) {
       const at = sampledAt + minutes * MINUTE;
-      const { runId } = await this.act('field', startRun, { method: 'evaporation', placementId }, at);
+      const { runId } = await this.act('field', startRun, { method: 'evaporation', lotId }, at);
       const weather = {
         meter: 'WM-01',
         airTemperature: String(plan.concrete - 6 + order),
@@ -444,12 +453,12 @@ class Loader {
   private async read(
     who: PersonKey,
     runId: string,
-    values: Readonly<Record<string, string>>,
+    values: Readonly<Readings>,
     at: number,
     complete: boolean,
     reasonForAll = '',
   ): Promise<void> {
-    const entries = Object.entries(values);
+    const entries = readingsOf(values);
     if (entries.length === 0) return;
     const known = new Map((await currentReadings(this.db, runId)).map(({ field, seq }) => [field, seq]));
     await this.act(
@@ -457,7 +466,7 @@ class Loader {
       saveReadings,
       {
         runId,
-        readings: entries.map(([field, text]) => ({
+        readings: entries.map(({ field, text }) => ({
           id: randomUUID(),
           field,
           text,
@@ -486,10 +495,10 @@ class Loader {
     }
   }
 
-  private async followUp(mixId: string): Promise<void> {
-    const series = await mixSeries(this.db, this.actors.manager, mixId);
+  private async followUp(specificationId: string): Promise<void> {
+    const series = await mixSeries(this.db, this.actors.manager, specificationId);
     const low = series.verdicts.individuals.find(({ state }) => state === 'does not meet');
-    const row = series.rows.find(({ id }) => id === low?.pointIds[0]);
+    const row = series.rows.find(({ id }) => id === low?.members[0]);
     const broken = row?.set.specimens[0]?.testedAt?.getTime();
     if (!row || !broken) return;
     const notes: [PersonKey, string, string, number][] = [

@@ -260,6 +260,16 @@ export const EQUIPMENT = [
     loads: '27,340 26,880 27,610',
   },
   {
+    number: 'PL-01',
+    kind: 'point load frame',
+    name: 'Point load frame, hand pump, digital peak',
+    place: 'Core shed',
+    monthsAgo: 4,
+    from: '300 lbf',
+    to: '11,000 lbf',
+    certificate: 'SV-2204',
+  },
+  {
     number: 'CA-01',
     kind: 'calliper',
     name: 'Digital calliper, 12 in',

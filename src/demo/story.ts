@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
 import type { Chance } from '@/core/statistics';
-import { freshTests } from './fresh';
+import { freshTests, type Readings } from './fresh';
 import { JOB, type MIXES } from './scenario';
 
 const HOUR = 3_600_000;
@@ -21,7 +21,7 @@ export interface PlannedSample {
   readonly ticket: string;
   readonly truck: string;
   /** Readings of the fresh tests, by method. */
-  readonly fresh: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  readonly fresh: Readonly<Record<string, Readings>>;
   /** Concrete and air at the truck, °F. */
   readonly concrete: number;
   readonly freshDone: boolean;

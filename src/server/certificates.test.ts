@@ -139,7 +139,7 @@ describe('a test by somebody without one', () => {
     const stranger = await personOf(site.db, 'field', 'Moulder');
     await complete(moulding, stranger, { mould: '4x8', consolidation: 'rod', finishedAt: at(0) });
     for (const id of specimenIds) await breakSpecimen(site, id, '60000', undefined, 'as planned');
-    const series = await mixSeries(site.db, site.actors.reviewer, site.mixId);
+    const series = await mixSeries(site.db, site.actors.reviewer, site.specificationId);
     const row = series.rows.find((each) => each.sampleId === sampleId);
     expect(row?.engineer).toContain('sampled or moulded without a valid certificate');
   });

@@ -4,8 +4,8 @@ import { stateOf } from '@/core/windows';
 import { people, reports, runs, samples, specimens } from '@/db/schema';
 import { loadDemo } from '@/demo/load';
 import { freshDatabase } from '@/testing/database';
-import { sampleDossier } from './queries/dossier';
-import { seriesPage } from './queries/series';
+import { sampleDossier } from './queries/sample';
+import { seriesOf, seriesPage } from './queries/series';
 import { dayList, doneAt, openFreshTests } from './queries/today';
 import type { Actor } from './use-case';
 
@@ -32,7 +32,12 @@ it('has something due, something closing, something missed and something to come
 });
 
 it('has one mix that passes comfortably, one that just does, and one with a low test and its follow-up', async () => {
-  const all = (await seriesPage(fresh.db, actor, 0)).series;
+  const { shown } = await seriesPage(fresh.db, actor, 0);
+  const all = await seriesOf(
+    fresh.db,
+    actor,
+    shown.filter(({ mix }) => mix.material === 'concrete').map(({ mix }) => mix.id),
+  );
   const by = (code: string) => all.find(({ mix }) => mix.code === code);
   const margin = (code: string) =>
     Math.min(
@@ -50,13 +55,13 @@ it('has one mix that passes comfortably, one that just does, and one with a low 
 });
 
 it('has cores out of the low test’s footing, capped together and broken with nothing to say against them', async () => {
-  const cores = await fresh.db.select().from(specimens).where(eq(specimens.size, 'core-4'));
+  const cores = await fresh.db.select().from(specimens).where(eq(specimens.form, 'core-4'));
   expect(cores.length).toBe(3);
   const [first] = cores;
   const { sets } = await sampleDossier(fresh.db, actor, first?.sampleId ?? '');
   const set = sets.find(({ what }) => what === 'Cores');
-  expect(set?.note).toContain('The arithmetic meets the rule.');
-  expect(set?.test.lines.length).toBe(3);
+  expect(set?.note).toMatch(/^Meets: mean .* Meets: lowest /u);
+  expect(set?.test.lines.length).toBe(4);
   for (const { run } of set?.specimens ?? []) expect(run?.outcome?.findings.map(({ id }) => id)).toEqual([]);
   const capping = await fresh.db.select().from(runs).where(eq(runs.method, 'capping'));
   expect(capping.map(({ state }) => state)).toEqual(['complete']);

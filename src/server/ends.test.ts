@@ -75,7 +75,7 @@ describe('a batch of caps', () => {
     expect(setup.specimen?.ends).toMatchObject({ kind: 'sulfur', batch: label, compound: '5460 psi' });
     expect(setup.specimen?.ends?.remarks?.join()).toContain('301');
     const listed = await endBatchList(site.db, site.actors.laboratory);
-    expect(listed[0]).toMatchObject({ label, state: 'complete', kind: 'capping' });
+    expect(listed[0]).toMatchObject({ label, state: 'complete', done: 'caps' });
     expect(listed[0]?.specimens).toHaveLength(3);
   });
   it('takes no broken specimen, and is the laboratory’s', async () => {
@@ -156,7 +156,7 @@ describe('cores and cubes', () => {
     const drilledAt = new Date(NOW.getTime() - 6 * 24 * HOUR).toISOString();
     const { labels } = await act(registerCores, { sampleId, count: 3, drilledAt, location: 'Wall, bay 3' });
     expect(labels.map((label) => label.slice(-3))).toEqual(['-K1', '-K2', '-K3']);
-    const [core] = (await specimenViews(site.db, [sampleId])).filter(({ size }) => size === 'core-4');
+    const [core] = (await specimenViews(site.db, [sampleId])).filter(({ form: size }) => size === 'core-4');
     expect((core?.closesAt?.getTime() ?? 0) - (core?.opensAt?.getTime() ?? 0)).toBe(2 * 24 * HOUR);
     await expect(act(startRun, { method: 'cylinder-compression', specimenId: core?.id })).rejects.toThrow(
       /not made on/,
@@ -215,7 +215,7 @@ describe('cores and cubes', () => {
       cure: 'standard',
       groups: [{ ageDays: 28, count: 2 }],
     });
-    const cubes = (await specimenViews(site.db, [sampleId])).filter(({ size }) => size === 'cube-150');
+    const cubes = (await specimenViews(site.db, [sampleId])).filter(({ form: size }) => size === 'cube-150');
     let last = '';
     for (const [index, load] of ['158,300', '203,000'].entries()) {
       const { runId } = await act(startRun, { method: 'cube-compression', specimenId: cubes[index]?.id });

@@ -1,31 +1,24 @@
 import { asc, desc, eq, inArray } from 'drizzle-orm';
-import { type BatchFacts, type EndsFacts, isCylinderSize, limitsOf, type RunSetup } from '@/core/methods';
-import { capTime } from '@/core/methods/capping';
-import { groundRows } from '@/core/methods/end-grinding';
+import {
+  type BatchFacts,
+  type EndsFacts,
+  isCylinderSize,
+  limitsOf,
+  type RunSetup,
+  usableInput,
+} from '@/core/methods';
 import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
 import { mouldOf } from '@/core/moulds';
 import { type Exact, largest, type System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
-import {
-  endBatches,
-  endBatchSpecimens,
-  mixes,
-  outcomes,
-  placements,
-  runs,
-  samples,
-  specimens,
-} from '@/db/schema';
-import { currentReadings } from './readings';
+import { batches, batchMembers, lots, outcomes, runs, samples, specifications, specimens } from '@/db/schema';
+import { currentReadings, inputOf } from './readings';
 import { specifiedFor } from './specified';
 
-/** A batch of ends as it is called: caps CB, ground ends GB. */
-export function batchLabel(batch: {
-  readonly kind: 'capping' | 'end-grinding';
-  readonly number: number;
-}): string {
-  return `${batch.kind === 'capping' ? 'CB' : 'GB'}-${String(batch.number).padStart(4, '0')}`;
+/** A batch as it is called: the letters of its method and its number. */
+export function batchLabel(batch: { readonly kind: string; readonly number: number }): string {
+  return `${findMethod(batch.kind)?.batch?.letters ?? ''}-${String(batch.number).padStart(4, '0')}`;
 }
 
 /** What the newest batch of a specimen says of its ends; nothing when it was in none. */
@@ -35,54 +28,29 @@ export async function endsFacts(
   job: { readonly system: System; readonly zone: string },
 ): Promise<Pick<NonNullable<RunSetup['specimen']>, 'ends'>> {
   const [found] = await db
-    .select({ batch: endBatches, run: runs })
-    .from(endBatchSpecimens)
-    .innerJoin(endBatches, eq(endBatches.id, endBatchSpecimens.batchId))
-    .innerJoin(runs, eq(runs.batchId, endBatches.id))
-    .where(eq(endBatchSpecimens.specimenId, specimen.id))
-    .orderBy(desc(endBatches.madeAt))
+    .select({ batch: batches, run: runs })
+    .from(batchMembers)
+    .innerJoin(batches, eq(batches.id, batchMembers.batchId))
+    .innerJoin(runs, eq(runs.batchId, batches.id))
+    .where(eq(batchMembers.specimenId, specimen.id))
+    .orderBy(desc(batches.madeAt))
     .limit(1);
   const method = found && findMethod(found.run.method);
   if (!found || !method) return {};
   const readings = await currentReadings(db, found.run.id);
-  const text = (field: string): string | undefined =>
-    readings.find((reading) => reading.field === field)?.text ?? undefined;
-  const finishedAt = text(method.performedAt);
-  if (!finishedAt) return {};
-  const [outcome] = await db
-    .select({ outcome: outcomes.outcome, setup: outcomes.setup, input: outcomes.input })
+  const [last] = await db
+    .select({ outcome: outcomes.outcome, setup: outcomes.setup })
     .from(outcomes)
     .where(eq(outcomes.runId, found.run.id))
     .orderBy(desc(outcomes.seq))
     .limit(1);
-  const own =
-    method.id === 'capping'
-      ? capTime(
-          {
-            system: job.system,
-            ...Object.fromEntries(
-              (['pours', 'firstCapAt', 'lastCapAt'] as const).flatMap((field) =>
-                text(field) ? [[field, text(field)]] : [],
-              ),
-            ),
-          },
-          { zone: job.zone },
-          specimen.label,
-        )
-      : undefined;
-  const lot = outcome?.setup.equipment?.find(({ number }) => number === outcome.input.lot);
-  const ground =
-    found.batch.kind === 'end-grinding'
-      ? groundRows(text('found'), job.system).find(({ label }) => label === specimen.label)
-      : undefined;
+  const { input } = usableInput(method, inputOf(method, job.system, readings));
+  const told = method.batch?.tells(input, specimen.label, last?.setup);
+  if (!told) return {};
   const ends: EndsFacts = {
-    kind: found.batch.kind === 'end-grinding' ? 'ground' : text('kind') === 'gypsum' ? 'gypsum' : 'sulfur',
+    ...told,
     batch: batchLabel(found.batch),
-    finishedAt: own ?? finishedAt,
-    ...(lot?.strength ? { compound: lot.strength } : {}),
-    ...(lot?.compound ? { qualified: lot.compound } : {}),
-    ...(ground?.length ? { length: `${ground.length.toFixed()} ${job.system === 'US' ? 'in' : 'mm'}` } : {}),
-    remarks: (outcome?.outcome.findings ?? [])
+    remarks: (last?.outcome.findings ?? [])
       .filter(({ severity }) => severity !== 'advice')
       .map(({ remark, message }) => remark ?? message),
   };
@@ -94,17 +62,17 @@ export async function batchSpecimens(db: Queryable, batchIds: readonly string[])
   if (batchIds.length === 0) return [];
   return db
     .select({
-      batchId: endBatchSpecimens.batchId,
+      batchId: batchMembers.batchId,
       specimen: specimens,
-      mix: { specifiedStrength: mixes.specifiedStrength, ageHours: mixes.ageHours },
+      asked: specifications.asked,
     })
-    .from(endBatchSpecimens)
-    .innerJoin(specimens, eq(specimens.id, endBatchSpecimens.specimenId))
+    .from(batchMembers)
+    .innerJoin(specimens, eq(specimens.id, batchMembers.specimenId))
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .where(inArray(endBatchSpecimens.batchId, [...batchIds]))
-    .orderBy(asc(endBatchSpecimens.place));
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .where(inArray(batchMembers.batchId, [...batchIds]))
+    .orderBy(asc(batchMembers.place));
 }
 
 /** What a run on a batch is told of it. */
@@ -114,14 +82,14 @@ export async function batchFacts(
   system: System,
   setup: RunSetup,
 ): Promise<BatchFacts> {
-  const [batch] = await db.select().from(endBatches).where(eq(endBatches.id, batchId));
+  const [batch] = await db.select().from(batches).where(eq(batches.id, batchId));
   const rows = await batchSpecimens(db, [batchId]);
-  const expected = rows.map(({ specimen, mix }) =>
+  const expected = rows.map(({ specimen, asked }) =>
     expectedStrength(
       {
         ...setup,
         specimen: {
-          ...specifiedFor(specimen, mix),
+          ...specifiedFor(specimen, asked),
           ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
         },
       },
@@ -132,8 +100,8 @@ export async function batchFacts(
   const known = expected.filter((value): value is Exact => value !== undefined);
   const counts = new Map<string, number>();
   for (const { specimen } of rows) {
-    if (!isCylinderSize(specimen.size)) continue;
-    const mould = mouldOf(specimen.size);
+    if (!isCylinderSize(specimen.form)) continue;
+    const mould = mouldOf(specimen.form);
     const inches = mould.system === 'US' ? mould.across : (Number(mould.across) / 25.4).toFixed(2);
     counts.set(inches, (counts.get(inches) ?? 0) + 1);
   }

@@ -1,4 +1,5 @@
 import type { FieldErrors } from '@/core/methods';
+import { capital } from '@/core/words';
 
 /** What a person's request can run into. Each becomes a status code and words at the boundary, never a server error. */
 export class Refused extends Error {
@@ -48,8 +49,7 @@ export function refusalOf(error: unknown): Error | undefined {
   const known = databaseError(error);
   if (!known) return undefined;
   const { code, message } = known;
-  if (code === 'BR001' || code === 'BR002')
-    return new Conflict(`${message.charAt(0).toUpperCase()}${message.slice(1)}.`);
+  if (code === 'BR001' || code === 'BR002') return new Conflict(`${capital(message)}.`);
   if (code === '23505') return new Conflict('This is there already: somebody may have entered it just now.');
   if (code === '23503') return new NotFound('Something this belongs to');
   // Data that the database cannot hold: a form should have caught it, but a typed value is never a server error.

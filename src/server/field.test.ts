@@ -13,7 +13,7 @@ import { runs, samples, samplingPlans, specimenEvents, specimens } from '@/db/sc
 import { freshDatabase } from '@/testing/database';
 import { CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addLoad, handOver, planSampling } from './actions/field';
-import { createMix, createPlacement } from './actions/jobs';
+import { createLot, createSpecification } from './actions/jobs';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
 import { Conflict, Invalid } from './errors';
@@ -23,38 +23,40 @@ import { custody } from './queries/custody';
 import { claimedYield, fieldSample, freshSeries, placementDay } from './queries/placement';
 import { placementCsv } from './queries/placement-csv';
 import { runSheet } from './queries/run';
-import { sampleEvents } from './sample-facts';
+import { sampleEvents } from './sample-stamps';
 import { perform } from './use-case';
 
 const MINUTE = 60_000;
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
-let placementId = '';
+let lotId = '';
 beforeAll(async () => {
   fresh = await freshDatabase();
   site = await makeSite(fresh.db);
-  const { mixId } = await perform(site.db, site.actors.reviewer, createMix, {
+  const { specificationId } = await perform(site.db, site.actors.reviewer, createSpecification, {
     jobId: site.jobId,
     code: 'AIR',
     title: 'Deck',
-    specifiedStrength: '4,600 psi',
-    ageDays: 28,
-    slump: '4 in',
-    air: '6 %',
-    aggregate: '3/4 in',
-    aggregateFactor: '0.4 %',
-    density: '144 lb/ft3',
-    waterRatio: '.44',
+    material: 'concrete',
+    asked: {
+      specifiedStrength: '4,600 psi',
+      ageDays: 28,
+      slump: '4 in',
+      air: '6 %',
+      aggregate: '3/4 in',
+      aggregateFactor: '0.4 %',
+      density: '144 lb/ft3',
+      waterRatio: '.44',
+    },
   });
-  const made = await perform(site.db, site.actors.field, createPlacement, {
+  const made = await perform(site.db, site.actors.field, createLot, {
     jobId: site.jobId,
-    mixId,
-    placedAt: at(-60),
-    element: 'Deck 4',
-    volume: '310 yd3',
-    section: '8 in',
+    specificationId,
+    startsAt: at(-60),
+    title: 'Deck 4',
+    about: { volume: '310 yd3', section: '8 in' },
   });
-  placementId = made.placementId;
+  lotId = made.lotId;
 });
 afterAll(() => fresh?.close());
 
@@ -77,7 +79,7 @@ async function sampleOf(
     takeSample,
     {
       clientId: randomUUID(),
-      placementId,
+      lotId,
       sampledAt: at(minutes),
       press: 'first portion',
       kind,
@@ -93,7 +95,7 @@ async function runOf(sampleId: string, method: string) {
   return found.filter((run) => run.method === method).at(-1)?.id ?? '';
 }
 
-async function read(runId: string, values: Record<string, string>, complete = true): Promise<void> {
+async function read(runId: string, values: Record<string, unknown>, complete = true): Promise<void> {
   await perform(site.db, site.actors.field, saveReadings, { runId, readings: readingsOf(values) }, now(30));
   if (complete)
     await perform(
@@ -111,7 +113,7 @@ describe('the plan of a day', () => {
       site.db,
       site.actors.field,
       planSampling,
-      { placementId, volume: '310 yd³', seed: 71 },
+      { lotId, volume: '310 yd³', seed: 71 },
       now(-50),
     );
     expect(first.count).toBe(3);
@@ -119,24 +121,21 @@ describe('the plan of a day', () => {
       site.db,
       site.actors.field,
       planSampling,
-      { placementId, volume: '310', seed: 71 },
+      { lotId, volume: '310', seed: 71 },
       now(-49),
     );
-    const plans = await site.db
-      .select()
-      .from(samplingPlans)
-      .where(eq(samplingPlans.placementId, placementId));
+    const plans = await site.db.select().from(samplingPlans).where(eq(samplingPlans.lotId, lotId));
     expect(plans.map(({ draws }) => draws)[0]).toEqual(plans.map(({ draws }) => draws)[1]);
     expect(plans.map(({ id }) => id)).toContain(second.planId);
     await expect(fresh.owner.query('UPDATE sampling_plans SET seed = 1')).rejects.toThrow(/append only/);
   });
   it('asks for more when the project does, never for less', async () => {
     const errors = await errorsOf(
-      perform(site.db, site.actors.field, planSampling, { placementId, volume: '310', count: 2 }),
+      perform(site.db, site.actors.field, planSampling, { lotId, volume: '310', count: 2 }),
     );
     expect(errors.count).toMatch(/The rule asks for 3/);
     expect(
-      await errorsOf(perform(site.db, site.actors.field, planSampling, { placementId, volume: 'lots' })),
+      await errorsOf(perform(site.db, site.actors.field, planSampling, { lotId, volume: 'lots' })),
     ).toHaveProperty('volume');
   });
 });
@@ -145,7 +144,7 @@ describe('trucks, samples and their decisions', () => {
   let loadId = '';
   it('come in order; the same ticket is not entered twice, the same press is one', async () => {
     const clientId = randomUUID();
-    const load = { clientId, placementId, ticket: 'T-1', truck: '9', volume: '9 yd3', arrivedAt: at(-20) };
+    const load = { clientId, lotId, ticket: 'T-1', truck: '9', volume: '9 yd3', arrivedAt: at(-20) };
     const one = await perform(site.db, site.actors.field, addLoad, load, now(-20));
     expect(await perform(site.db, site.actors.field, addLoad, load, now(-20))).toEqual(one);
     expect(
@@ -199,8 +198,7 @@ describe('trucks, samples and their decisions', () => {
       await read(await runOf(sampleId, 'slump'), { shape: 'true', slump: value });
     };
     const decision = async () =>
-      (await placementDay(site.db, site.actors.field, placementId)).loads.find(({ id }) => id === loadId)
-        ?.decision;
+      (await placementDay(site.db, site.actors.field, lotId)).loads.find(({ id }) => id === loadId)?.decision;
     await preliminary('5 1/2', 5);
     expect((await decision())?.state).toBe('check');
     await preliminary('5 3/4', 8);
@@ -263,21 +261,21 @@ describe('what tests say to one another', () => {
     });
     const next = await runSheet(site.db, site.actors.field, await runOf(second, 'air-pressure'), now(40));
     // The first was no valid test, so the second has no load before it to be compared with.
-    expect(next.setup.sample?.previousAir).toBeUndefined();
+    expect(next.setup.facts?.previousAir).toBeUndefined();
     expect(next.view?.outcome?.conformity[0]?.verdict).toBe('does not meet');
     await read(await runOf(second, 'density-yield'), {
       measureVolume: '0.25',
       emptyMass: '8',
       fullMass: '44',
       ticketVolume: '9',
-      materials: 'all, 35000, 2.45',
+      materials: [{ name: 'all', mass: '35000', density: '2.45' }],
     });
     const density = await runSheet(site.db, site.actors.field, await runOf(second, 'density-yield'), now(40));
-    expect(density.setup.sample?.measuredAir).toBe('8.00 percent');
+    expect(density.setup.facts?.measuredAir).toBe('8.00 percent');
   });
 
   it('a placement’s page has its series with their limits, and a yield only from three loads', async () => {
-    const day = await placementDay(site.db, site.actors.field, placementId);
+    const day = await placementDay(site.db, site.actors.field, lotId);
     const slump = freshSeries(day).find(({ title }) => title === 'Slump');
     expect([slump?.low, slump?.high]).toEqual([3, 5]);
     expect(
@@ -294,7 +292,7 @@ describe('what tests say to one another', () => {
         site.db,
         site.actors.field,
         startRun,
-        { method: 'evaporation', placementId },
+        { method: 'evaporation', lotId },
         now(minutes),
       );
       await read(runId, {
@@ -393,13 +391,13 @@ describe('specimens', () => {
     expect((await sampleEvents(site.db, [carriedSample])).get(carriedSample)).toMatchObject({
       collected: Date.parse(at(1500)),
     });
-    const { past, specimens: carriedOver } = await custody(site.db, site.actors.field, site.placementId);
+    const { past, specimens: carriedOver } = await custody(site.db, site.actors.field, site.lotId);
     expect(past[0]).toMatchObject({ from: 'field', to: 'laboratory', count: 3 });
     expect(carriedOver.some(({ state }) => state === 'collected, Van')).toBe(true);
     await expect(fresh.owner.query('UPDATE handovers SET count = 1')).rejects.toThrow(/append only/);
-    const csv = await placementCsv(site.db, site.actors.field, site.placementId, 'custody');
+    const csv = await placementCsv(site.db, site.actors.field, site.lotId, 'custody');
     expect(csv).toMatch(/TST-\d+-A,collected,[^,]+,field,laboratory,Van,in order,/);
-    const clocks = await placementCsv(site.db, site.actors.field, placementId, 'clocks');
+    const clocks = await placementCsv(site.db, site.actors.field, lotId, 'clocks');
     expect(clocks).toMatch(/slump-start,[^,]+,[^,]+,330,,300,missed/);
   });
 });
@@ -407,14 +405,14 @@ describe('specimens', () => {
 it('tells every change of a placement to whoever listens, on any server of the database', async () => {
   const live = new LiveChanges(fresh.url);
   const heard: string[] = [];
-  const leave = live.subscribe(({ placement }) => heard.push(placement));
+  const leave = live.subscribe(({ lot }) => heard.push(lot));
   try {
     await expect
       .poll(
         async () => {
           const sampleId = await sampleOf('acceptance', 70);
           await read(await runOf(sampleId, 'slump'), { shape: 'true' }, false);
-          return heard.includes(placementId);
+          return heard.includes(lotId);
         },
         { timeout: 20_000, interval: 300 },
       )

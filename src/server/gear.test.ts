@@ -220,7 +220,7 @@ describe('reading back', () => {
     expect(await search(db, actors.laboratory, '   ')).toEqual([]);
   });
 
-  it('lists a job with its placements and how many of each sample are broken', async () => {
+  it('lists a job with its lots and how many of each sample are broken', async () => {
     const made = await makeSample(site);
     await breakSpecimen(site, made.specimenIds[0] ?? '', '58,300');
     const detail = await jobDetail(site.db, site.actors.field, site.jobId);

@@ -2,20 +2,24 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/db/client';
 import { readingOnce } from '@/db/client';
 import { freshDatabase } from '@/testing/database';
+import { breakPieces, groupOf, makeRock } from '@/testing/rock';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, type Site } from '@/testing/site';
 import { countStatements } from '@/testing/statements';
-import { createMix } from './actions/jobs';
+import { createSpecification } from './actions/jobs';
+import { registerPieces } from './actions/pieces';
 import { prepareReport } from './actions/reports';
 import { boxedSets } from './queries/boxes';
-import { sampleDossier } from './queries/dossier';
 import { diameterLotList, endBatchList, endsToMake } from './queries/ends';
 import { exportRecords } from './queries/export';
 import { cardList, gearList, limitRegister, peopleList, signInList } from './queries/gear';
 import { jobDetail, jobList, jobsToPlace, recentPlacements } from './queries/jobs';
+import { lotDossier } from './queries/lot';
 import { fieldSample, placementDay } from './queries/placement';
 import { reportDetail, reportList } from './queries/reports';
 import { runSheet, runSheets } from './queries/run';
-import { mixSeries, seriesPage } from './queries/series';
+import { sampleDossier } from './queries/sample';
+import { mixSeries, seriesOf, seriesPage } from './queries/series';
+import { standingsOf } from './queries/specification';
 import { search, specimenDetail } from './queries/specimen';
 import { storageList } from './queries/storage';
 import { dayList, openFreshTests } from './queries/today';
@@ -26,6 +30,8 @@ let site: Site;
 let first: { sampleId: string; specimenIds: string[] };
 let runId: string;
 let reportId: string;
+let rock: { specificationId: string; lotId: string };
+let group: string;
 const day = new Date(AT_28_DAYS);
 
 beforeAll(async () => {
@@ -37,6 +43,8 @@ beforeAll(async () => {
   const begun = await makeSample(site);
   await breakSpecimen(site, begun.specimenIds[0] ?? '', '57,900', AT_28_DAYS);
   await makeSample(site);
+  rock = await makeRock(site);
+  group = await newGroup();
   ({ reportId } = await perform(
     site.db,
     site.actors.reviewer,
@@ -46,6 +54,20 @@ beforeAll(async () => {
   ));
 });
 afterAll(() => fresh?.close());
+
+/** A group of three pieces of rock, all broken. */
+async function newGroup(): Promise<string> {
+  const sampleId = await groupOf(site, rock.lotId, 'none', 10);
+  await perform(
+    site.db,
+    site.actors.laboratory,
+    registerPieces,
+    { sampleId, form: 'rock-core', count: 3 },
+    day,
+  );
+  await breakPieces(site, sampleId, [8.1, 8.8, 9.3], 20);
+  return sampleId;
+}
 
 /** What each page asks the records, for a manager at the day of the break. */
 function pages(db: Database): Record<string, () => Promise<unknown>> {
@@ -61,7 +83,7 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
       ]),
     jobs: () => jobList(db, manager),
     job: () => jobDetail(db, manager, site.jobId),
-    placement: () => placementDay(db, manager, site.placementId),
+    placement: () => placementDay(db, manager, site.lotId),
     'field sample': async () => {
       const { runs } = await fieldSample(db, manager, first.sampleId);
       const sheets = await runSheets(
@@ -73,12 +95,15 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
       expect(sheets.length).toBeGreaterThan(5);
     },
     sample: () => sampleDossier(db, manager, first.sampleId),
+    group: () => sampleDossier(db, manager, group),
+    lot: () => lotDossier(db, manager, rock.lotId),
+    'verdicts of a rock': () => standingsOf(db, manager, [rock.specificationId]),
     specimen: () => specimenDetail(db, manager, first.specimenIds[0] ?? ''),
     'run sheet': () => runSheet(db, manager, runId, day),
     ends: () =>
       Promise.all([endsToMake(db, manager, day), endBatchList(db, manager), diameterLotList(db, manager)]),
     verdicts: () => seriesPage(db, manager, 0),
-    'verdicts of a mix': () => mixSeries(db, manager, site.mixId),
+    'verdicts of a mix': () => mixSeries(db, manager, site.specificationId),
     reports: () => reportList(db, manager),
     report: () => reportDetail(db, manager, reportId),
     gear: () => gearList(db, manager, '2031-06-11'),
@@ -108,14 +133,21 @@ describe('what a page asks the records', () => {
       await perform(
         site.db,
         site.actors.reviewer,
-        createMix,
-        { jobId: site.jobId, code, title: 'Slabs', specifiedStrength: '4,250 psi', ageDays: 28 },
+        createSpecification,
+        {
+          jobId: site.jobId,
+          code,
+          title: 'Slabs',
+          material: 'concrete',
+          asked: { specifiedStrength: '4,250 psi', ageDays: 28 },
+        },
         day,
       );
     for (let index = 0; index < 8; index += 1) {
       const { specimenIds } = await makeSample(site);
       for (const id of specimenIds.slice(0, index % 3)) await breakSpecimen(site, id, '57,900', AT_28_DAYS);
     }
+    for (let index = 0; index < 3; index += 1) await newGroup();
     const many = await asked();
     for (const [name, sent] of Object.entries(many)) {
       expect(sent, `${name}: ${few[name]} before, ${sent} with five times the records`).toBeLessThanOrEqual(
@@ -126,8 +158,13 @@ describe('what a page asks the records', () => {
   }, 120_000);
 
   it('asked for together, each mix stands as it does alone', async () => {
-    const { series, count } = await seriesPage(fresh.db, site.actors.manager, 0);
-    expect([series.length, count]).toEqual([4, 4]);
+    const { shown, count } = await seriesPage(fresh.db, site.actors.manager, 0);
+    expect([shown.length, count]).toEqual([5, 5]);
+    const series = await seriesOf(
+      fresh.db,
+      site.actors.manager,
+      shown.filter(({ mix }) => mix.material === 'concrete').map(({ mix }) => mix.id),
+    );
     expect(series.filter(({ rows }) => rows.length > 0)).toHaveLength(1);
     for (const { limits, ...each } of series) {
       const { limits: alone, ...rest } = await mixSeries(fresh.db, site.actors.manager, each.mix.id);

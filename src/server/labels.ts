@@ -1,12 +1,13 @@
 import { toSVG } from 'bwip-js/node';
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { type SpecimenLabel, sheetRows } from '@/core/identity/label-sheet';
-import { mouldText } from '@/core/moulds';
+import { formText } from '@/core/materials/forms';
+import { isHeld, isMould } from '@/core/moulds';
 import { ageText } from '@/core/windows';
 import type { Queryable } from '@/db/client';
-import { jobs, mixes, placements, samples, specimens } from '@/db/schema';
+import { jobs, lots, samples, specifications, specimens } from '@/db/schema';
 import { NotFound } from './errors';
 import { pdfmake } from './reports/pdfmake';
 import { staffOnly } from './scope';
@@ -25,11 +26,11 @@ export async function labelsOf(
 ): Promise<SpecimenLabel[]> {
   staffOnly(actor);
   const rows = await db
-    .select({ specimen: specimens, placement: placements, mix: mixes, job: jobs })
+    .select({ specimen: specimens, placement: lots, mix: specifications, job: jobs })
     .from(specimens)
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
     .where(
       and(
@@ -37,22 +38,24 @@ export async function labelsOf(
         wanted.specimenId ? eq(specimens.id, wanted.specimenId) : undefined,
       ),
     )
-    .orderBy(asc(specimens.label));
+    .orderBy(sql`length(${specimens.label})`, asc(specimens.label));
   if (rows.length === 0) throw new NotFound('A specimen to label');
   return rows.map(({ specimen, placement, mix, job }) => {
     const local = (at: Date) => DateTime.fromJSDate(at, { zone: job.zone });
     const due = specimen.ageHours
-      ? `${ageText(specimen.ageHours)}, ${local(new Date(specimen.castAt.getTime() + specimen.ageHours * 3_600_000)).toFormat('d LLL')}`
-      : 'hold';
+      ? `${ageText(specimen.ageHours)}, ${local(new Date(specimen.since.getTime() + specimen.ageHours * 3_600_000)).toFormat('d LLL')}`
+      : isHeld(specimen)
+        ? 'hold'
+        : '';
     return {
       code: specimen.label,
       job: `${job.number} ${job.name}`,
       mix: mix.code,
-      element: placement.element,
-      cast: local(specimen.castAt).toFormat('d LLL yyyy HH:mm'),
+      element: placement.title,
+      since: `${isMould(specimen.form) ? 'Cast' : 'Taken'} ${local(specimen.since).toFormat('d LLL yyyy HH:mm')}`,
       due,
-      size: mouldText(specimen.size),
-      cure: specimen.cure === 'field' ? 'F' : 'S',
+      size: formText(specimen.form),
+      cure: specimen.about.cure === undefined ? '' : specimen.about.cure === 'field' ? 'F' : 'S',
     };
   });
 }
@@ -80,7 +83,7 @@ function labelCell(label: SpecimenLabel): Content {
       },
       { svg: barcodeSvg(label.code), width: 160, height: 24, margin: [0, 2, 0, 2] },
       { text: `${label.mix}, ${label.element}. ${label.size}`, fontSize: 7 },
-      { text: `${label.job}. Cast ${label.cast}`, fontSize: 7 },
+      { text: `${label.job}. ${label.since}`, fontSize: 7 },
     ],
   };
 }

@@ -80,7 +80,7 @@ describe('the jobs', () => {
     await expect(jobDetail(fresh.db, client, other.jobId)).rejects.toThrow(/not yours to see/u);
     await expect(jobDetail(fresh.db, client, randomUUID())).rejects.toThrow(/not yours to see/u);
   });
-  it('offer the field the placements of these days, with their samples', async () => {
+  it('offer the field the lots of these days, with their samples', async () => {
     const near = (await recentPlacements(fresh.db, site.actors.field, new Date(CAST))).placements;
     expect(near.map(({ job }) => job.number).toSorted()).toEqual(['LST', 'L_T'].toSorted());
     expect(near.find(({ job }) => job.number === 'LST')?.samples.map(({ number }) => number)).toEqual([1, 2]);

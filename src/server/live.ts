@@ -1,8 +1,8 @@
 import pg from 'pg';
 
-/** What changed: the placement it belongs to, and the sample and run where there is one. */
+/** What changed: the lot it belongs to, and the sample and run where there is one. */
 export interface LiveChange {
-  readonly placement: string;
+  readonly lot: string;
   readonly sample: string | null;
   readonly run: string | null;
 }

@@ -1,15 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
-import { type MouldKind, mouldOf } from '@/core/moulds';
+import { findForm } from '@/core/materials/forms';
 import { specimenEvents, specimens } from '@/db/schema';
 import type { Transaction } from './use-case';
-
-/** The letter that stands before the number of a specimen which is no cylinder of the sample's own set. */
-const LETTERS: Readonly<Partial<Record<MouldKind, string>>> = {
-  core: 'K',
-  'mortar cube': 'M',
-  'grout prism': 'G',
-};
 
 /**
  * Adds specimens with names of their own to a sample, `PMF-042-K1`: numbered on from the last of their kind.
@@ -24,19 +17,19 @@ export async function addNamed(
     readonly own: readonly (typeof specimens.$inferSelect)[];
     readonly count: number;
     readonly values: Omit<typeof specimens.$inferInsert, 'id' | 'label' | 'sampleId'>;
-    readonly event: { kind: 'drilled' | 'moulded'; at: Date; personId: string; place: string };
+    readonly event: { kind: 'drilled' | 'moulded' | 'received'; at: Date; personId: string; place: string };
   },
 ): Promise<string[]> {
   const { sample, job, own, count, values, event } = about;
-  const { kind } = mouldOf(values.size);
-  const before = own.filter((each) => mouldOf(each.size).kind === kind).length;
+  const letter = findForm(values.form)?.letter ?? '';
+  const before = own.filter((each) => (findForm(each.form)?.letter ?? '') === letter).length;
   const saved = await tx
     .insert(specimens)
     .values(
       Array.from({ length: count }, (_, index) => ({
         ...values,
         sampleId: sample.id,
-        label: `${sampleLabel(job.number, sample.number)}-${LETTERS[kind] ?? 'X'}${before + index + 1}`,
+        label: `${sampleLabel(job.number, sample.number)}-${letter}${before + index + 1}`,
       })),
     )
     .returning({ id: specimens.id, label: specimens.label });

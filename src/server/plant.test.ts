@@ -41,24 +41,18 @@ const CSV = [
 
 describe('tickets of the plant', () => {
   const bring = (tickets: string[], csv = CSV) =>
-    perform(
-      site.db,
-      site.actors.field,
-      importBatches,
-      { placementId: site.placementId, csv, tickets },
-      now(-30),
-    );
+    perform(site.db, site.actors.field, importBatches, { lotId: site.lotId, csv, tickets }, now(-30));
   it('are brought in as chosen, all or none', async () => {
     expect(await errorsOf(bring(['K1', 'K9']))).toHaveProperty('csv');
     expect(await errorsOf(bring(['K3']))).toHaveProperty('csv');
     expect(await errorsOf(bring([]))).toHaveProperty('tickets');
-    const day = await placementDay(site.db, site.actors.field, site.placementId);
+    const day = await placementDay(site.db, site.actors.field, site.lotId);
     expect(day.batches).toEqual([]);
     expect(await bring(['K1', 'K2'])).toEqual({ imported: 2 });
   });
   it('never overwrite what is there', async () => {
     expect((await errorsOf(bring(['K2'])))['']).toMatch(/K2: imported already/);
-    await expect(fresh.owner.query("UPDATE batches SET ticket = 'x'")).rejects.toThrow(/append only/);
+    await expect(fresh.owner.query("UPDATE plant_batches SET ticket = 'x'")).rejects.toThrow(/append only/);
   });
   it('fill in the truck that comes, what is typed first', async () => {
     const load = (data: object) =>
@@ -66,26 +60,26 @@ describe('tickets of the plant', () => {
         site.db,
         site.actors.field,
         addLoad,
-        { clientId: randomUUID(), placementId: site.placementId, arrivedAt: at(-20), ...data },
+        { clientId: randomUUID(), lotId: site.lotId, arrivedAt: at(-20), ...data },
         now(-20),
       );
     await load({ ticket: 'K1' });
     expect((await errorsOf(load({ ticket: 'K2' }))).volume).toMatch(/needed/);
     await load({ ticket: 'K2', volume: '8 yd³', truck: '10' });
     expect((await errorsOf(load({ ticket: 'unheard of' }))).volume).toMatch(/needed/);
-    const day = await placementDay(site.db, site.actors.field, site.placementId);
+    const day = await placementDay(site.db, site.actors.field, site.lotId);
     expect(day.loads.map(({ ticket, truck, volume }) => [ticket, truck, volume])).toEqual([
       ['K1', '7', '9 yd3'],
       ['K2', '10', '8 yd3'],
     ]);
   });
   it('are read in with the sample of their truck', async () => {
-    const day = await placementDay(site.db, site.actors.field, site.placementId);
+    const day = await placementDay(site.db, site.actors.field, site.lotId);
     const { sampleId } = await perform(
       site.db,
       site.actors.field,
       takeSample,
-      { clientId: randomUUID(), placementId: site.placementId, sampledAt: at(-10), loadId: day.loads[0]?.id },
+      { clientId: randomUUID(), lotId: site.lotId, sampledAt: at(-10), loadId: day.loads[0]?.id },
       now(-10),
     );
     const rows = await site.db
@@ -113,7 +107,7 @@ describe('random numbers of a table', () => {
       site.db,
       site.actors.field,
       planSampling,
-      { placementId: site.placementId, volume: '310 yd3', ...data },
+      { lotId: site.lotId, volume: '310 yd3', ...data },
       now(-60),
     );
   it('are used as they stand, and said with the plan', async () => {
@@ -171,7 +165,7 @@ describe('what the samples of a load say to one another', () => {
       takeSample,
       {
         clientId: randomUUID(),
-        placementId: site.placementId,
+        lotId: site.lotId,
         sampledAt: at(minutes),
         kind,
         ...(loadId ? { loadId } : {}),
@@ -200,7 +194,7 @@ describe('what the samples of a load say to one another', () => {
   };
   const CHUTE = { source: 'chute', kind: 'acceptance' };
   it('an assurance sample is laid beside the other, a sample at the hose beside the truck', async () => {
-    const [load] = (await placementDay(site.db, site.actors.field, site.placementId)).loads;
+    const [load] = (await placementDay(site.db, site.actors.field, site.lotId)).loads;
     const first = await sample('acceptance', load?.id, 5);
     const second = await sample('assurance', load?.id, 6);
     const hose = await sample('acceptance', load?.id, 7);
@@ -210,7 +204,7 @@ describe('what the samples of a load say to one another', () => {
     await run(first, 'slump', { shape: 'true', slump: '4' });
     await run(second, 'slump', { shape: 'true', slump: '5 1/2' });
     await run(hose, 'slump', { shape: 'true', slump: '3 1/2' });
-    const rows = samplePairs(await placementDay(site.db, site.actors.field, site.placementId));
+    const rows = samplePairs(await placementDay(site.db, site.actors.field, site.lotId));
     expect(rows.map(({ why, difference, inside }) => [why, difference, inside]).toSorted()).toEqual([
       ['line', '−0.50 in', null],
       ['line', '−2.00 in', null],
@@ -241,7 +235,7 @@ describe('what the samples of a load say to one another', () => {
       now(61),
     );
     const sheet = await runSheet(site.db, site.actors.field, runId, now(61));
-    expect(sheet.setup.sample).toMatchObject({
+    expect(sheet.setup.facts).toMatchObject({
       previousSlump: '4.00 in',
       ratio: '0.43',
       previousRatio: '0.42',
@@ -254,7 +248,7 @@ describe('what the samples of a load say to one another', () => {
       { method: 'air-volumetric', sampleId: next },
       now(61),
     );
-    expect((await runSheet(site.db, site.actors.field, air.runId, now(61))).setup.sample?.alcohol).toEqual([
+    expect((await runSheet(site.db, site.actors.field, air.runId, now(61))).setup.facts?.alcohol).toEqual([
       '1.8 pt',
     ]);
   });
@@ -262,7 +256,7 @@ describe('what the samples of a load say to one another', () => {
     const previousAir = async (sampleId: string, minutes: number, method = 'air-pressure') => {
       const about = { method, sampleId };
       const { runId } = await perform(site.db, site.actors.field, startRun, about, now(minutes));
-      return (await runSheet(site.db, site.actors.field, runId, now(minutes))).setup.sample?.previousAir;
+      return (await runSheet(site.db, site.actors.field, runId, now(minutes))).setup.facts?.previousAir;
     };
     const pressure = {
       type: 'B',
@@ -301,7 +295,7 @@ it('a list of jobs says how much is going on in each', async () => {
   const list = await jobList(site.db, site.actors.field);
   const of = (id: string) => list.find((job) => job.id === id);
   expect([of(second.jobId)?.placements, of(second.jobId)?.samples]).toEqual([1, 0]);
-  const day = await placementDay(site.db, site.actors.field, site.placementId);
+  const day = await placementDay(site.db, site.actors.field, site.lotId);
   expect([of(site.jobId)?.placements, of(site.jobId)?.samples]).toEqual([1, day.samples.length]);
   expect(await usualZone(site.db)).toBe('America/New_York');
 });
@@ -312,7 +306,7 @@ describe('a reading of a device whose clock is wrong', () => {
       site.db,
       site.actors.field,
       takeSample,
-      { clientId: randomUUID(), placementId: site.placementId, sampledAt: at(90) },
+      { clientId: randomUUID(), lotId: site.lotId, sampledAt: at(90) },
       now(90),
     );
     const { runId } = await perform(

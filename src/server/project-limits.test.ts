@@ -7,7 +7,7 @@ import { errorsOf } from '@/testing/refusals';
 import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addLoad, planSampling } from './actions/field';
 import { changeLimit } from './actions/gear';
-import { createPlacement } from './actions/jobs';
+import { createLot } from './actions/jobs';
 import { saveReadings } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
 import { specimenViews } from './queries/dossier';
@@ -48,7 +48,7 @@ const sampleOf = async (site: Site): Promise<string> => {
     site.db,
     site.actors.field,
     takeSample,
-    { clientId: randomUUID(), placementId: site.placementId, sampledAt: now(1).toISOString() },
+    { clientId: randomUUID(), lotId: site.lotId, sampledAt: now(1).toISOString() },
     now(1),
   );
   return sampleId;
@@ -115,22 +115,18 @@ describe('a limit that a project sets', () => {
   it('counts in the plan of the day', async () => {
     await set({ limitId: 'plan.volume', values: { US: { high: '100' }, SI: { high: '75' } } });
     const plan = (site: Site) =>
-      perform(
-        site.db,
-        site.actors.field,
-        planSampling,
-        { placementId: site.placementId, volume: '310 yd3' },
-        now(-10),
-      );
+      perform(site.db, site.actors.field, planSampling, { lotId: site.lotId, volume: '310 yd3' }, now(-10));
     expect((await plan(strict)).count).toBe(4);
     expect((await plan(other)).count).toBe(3);
   });
   it('is named in the report', async () => {
-    const report = await composeReport(strict.db, strict.actors.reviewer, await sampleOf(strict));
+    const report = await composeReport(strict.db, strict.actors.reviewer, {
+      sampleId: await sampleOf(strict),
+    });
     expect(report.content.methods).toContainEqual(
       expect.stringMatching(/^Set by the project \(Specification 03 30 00\): .*65 min/),
     );
-    const without = await composeReport(other.db, other.actors.reviewer, await sampleOf(other));
+    const without = await composeReport(other.db, other.actors.reviewer, { sampleId: await sampleOf(other) });
     expect(without.content.methods.some((line) => line.startsWith('Set by the project'))).toBe(false);
   });
   it.each([
@@ -217,21 +213,21 @@ it('in the EN school the plan of a day looks at what the mixture has had before'
         other.db,
         other.actors.field,
         planSampling,
-        { placementId: other.placementId, volume: '350 m3', ...data },
+        { lotId: other.lotId, volume: '350 m3', ...data },
         now(-5),
       )
     ).count;
   expect(await plan({})).toBe(5);
   expect(await plan({ certified: 'yes' })).toBe(5);
-  const { placementId } = await perform(
+  const { lotId } = await perform(
     other.db,
     other.actors.field,
-    createPlacement,
+    createLot,
     {
       jobId: other.jobId,
-      mixId: other.mixId,
-      placedAt: new Date(CAST - 48 * HOUR).toISOString(),
-      element: 'Wall before',
+      specificationId: other.specificationId,
+      startsAt: new Date(CAST - 48 * HOUR).toISOString(),
+      title: 'Wall before',
     },
     now(-48 * 60),
   );
@@ -242,7 +238,7 @@ it('in the EN school the plan of a day looks at what the mixture has had before'
       addLoad,
       {
         clientId: randomUUID(),
-        placementId,
+        lotId,
         ticket: `B${truck}`,
         volume: '12 m3',
         arrivedAt: new Date(CAST - 47 * HOUR).toISOString(),

@@ -1,5 +1,5 @@
 import { desc } from 'drizzle-orm';
-import { fieldsOf, type Method } from '@/core/methods';
+import { type Method, typedInput } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { readings } from '@/db/schema';
 import { groupBy } from './group-by';
@@ -29,9 +29,9 @@ export function inputOf(
   system: string,
   current: readonly { field: string; text: string | null }[],
 ): Record<string, unknown> {
-  const kinds = new Map(fieldsOf(method.Input).map((field) => [field.name, field.kind]));
-  const pairs = current
-    .filter(({ text }) => text !== null)
-    .map(({ field, text }) => [field, kinds.get(field) === 'check' ? text === 'true' : text] as const);
-  return { system, ...Object.fromEntries(pairs) };
+  return typedInput(
+    method.Input,
+    system,
+    current.map(({ field, text }) => [field, text] as const),
+  );
 }

@@ -4,6 +4,7 @@ import { importBatches } from './actions/batches';
 import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
 import { registerCores } from './actions/cores';
+import { drawDiameters } from './actions/diameters';
 import { makeEndBatch } from './actions/ends';
 import { addLoad, correctLoad, handOver, planSampling } from './actions/field';
 import {
@@ -19,10 +20,10 @@ import {
   setService,
 } from './actions/gear';
 import { importResults } from './actions/import';
-import { createJob, createMix, createPlacement } from './actions/jobs';
+import { createJob, createLot, createSpecification } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
-import { drawDiameters } from './actions/lots';
 import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
+import { registerPieces } from './actions/pieces';
 import { recordExercise, recordPractice } from './actions/practice';
 import { closePressFeed, drivePress, openPressFeed } from './actions/press';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
@@ -36,8 +37,8 @@ import type { UseCase } from './use-case';
 /** Everything a person can do, by the name it has in addresses. */
 export const USE_CASES = {
   'create-job': createJob,
-  'create-mix': createMix,
-  'create-placement': createPlacement,
+  'create-specification': createSpecification,
+  'create-lot': createLot,
   'plan-sampling': planSampling,
   'add-load': addLoad,
   'import-batches': importBatches,
@@ -45,6 +46,7 @@ export const USE_CASES = {
   'describe-sample': describeSample,
   'make-specimens': makeSpecimens,
   'register-cores': registerCores,
+  'register-pieces': registerPieces,
   'register-small': registerSmall,
   'leave-out': leaveOut,
   'draw-diameters': drawDiameters,

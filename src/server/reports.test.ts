@@ -6,6 +6,7 @@ import { computeRecord } from '@/core/interchange';
 import { columnOf } from '@/core/interchange/columns';
 import { fieldsOf } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
+import type { ReportContent } from '@/core/report';
 import { outcomes, readings, reports, samples } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site, signShown } from '@/testing/site';
@@ -16,10 +17,11 @@ import { prepareReport, recordFollowUp } from './actions/reports';
 import { acceptReason, saveReadings } from './actions/runs';
 import { describeSample } from './actions/samples';
 import { Conflict, NotFound } from './errors';
-import { sampleDossier } from './queries/dossier';
 import { exportRecords } from './queries/export';
 import { reportDetail, reportFile, reportList } from './queries/reports';
+import { sampleDossier } from './queries/sample';
 import { mixSeries, specifiedValue } from './queries/series';
+import { composeReport } from './reports/content';
 import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -52,6 +54,8 @@ async function signed(sampleId: string, reason?: string) {
   return reportId;
 }
 
+const brokenFirst = (content: ReportContent | undefined) => content?.tests.find(({ specimen }) => specimen);
+
 describe('a signed report', () => {
   it('carries a PDF whose data is what was signed, and cannot be changed by anyone', async () => {
     const { sampleId } = await brokenSample();
@@ -60,12 +64,14 @@ describe('a signed report', () => {
     expect(name).toMatch(/^TST-R\d{3}-rev0\.pdf$/);
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
     const detail = await reportDetail(site.db, site.actors.reviewer, reportId);
-    expect(detail.content.sets[0]).toMatchObject({ value: '4,640', state: 'tested', designated: true });
-    expect(detail.content.specimens.map(({ test }) => test.results[0]?.text)).toEqual([
-      '4,640',
-      '4,640',
-      '4,640',
-    ]);
+    expect(detail.content.sets[0]).toMatchObject({
+      value: '4,640',
+      state: 'tested',
+      title: 'Strength test at 28 d',
+    });
+    expect(
+      detail.content.tests.flatMap(({ specimen, results }) => (specimen ? [results[0]?.text] : [])),
+    ).toEqual(['4,640', '4,640', '4,640']);
 
     const change = site.db.update(reports).set({ number: 'X' }).where(eq(reports.id, reportId));
     await expect(change).rejects.toMatchObject({ cause: { code: 'BR002' } });
@@ -99,10 +105,9 @@ describe('a signed report', () => {
       perform(site.db, site.actors.field, describeSample, { sampleId, ticket: 'T-2' }),
     ).rejects.toThrow(/signed report/i);
     await expect(
-      fresh.owner.query(
-        'UPDATE specimens SET cast_at = now() WHERE sample_id = $1 AND age_hours IS NOT NULL',
-        [sampleId],
-      ),
+      fresh.owner.query('UPDATE specimens SET since = now() WHERE sample_id = $1 AND age_hours IS NOT NULL', [
+        sampleId,
+      ]),
     ).rejects.toMatchObject({ code: 'BR002' });
   });
 
@@ -139,8 +144,8 @@ describe('a signed report', () => {
     const [before, after] = await Promise.all(
       [first, second].map((id) => reportDetail(site.db, site.actors.reviewer, id)),
     );
-    expect(before?.content.specimens[0]?.test.results[0]?.text).toBe('4,640');
-    expect(after?.content.specimens[0]?.test.results[0]?.text).toBe('4,280');
+    expect(brokenFirst(before?.content)?.results[0]?.text).toBe('4,640');
+    expect(brokenFirst(after?.content)?.results[0]?.text).toBe('4,280');
     expect(after?.revision).toBe(1);
     expect(before?.replacedBy?.id).toBe(second);
     // The new revision locks again.
@@ -169,7 +174,7 @@ describe('a signed report', () => {
     }
     await signShown(site, reportId);
     const { content } = await reportDetail(site.db, site.actors.reviewer, reportId);
-    expect(content.specimens[0]?.test.remarks[0]).toContain('Reason recorded: Press was down.');
+    expect(brokenFirst(content)?.remarks[0]).toContain('Reason recorded: Press was down.');
     expect(content.verdicts.map(({ state }) => state)).toContain('needs decision');
   });
 });
@@ -183,13 +188,13 @@ describe('a client', () => {
     expect(hidden.specimens.every(({ run }) => run === null)).toBe(true);
     const { reportId } = await perform(site.db, site.actors.laboratory, prepareReport, { sampleId });
     await expect(reportDetail(site.db, client, reportId)).rejects.toThrow(NotFound);
-    const before = (await mixSeries(site.db, client, site.mixId)).rows.find(
+    const before = (await mixSeries(site.db, client, site.specificationId)).rows.find(
       (row) => row.sampleId === sampleId,
     );
     expect(before?.state).toBe('pending');
     await signShown(site, reportId);
     expect((await reportList(site.db, client)).rows.some(({ id }) => id === reportId)).toBe(true);
-    const after = (await mixSeries(site.db, client, site.mixId)).rows.find(
+    const after = (await mixSeries(site.db, client, site.specificationId)).rows.find(
       (row) => row.sampleId === sampleId,
     );
     expect(after?.value).toBe('4640');
@@ -327,16 +332,34 @@ it('a mix specified in the other system is judged in the job’s own', () => {
   expect(specifiedValue({ specifiedStrength: '30 MPa' }, 'SI')).toBe('30');
 });
 
+it('a placement is reported whole: each sample’s tests under its own name', async () => {
+  const site = await makeSite(fresh.db, 'WHL');
+  const first = await makeSample(site);
+  const second = await makeSample(site);
+  for (const id of [...first.specimenIds.slice(0, 3), ...second.specimenIds.slice(0, 3)])
+    await breakSpecimen(site, id, '58,300', AT_28_DAYS);
+  const { content } = await composeReport(site.db, site.actors.reviewer, { lotId: site.lotId });
+  expect(content.subject).toBe('placement 1, Wall A');
+  expect(content.sets.map(({ sample, title }) => [sample, title])).toEqual([
+    ['WHL-001', 'Strength test at 28 d'],
+    ['WHL-002', 'Strength test at 28 d'],
+  ]);
+  expect(content.tests.filter(({ specimen }) => specimen)).toHaveLength(6);
+  expect(content.facts.filter(([label]) => label === 'Sample')).toHaveLength(2);
+  // Each sample is a test of the series: both are held against the limit of a single one.
+  expect(content.verdicts.filter(({ criterion }) => criterion === 'individual')).toHaveLength(2);
+});
+
 it('a low test has its follow-up, step by step', async () => {
   const { sampleId } = await brokenSample('41,000');
-  const series = await mixSeries(site.db, site.actors.reviewer, site.mixId);
+  const series = await mixSeries(site.db, site.actors.reviewer, site.specificationId);
   expect(series.verdicts.summary).toBe('does not meet');
   await perform(site.db, site.actors.laboratory, recordFollowUp, {
     sampleId,
     stepId: 'recheck',
     note: 'Same figures.',
   });
-  const after = await mixSeries(site.db, site.actors.reviewer, site.mixId);
+  const after = await mixSeries(site.db, site.actors.reviewer, site.specificationId);
   expect(after.followUps.map(({ stepId, note }) => [stepId, note])).toEqual([['recheck', 'Same figures.']]);
   await expect(
     perform(site.db, site.actors.laboratory, recordFollowUp, { sampleId, stepId: 'cores', note: 'x' }),

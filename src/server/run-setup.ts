@@ -6,35 +6,30 @@ import {
   fieldsOf,
   isCylinderSize,
   type RunSetup,
-  type SampleFacts,
   type TechnicianFacts,
 } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
-import { isMouldedConcrete, mouldOf } from '@/core/moulds';
+import { isHeld, isMould, isMouldedConcrete, kindOf, specimenClasses } from '@/core/moulds';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
   cards,
   equipment,
   equipmentVerifications,
-  jobs,
+  type jobs,
   limitChanges,
   loadLogs,
-  mixes,
-  outcomes,
   people,
-  placements,
-  runs,
-  samples,
   specimens,
 } from '@/db/schema';
+import { lotDiameterFacts } from './diameters';
 import { batchFacts, endsFacts } from './ends';
 import { NotFound } from './errors';
-import { lotDiameterFacts } from './lots';
+import { gatherFacts } from './facts';
 import { padUses } from './pads';
 import { feedAddress } from './press/addresses';
-import { ageFrom, relatedFacts } from './sample-facts';
-import { anyOf } from './scope';
+import type { RunPlace } from './run-place';
+import { ageFrom, sampleEvents, stampsInWords } from './sample-stamps';
 import { specifiedFor } from './specified';
 
 /**
@@ -175,47 +170,6 @@ export async function equipmentFacts(
   });
 }
 
-/** Where a run belongs: its job, mix and placement, its sample and specimen where it has them. */
-export async function runPlace(db: Queryable, runId: string) {
-  const [found] = await runPlaces(db, [runId]);
-  if (!found) throw new NotFound('This run');
-  return found;
-}
-
-/** Where several runs belong. */
-export async function runPlaces(db: Queryable, runIds: readonly string[]) {
-  return (
-    db
-      .select({
-        run: runs,
-        specimen: specimens,
-        sample: samples,
-        placement: placements,
-        mix: mixes,
-        job: jobs,
-      })
-      .from(runs)
-      .leftJoin(specimens, eq(specimens.id, runs.specimenId))
-      .leftJoin(samples, eq(samples.id, sql`coalesce(${runs.sampleId}, ${specimens.sampleId})`))
-      // A batch of ends belongs where its first specimen does.
-      .innerJoin(
-        placements,
-        eq(
-          placements.id,
-          sql`coalesce(${runs.placementId}, ${samples.placementId}, (
-          SELECT s.placement_id FROM end_batch_specimens b
-          JOIN specimens c ON c.id = b.specimen_id JOIN samples s ON s.id = c.sample_id
-          WHERE b.batch_id = ${runs.batchId} ORDER BY b.place LIMIT 1))`,
-        ),
-      )
-      .innerJoin(mixes, eq(mixes.id, placements.mixId))
-      .innerJoin(jobs, eq(jobs.id, placements.jobId))
-      .where(anyOf(runs.id, runIds))
-  );
-}
-
-export type RunPlace = Awaited<ReturnType<typeof runPlace>>;
-
 /**
  * Everything a run is computed with besides its readings.
  * @param input the readings so far: the day of the test decides which verification of the equipment counts
@@ -273,7 +227,8 @@ export async function runSetup(
         .filter(({ field }) => stamped.has(field))
         .map(({ field, takenAt }) => [field, takenAt.toISOString()]),
     ),
-    ...(await subjectFacts(db, place, input, changes)),
+    facts: await gatherFacts(db, place, method, input),
+    ...(await subjectFacts(db, place, changes)),
   };
 }
 
@@ -318,31 +273,28 @@ async function technicianFacts(db: Queryable, personId: string): Promise<Technic
 async function subjectFacts(
   db: Queryable,
   place: RunPlace,
-  input: Readonly<Record<string, unknown>>,
   changes: LimitChanges,
-): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'placement' | 'batch'>> {
+): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'lot' | 'batch'>> {
   const { mix, sample, specimen, run, placement, job } = place;
   if (run.batchId) return { batch: await batchFacts(db, run.batchId, job.system, { profile: job.profile }) };
   if (specimen) {
-    const counted = isMouldedConcrete(specimen.size)
-      ? await ageFrom(db, job, specimen.sampleId, specimen.castAt)
-      : specimen.castAt;
+    const counted = isMouldedConcrete(specimen.form)
+      ? await ageFrom(db, job, specimen.sampleId, specimen.since)
+      : specimen.since;
     return {
       specimen: {
         label: specimen.label,
-        castAt: specimen.castAt.toISOString(),
-        ...(counted.getTime() === specimen.castAt.getTime() ? {} : { ageFrom: counted.toISOString() }),
+        castAt: specimen.since.toISOString(),
+        ...(counted.getTime() === specimen.since.getTime() ? {} : { ageFrom: counted.toISOString() }),
         // A core's days count from its drilling, which its own run knows.
-        ...(specimen.ageHours && mouldOf(specimen.size).kind !== 'core'
-          ? { ageHours: specimen.ageHours }
-          : {}),
-        mould: specimen.size,
-        ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
-        cure: specimen.cure,
-        ...(specimen.ageHours === null ? { held: true } : {}),
-        ...specifiedFor(specimen, mix),
+        ...(specimen.ageHours && kindOf(specimen.form) !== 'core' ? { ageHours: specimen.ageHours } : {}),
+        ...(isMould(specimen.form) ? { mould: specimen.form } : {}),
+        ...(isCylinderSize(specimen.form) ? { nominalSize: specimen.form } : {}),
+        ...(specimen.about.cure ? { cure: specimen.about.cure } : {}),
+        ...(isHeld(specimen) ? { held: true } : {}),
+        ...specifiedFor(specimen, mix.asked),
         ...(await endsFacts(db, specimen, job)),
-        ...(isCylinderSize(specimen.size)
+        ...(isCylinderSize(specimen.form)
           ? await lotDiameterFacts(db, specimen.id, {
               system: job.system,
               rounding: job.rounding,
@@ -352,68 +304,19 @@ async function subjectFacts(
       },
     };
   }
-  if (sample) {
-    return { sample: { ...sampleFacts(sample, mix, placement), ...(await relatedFacts(db, sample, run)) } };
-  }
-  const previous = await previousReading(db, placement.id, run.method, String(input.readAt ?? ''));
+  if (!sample) return { lot: { label: String(placement.number) } };
+  const stamps = (await sampleEvents(db, [sample.id])).get(sample.id) ?? {};
+  const made = await db
+    .select({ form: specimens.form, about: specimens.about })
+    .from(specimens)
+    .where(eq(specimens.sampleId, sample.id));
   return {
-    placement: {
-      label: String(placement.number),
-      ...(mix.bleedsLittle ? { bleedsLittle: true } : {}),
-      ...(previous ? { previousReadingAt: previous } : {}),
+    sample: {
+      label: String(sample.number),
+      sampledAt: sample.sampledAt.toISOString(),
+      kind: sample.kind,
+      events: stampsInWords(stamps),
+      specimens: specimenClasses(made),
     },
   };
-}
-
-type Row<T extends { $inferSelect: object }> = T['$inferSelect'];
-
-function sampleFacts(
-  sample: Row<typeof samples>,
-  mix: Row<typeof mixes>,
-  placement: Row<typeof placements>,
-): SampleFacts {
-  const known = {
-    slump: mix.slump,
-    slumpKind: mix.slump ? mix.slumpKind : null,
-    slumpClass: mix.slumpClass,
-    slumpFlow: mix.slumpFlow,
-    temperatureMaximum: mix.temperatureMaximum,
-    temperatureMinimum: mix.temperatureMinimum,
-    section: placement.section,
-    aggregate: mix.aggregate,
-    air: mix.air,
-    exposure: mix.exposure,
-    aggregateFactor: mix.aggregateFactor,
-    density: mix.density,
-    waterRatio: mix.waterRatio,
-    cementitious: mix.cementitious,
-    water: mix.water,
-  };
-  return {
-    label: String(sample.number),
-    sampledAt: sample.sampledAt.toISOString(),
-    kind: sample.kind,
-    ...(mix.airReduced ? { airReduced: true } : {}),
-    specifiedStrength: mix.specifiedStrength,
-    ...Object.fromEntries(Object.entries(known).filter(([, value]) => value !== null)),
-  };
-}
-
-/** When the same reading was last made at a placement, before this one. */
-async function previousReading(
-  db: Queryable,
-  placementId: string,
-  method: string,
-  readAt: string,
-): Promise<string | undefined> {
-  const rows = await db
-    .select({ input: outcomes.input })
-    .from(outcomes)
-    .innerJoin(runs, eq(runs.id, outcomes.runId))
-    .where(and(eq(runs.placementId, placementId), eq(runs.method, method)));
-  const before = rows
-    .map(({ input }) => String(input.readAt ?? ''))
-    .filter((at) => at !== '' && (readAt === '' || Date.parse(at) < Date.parse(readAt)))
-    .toSorted((a, b) => Date.parse(a) - Date.parse(b));
-  return before.at(-1);
 }

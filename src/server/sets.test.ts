@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { diameterLots } from '@/db/schema';
+import { batches } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import {
   AT_28_DAYS,
@@ -11,16 +11,17 @@ import {
   type Site,
   signShown,
 } from '@/testing/site';
+import { drawDiameters } from './actions/diameters';
 import { addEquipment, qualifyCompound } from './actions/gear';
-import { drawDiameters } from './actions/lots';
 import { prepareReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { registerSmall } from './actions/small-specimens';
 import { leaveOut, takeBackIn } from './actions/specimens';
-import { sampleDossier, specimenViews } from './queries/dossier';
+import { specimenViews } from './queries/dossier';
 import { diameterLotList, endsToMake } from './queries/ends';
 import { gearList } from './queries/gear';
 import { runSheet } from './queries/run';
+import { sampleDossier } from './queries/sample';
 import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -91,7 +92,7 @@ describe('grout prisms and mortar cubes', () => {
       act(registerSmall, { ...common, kind: 'grout prism', specifiedStrength: '2150 °F' }),
     ).rejects.toMatchObject({ errors: { specifiedStrength: expect.any(String) } });
     const views = await specimenViews(site.db, [sampleId]);
-    const of = (size: string) => views.filter((view) => view.size === size);
+    const of = (size: string) => views.filter((view) => view.form === size);
     const hours = (view: (typeof views)[number] | undefined): number =>
       ((view?.closesAt?.getTime() ?? 0) - (view?.opensAt?.getTime() ?? 0)) / 3_600_000;
     expect([hours(of('mortar-2')[0]), hours(of('prism-3.5')[0])]).toEqual([6, 12]);
@@ -196,6 +197,6 @@ describe('diameters of one lot of moulds', () => {
     expect(await says()).toMatchObject({ state: 'wait', measured: 2, drawn: 3, count: 6 });
     await measure(drawn[2]?.id ?? '', third);
     expect(await says()).toMatchObject(expected);
-    await expect(site.db.delete(diameterLots)).rejects.toThrow();
+    await expect(site.db.delete(batches)).rejects.toThrow();
   });
 });

@@ -1,15 +1,17 @@
+import type { ConcreteAsked, SpecimenAbout } from '@/core/materials/concrete/record';
 import type { SpecimenFacts } from '@/core/methods';
-import { isMouldedConcrete, type MouldSize, mouldOf } from '@/core/moulds';
+import { isMouldedConcrete, kindOf } from '@/core/moulds';
 
 /** What is asked of a specimen: of concrete by its mix, of grout and mortar by what was said of them. */
 export function specifiedFor(
-  specimen: { readonly size: MouldSize; readonly specifiedStrength: string | null },
-  mix: { readonly specifiedStrength?: string; readonly ageHours: number },
+  specimen: { readonly form: string; readonly about: Pick<SpecimenAbout, 'specifiedStrength'> },
+  asked: Pick<ConcreteAsked, 'specifiedStrength' | 'ageHours'>,
 ): Pick<SpecimenFacts, 'specifiedStrength' | 'designatedAgeHours'> {
-  if (isMouldedConcrete(specimen.size) || mouldOf(specimen.size).kind === 'core')
+  if (isMouldedConcrete(specimen.form) || kindOf(specimen.form) === 'core')
     return {
-      ...(mix.specifiedStrength ? { specifiedStrength: mix.specifiedStrength } : {}),
-      designatedAgeHours: mix.ageHours,
+      ...(asked.specifiedStrength ? { specifiedStrength: asked.specifiedStrength } : {}),
+      designatedAgeHours: asked.ageHours,
     };
-  return specimen.specifiedStrength ? { specifiedStrength: specimen.specifiedStrength } : {};
+  const { specifiedStrength } = specimen.about;
+  return specifiedStrength ? { specifiedStrength } : {};
 }

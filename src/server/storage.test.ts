@@ -16,8 +16,10 @@ import {
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { decideHold, recordEvent } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
-import { ageSets, sampleDossier, specimenViews } from './queries/dossier';
+import { specimenViews } from './queries/dossier';
+import { sampleDossier } from './queries/sample';
 import { specimenHome, storageList } from './queries/storage';
+import { setsOf } from './sets';
 import { perform } from './use-case';
 
 const DAY = 86_400_000;
@@ -183,7 +185,7 @@ describe('a held specimen', () => {
     perform(site.db, by, decideHold, { reason: 'edge broken off in the mould', ...data }, now);
   const sets = async (sampleId: string) => {
     const { job, mix, limits } = await sampleDossier(site.db, site.actors.reviewer, sampleId);
-    return ageSets(await specimenViews(site.db, [sampleId]), job, mix, limits);
+    return setsOf(await specimenViews(site.db, [sampleId]), job, mix, limits);
   };
   it('is discarded only once its release is recorded', async () => {
     const { held } = await makeSample(site);

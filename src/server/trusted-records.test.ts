@@ -17,14 +17,14 @@ import { registerCores } from './actions/cores';
 import { makeEndBatch } from './actions/ends';
 import { addLoad, correctLoad } from './actions/field';
 import { changeLimit } from './actions/gear';
-import { createPlacement } from './actions/jobs';
+import { createLot } from './actions/jobs';
 import { prepareReport, signReport } from './actions/reports';
 import { completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { leaveOut, recordEvent, takeBackDiscard } from './actions/specimens';
-import { sampleDossier } from './queries/dossier';
 import { placementDay } from './queries/placement';
 import { reportDetail, reportFile } from './queries/reports';
+import { sampleDossier } from './queries/sample';
 import { dayList } from './queries/today';
 import { type Actor, perform, type UseCase } from './use-case';
 
@@ -236,7 +236,7 @@ describe('a limit of the project', () => {
 describe('instants', () => {
   const at = (arrivedAt: string) => ({
     clientId: randomUUID(),
-    placementId: site.placementId,
+    lotId: site.lotId,
     ticket: randomUUID().slice(0, 8),
     volume: '9 yd3',
     arrivedAt,
@@ -252,14 +252,12 @@ describe('instants', () => {
   });
   it('of a sample and of a placement keep near what they belong to', async () => {
     const take = (sampledAt: string) =>
-      errorsOf(
-        act(takeSample, { clientId: randomUUID(), placementId: site.placementId, sampledAt }, 'field'),
-      );
+      errorsOf(act(takeSample, { clientId: randomUUID(), lotId: site.lotId, sampledAt }, 'field'));
     expect((await take('2030-05-14T10:00:00Z')).sampledAt).toMatch(/days from the placement/);
-    const place = { jobId: site.jobId, mixId: site.mixId, element: 'Far' };
+    const place = { jobId: site.jobId, specificationId: site.specificationId, title: 'Far' };
     for (const placedAt of ['9999-05-14T10:00:00Z', '1999-05-14T10:00:00Z'])
-      expect(await errorsOf(act(createPlacement, { ...place, placedAt }, 'field'))).toHaveProperty(
-        'placedAt',
+      expect(await errorsOf(act(createLot, { ...place, startsAt: placedAt }, 'field'))).toHaveProperty(
+        'startsAt',
       );
   });
   it('of a reading keep near the sample', async () => {
@@ -288,7 +286,7 @@ describe('a load entered wrongly', () => {
       addLoad,
       {
         clientId: randomUUID(),
-        placementId: site.placementId,
+        lotId: site.lotId,
         ticket: randomUUID().slice(0, 8),
         volume: '9 yd3',
         arrivedAt: new Date(CAST - DAY).toISOString(),
@@ -315,7 +313,7 @@ describe('a load entered wrongly', () => {
   it('is struck out when it never came, and counts no more; one that was sampled came', async () => {
     const loadId = await load();
     await act(correctLoad, { loadId, strikeOut: true, reason: 'Entered twice.' }, 'field');
-    const day = await placementDay(site.db, site.actors.field, site.placementId);
+    const day = await placementDay(site.db, site.actors.field, site.lotId);
     expect(day.loads.map(({ id }) => id)).not.toContain(loadId);
     expect(day.struckOut.map(({ id }) => id)).toContain(loadId);
     expect((await errorsOf(act(correctLoad, { loadId, volume: '8', reason: 'x' }, 'field')))['']).toMatch(
@@ -326,7 +324,7 @@ describe('a load entered wrongly', () => {
       takeSample,
       {
         clientId: randomUUID(),
-        placementId: site.placementId,
+        lotId: site.lotId,
         loadId: sampled,
         sampledAt: new Date(CAST).toISOString(),
       },

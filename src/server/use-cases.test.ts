@@ -14,14 +14,14 @@ import {
   type Site,
 } from '@/testing/site';
 import { correctCastTime } from './actions/cast-time';
-import { createJob, createMix } from './actions/jobs';
+import { createJob, createSpecification } from './actions/jobs';
 import { addPerson, changePerson } from './actions/people';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
 import { recordEvent } from './actions/specimens';
 import { Conflict, Invalid, Refused } from './errors';
-import { sampleDossier } from './queries/dossier';
 import { jobList } from './queries/jobs';
+import { sampleDossier } from './queries/sample';
 import { mixSeries } from './queries/series';
 import { search } from './queries/specimen';
 import { dayList } from './queries/today';
@@ -51,7 +51,7 @@ describe('rights', () => {
 
   it('shows a client nothing that was not shared', async () => {
     expect(await jobList(site.db, site.actors.client)).toEqual([]);
-    await expect(mixSeries(site.db, site.actors.client, site.mixId)).rejects.toThrow();
+    await expect(mixSeries(site.db, site.actors.client, site.specificationId)).rejects.toThrow();
     expect(await search(site.db, site.actors.client, 'Wall')).toEqual([]);
   });
 });
@@ -103,8 +103,9 @@ describe('validation', () => {
     ['30 psi', 'specifiedStrength'],
     ['4 in', 'specifiedStrength'],
   ])('strength %s is refused', async (specifiedStrength, field) => {
-    const data = { jobId: site.jobId, code: 'X', title: 'x', specifiedStrength, ageDays: 28 };
-    const error = await perform(site.db, site.actors.reviewer, createMix, data).catch(
+    const asked = { specifiedStrength, ageDays: 28 };
+    const data = { jobId: site.jobId, material: 'concrete', code: 'X', title: 'x', asked };
+    const error = await perform(site.db, site.actors.reviewer, createSpecification, data).catch(
       (caught: unknown) => caught,
     );
     expect(Object.keys((error as Invalid).errors)).toEqual([field]);
@@ -121,7 +122,7 @@ describe('validation', () => {
   it('a sample is not taken in the future, nor cylinders made before their sample', async () => {
     const ahead = {
       clientId: randomUUID(),
-      placementId: site.placementId,
+      lotId: site.lotId,
       sampledAt: new Date(CAST + 3_600_000).toISOString(),
     };
     await expect(perform(site.db, site.actors.field, takeSample, ahead, new Date(CAST))).rejects.toThrow(
@@ -145,7 +146,7 @@ describe('samples and specimens', () => {
   it('takes one sample however often the press is sent', async () => {
     const press = {
       clientId: randomUUID(),
-      placementId: site.placementId,
+      lotId: site.lotId,
       sampledAt: new Date(CAST).toISOString(),
     };
     const now = new Date(CAST + 1000);
@@ -161,7 +162,7 @@ describe('samples and specimens', () => {
         takeSample,
         {
           clientId: randomUUID(),
-          placementId: site.placementId,
+          lotId: site.lotId,
           sampledAt: new Date(CAST).toISOString(),
         },
         new Date(CAST + 1000),

@@ -52,11 +52,18 @@ export function standInServer(answers: Readonly<Record<string, () => Response>> 
     const data = JSON.parse(init.body) as Record<string, unknown>;
     asked.push({ useCase, data });
     if (useCase !== 'save-readings') return answers[useCase]?.() ?? new Response('{}');
-    seq += 1;
-    const [reading] = data.readings as [{ field: string }];
-    return new Response(JSON.stringify({ saved: [{ field: reading.field, seq }] }));
+    const saved = (data.readings as { field: string }[]).map(({ field }) => {
+      seq += 1;
+      return { field, seq };
+    });
+    return new Response(JSON.stringify({ saved }));
   });
   return asked;
+}
+
+/** The readings that were saved, newest last. */
+export function savedReadings(asked: readonly Asked[]): { field: string; text: string }[] {
+  return asked.flatMap(({ data }) => data.readings as { field: string; text: string }[]);
 }
 
 /** Renders what stands in the folder of its method, and waits until that is there. */

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
+import { readingsOf as plainReadings } from '@/core/methods';
 import type { Database } from '@/db/client';
 import { addCard, CARD_METHODS } from '@/server/actions/cards';
 import { addEquipment, recordVerification } from '@/server/actions/gear';
-import { createJob, createMix, createPlacement } from '@/server/actions/jobs';
+import { createJob, createLot, createSpecification } from '@/server/actions/jobs';
 import { signReport } from '@/server/actions/reports';
 import { completeRun, saveReadings, startRun } from '@/server/actions/runs';
 import { makeSpecimens, takeSample } from '@/server/actions/samples';
@@ -20,8 +21,8 @@ export interface Site {
   readonly db: Database;
   readonly actors: Readonly<Record<Actor['role'], Actor>>;
   readonly jobId: string;
-  readonly mixId: string;
-  readonly placementId: string;
+  readonly specificationId: string;
+  readonly lotId: string;
 }
 
 export async function makeSite(db: Database, number = 'TST', system: 'US' | 'SI' = 'US'): Promise<Site> {
@@ -44,30 +45,28 @@ export async function makeSite(db: Database, number = 'TST', system: 'US' | 'SI'
     },
     then,
   );
-  const { mixId } = await perform(
+  const { specificationId } = await perform(
     db,
     actors.reviewer,
-    createMix,
+    createSpecification,
     {
       jobId,
       code: 'M1',
       title: 'Walls',
-      specifiedStrength: us ? '4,250 psi' : '29 MPa',
-      ageDays: 28,
-      slump: us ? '4 1/4 in' : '110 mm',
+      material: 'concrete',
+      asked: {
+        specifiedStrength: us ? '4,250 psi' : '29 MPa',
+        ageDays: 28,
+        slump: us ? '4 1/4 in' : '110 mm',
+      },
     },
     then,
   );
-  const { placementId } = await perform(
+  const { lotId } = await perform(
     db,
     actors.field,
-    createPlacement,
-    {
-      jobId,
-      mixId,
-      placedAt: then.toISOString(),
-      element: 'Wall A',
-    },
+    createLot,
+    { jobId, specificationId, startsAt: then.toISOString(), title: 'Wall A' },
     then,
   );
   const { equipmentId } = await perform(
@@ -96,7 +95,7 @@ export async function makeSite(db: Database, number = 'TST', system: 'US' | 'SI'
   for (const role of ['field', 'laboratory'] as const) {
     await certify(db, actors.manager, actors[role].id, '2029-02-01');
   }
-  return { db, actors, jobId, mixId, placementId };
+  return { db, actors, jobId, specificationId, lotId };
 }
 
 /** A certificate for every test that asks for one. */
@@ -120,14 +119,14 @@ export async function certify(
 export async function makeSample(
   site: Site,
 ): Promise<{ sampleId: string; specimenIds: string[]; held: string }> {
-  const { db, actors, placementId } = site;
+  const { db, actors, lotId } = site;
   const { sampleId } = await perform(
     db,
     actors.field,
     takeSample,
     {
       clientId: randomUUID(),
-      placementId,
+      lotId,
       sampledAt: new Date(CAST - 10 * 60_000).toISOString(),
     },
     new Date(CAST - 9 * 60_000),
@@ -154,11 +153,11 @@ export async function makeSample(
   };
 }
 
-export function readingsOf(values: Readonly<Record<string, string>>) {
-  return Object.entries(values).map(([field, text]) => ({
+/** Readings as a device sends them; the rows of a table as arrays. */
+export function readingsOf(values: Readonly<Record<string, unknown>>) {
+  return plainReadings(values).map((reading) => ({
+    ...reading,
     id: randomUUID(),
-    field,
-    text,
     takenAt: new Date(CAST).toISOString(),
   }));
 }

@@ -41,6 +41,11 @@ export function clock(at: At, zone: string): string {
   return formatter(zone, { hour: '2-digit', minute: '2-digit' }).format(date(at));
 }
 
+/** 09:30:15, in the job's zone. */
+export function clockSeconds(at: At, zone: string): string {
+  return formatter(zone, { hour: '2-digit', minute: '2-digit', second: '2-digit' }).format(date(at));
+}
+
 /** The zone's own wall clock as an input of type datetime-local wants it. */
 export function localInput(at: At, zone: string): string {
   const parts = formatter(zone, {

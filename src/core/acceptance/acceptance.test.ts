@@ -49,9 +49,9 @@ describe('ACI 318 series (criteria from memory; averages worked by hand)', () =>
       true,
       true,
     ]);
-    expect(
-      verdicts.individuals.flatMap(({ state, pointIds }) => (state === 'meets' ? [] : pointIds)),
-    ).toEqual(['t7']);
+    expect(verdicts.individuals.flatMap(({ state, members }) => (state === 'meets' ? [] : members))).toEqual([
+      't7',
+    ]);
     expect(verdicts.summary).toBe('does not meet');
     expect(verdicts.watch).toEqual(['t2', 't5']);
   });

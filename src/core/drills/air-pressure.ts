@@ -30,11 +30,10 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'petcock-open', 'main-valve', 'leak', 'rod-strike'],
     given: { type: 'B', consolidation: 'rod', factor: '0.3', onLine: 'true', watered: 'true' },
-    setup: acceptanceSetup({
-      sampledAt: new Date(world.startedAt).toISOString(),
-      measuredSlump: us ? '4 in' : '100 mm',
-      air: '6 %',
-    }),
+    setup: acceptanceSetup(
+      { sampledAt: new Date(world.startedAt).toISOString() },
+      { measuredSlump: us ? '4 in' : '100 mm', air: '6 %' },
+    ),
     steps: [
       press(
         'fillStartedAt',

@@ -34,7 +34,7 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'leak', 'alcohol-uncounted', 'stuck', 'petcock-open'],
     given: { variant: 'before' },
-    setup: acceptanceSetup({ sampledAt: new Date(world.startedAt).toISOString(), air: '6 %' }),
+    setup: acceptanceSetup({ sampledAt: new Date(world.startedAt).toISOString() }, { air: '6 %' }),
     steps: [
       press(
         'fillStartedAt',

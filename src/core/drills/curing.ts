@@ -31,10 +31,10 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'hot-box', 'moved-early', 'wrong-rod'],
     given: { method: 'box', setAt: start(early ? 1 : -14), condition: 'ok', protectedOnTheWay: 'true' },
-    setup: acceptanceSetup({
-      specifiedStrength: us ? '4,500 psi' : '30 MPa',
-      events: { moulded: start(-20) },
-    }),
+    setup: acceptanceSetup(
+      { events: { moulded: start(-20) } },
+      { specifiedStrength: us ? '4,500 psi' : '30 MPa' },
+    ),
     steps: [
       choose(
         'set',

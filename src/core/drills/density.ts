@@ -29,10 +29,10 @@ function script(world: DrillWorld): DrillScript {
       nominalVolume: us ? '0.25' : '7',
       plate: rod ? 'false' : 'true',
     },
-    setup: acceptanceSetup({
-      sampledAt: new Date(world.startedAt).toISOString(),
-      measuredSlump: us ? '4 in' : '100 mm',
-    }),
+    setup: acceptanceSetup(
+      { sampledAt: new Date(world.startedAt).toISOString() },
+      { measuredSlump: us ? '4 in' : '100 mm' },
+    ),
     steps: [
       choose(
         'tare',

@@ -2,6 +2,7 @@ import { airPressureDrill } from './air-pressure';
 import { airVolumetricDrill } from './air-volumetric';
 import { curingDrill } from './curing';
 import { densityDrill } from './density';
+import { pointLoadDrill } from './point-load';
 import { samplingDrill } from './sampling';
 import { slumpDrill } from './slump';
 import { beamDrill, cylinderDrill } from './specimens';
@@ -19,6 +20,7 @@ export const DRILLS: readonly Drill[] = [
   cylinderDrill,
   beamDrill,
   curingDrill,
+  pointLoadDrill,
 ];
 
 /** A drill by its id; undefined when there is none. */

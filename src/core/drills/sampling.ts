@@ -31,7 +31,7 @@ function script(world: DrillWorld): DrillScript {
       wholeStream: 'true',
       portions: '2',
     },
-    setup: acceptanceSetup({ loadVolume: `${load} ${unit}` }),
+    setup: acceptanceSetup({}),
     steps: [
       choose(
         'water',

@@ -1,9 +1,11 @@
 import {
+  fieldAt,
   fieldsOf,
   type MeasureSpec,
   type Method,
   type Outcome,
   type RunSetup,
+  typedInput,
   usableInput,
 } from '../methods';
 import { findMethod } from '../methods/registry';
@@ -25,11 +27,8 @@ export function drillInput(
   system: System,
   values: Readonly<Record<string, string>>,
 ): Record<string, unknown> {
-  const kinds = new Map(fieldsOf(method.Input).map((field) => [field.name, field.kind]));
-  const pairs = Object.entries(values)
-    .filter(([name, text]) => kinds.has(name) && text.trim() !== '')
-    .map(([name, text]) => [name, kinds.get(name) === 'check' ? text === 'true' : text] as const);
-  return { system, ...Object.fromEntries(pairs) };
+  const known = Object.entries(values).filter(([path]) => fieldAt(method.Input, path));
+  return typedInput(method.Input, system, known);
 }
 
 /** What the method makes of a drill's readings: the same computation as on site. */

@@ -23,11 +23,10 @@ function script(world: DrillWorld): DrillScript {
     fault,
     suspects: ['none', 'fast-lift', 'shear', 'first-portion', 'rod-strike'],
     given: { shearedBefore: 'false' },
-    setup: acceptanceSetup({
-      sampledAt: new Date(world.startedAt).toISOString(),
-      slump: us ? '4 in' : '100 mm',
-      slumpKind: 'target',
-    }),
+    setup: acceptanceSetup(
+      { sampledAt: new Date(world.startedAt).toISOString() },
+      { slump: us ? '4 in' : '100 mm', slumpKind: 'target' },
+    ),
     steps: [
       choose(
         'damp',

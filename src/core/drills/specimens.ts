@@ -64,11 +64,10 @@ function script(world: DrillWorld, what: 'cylinders' | 'beams'): DrillScript {
       ...(wrong ? {} : { rod: beams ? 'large' : 'small' }),
       planned: String(count),
     },
-    setup: acceptanceSetup({
-      sampledAt: new Date(world.startedAt).toISOString(),
-      measuredSlump: us ? '4 in' : '100 mm',
-      aggregate: us ? '3/4 in' : '20 mm',
-    }),
+    setup: acceptanceSetup(
+      { sampledAt: new Date(world.startedAt).toISOString() },
+      { measuredSlump: us ? '4 in' : '100 mm', aggregate: us ? '3/4 in' : '20 mm' },
+    ),
     steps: [
       choose(
         'place',

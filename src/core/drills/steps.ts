@@ -1,11 +1,11 @@
-import type { RunSetup, SampleFacts } from '../methods';
+import type { Facts, RunSetup, SampleFacts } from '../methods';
 import type { ChoiceStep, PressStep, ReadStep, SeenStep } from './types';
 
 type Wrong = readonly [text: string, why: string];
 
-/** What a drill is computed with: an acceptance sample of the ASTM school, and what is known of it. */
-export function acceptanceSetup(sample: Omit<SampleFacts, 'kind'>): RunSetup {
-  return { zone: 'utc', profile: 'astm', sample: { kind: 'acceptance', ...sample } };
+/** What a drill is computed with: an acceptance sample of the ASTM school, and what else is known. */
+export function acceptanceSetup(sample: Omit<SampleFacts, 'kind'>, facts: Facts = {}): RunSetup {
+  return { zone: 'utc', profile: 'astm', sample: { kind: 'acceptance', ...sample }, facts };
 }
 
 /** A choice: the right answer with its reason first, then the wrong ones, each with the reason it is wrong. */

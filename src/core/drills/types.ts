@@ -20,6 +20,9 @@ export const FAULTS = {
   stuck: 'Packed concrete stayed in the bowl',
   'hot-box': 'The curing box was too warm',
   'moved-early': 'The specimens were moved too early',
+  'one-point': 'The crack ran through one point only',
+  'held-zero': 'The indicator was zeroed with a load held',
+  'pumped-fast': 'It was loaded too fast',
 } as const;
 export type FaultId = keyof typeof FAULTS;
 
@@ -27,7 +30,7 @@ export type FaultId = keyof typeof FAULTS;
 export const DECISIONS = {
   report: 'Report it',
   remark: 'Report it with a remark',
-  redo: 'Not valid: make it again on another portion while the clocks allow',
+  redo: 'Not valid: make it again on another portion or piece, while the clocks allow',
   resample: 'Not valid: discard the sample and go back to the truck',
 } as const;
 export type DecisionId = keyof typeof DECISIONS;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { rowsOf } from '@/testing/rows';
 import { Limits } from '../limits';
 import { type Method, type RunSetup, usableInput } from '../methods';
 import { findMethod } from '../methods/registry';
@@ -17,9 +18,7 @@ import {
   padQualification,
   padSpan,
   padWear,
-  readPours,
   usesLeft,
-  youngestCap,
 } from '.';
 
 const limits = new Limits();
@@ -275,11 +274,12 @@ describe('a batch of caps', () => {
   });
   it('wants the specimens that were drawn, three diameters each, and every cap plane', () => {
     const setup: RunSetup = { batch: { label: 'CB-1', seed: 1, specimens: ['A', 'B'] } };
-    expect(run({ planeness: 'A,yes,yes,yes' }, setup)).toContain('departure caps.specimens');
-    expect(run({ planeness: 'A,yes,yes\nB,yes,no,yes' }, setup)).toEqual(
-      expect.arrayContaining(['invalid cylinder.planeness', 'advice caps.plane-looks']),
+    const looked = (text: string) => ({ planeness: rowsOf('specimen first second third', text) });
+    expect(run(looked('A,yes,yes,yes'), setup)).toContain('departure caps.specimens');
+    expect(run(looked('A,yes,yes\nB,yes,no,yes'), setup)).toEqual(
+      expect.arrayContaining(['invalid cylinder.planeness', 'advice rows.unfinished']),
     );
-    expect(run({ planeness: 'label,1,2,3\nA,yes,yes,yes\nB,yes,yes,yes' }, setup)).toEqual([]);
+    expect(run(looked('A,yes,yes,yes\nB,yes,yes,yes'), setup)).toEqual([]);
   });
 });
 
@@ -353,25 +353,9 @@ describe('a compound above 7,000 psi', () => {
 });
 
 describe('caps as they were poured', () => {
-  const about = { zone: 'America/New_York', day: '2031-06-10', unit: 'degF' } as const;
-  it('are read from the columns of a file in any order, or as rows that are typed', () => {
-    const file =
-      'batch_id,specimen_id,end,t_pour,pot_F,plate_id\nCB-3,A-1,1,2031-06-10T09:10,268,P1\nCB-3,A-1,2,2031-06-10T09:19,270,P1';
-    const { pours, bad } = readPours(file, about);
-    expect(bad).toEqual([]);
-    expect(pours.map(({ label, end, at, pot }) => [label, end, at, pot?.toFixed()])).toEqual([
-      ['A-1', 1, '2031-06-10T13:10:00.000Z', '268'],
-      ['A-1', 2, '2031-06-10T13:19:00.000Z', '270'],
-    ]);
-    expect(readPours('A-1;top;9:19;131 °C', about).pours[0]?.pot?.toFixed(1)).toBe('267.8');
-    expect(youngestCap(pours, 'A-1')).toBe('2031-06-10T13:19:00.000Z');
-    expect(youngestCap(pours, 'B')).toBeUndefined();
+  const poured = (text: string) => ({
+    pours: rowsOf('specimen end at pot', text.replaceAll(/9:(\d\d)/gu, '2031-06-10T09:$1:00-04:00')),
   });
-  it('give back rows without end or time, and a clock without a day', () => {
-    expect(readPours('A-1,3,9:10\nA-2,1,soon', about).bad).toEqual(['A-1,3,9:10', 'A-2,1,soon']);
-    expect(readPours('A-1,1,9:10', { ...about, day: undefined }).bad).toHaveLength(1);
-  });
-
   const method = findMethod('capping') as Method;
   const found = (input: object): string[] => {
     const { input: usable } = usableInput(method, {
@@ -388,13 +372,13 @@ describe('caps as they were poured', () => {
     return method.compute(usable, setup).findings.map(({ id }) => id);
   };
   it('are held against the batch: labels, both ends, the youngest, the pot of each', () => {
-    expect(found({ pours: 'A,1,9:05\nA,2,9:10\nB,1,9:20\nB,2,9:30' })).not.toContain('caps.pour-missing');
-    expect(found({ pours: 'A,1,9:05\nC,2,9:10' })).toEqual(
+    expect(found(poured('A,1,9:05\nA,2,9:10\nB,1,9:20\nB,2,9:30'))).not.toContain('caps.pour-missing');
+    expect(found(poured('A,1,9:05\nC,2,9:10'))).toEqual(
       expect.arrayContaining(['caps.pour-missing', 'caps.pour-strange']),
     );
-    expect(found({ pours: 'A,1,9:05\nA,2,9:31' })).toContain('caps.pour-later');
-    expect(found({ pours: 'A,1,9:05,250\nA,2,9:10,270' })).toContain('caps.pot-hold');
-    expect(found({ pours: 'nonsense' })).toContain('caps.pour-rows');
+    expect(found(poured('A,1,9:05\nA,2,9:31'))).toContain('caps.pour-later');
+    expect(found(poured('A,1,9:05,250\nA,2,9:10,270'))).toContain('caps.pot-hold');
+    expect(found({ pours: [{ specimen: 'A' }] })).toContain('rows.unfinished');
     expect(found({ returnedAt: '2031-06-10T12:00:00-04:00' })).not.toContain('cylinder.out-of-moist');
     expect(found({ returnedAt: '2031-06-10T12:01:00-04:00' })).toContain('cylinder.out-of-moist');
   });

@@ -3,6 +3,5 @@ export * from './compound-qualification';
 export * from './draw';
 export * from './hardening';
 export * from './pads';
-export * from './pours';
 export * from './qualification';
 export * from './thickness';

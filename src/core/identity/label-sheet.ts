@@ -5,7 +5,8 @@ export interface SpecimenLabel {
   readonly job: string;
   readonly mix: string;
   readonly element: string;
-  readonly cast: string;
+  /** When it was made, or taken: `Cast 12 May 2031 09:40`. */
+  readonly since: string;
   /** Age and date it is due, or that it is held. */
   readonly due: string;
   readonly size: string;

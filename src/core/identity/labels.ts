@@ -8,6 +8,11 @@ export function specimenLabel(job: string, sample: number, index: number): strin
   return `${sampleLabel(job, sample)}-${String.fromCharCode(65 + index)}`;
 }
 
+/** Number of a lot's report: `PMF-L003`. */
+export function lotReportNumber(job: string, lot: number): string {
+  return `${job}-L${String(lot).padStart(3, '0')}`;
+}
+
 /** Number of a sample's report: `PMF-R007`. */
 export function reportNumber(job: string, sample: number): string {
   return `${job}-R${String(sample).padStart(3, '0')}`;

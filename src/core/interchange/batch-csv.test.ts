@@ -96,7 +96,7 @@ describe('what a ticket fills in', () => {
   });
   it('gives readings that the methods take as they are', () => {
     const { delivery } = batchReadings(one(ROWS));
-    const outcome = computed(findMethod('delivery') as Method, delivery, { sample: { waterRatio: '0.45' } });
+    const outcome = computed(findMethod('delivery') as Method, delivery, { facts: { waterRatio: '0.45' } });
     // Free water by hand: 11250/1.052·0.041 = 438.45; 16200/1.004·(−0.006) = −96.81; (1842 + 438.45 − 96.81)/5076 = 0.4302.
     expect(textOf(outcome, 'water-cementitious ratio')).toBe('0.43');
   });

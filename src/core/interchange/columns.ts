@@ -16,10 +16,16 @@ export function columnOf(field: FieldSpec, system: System): string {
   return field.kind === 'measure' ? `${base}_${unitSlug(field.unit[system])}` : base;
 }
 
+/** True for tests of a specimen whose readings stand in one row of a file: a test that needs a table does not. */
+export function isImportable({ runOn, Input }: Method): boolean {
+  return runOn === 'specimen' && !fieldsOf(Input).some(({ kind, required }) => kind === 'rows' && required);
+}
+
 /** Every column a method's readings can have, in both systems, with the field and system it stands for. */
 export function columnsOf(method: Method): Map<string, { field: FieldSpec; system: System | null }> {
   const columns = new Map<string, { field: FieldSpec; system: System | null }>();
-  for (const field of fieldsOf(method.Input)) {
+  // A table has no column of its own: its rows are read from a file at the run itself.
+  for (const field of fieldsOf(method.Input).filter((each) => each.kind !== 'rows')) {
     if (field.kind !== 'measure') columns.set(columnOf(field, 'US'), { field, system: null });
     else {
       const us = columnOf(field, 'US');

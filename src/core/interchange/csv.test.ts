@@ -43,6 +43,7 @@ describe('a cell of a list', () => {
             row.map((_, index) => `c${index}`),
             [row],
           ),
+          { delimiter: ',' },
         ).data;
         expect(back).toEqual(row.map((cell) => guardFormula(cell)));
       }),

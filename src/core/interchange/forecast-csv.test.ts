@@ -20,7 +20,7 @@ describe('evaporation over a forecast', () => {
     const { points } = run(`time,air,humidity,wind\n2031-05-14 10:00,${row}`, concrete, system);
     expect(points).toEqual([{ at: Date.parse('2031-05-14T10:00:00Z'), rate, state }]);
   });
-  it('takes two thirds of a station’s wind, and the lower limit for mixes that bleed little', () => {
+  it('takes two thirds of a station’s wind, and the lower limit for specifications that bleed little', () => {
     const row = 'time,air,humidity,wind\n2031-05-14 10:00,80,50,15';
     expect(run(row, '85', 'US', { station: true }).points[0]?.rate).toBe('0.19');
     expect(run(row, '85', 'US', { station: true, bleedsLittle: true }).points[0]?.state).toBe('protect');

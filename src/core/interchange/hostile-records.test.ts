@@ -47,10 +47,6 @@ describe('what a record says of its setup', () => {
       { equipment: [{ number: 'P', kind: 'press', verifiedFrom: '300 kN', verifiedTo: '20 kN' }] },
       /begins above its end/,
     ],
-    ['air of 90 %', { sample: { air: '90 %' } }, /between 0.5 and 15/],
-    ['a slump below nothing', { sample: { slump: '-4 in' } }, /between/],
-    ['a water-cementitious ratio of 42', { sample: { waterRatio: '42' } }, /ratio between/],
-    ['a water-cementitious ratio below 0', { sample: { waterRatio: '-0.4' } }, /ratio between/],
     [
       'a load log of nonsense',
       { loadLog: { verdict: 'valid', troubles: ['no such'], dips: [{ load: 'x' }], spikes: 'none' } },
@@ -69,6 +65,22 @@ describe('what a record says of its setup', () => {
     ],
   ])('%s is refused in words', (_, setup, message) => {
     expect(errorsOf(record('cylinder-compression', { setup }))).toMatch(message);
+  });
+
+  it.each([
+    ['air of 90 %', 'air-pressure', { air: '90 %' }, /between 0.5 and 15/],
+    ['a slump below nothing', 'slump', { slump: '-4 in' }, /between/],
+    ['a slump of no kind', 'slump', { slumpKind: 'about' }, /one of target, maximum/],
+    ['a water-cementitious ratio of 42', 'delivery', { waterRatio: '42' }, /between 0.15 and 1.5/],
+    ['a water-cementitious ratio below 0', 'delivery', { waterRatio: '-0.4' }, /between 0.15 and 1.5/],
+    ['a flag in words', 'air-pressure', { airReduced: 'yes' }, /true or false/],
+    ['one text for a list', 'air-volumetric', { alcohol: '1 pt' }, /a list of texts/],
+    ['a number for a text', 'slump', { slump: 4 }, /a text/],
+    ['a time that is none', 'evaporation', { previousReadingAt: 'noon' }, /give date and time/],
+    ['a fact nobody asks for', 'slump', { slumpp: '4 in' }, /no such fact. Did you mean "slump"/],
+    ['a list of facts', 'slump', ['4 in'], /facts/],
+  ])('a fact that cannot be: %s', (_, method, facts, message) => {
+    expect(errorsOf(record(method, { setup: { facts } }))).toMatch(message);
   });
 
   it.each([

@@ -1,4 +1,4 @@
-import { fieldsOf } from '../methods';
+import { fieldsOf, rowsText } from '../methods';
 import { findMethod } from '../methods/registry';
 import { measureIn, parseMeasure, type System } from '../quantity';
 import { columnOf, unitSlug } from './columns';
@@ -48,6 +48,7 @@ export function resultsCsv(methodId: string, rows: readonly ExportRow[]): string
 }
 
 function plainReading(raw: unknown, system: System, field: ReturnType<typeof fieldsOf>[number]): string {
+  if (field.kind === 'rows') return rowsText(field, raw, (_, cell) => String(cell));
   if (field.kind !== 'measure') return String(raw);
   const parsed = parseMeasure(String(raw), field.dimension, field.unit[system]);
   return parsed.ok ? measureIn(parsed.measure, field.unit[system]).value.toFixed() : String(raw);

@@ -13,7 +13,7 @@ import { findMethod } from '../methods/registry';
 import { bySeverity, type Finding, type WorkingLine } from '../working';
 
 export const RECORD_FORMAT = 'bricole-run';
-export const RECORD_VERSION = 1;
+export const RECORD_VERSION = 2;
 
 /** A run as it leaves the application: what was read, what it was computed with, what came of it. */
 export interface RunRecord {
@@ -84,10 +84,16 @@ export function computeRecord(methodId: string | undefined, data: unknown): Comp
   if (methodId && own && own !== methodId) {
     return { ok: false, errors: { method: `the record is of ${own}, not of ${methodId}.` } };
   }
+  if (version !== undefined && version < RECORD_VERSION) {
+    return {
+      ok: false,
+      errors: { version: `version ${version} is not read any more; version ${RECORD_VERSION} is expected.` },
+    };
+  }
   const method = findMethod(methodId ?? own ?? '');
   if (!method) return { ok: false, errors: { method: `there is no method "${methodId ?? own ?? ''}".` } };
   const goodInput = validateInput(method, input, { whole: true });
-  const goodSetup = validateSetup(setup);
+  const goodSetup = validateSetup(method, setup);
   if (!goodInput.ok || !goodSetup.ok) {
     const prefixed = (errors: FieldErrors, part: string): [string, string][] =>
       Object.entries(errors).map(([field, message]) => [`${part}.${field}`, message]);

@@ -15,8 +15,10 @@ import { LIMITS as INITIAL_CURING } from '../methods/initial-curing/limits';
 import { LIMITS as EVERY_TEST } from '../methods/limits';
 import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
 import { LIMITS as MOULDING } from '../methods/moulding/limits';
+import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
 import { LIMITS as SAMPLING } from '../methods/sampling/limits';
+import { LIMITS as SITE_FACTOR } from '../methods/site-factor/limits';
 import { LIMITS as SLUMP } from '../methods/slump/limits';
 import { LIMITS as SLUMP_FLOW } from '../methods/slump-flow/limits';
 import { LIMITS as SPLITTING_TENSILE } from '../methods/splitting-tensile/limits';
@@ -46,6 +48,8 @@ export const REGISTER = {
   ...CORE_COMPRESSION,
   ...MORTAR_CUBE,
   ...GROUT_PRISM,
+  ...POINT_LOAD,
+  ...SITE_FACTOR,
   ...PLAN,
   ...SAMPLING,
   ...DELIVERY,

@@ -1,7 +1,8 @@
 import { cite, isWithin, type LimitId, type Limits } from '../limits';
 import { plainOf, type System } from '../quantity';
 import { type Finding, finding } from '../working';
-import { type RunSetup, setupMeasure } from './setup';
+import { factMeasure } from './facts';
+import type { RunSetup } from './setup';
 
 /**
  * Finds concrete whose aggregate is too large for what it is filled into, and that was not wet-sieved.
@@ -18,7 +19,7 @@ export function aggregateFindings(
   limits: Limits,
 ): Finding[] {
   const largest = limits.of(limit, input.system);
-  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', largest.unit);
+  const aggregate = factMeasure(setup, 'aggregate', 'length', largest.unit);
   if (!aggregate || isWithin(aggregate, largest) || input.wetSieved === true) return [];
   return [
     finding({

@@ -4,6 +4,10 @@ import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
 
 // Formulas and the table of corrections: ASTM C173/C173M and C231/C231M (from memory); figures worked by hand.
+/** The level every two minutes. */
+const standing = (...levels: string[]) =>
+  levels.map((level, place) => ({ at: `2031-05-14T09:1${2 * place}:00-04:00`, level }));
+
 describe('air, volumetric', () => {
   const roll = (input: Record<string, unknown>) => computed(airVolumetric, { variant: 'before', ...input });
   it.each([
@@ -30,7 +34,7 @@ describe('air, volumetric', () => {
 
   it.each([
     [{ reading1: '7.00', reading2: '6.50', reading3: '6.00', alcohol: '3' }, 'air-volumetric.agree'],
-    [{ standing: '0 4.00\n2 5.00\n4 5.75\n6 6.25', alcohol: '1' }, 'air-volumetric.stable'],
+    [{ standing: standing('4.00', '5.00', '5.75', '6.25'), alcohol: '1' }, 'air-volumetric.stable'],
     [{ reading1: '5', reading2: '5', alcohol: '5.5' }, 'air-volumetric.alcohol'],
     [{ leaked: 'yes', reading1: '5', reading2: '5', alcohol: '1' }, 'air-volumetric.leak'],
     [{ stuck: 'yes', reading1: '5', reading2: '5', alcohol: '1' }, 'air-volumetric.stuck'],
@@ -44,7 +48,7 @@ describe('air, volumetric', () => {
   });
 
   it('takes the first reading from a level that came to rest', () => {
-    const outcome = roll({ standing: '0:00 5.00\n2:00 5.75\n4:00 6.00', reading2: '6.00', alcohol: '1' });
+    const outcome = roll({ standing: standing('5.00', '5.75', '6.00'), reading2: '6.00', alcohol: '1' });
     expect(textOf(outcome, 'air content')).toBe('6.00');
     expect(idsOf(outcome)).not.toContain('air-volumetric.stable');
   });
@@ -58,7 +62,7 @@ describe('air, volumetric', () => {
 describe('air, pressure', () => {
   const press = (input: Record<string, unknown>, setup = {}) =>
     computed(airPressure, { consolidation: 'rod', ...input }, setup);
-  const target = { sample: { air: '6 %' } };
+  const target = { facts: { air: '6 %' } };
   it.each([
     [{ apparent: '6.1', factor: '0.4' }, '5.7', 'meets'],
     [{ apparent: '7.9', factor: '0.4' }, '7.5', 'meets'],
@@ -118,9 +122,9 @@ describe('air, pressure', () => {
     [{ onLine: false }, {}, 'air-pressure.line'],
     [{ porous: true }, {}, 'air-pressure.porous'],
     [{ strokes: '25 25 24' }, {}, 'air.strokes'],
-    [{}, { sample: { measuredSlump: '0.5 in' } }, 'air-pressure.vibrate-below'],
-    [{ consolidation: 'vibrate' }, { sample: { measuredSlump: '4 in' } }, 'air-pressure.rod-above'],
-    [{}, { sample: { aggregate: '3 in' } }, 'air-pressure.aggregate'],
+    [{}, { facts: { measuredSlump: '0.5 in' } }, 'air-pressure.vibrate-below'],
+    [{ consolidation: 'vibrate' }, { facts: { measuredSlump: '4 in' } }, 'air-pressure.rod-above'],
+    [{}, { facts: { aggregate: '3 in' } }, 'air-pressure.aggregate'],
   ])('%o with %o is rejected', (input, setup, id) => {
     const outcome = press({ apparent: '6', factor: '0.4', ...input }, setup);
     expect(outcome.findings.find((found) => found.id === id)?.severity).toBe('invalid');
@@ -135,8 +139,7 @@ describe('air, pressure', () => {
 
   it('asks for what the exposure class asks for, a point less at high strength', () => {
     // ACI 318 Table 19.3.3.1 (from memory): F1, 3/4 in: 5.0 %; F2: 6.0 %.
-    const held = (sample: object) =>
-      press({ apparent: '4', factor: '0' }, { sample }).conformity[0]?.criterion;
+    const held = (facts: object) => press({ apparent: '4', factor: '0' }, { facts }).conformity[0]?.criterion;
     expect(held({ exposure: 'F1', aggregate: '0.75 in' })).toContain('3.5 to 6.5 %');
     expect(held({ exposure: 'F3', aggregate: '0.75 in', specifiedStrength: '5500 psi' })).toContain(
       '4.5 to 7.5 %',
@@ -148,13 +151,13 @@ describe('air, pressure', () => {
   });
 
   it('compares with the other meter and with the load before', () => {
-    expect(idsOf(press({ apparent: '6', factor: '0' }, { sample: { otherAir: '5.2 %' } }))).toContain(
+    expect(idsOf(press({ apparent: '6', factor: '0' }, { facts: { otherAir: '5.2 %' } }))).toContain(
       'air.meters-agree',
     );
-    expect(idsOf(press({ apparent: '6', factor: '0' }, { sample: { otherAir: '4.1 %' } }))).toContain(
+    expect(idsOf(press({ apparent: '6', factor: '0' }, { facts: { otherAir: '4.1 %' } }))).toContain(
       'air.meters-repeat',
     );
-    expect(idsOf(press({ apparent: '6', factor: '0' }, { sample: { previousAir: '4.5 %' } }))).toContain(
+    expect(idsOf(press({ apparent: '6', factor: '0' }, { facts: { previousAir: '4.5 %' } }))).toContain(
       'air.jump',
     );
   });

@@ -3,8 +3,10 @@ import { type Exact, exact, plainOf, type System } from '../quantity';
 import { type Finding, finding, type Sheet, standard } from '../working';
 import type { Conformity } from './contract';
 import { countsIn } from './counts';
+import { factFlag, factMeasure, factOption } from './facts';
 import { readMeasure } from './fields';
-import { type RunSetup, setupMeasure } from './setup';
+import { EXPOSURES } from './kinds';
+import type { RunSetup } from './setup';
 import { conformityTo } from './within';
 
 const C231 = standard('ASTM C231/C231M');
@@ -35,7 +37,7 @@ export interface AirRange {
  */
 export function airRange(system: System, setup: RunSetup, limits: Limits): AirRange | undefined {
   const tolerance = limits.number('air.tolerance', system);
-  const own = setupMeasure(setup.sample?.air, 'percent', 'percent');
+  const own = factMeasure(setup, 'air', 'percent', 'percent');
   if (own) {
     const low = own.minus(tolerance);
     const high = own.plus(tolerance);
@@ -46,15 +48,15 @@ export function airRange(system: System, setup: RunSetup, limits: Limits): AirRa
       source: 'project, ASTM C94/C94M tolerance',
     };
   }
-  const exposure = setup.sample?.exposure;
-  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', system === 'US' ? 'in' : 'mm');
+  const exposure = factOption(setup, 'exposure', EXPOSURES);
+  const aggregate = factMeasure(setup, 'aggregate', 'length', system === 'US' ? 'in' : 'mm');
   const row = exposure && aggregate && exposureRow(exposure, aggregate, system);
   if (!row) return undefined;
   const target = limits.number(row, system);
-  const strength = setupMeasure(setup.sample?.specifiedStrength, 'stress', system === 'US' ? 'psi' : 'MPa');
+  const strength = factMeasure(setup, 'specifiedStrength', 'stress', system === 'US' ? 'psi' : 'MPa');
   const strong = strength?.greaterThan(limits.number('air.high-strength', system)) ?? false;
   // The reduction is the project's to make, not the technician's: one target or the other, never both ranges at once.
-  const reduced = strong && setup.sample?.airReduced === true;
+  const reduced = strong && factFlag(setup, 'airReduced');
   const asked = reduced ? target.minus(limits.number('air.high-strength-less', system)) : target;
   const low = asked.minus(tolerance);
   const high = asked.plus(tolerance);
@@ -231,7 +233,7 @@ export function consolidationFindings(
   limits: Limits,
 ): Finding[] {
   const unit = input.system === 'US' ? 'in' : 'mm';
-  const slump = setupMeasure(setup.sample?.measuredSlump, 'length', unit);
+  const slump = factMeasure(setup, 'measuredSlump', 'length', unit);
   if (!slump || !input.consolidation || input.consolidation === 'none') return [];
   const asked = consolidationFor(slump, input.system, limits);
   if (asked === 'either' || asked === input.consolidation) return [];
@@ -289,7 +291,9 @@ export function compareFindings(
 ): Finding[] {
   if (!air) return [];
   const found: Finding[] = [];
-  const other = setupMeasure(setup.sample?.otherAir, 'percent', 'percent');
+  const other =
+    factMeasure(setup, 'otherAir', 'percent', 'percent') ??
+    factMeasure(setup, 'gravimetricAir', 'percent', 'percent');
   if (other) {
     const difference = air.minus(other).abs();
     found.push(
@@ -300,7 +304,7 @@ export function compareFindings(
       }),
     );
   }
-  const before = setupMeasure(setup.sample?.previousAir, 'percent', 'percent');
+  const before = factMeasure(setup, 'previousAir', 'percent', 'percent');
   const jump = limits.of('air.jump', system);
   if (
     before &&

@@ -1,9 +1,11 @@
+import type { SetRule } from '../acceptance/set-rule';
 import type { Limit, LimitId } from '../limits';
-import type { MouldSize } from '../moulds';
+import type { CountPlan } from '../moulds';
 import type { Exact, System, UnitId } from '../quantity';
 import type { Finding, Source, WorkingLine } from '../working';
+import type { FactSources } from './facts';
 import type { RunInput } from './fields';
-import type { RunSetup } from './setup';
+import type { EndsFacts, RunSetup } from './setup';
 
 /** A result of a run, ready to print and to compute with. */
 export interface Result {
@@ -105,13 +107,39 @@ export interface PressUse<I extends RunInput = RunInput> {
   test(input: I, setup: RunSetup): PressTest | undefined;
 }
 
+/** What a batch says of the ends of one specimen, besides what stands with all of them. */
+export type TellsEnds = Omit<EndsFacts, 'batch' | 'remarks'>;
+
+/** A column of a table of specimens. */
+export interface Column {
+  readonly heading: string;
+  readonly of: readonly string[];
+  readonly first?: true;
+}
+
 export interface Method<I extends RunInput = RunInput> {
   readonly id: string;
   readonly title: string;
   readonly designations: readonly Source[];
-  readonly runOn: 'specimen' | 'sample' | 'placement' | 'batch';
-  /** Which specimens it takes, for methods that run on one. */
-  takes?(mould: MouldSize): boolean;
+  readonly runOn: 'specimen' | 'sample' | 'lot' | 'batch';
+  /** Made again without a word, as readings follow one another; otherwise it takes a reason. A broken specimen never. */
+  readonly again?: 'freely';
+  /** What its button says on the page of its lot. */
+  readonly begin?: string;
+  /** Of a method that makes the specimens of a batch ready together. */
+  readonly batch?: {
+    /** The letters its batches are numbered with. */
+    readonly letters: string;
+    /** What its button says, and what the specimens are then. */
+    readonly begin: string;
+    readonly done: string;
+    /** What it says of the ends of one of its specimens, from its readings so far; undefined before it was done. */
+    tells(input: I, label: string, setup: RunSetup | undefined): TellsEnds | undefined;
+  };
+  /** The forms of specimens it takes, for methods that run on one. */
+  readonly forms?: readonly string[];
+  /** What it needs to know and does not read itself, by the names it gives it. */
+  readonly facts?: FactSources;
   readonly yields: readonly { readonly quantity: string; readonly symbol: string }[];
   readonly Input: new () => I;
   readonly steps: readonly Step[];
@@ -128,8 +156,22 @@ export interface Method<I extends RunInput = RunInput> {
   readonly needsCard?: boolean;
   /** False for a test that leaves its specimen whole, to be broken afterwards. */
   readonly destroys?: boolean;
+  /**
+   * Filled in layers: what is counted meanwhile, from the readings so far, by the names of their fields; null while they
+   * do not say it yet.
+   */
+  counts?(values: Readonly<Record<string, string>>, system: System, setup: RunSetup): CountPlan | null;
   /** How it is loaded, for methods that a press carries out. */
   readonly press?: PressUse<I>;
+  /** What the results of several specimens say together. */
+  readonly set?: SetRule;
+  /**
+   * What stands of it in a table of specimens besides its result: the readings of a column by their names, or lines of its
+   * working by their symbols, `=D`; `first` takes the first that is there, else all that are.
+   */
+  readonly columns?: readonly Column[];
+  /** The reading that is taken before the result is shown, so that the number does not sway the eye: how it broke. */
+  readonly looksFirst?: string;
   /** The result shown in lists and taken into series. */
   readonly mainResult: string;
   /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */

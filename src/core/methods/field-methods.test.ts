@@ -6,6 +6,7 @@ import { concreteTemperature } from './concrete-temperature';
 import { delivery } from './delivery';
 import { evaporation } from './evaporation';
 import { evaporationRate } from './evaporation/formulas';
+import type { Facts } from './facts';
 import { initialCuring } from './initial-curing';
 import { readLog, summariseLog } from './initial-curing/log';
 import { estimatedSet } from './initial-curing/set-time';
@@ -19,7 +20,7 @@ const AT = '2031-05-14T10:00:00-04:00';
 const later = (seconds: number): string => new Date(Date.parse(AT) + seconds * 1000).toISOString();
 
 describe('temperature (ASTM C1064, C94, ACI 301, from memory)', () => {
-  const limit = { sample: { temperatureMaximum: '95 °F' } };
+  const limit = { facts: { temperatureMaximum: '95 °F' } };
   it.each([
     ['71.4', '71', 'meets'],
     ['94.5', '94', 'meets'],
@@ -41,13 +42,13 @@ describe('temperature (ASTM C1064, C94, ACI 301, from memory)', () => {
     const thin = computed(
       concreteTemperature,
       { temperature: '52.6', cold: true },
-      { sample: { section: '8 in' } },
+      { facts: { section: '8 in' } },
     );
     expect(thin.conformity[0]?.sentence).toMatch(/^Out of tolerance: 53 °F; asked for: 55 to 95 °F/);
     const thick = computed(
       concreteTemperature,
       { temperature: '52.6', cold: true },
-      { sample: { section: '14 in' } },
+      { facts: { section: '14 in' } },
     );
     expect(thick.conformity[0]?.verdict).toBe('meets');
   });
@@ -57,7 +58,7 @@ describe('temperature (ASTM C1064, C94, ACI 301, from memory)', () => {
         computed(
           concreteTemperature,
           { temperature: '71', insertedAt: later(inAfter), readAt: later(readAfter) },
-          { sample: { sampledAt: AT, ...(aggregate ? { aggregate } : {}) } },
+          { sample: { sampledAt: AT }, facts: aggregate ? { aggregate } : {} },
         ),
       );
     expect(read(60, 160)).toContain('temperature.dwell');
@@ -78,7 +79,7 @@ describe('slump by school', () => {
     const outcome = computed(
       slump,
       { system: 'SI', slump: typed, shape: 'true' },
-      { profile: 'en', sample: { slumpClass } },
+      { profile: 'en', facts: { slumpClass } },
     );
     expect(textOf(outcome, 'slump')).toBe(text);
     expect(outcome.conformity[0]?.sentence).toMatch(sentence);
@@ -114,7 +115,7 @@ describe('slump by school', () => {
   it('two results far apart are looked at, never averaged (precision of ASTM C143, from memory)', () => {
     expect(slumpRepeatability(exact('4.875'), 'US', new Limits()).toNumber()).toBeCloseTo(1.0985, 4);
     const again = (value: string) =>
-      idsOf(computed(slump, { slump: value, shape: 'true' }, { sample: { earlierSlump: '4.25 in' } }));
+      idsOf(computed(slump, { slump: value, shape: 'true' }, { facts: { earlierSlump: '4.25 in' } }));
     expect(again('5 1/2')).toContain('slump.repeat');
     expect(again('5')).toEqual([]);
   });
@@ -125,7 +126,7 @@ describe('slump flow (ASTM C1611, C94, from memory)', () => {
     computed(
       slumpFlow,
       { system, procedure: 'B', diameter1, diameter2 },
-      { sample: { slumpFlow: system === 'US' ? '26 in' : '650 mm' } },
+      { facts: { slumpFlow: system === 'US' ? '26 in' : '650 mm' } },
     );
   it.each([
     ['25.25', '24.75', 'US', '25.0'],
@@ -143,7 +144,11 @@ describe('slump flow (ASTM C1611, C94, from memory)', () => {
 
 describe('ticket and site water (ASTM C94, from memory)', () => {
   const ticket = (input: object, waterRatio = '0.45') =>
-    computed(delivery, { loadVolume: '9', ...input }, { sample: { waterRatio, sampledAt: later(3600) } });
+    computed(
+      delivery,
+      { loadVolume: '9', ...input },
+      { sample: { sampledAt: later(3600) }, facts: { waterRatio } },
+    );
   it('permits what the ratio leaves, rounded down', () => {
     const outcome = ticket({ cementitious: '5076', water: '2142' });
     expect(lineOf(outcome, 'W')).toBeCloseTo(17.04, 2);
@@ -160,7 +165,7 @@ describe('ticket and site water (ASTM C94, from memory)', () => {
         computed(
           delivery,
           { system: 'SI', loadVolume: '8', cementitious: '2720', water: '1192' },
-          { sample: { waterRatio: '0.45' } },
+          { facts: { waterRatio: '0.45' } },
         ),
         'permitted site water',
       ),
@@ -261,14 +266,16 @@ describe('evaporation rate', () => {
 });
 
 describe('making specimens (ASTM C31, from memory)', () => {
-  const made = (input: object, sample: object = {}) =>
-    computed(moulding, { mould: '4x8', consolidation: 'rod', ...input }, { sample });
+  const weighed = (...masses: string[]) =>
+    masses.map((filled, place) => ({ letter: 'ABC'.charAt(place), filled, empty: '0' }));
+  const made = (input: object, facts: Facts = {}) =>
+    computed(moulding, { mould: '4x8', consolidation: 'rod', ...input }, { facts });
   it('shows a bad specimen by its mass before it is covered', () => {
-    const outcome = made({ masses: 'A, 8.62\nB, 8.58\nC, 8.30' });
+    const outcome = made({ masses: weighed('8.62', '8.58', '8.30') });
     expect(lineOf(outcome, 'Dm')).toBeCloseTo(147.48, 2);
     expect(outcome.findings[0]?.message).toBe('Off the median of the set: C −3.26 %.'.replace('−', '-'));
-    expect(idsOf(made({ masses: 'A, 8.50\nB, 8.50\nC, 8.38' }))).toEqual([]);
-    expect(idsOf(made({ masses: 'A, 8.50\nB, 8.50\nC, 8.37' }))).toEqual(['moulding.set-density']);
+    expect(idsOf(made({ masses: weighed('8.50', '8.50', '8.38') }))).toEqual([]);
+    expect(idsOf(made({ masses: weighed('8.50', '8.50', '8.37') }))).toEqual(['moulding.set-density']);
   });
   it.each([
     [{}, { measuredSlump: '0.75 in' }, 'moulding.rod-below'],
@@ -277,7 +284,7 @@ describe('making specimens (ASTM C31, from memory)', () => {
     [{ strokes: '25 25 25' }, {}, 'moulding.strokes'],
     [{ rod: 'large' }, {}, 'moulding.rod'],
     [{ taps: '8 12' }, {}, 'moulding.taps'],
-    [{ mouldSizes: '4.00 4.10 8.00' }, {}, 'moulding.mould-diameter'],
+    [{ mouldSizes: [{ one: '4.00', two: '4.10', height: '8.00' }] }, {}, 'moulding.mould-diameter'],
     [{ system: 'SI', mould: 'cube-150', strokes: '35 30 35' }, {}, 'moulding.cube-strokes-150'],
   ])('%o with %o: %s', (input, sample, id) => {
     const ids = idsOf(made(input, sample));
@@ -308,7 +315,7 @@ describe('initial curing (ASTM C31, C511, from memory)', () => {
   });
   it('strong concrete has the narrower range', () => {
     const box = (maximum: string, specifiedStrength: string) =>
-      idsOf(computed(initialCuring, { method: 'box', maximum }, { sample: { specifiedStrength } }));
+      idsOf(computed(initialCuring, { method: 'box', maximum }, { facts: { specifiedStrength } }));
     expect(box('79', '7000 psi')).toContain('curing.initial-temperature-high');
     // In its range, but so near its end that the box is looked after.
     expect(box('79', '5990 psi')).toEqual(['curing.near']);

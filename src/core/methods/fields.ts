@@ -29,7 +29,11 @@ export const COMPLETE = 'complete';
 export const CARRIED = 'As for the specimen before.';
 
 /** The drawings that answers are chosen by; the interface draws them. */
-export type DrawingId = 'slump-true' | 'slump-shear' | 'slump-collapse';
+export type DrawingId =
+  | 'slump-true'
+  | 'slump-shear'
+  | 'slump-collapse'
+  | `point-${'through' | 'three' | 'leaning' | 'one' | 'chip' | 'old' | 'off' | 'sank'}`;
 
 interface FieldBase {
   /** How the reading is called on the form and in messages. */
@@ -40,6 +44,10 @@ interface FieldBase {
   readonly carry?: boolean;
   /** Read only when there is something to say: passed over when specimens follow one another. */
   readonly aside?: boolean;
+  /** What files call it besides its name and label, with the unit that goes with the word; none for none. */
+  readonly also?: Readonly<Record<string, UnitId | ''>>;
+  /** What of its sample it sets, which is kept with the sample too. */
+  readonly sets?: 'sampledAt' | 'kind';
   /** Seldom read: Enter passes it over, the pointer and Tab reach it. */
   readonly rare?: boolean;
   readonly example: string | Readonly<Record<System, string>>;
@@ -74,6 +82,10 @@ export interface InstantSpec extends FieldBase {
   readonly kind: 'instant';
   /** The event of the sample clock that this reading stamps. */
   readonly event?: EventId;
+  /** In a row: stamps itself when the first other reading of the row is taken. */
+  readonly stamps?: boolean;
+  /** Its seconds count: a time of day is given with them. */
+  readonly seconds?: boolean;
 }
 /** Rows of readings over time, pasted or from a file: a recorder's log, the level of a meter. */
 export interface LogSpec extends FieldBase {
@@ -86,8 +98,22 @@ export interface EquipmentSpec extends FieldBase {
   readonly kind: 'equipment';
   readonly equipmentKind: string;
 }
+/** The specimen of a batch that a row is of, by its label. */
+export interface SpecimenSpec extends FieldBase {
+  readonly kind: 'specimen';
+}
+/** A table that grows: each row a class of fields of its own, each of its cells a reading. */
+export interface RowsSpec extends Omit<FieldBase, 'example'> {
+  readonly kind: 'rows';
+  readonly Row: new () => RowInput;
+  /** How one row is called: `cap`, `mould`. */
+  readonly row: string;
+  /** Example rows, their cells in the order of the columns. */
+  readonly example: Readonly<Record<System, readonly (readonly string[])[]>>;
+}
 
-export type FieldSpec = (
+/** A field that holds one reading. */
+export type CellSpec = (
   | MeasureSpec
   | ChoiceSpec
   | CheckSpec
@@ -95,9 +121,11 @@ export type FieldSpec = (
   | TextSpec
   | LogSpec
   | EquipmentSpec
+  | SpecimenSpec
 ) & {
   readonly name: string;
 };
+export type FieldSpec = CellSpec | (RowsSpec & { readonly name: string });
 
 type InputClass = abstract new () => object;
 const registry = new WeakMap<object, FieldSpec[]>();
@@ -132,7 +160,7 @@ export function fieldOf(input: InputClass, name: string): FieldSpec | undefined 
   return declared(input).byName.get(name);
 }
 
-function remember(target: object, spec: FieldSpec): void {
+export function remember(target: object, spec: FieldSpec): void {
   const own = registry.get(target) ?? [];
   own.push(spec);
   registry.set(target, own);
@@ -140,7 +168,7 @@ function remember(target: object, spec: FieldSpec): void {
 }
 
 /** Rules that every kind of field shares: blank is "not taken", and required readings are asked for at the end. */
-function common(target: object, name: string, spec: Pick<FieldBase, 'label' | 'required'>): void {
+export function common(target: object, name: string, spec: Pick<FieldBase, 'label' | 'required'>): void {
   Transform(({ value }) => (value === '' || value === null ? undefined : value))(target, name);
   IsOptional(spec.required ? { groups: [PARTIAL] } : { always: true })(target, name);
   if (spec.required) {
@@ -288,11 +316,21 @@ export function LogField(spec: Omit<LogSpec, 'kind'>): PropertyDecorator {
 
 /** A piece of equipment, by its number. */
 export function EquipmentField(spec: Omit<EquipmentSpec, 'kind'>): PropertyDecorator {
+  return calledField({ ...spec, kind: 'equipment' }, "give the equipment's number.");
+}
+
+/** The specimen of the batch that a row is of. */
+export function SpecimenField(spec: Omit<SpecimenSpec, 'kind'>): PropertyDecorator {
+  return calledField({ ...spec, kind: 'specimen' }, 'give the label.');
+}
+
+/** Something that goes by what is written on it. */
+function calledField(spec: EquipmentSpec | SpecimenSpec, give: string): PropertyDecorator {
   return (target, key) => {
     const name = String(key);
-    remember(target, { ...spec, kind: 'equipment', name });
+    remember(target, { ...spec, name });
     common(target, name, spec);
-    IsString({ always: true, message: `${spec.label}: give the equipment's number.` })(target, name);
+    IsString({ always: true, message: `${spec.label}: ${give}` })(target, name);
     MaxLength(60, { always: true, message: `${spec.label}: at most 60 characters.` })(target, name);
   };
 }
@@ -301,4 +339,9 @@ export function EquipmentField(spec: Omit<EquipmentSpec, 'kind'>): PropertyDecor
 export abstract class RunInput {
   @IsIn(['US', 'SI'], { always: true, message: 'System of units: US or SI.' })
   system: System;
+}
+
+/** What every row of a table has: the units of its run, and the name the device gave it, which it keeps. */
+export abstract class RowInput extends RunInput {
+  id: string;
 }

@@ -35,7 +35,7 @@ describe('data from outside', () => {
     fc.assert(
       fc.property(fc.constantFrom(...METHODS), fc.jsonValue({ maxDepth: 4 }), (method, value) => {
         validateInput(method, value);
-        validateSetup(value);
+        validateSetup(method, value);
         if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
           const { input } = usableInput(method, { ...(value as Record<string, unknown>), system: 'US' });
           method.compute(input, {});

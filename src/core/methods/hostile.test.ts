@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { exact, parseMeasure, type System } from '../quantity';
-import { type FieldSpec, fieldsOf, type Method, type Outcome, usableInput } from './index';
+import { type CellSpec, columnsOfRows, fieldsOf, type Method, type Outcome, usableInput } from './index';
 import { METHODS } from './registry';
 
 const SYSTEMS = ['US', 'SI'] as const satisfies readonly System[];
@@ -75,7 +75,43 @@ const ROWS: readonly string[] = [
   '100 50 50\n100 50 50\n100 50 50',
 ];
 
-function hostileFor(field: FieldSpec): readonly string[] {
+/** One thing that can be typed: a field, or a column in the first row of a table; and the input that has it typed. */
+interface Place {
+  readonly name: string;
+  readonly path: string;
+  readonly spec: CellSpec;
+  readonly example: (input: Readonly<Record<string, unknown>>) => string;
+  readonly put: (input: Readonly<Record<string, unknown>>, text: string) => Record<string, unknown>;
+}
+
+function placesOf(method: Method): Place[] {
+  return fieldsOf(method.Input).flatMap((field): Place[] => {
+    if (field.kind !== 'rows')
+      return [
+        {
+          name: field.name,
+          path: field.name,
+          spec: field,
+          example: (input) => String(input[field.name] ?? ''),
+          put: (_, text) => ({ [field.name]: text }),
+        },
+      ];
+    const rowsIn = (input: Readonly<Record<string, unknown>>) =>
+      (input[field.name] ?? [{}]) as Record<string, unknown>[];
+    return columnsOfRows(field).map((spec) => ({
+      name: field.name,
+      path: `${field.name}/r1/${spec.name}`,
+      spec,
+      example: (input) => String(rowsIn(input)[0]?.[spec.name] ?? ''),
+      put: (input, text) => {
+        const [first, ...rest] = rowsIn(input);
+        return { [field.name]: [{ ...first, [spec.name]: text }, ...rest] };
+      },
+    }));
+  });
+}
+
+function hostileFor(field: CellSpec): readonly string[] {
   if (field.kind === 'measure') return TYPED;
   if (field.kind === 'instant') return INSTANTS;
   if (field.kind === 'log' || field.kind === 'text') return [...ROWS, ...TYPED];
@@ -106,19 +142,21 @@ function unfit(outcome: Outcome, typed: readonly string[]): string[] {
   return found;
 }
 
-function computedWith(method: Method, system: System, over: Record<string, unknown>) {
+type Over = (input: Readonly<Record<string, unknown>>) => Record<string, unknown>;
+
+function computedWith(method: Method, system: System, over: Record<string, unknown> | Over) {
   const { input, setup } = method.example(system);
-  const usable = usableInput(method, { ...input, ...over });
+  const usable = usableInput(method, { ...input, ...(typeof over === 'function' ? over(input) : over) });
   return { errors: usable.errors, outcome: method.compute(usable.input, setup) };
 }
 
 /** Words about a field: refused at it, or a finding that names it. */
-function saidOf(name: string, { errors, outcome }: ReturnType<typeof computedWith>): boolean {
-  return name in errors || outcome.findings.some(({ fields }) => fields.includes(name));
+function saidOf({ name, path }: Place, { errors, outcome }: ReturnType<typeof computedWith>): boolean {
+  return path in errors || outcome.findings.some(({ fields }) => fields.includes(name));
 }
 
 const cases = METHODS.flatMap((method) =>
-  fieldsOf(method.Input).flatMap((field) => hostileFor(field).map((text) => ({ method, field, text }))),
+  placesOf(method).flatMap((place) => hostileFor(place.spec).map((text) => ({ method, place, text }))),
 );
 
 describe('hostile but honest readings', () => {
@@ -126,10 +164,10 @@ describe('hostile but honest readings', () => {
     '%s: none throws, none gives a number that is none',
     (id, method) => {
       let tried = 0;
-      for (const { field, text } of cases.filter((each) => each.method.id === id))
+      for (const { place, text } of cases.filter((each) => each.method.id === id))
         for (const system of SYSTEMS) {
-          const { outcome } = computedWith(method, system, { [field.name]: text });
-          expect(unfit(outcome, [text]), `${field.name} = ${JSON.stringify(text.slice(0, 60))}`).toEqual([]);
+          const { outcome } = computedWith(method, system, (input) => place.put(input, text));
+          expect(unfit(outcome, [text]), `${place.path} = ${JSON.stringify(text.slice(0, 60))}`).toEqual([]);
           tried += 1;
         }
       expect(tried).toBeGreaterThan(20);
@@ -139,13 +177,13 @@ describe('hostile but honest readings', () => {
 
   it('are refused at their field when they lie outside what can be', () => {
     for (const method of METHODS)
-      for (const field of fieldsOf(method.Input)) {
-        if (field.kind !== 'measure') continue;
+      for (const { spec, path, put } of placesOf(method)) {
+        if (spec.kind !== 'measure') continue;
         for (const system of SYSTEMS) {
-          const [low, high] = field.possible[system];
+          const [low, high] = spec.possible[system];
           for (const beyond of [exact(low).minus(1), exact(high).times(10).plus(1)]) {
-            const { errors } = computedWith(method, system, { [field.name]: beyond.toFixed() });
-            expect(errors[field.name], `${method.id}.${field.name} ${beyond}`).toBeDefined();
+            const { errors } = computedWith(method, system, (input) => put(input, beyond.toFixed()));
+            expect(errors[path], `${method.id}.${path} ${beyond}`).toBeDefined();
           }
         }
       }
@@ -153,9 +191,9 @@ describe('hostile but honest readings', () => {
 
   it('of a count are whole', () => {
     for (const method of METHODS)
-      for (const field of fieldsOf(method.Input))
-        if (field.kind === 'measure' && field.whole)
-          expect(computedWith(method, 'US', { [field.name]: '2.5' }).errors[field.name]).toMatch(
+      for (const { spec, path, put } of placesOf(method))
+        if (spec.kind === 'measure' && spec.whole)
+          expect(computedWith(method, 'US', (input) => put(input, '2.5')).errors[path]).toMatch(
             /whole number/,
           );
     for (const [id, name] of [
@@ -240,13 +278,14 @@ const AS_GOOD: ReadonlySet<string> = new Set([
 it('ten times a reading of the example is refused or told', () => {
   const silent: string[] = [];
   for (const method of METHODS)
-    for (const field of fieldsOf(method.Input)) {
-      if (field.kind !== 'measure' || AS_GOOD.has(`${method.id}.${field.name}`)) continue;
-      const { input } = method.example('US');
-      const parsed = parseMeasure(String(input[field.name] ?? ''), field.dimension, field.unit.US);
+    for (const place of placesOf(method)) {
+      const { spec } = place;
+      if (spec.kind !== 'measure' || AS_GOOD.has(`${method.id}.${place.path}`)) continue;
+      const parsed = parseMeasure(place.example(method.example('US').input), spec.dimension, spec.unit.US);
       if (!parsed.ok || parsed.measure.value.isZero()) continue;
-      const ten = computedWith(method, 'US', { [field.name]: parsed.measure.value.times(10).toFixed() });
-      if (!saidOf(field.name, ten)) silent.push(`${method.id}.${field.name}`);
+      const ten = parsed.measure.value.times(10).toFixed();
+      const answer = computedWith(method, 'US', (input) => place.put(input, ten));
+      if (!saidOf(place, answer)) silent.push(`${method.id}.${place.path}`);
     }
   expect(silent).toEqual([]);
 });

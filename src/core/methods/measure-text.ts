@@ -24,36 +24,33 @@ export function setupMeasure(
   return unit ? measureIn(parsed.measure, unit).value : exact(parsed.measure.value);
 }
 
+/** True where what is asked of a concrete can be asked for at all, in either system: their round ends differ a little. */
+export function isPossible(text: string, among: SpecifiedName): boolean {
+  const { dimension, US, SI } = SPECIFIED[among];
+  return [US, SI].some(([unit, low, high]) => {
+    const value = setupMeasure(text, dimension, unit);
+    return value?.greaterThanOrEqualTo(low) && value.lessThanOrEqualTo(high);
+  });
+}
+
+/** What can be asked for, in words: `0.5 and 12 in or 10 and 300 mm`. */
+export function rangeWords(among: SpecifiedName): string {
+  const { US, SI } = SPECIFIED[among];
+  return [US, SI].map(([unit, low, high]) => `${low} and ${high} ${unitLabel(unit)}`).join(' or ');
+}
+
 /** A measured value in the setup, as text with its unit: `4,500 psi`. */
-export function MeasureText(
-  dimension: Dimension,
-  options: { each?: boolean; among?: SpecifiedName } = {},
-): PropertyDecorator {
-  const { among, ...rest } = options;
-  const spec = among && SPECIFIED[among];
-  const ends = spec && ([spec.US, spec.SI] as const).map(([unit, low, high]) => ({ unit, low, high }));
-  // Possible in either system: the other one's round ends lie a little further out.
-  const canBe = (text: string): boolean =>
-    !ends ||
-    ends.some(({ unit, low, high }) => {
-      const value = setupMeasure(text, dimension, unit);
-      return Boolean(value?.greaterThanOrEqualTo(low) && value.lessThanOrEqualTo(high));
-    });
+export function MeasureText(dimension: Dimension, options: { each?: boolean } = {}): PropertyDecorator {
   return (target, key) => {
     registerDecorator({
       name: 'isMeasureText',
       target: target.constructor,
       propertyName: String(key),
-      options: rest,
+      options,
       validator: {
         validate: (value: unknown) =>
-          typeof value === 'string' && setupMeasure(value, dimension) !== undefined && canBe(value),
-        defaultMessage: () =>
-          `${String(key)}: a ${dimension} with its unit is expected${
-            ends
-              ? `, between ${ends.map(({ unit, low, high }) => `${low} and ${high} ${unitLabel(unit)}`).join(' or ')}`
-              : ''
-          }.`,
+          typeof value === 'string' && setupMeasure(value, dimension) !== undefined,
+        defaultMessage: () => `${String(key)}: a ${dimension} with its unit is expected.`,
       },
     });
   };

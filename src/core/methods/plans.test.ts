@@ -41,7 +41,7 @@ describe('the plan of a specimen in a press', () => {
   // A core has no size before it is measured: its rate is told on the run sheet then.
   const sizes = SPECIMEN_SIZES.filter((size) => MOULDS[size].kind !== 'core');
   it.each(sizes)('names size and rate of every size it takes: %s', (mould) => {
-    for (const method of presses.filter(({ takes }) => takes?.(mould) ?? true)) {
+    for (const method of presses.filter(({ forms }) => forms?.includes(mould) ?? true)) {
       for (const system of SYSTEMS) {
         const items = method.plan(system, examplePress(system, mould));
         readable(items, `${method.id} ${mould}`);
@@ -61,7 +61,7 @@ describe('the plan of a specimen in a press', () => {
   it('every size is taken by some method', () => {
     for (const mould of SPECIMEN_SIZES.filter((size) => MOULDS[size].kind !== 'beam'))
       expect(
-        presses.some(({ takes }) => takes?.(mould)),
+        presses.some(({ forms }) => forms?.includes(mould)),
         mould,
       ).toBe(true);
   });

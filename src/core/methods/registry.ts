@@ -1,4 +1,3 @@
-import type { MouldSize } from '../moulds';
 import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
 import { capping } from './capping';
@@ -16,7 +15,9 @@ import { groutPrism } from './grout-prism';
 import { initialCuring } from './initial-curing';
 import { mortarCube } from './mortar-cube';
 import { moulding } from './moulding';
+import { pointLoad } from './point-load';
 import { sampling } from './sampling';
+import { siteFactor } from './site-factor';
 import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
 import { splittingTensile } from './splitting-tensile';
@@ -44,6 +45,8 @@ const REGISTRY = {
   'mortar-cube': mortarCube,
   'splitting-tensile': splittingTensile,
   'static-modulus': staticModulus,
+  'point-load': pointLoad,
+  'site-factor': siteFactor,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;
@@ -59,7 +62,7 @@ export function findMethod(id: string): Method | undefined {
   return COMPLETE.get(id);
 }
 
-/** The methods that a specimen of a mould can be tested by, in the order of the registry. */
-export function methodsFor(mould: MouldSize): readonly Method[] {
-  return METHODS.filter(({ runOn, takes }) => runOn === 'specimen' && takes?.(mould));
+/** The methods that a specimen of a form can be tested by, in the order of the registry. */
+export function methodsFor(form: string): readonly Method[] {
+  return METHODS.filter(({ runOn, forms }) => runOn === 'specimen' && forms?.includes(form));
 }

@@ -18,20 +18,13 @@ import { type MouldSize, SPECIMEN_SIZES } from '../moulds';
 import type { RoundingMode } from '../quantity';
 import { LOG_TROUBLES, type LogAnalysis, type LogMapping, type LogTrouble } from '../signals';
 import { CompoundFacts } from './compound-facts';
+import type { Facts } from './facts';
 import { IsDay, IsInstant, IsZone } from './instant-rules';
-import {
-  EXPOSURES,
-  type Exposure,
-  SAMPLE_KINDS,
-  type SampleKind,
-  SLUMP_CLASSES,
-  type SlumpClass,
-} from './kinds';
+import { SAMPLE_KINDS, type SampleKind } from './kinds';
 import { MachineFacts } from './machine-facts';
 import { MeasureText } from './measure-text';
 import { AreInstants, AreLimitChanges } from './named-values';
 import { PadFacts } from './pad-facts';
-import { IsRatio } from './specified';
 
 export { setupMeasure } from './measure-text';
 
@@ -110,70 +103,21 @@ export class BatchFacts {
   @IsOptional() @IsArray() @IsString({ each: true }) sizes?: string[];
 }
 
-/** What is known of the sample a fresh test is made on. */
+/** The sample a fresh test is made on. */
 export class SampleFacts {
   @IsOptional() @IsString() label?: string;
   /** Final portion of the composite. */
   @IsOptional() @IsInstant() sampledAt?: string;
   @IsOptional() @IsIn(SAMPLE_KINDS) kind?: SampleKind;
-  @IsOptional() @IsIn(['target', 'maximum']) slumpKind?: 'target' | 'maximum';
-  @IsOptional() @MeasureText('length', { among: 'slump' }) slump?: string;
-  /** Slump class of EN 206, where the project specifies one. */
-  @IsOptional() @IsIn(SLUMP_CLASSES) slumpClass?: SlumpClass;
-  @IsOptional() @MeasureText('length', { among: 'slumpFlow' }) slumpFlow?: string;
-  @IsOptional() @MeasureText('temperature', { among: 'temperatureMaximum' }) temperatureMaximum?: string;
-  @IsOptional() @MeasureText('temperature') temperatureMinimum?: string;
-  /** Least dimension of the section, for the temperature rows of cold weather. */
-  @IsOptional() @MeasureText('length') section?: string;
-  /** Nominal maximum size of the aggregate. */
-  @IsOptional() @MeasureText('length', { among: 'aggregate' }) aggregate?: string;
-  @IsOptional() @MeasureText('percent', { among: 'air' }) air?: string;
-  @IsOptional() @IsIn(EXPOSURES) exposure?: Exposure;
-  /** The project permits the reduced air of concrete above the limit of strength. */
-  @IsOptional() @IsBoolean() airReduced?: boolean;
-  /** Aggregate correction factor on file for these aggregates. */
-  @IsOptional() @MeasureText('percent', { among: 'aggregateFactor' }) aggregateFactor?: string;
-  @IsOptional() @MeasureText('density', { among: 'density' }) density?: string;
-  @IsOptional() @MeasureText('stress', { among: 'specifiedStrength' }) specifiedStrength?: string;
-  /** Largest water-cementitious ratio, plain number. */
-  @IsOptional() @IsRatio() waterRatio?: string;
-  /** Cementitious material and water of the mix design, by volume of concrete. */
-  @IsOptional() @MeasureText('density', { among: 'cementitious' }) cementitious?: string;
-  @IsOptional() @MeasureText('density', { among: 'water' }) water?: string;
-  @IsOptional() @MeasureText('volume') loadVolume?: string;
-  /** What the other tests of this sample have come to. */
-  @IsOptional() @MeasureText('length') measuredSlump?: string;
-  /** The slump before this one on the same sample, when it was made again. */
-  @IsOptional() @MeasureText('length') earlierSlump?: string;
-  /** The density before this one on the same sample, when it was made again. */
-  @IsOptional() @MeasureText('density') earlierDensity?: string;
-  /** True when the portion before this one sheared. */
-  @IsOptional() @IsBoolean() earlierSheared?: boolean;
-  @IsOptional() @MeasureText('temperature') measuredTemperature?: string;
-  /** Water-cementitious ratio of this load and of the one before, from their tickets. */
-  @IsOptional() @IsRatio() ratio?: string;
-  @IsOptional() @IsRatio() previousRatio?: string;
-  /** Slump of the load before this one. */
-  @IsOptional() @MeasureText('length') previousSlump?: string;
-  /** Alcohol that worked in the volumetric meter with this mix, the newest first. */
-  @IsOptional() @IsArray() @IsString({ each: true }) alcohol?: string[];
-  @IsOptional() @MeasureText('percent') measuredAir?: string;
-  @IsOptional() @MeasureText('percent') otherAir?: string;
-  /** What the load before this one showed. */
-  @IsOptional() @MeasureText('temperature') previousTemperature?: string;
-  @IsOptional() @MeasureText('percent') previousAir?: string;
   /** Kinds of specimens made of it with their curing, `beam/field`; absent when not known. */
   @IsOptional() @IsArray() @IsString({ each: true }) specimens?: string[];
   /** The stamps of the sample clock, by event, ISO 8601 with offset. */
   @IsOptional() @AreInstants(EVENT_IDS) events?: Record<string, string>;
 }
 
-/** What is known of the placement a reading on site is made for. */
-export class PlacementFacts {
+/** The lot that a reading is made for. */
+export class LotFacts {
   @IsOptional() @IsString() label?: string;
-  /** Silica fume, low water-cementitious ratio: cracks below the usual limit. */
-  @IsOptional() @IsBoolean() bleedsLittle?: boolean;
-  @IsOptional() @IsInstant() previousReadingAt?: string;
 }
 
 /** What is known of a piece of equipment. */
@@ -247,8 +191,10 @@ export class RunSetup {
   @IsOptional() @IsInstant() asOf?: string;
   @IsOptional() @ValidateNested() @Type(() => SpecimenFacts) specimen?: SpecimenFacts;
   @IsOptional() @ValidateNested() @Type(() => SampleFacts) sample?: SampleFacts;
-  @IsOptional() @ValidateNested() @Type(() => PlacementFacts) placement?: PlacementFacts;
+  @IsOptional() @ValidateNested() @Type(() => LotFacts) lot?: LotFacts;
   @IsOptional() @ValidateNested() @Type(() => BatchFacts) batch?: BatchFacts;
+  /** What the method asks to know of others, by the names it gives them; it says itself what each is. */
+  @IsOptional() @IsObject() facts?: Facts;
   @IsOptional() @ValidateNested() @Type(() => LoadLogFacts) loadLog?: LoadLogFacts;
   @IsOptional() @ValidateNested() @Type(() => TechnicianFacts) technician?: TechnicianFacts;
   /** When stamps were entered, by field, ISO 8601 with offset: apart from what they say, they were typed later. */

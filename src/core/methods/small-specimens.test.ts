@@ -1,9 +1,6 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { groutSet, mortarSet } from '../acceptance';
 import { Limits } from '../limits';
 import { isMouldedConcrete, mouldsOf } from '../moulds';
-import { exact } from '../quantity';
 import { ageWindow } from '../windows';
 import { type Method, type RunSetup, usableInput } from '.';
 import { findMethod, methodsFor } from './registry';
@@ -76,36 +73,6 @@ describe('mortar cubes', () => {
     expect(at('2031-05-08T11:00:00-04:00')).not.toContain('specimen.age-late');
     expect(at('2031-05-08T11:01:00-04:00')).toContain('specimen.age-late');
   });
-
-  // Worked by hand from the rule of ASTM C109 (from memory): range 8.7 % for three, 7.6 % for two.
-  it.each([
-    ['three that agree', ['5010', '5230', '4900'], '5,050', 3],
-    ['one far off is left out', ['5010', '5230', '4700'], '5,120', 2],
-    ['none agree', ['5010', '5610', '4300'], null, 0],
-    ['two at 7.6 %', ['5000', '5394.8'], '5,200', 2],
-    ['two beyond', ['5000', '5410'], null, 0],
-    ['one alone', ['5000'], null, 0],
-  ])('%s', (_, strengths, text, used) => {
-    const set = mortarSet(strengths, 'US', limits);
-    expect([set.text, set.used.length]).toEqual([text, used]);
-  });
-  it('leaves the choice between two equally far to a person', () => {
-    const set = mortarSet(['4700', '5000', '5300'], 'US', limits);
-    expect(set.text).toBeNull();
-    expect(set.sentence).toContain('reviewer decides');
-  });
-  it('never takes a cube in that lies further from the mean than one it leaves out', () => {
-    fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1500, max: 9000 }), { minLength: 3, maxLength: 3 }), (some) => {
-        const { used } = mortarSet(some.map(String), 'US', limits);
-        const mean = some.reduce((sum, each) => sum + each, 0) / 3;
-        const far = (place: number) => Math.abs((some[place] ?? 0) - mean);
-        const out = [0, 1, 2].filter((place) => !used.includes(place));
-        if (used.length === 2)
-          for (const place of used) expect(far(place)).toBeLessThanOrEqual(far(out[0] ?? 0) + 1e-9);
-      }),
-    );
-  });
 });
 
 describe('grout prisms', () => {
@@ -162,14 +129,6 @@ describe('grout prisms', () => {
     const { input } = usableInput(method, { system: 'US', ...prism, maximumLoad: '33,400', secondHalf });
     const found = method.compute(input, {}).findings.find(({ id }) => id === 'grout-prism.rate');
     expect(found?.severity).toBe(severity);
-  });
-  it('is averaged whole, with a word on a wide range and on too few', () => {
-    const asked = exact(2000);
-    expect(groutSet(['2650', '2710', '2480'], asked, 'US', limits)).toMatchObject({ text: '2,610' });
-    expect(groutSet(['2650', '2710', '2480'], asked, 'US', limits)?.sentence).toContain('not below');
-    expect(groutSet(['2650', '2710', '2080'], asked, 'US', limits)?.sentence).toContain('caps and sides');
-    expect(groutSet(['1650', '1710'], asked, 'US', limits)?.sentence).toMatch(/2 of the 3 prisms.*is below/u);
-    expect(groutSet(['2650'], asked, 'US', limits)).toBeUndefined();
   });
 });
 

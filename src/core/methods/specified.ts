@@ -1,5 +1,4 @@
-import { registerDecorator } from 'class-validator';
-import { type Dimension, exact, type UnitId } from '../quantity';
+import type { Dimension, UnitId } from '../quantity';
 
 interface Specified {
   readonly dimension: Dimension;
@@ -26,23 +25,3 @@ export type SpecifiedName = keyof typeof SPECIFIED;
 
 /** Water-cementitious ratios that a concrete can have, whatever went wrong with it. Our choice. */
 export const RATIO_RANGE = [0.15, 1.5] as const;
-
-/** A water-cementitious ratio as a plain number in text. */
-export function IsRatio(): PropertyDecorator {
-  return (target, key) => {
-    registerDecorator({
-      name: 'isRatio',
-      target: target.constructor,
-      propertyName: String(key),
-      validator: {
-        validate: (value: unknown) =>
-          typeof value === 'string' &&
-          /^\d{0,2}\.?\d{1,6}$/u.test(value) &&
-          exact(value).greaterThanOrEqualTo(RATIO_RANGE[0]) &&
-          exact(value).lessThanOrEqualTo(RATIO_RANGE[1]),
-        defaultMessage: () =>
-          `${String(key)}: a water-cementitious ratio between ${RATIO_RANGE[0]} and ${RATIO_RANGE[1]} is expected, as "0.45".`,
-      },
-    });
-  };
-}

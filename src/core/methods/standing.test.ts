@@ -10,12 +10,12 @@ const slump = (typed: Record<string, unknown>, setup: RunSetup = {}) =>
   computed(method('slump'), { shape: 'true', slump: '4', readAt: '2031-05-14T14:30:00Z', ...typed }, setup);
 
 const CARDS = [{ methods: ['slump'], issuedOn: '2027-01-01', expiresOn: '2031-05-13' }];
-const sample = { slump: '4 in', slumpKind: 'target' as const };
+const facts = { slump: '4 in', slumpKind: 'target' };
 
 // ACI 318 26.12 and ASTM C94/C94M ask for certified technicians for acceptance tests (from memory).
 describe('who made a test', () => {
   it('says nothing where nobody is known, or where no certificate is asked for', () => {
-    expect(idsOf(slump({}, { sample }))).not.toContain('people.certified');
+    expect(idsOf(slump({}, { facts }))).not.toContain('people.certified');
     const weather = computed(
       method('evaporation'),
       {},
@@ -29,21 +29,21 @@ describe('who made a test', () => {
   ])('by the day of the test, at %s certified: %s', (readAt, certified) => {
     const outcome = slump(
       { readAt },
-      { zone: 'utc', sample, technician: { name: 'T. Tester', cards: CARDS } },
+      { zone: 'utc', facts, technician: { name: 'T. Tester', cards: CARDS } },
     );
     expect(idsOf(outcome).includes('people.certified')).toBe(!certified);
     expect(outcome.conformity[0]?.verdict).toBe(certified ? 'meets' : 'not yet determinable');
   });
   it('by the day where the job is, not by that of the server', () => {
     const at = '2031-05-14T03:00:00Z';
-    const setup = { sample, technician: { name: 'T. Tester', cards: CARDS } };
+    const setup = { facts, technician: { name: 'T. Tester', cards: CARDS } };
     expect(idsOf(slump({ readAt: at }, { ...setup, zone: 'America/New_York' }))).not.toContain(
       'people.certified',
     );
     expect(idsOf(slump({ readAt: at }, { ...setup, zone: 'Europe/Berlin' }))).toContain('people.certified');
   });
   it('keeps the result and its remark, withholds the mark, and says who decides', () => {
-    const outcome = slump({}, { zone: 'utc', sample, technician: { name: 'T. Tester' } });
+    const outcome = slump({}, { zone: 'utc', facts, technician: { name: 'T. Tester' } });
     const found = outcome.findings.find(({ id }) => id === 'people.certified');
     expect(outcome.results[0]?.text).toBe('4.00');
     expect(found?.severity).toBe('departure');
@@ -55,7 +55,7 @@ describe('who made a test', () => {
   it('lets a preliminary sample be judged all the same: it accepts nothing', () => {
     const outcome = slump(
       {},
-      { zone: 'utc', sample: { ...sample, kind: 'preliminary' }, technician: { name: 'T.' } },
+      { zone: 'utc', facts, sample: { kind: 'preliminary' }, technician: { name: 'T.' } },
     );
     expect(idsOf(outcome)).toContain('people.certified');
     expect(outcome.conformity[0]?.verdict).toBe('meets');
@@ -132,7 +132,7 @@ describe('validity and tolerance', () => {
       liftEndedAt: '2031-05-14T14:29:52Z',
     };
     for (const height of ['4', '8']) {
-      const outcome = slump({ ...fast, slump: height }, { sample });
+      const outcome = slump({ ...fast, slump: height }, { facts });
       expect(idsOf(outcome)).toContain('slump.lift');
       expect(outcome.conformity).toEqual([
         expect.objectContaining({

@@ -8,6 +8,7 @@ import { dayOf } from './equipment-checks';
 import { fieldOf, type RunInput } from './fields';
 import { limitsOf, type RunSetup } from './setup';
 import { eventFieldsOf, sampleStamps } from './stamps';
+import { unfinishedRows } from './unfinished-rows';
 
 /** A test for acceptance that a person without a valid certificate for it made. */
 function certificationFindings(method: Method, input: object, setup: RunSetup): Finding[] {
@@ -169,6 +170,7 @@ export function withStanding(method: Method): Method {
         ...uncertified,
         ...lateStampFindings(method, input, setup),
         ...orderFindings(method, input, setup, sequences),
+        ...unfinishedRows(method.Input, input),
       ];
       const findings = bySeverity([...outcome.findings, ...added]);
       const acceptance = (setup.sample?.kind ?? 'acceptance') === 'acceptance';

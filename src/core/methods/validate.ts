@@ -2,13 +2,15 @@ import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { type ValidationError, validateSync } from 'class-validator';
 import type { Method } from './contract';
-import { COMPLETE, fieldsOf, PARTIAL, type RunInput } from './fields';
+import { factProblems } from './facts';
+import { COMPLETE, fieldsOf, PARTIAL, RowInput, type RunInput } from './fields';
 import { setupMeasure } from './measure-text';
 import { didYouMean } from './nearest';
 import { plainDataProblem } from './plain-data';
+import { columnsOfRows, isRows, placeOf, rowName } from './rows-field';
 import { RunSetup } from './setup';
 
-/** What is wrong, by field; a nested field is written `specimen.castAt`. */
+/** What is wrong, by field; a nested field is written `specimen.castAt`, a cell of a row `weighings/k3f9/mass`. */
 export type FieldErrors = Readonly<Record<string, string>>;
 
 const KINDS: ReadonlySet<string> = new Set([
@@ -26,10 +28,20 @@ function collect(errors: readonly ValidationError[], prefix = ''): Record<string
   for (const error of errors) {
     const field = `${prefix}${error.property}`;
     const rules = Object.entries(error.constraints ?? {});
-    // What kind of thing it is comes before how large it is: "672" in quotes is not less than 1.
-    const [, message] = rules.find(([rule]) => KINDS.has(rule)) ?? rules[0] ?? [];
+    // That nothing is there comes before what kind of thing it is, and that before how large it is: "672" in quotes is
+    // not less than 1.
+    const [, message] =
+      rules.find(([rule]) => rule === 'isNotEmpty') ??
+      rules.find(([rule]) => KINDS.has(rule)) ??
+      rules[0] ??
+      [];
     if (message) found[field] = message;
-    Object.assign(found, collect(error.children ?? [], `${field}.`));
+    for (const child of error.children ?? []) {
+      const row = Array.isArray(error.value) ? (error.value as unknown[])[Number(child.property)] : undefined;
+      // A row goes by the name it keeps, not by its place.
+      if (row instanceof RowInput) Object.assign(found, collect(child.children ?? [], `${field}/${row.id}/`));
+      else Object.assign(found, collect([child], `${field}.`));
+    }
   }
   return found;
 }
@@ -69,25 +81,49 @@ export function validateInput<I extends RunInput>(
 ): { ok: true; value: I } | { ok: false; errors: FieldErrors } {
   const unfit = plainDataProblem(data);
   if (unfit) return { ok: false, errors: { '': unfit } };
-  const known = new Set(['system', ...fieldsOf(method.Input).map((field) => field.name)]);
-  const strangers = Object.keys((data ?? {}) as object).filter((name) => !known.has(name));
   const result = validated(method.Input, data, { group: options.whole ? COMPLETE : PARTIAL });
-  if (strangers.length === 0) return result;
-  const errors = Object.fromEntries(
-    strangers.map((name) => [
-      name,
-      `${name.slice(0, 60)}: this method has no such reading.${didYouMean(name, [...known])}`,
-    ]),
-  );
+  const errors = strangersIn(method, data);
+  if (Object.keys(errors).length === 0) return result;
   return { ok: false, errors: result.ok ? errors : { ...result.errors, ...errors } };
 }
 
-/** Validates a setup given from outside. */
+/** What was given that the method, or a row of it, has no reading for. */
+function strangersIn<I extends RunInput>(method: Method<I>, data: unknown): FieldErrors {
+  const fields = fieldsOf(method.Input);
+  const errors: Record<string, string> = {};
+  const look = (given: unknown, known: readonly string[], prefix: string): void => {
+    for (const name of Object.keys((given ?? {}) as object))
+      if (!known.includes(name))
+        errors[`${prefix}${name}`] =
+          `${name.slice(0, 60)}: this method has no such reading.${didYouMean(name, known)}`;
+  };
+  look(data, ['system', ...fields.map(({ name }) => name)], '');
+  for (const field of fields.filter(isRows)) {
+    const rows = (data as Record<string, unknown> | null)?.[field.name];
+    if (!Array.isArray(rows)) continue;
+    const known = ['id', ...columnsOfRows(field).map(({ name }) => name)];
+    for (const [index, row] of rows.entries())
+      if (typeof row === 'object' && row !== null && !Array.isArray(row))
+        look(row, known, `${field.name}/${rowName(row, index)}/`);
+  }
+  return errors;
+}
+
+/** Validates a setup given from outside. @param method what is asked to be known */
 export function validateSetup(
+  method: Pick<Method, 'facts'>,
   data: unknown,
 ): { ok: true; value: RunSetup } | { ok: false; errors: FieldErrors } {
   const checked = validated(RunSetup, data ?? {}, { strict: true });
   if (!checked.ok) return checked;
+  const wrong = Object.entries(factProblems(method.facts ?? {}, checked.value.facts));
+  if (wrong.length > 0)
+    return {
+      ok: false,
+      errors: Object.fromEntries(
+        wrong.map(([name, problem]) => [name ? `facts.${name}` : 'facts', `${name || 'facts'}: ${problem}`]),
+      ),
+    };
   for (const [index, { verifiedFrom, verifiedTo }] of (checked.value.equipment ?? []).entries()) {
     const [from, to] = [setupMeasure(verifiedFrom, 'force', 'kN'), setupMeasure(verifiedTo, 'force', 'kN')];
     if (from && to && from.greaterThan(to)) {
@@ -113,7 +149,26 @@ export function usableInput<I extends RunInput>(
   }
   const checked = validateInput(method, data);
   if (checked.ok) return { input: checked.value, errors: {} };
-  const bad = new Set(Object.keys(checked.errors));
-  const rest = Object.fromEntries(Object.entries(data).filter(([name]) => !bad.has(name)));
-  return { input: plainToInstance(method.Input, rest), errors: checked.errors };
+  return { input: plainToInstance(method.Input, without(data, checked.errors)), errors: checked.errors };
+}
+
+/** What was typed without what cannot be used: a bad cell goes by itself, the rest of its row stays. */
+function without(data: Record<string, unknown>, errors: FieldErrors): Record<string, unknown> {
+  const bad = new Set(
+    Object.keys(errors).map((path) => (placeOf(path) ? path : (path.split('.')[0] ?? path))),
+  );
+  const kept = Object.entries(data).flatMap(([name, value]): [string, unknown][] => {
+    if (bad.has(name)) return [];
+    if (!Array.isArray(value)) return [[name, value]];
+    const rows = value.map((row: unknown, index) => {
+      if (typeof row !== 'object' || row === null) return row;
+      const id = rowName(row, index);
+      return {
+        ...Object.fromEntries(Object.entries(row).filter(([column]) => !bad.has(`${name}/${id}/${column}`))),
+        id,
+      };
+    });
+    return [[name, rows]];
+  });
+  return Object.fromEntries(kept);
 }

@@ -17,11 +17,22 @@ export interface CountPlan {
   /** How deep the concrete stands after each layer, with its unit; empty where it is filled at once. */
   readonly marks: readonly string[];
   readonly note: string;
+  /** True where every mould of a set is counted, one after another. */
+  readonly everyMould?: boolean;
 }
 
 const ROD_SMALL = { US: '3/8 in rod', SI: '10 mm rod' } as const;
 const ROD_LARGE = { US: '5/8 in rod', SI: '16 mm rod' } as const;
-const NONE = 'One lift, no rodding, no vibration, no tapping.';
+/** Self-consolidating concrete: nothing is counted. */
+const ONE_LIFT: CountPlan = {
+  layers: 1,
+  strokes: 0,
+  insertions: 0,
+  taps: [0, 0],
+  rod: '',
+  marks: [],
+  note: 'One lift, no rodding, no vibration, no tapping.',
+};
 const INTO =
   'Bottom layer full depth without punching the bottom, the others about 1 in [25 mm] into the layer below.';
 
@@ -63,8 +74,7 @@ export function specimenCount(size: MouldSize, how: Consolidation, limits: Limit
   const unit = system === 'US' ? 'in' : 'mm';
   const across = exact(mould.across);
   const length = exact(mould.length);
-  if (how === 'none')
-    return { layers: 1, strokes: 0, insertions: 0, taps: [0, 0], rod: '', marks: [], note: NONE };
+  if (how === 'none') return ONE_LIFT;
   if (mould.kind === 'cube') {
     const large = size === 'cube-150';
     const layers = how === 'vibrate' ? 2 : large ? 3 : 2;
@@ -121,32 +131,34 @@ export function specimenCount(size: MouldSize, how: Consolidation, limits: Limit
   };
 }
 
-export type FreshTest = 'slump' | 'slump-flow' | 'air-volumetric' | 'air-pressure' | 'density-yield';
+/**
+ * How the cone of the slump is filled, by the school of the project.
+ * Source: ASTM C143, EN 12350-2, IS 1199 (from memory).
+ */
+export function coneCount(system: System, limits: Limits): CountPlan {
+  const layers = limits.number('slump.layers', system).toNumber();
+  return {
+    layers,
+    strokes: limits.number('slump.strokes', system).toNumber(),
+    insertions: 0,
+    taps: [0, 0],
+    rod: ROD_LARGE[system],
+    marks: slumpMarks(layers, limits.profile === 'astm' || limits.profile === 'agency', system),
+    note: 'First layer: rod slightly slanted, half the strokes near the edge. Keep the top heaped; count only strokes.',
+  };
+}
 
 /**
- * How the cone, bowl or measure of a fresh test is filled, by the school of the project.
- * Source: ASTM C143, C173, C231, C138, C1611; EN 12350-2; IS 1199 (from memory).
+ * How a bowl or measure is filled.
+ * @param rodded layers where it is rodded: two of the volumetric meter, three of the other bowls; vibrated it is two
+ * Source: ASTM C173, C231, C138 (from memory).
  */
-export function freshCount(test: FreshTest, how: Consolidation, system: System, limits: Limits): CountPlan {
-  if (test === 'slump-flow' || how === 'none')
-    return { layers: 1, strokes: 0, insertions: 0, taps: [0, 0], rod: '', marks: [], note: NONE };
-  if (test === 'slump') {
-    const layers = limits.number('slump.layers', system).toNumber();
-    return {
-      layers,
-      strokes: limits.number('slump.strokes', system).toNumber(),
-      insertions: 0,
-      taps: [0, 0],
-      rod: ROD_LARGE[system],
-      marks: slumpMarks(layers, limits.profile === 'astm' || limits.profile === 'agency', system),
-      note: 'First layer: rod slightly slanted, half the strokes near the edge. Keep the top heaped; count only strokes.',
-    };
-  }
+export function bowlCount(rodded: number, how: Consolidation, system: System, limits: Limits): CountPlan {
+  if (how === 'none') return ONE_LIFT;
   const tapRange = limits.of('air.taps', system);
   const taps = [tapRange.low?.toNumber() ?? 0, tapRange.high?.toNumber() ?? 0] as const;
-  const volumetric = test === 'air-volumetric';
   return {
-    layers: volumetric || how === 'vibrate' ? 2 : 3,
+    layers: how === 'vibrate' ? 2 : rodded,
     strokes: how === 'rod' ? limits.number('air.strokes', system).toNumber() : 0,
     insertions: how === 'vibrate' ? 3 : 0,
     taps,

@@ -81,8 +81,34 @@ const FRESH: readonly MouldKind[] = ['cylinder', 'beam', 'cube'];
 export const MOULD_SIZES = SPECIMEN_SIZES.filter(isMouldedConcrete);
 
 /** True for specimens made of the sample's own fresh concrete: no core, no grout, no mortar. */
-export function isMouldedConcrete(size: MouldSize): boolean {
-  return FRESH.includes(MOULDS[size].kind);
+export function isMouldedConcrete(size: string): size is MouldSize {
+  return isMould(size) && FRESH.includes(MOULDS[size].kind);
+}
+
+/** True for what is made in a mould, or drilled out of what was placed: it has a size by its name, and an age. */
+export function isMould(form: string): form is MouldSize {
+  return Object.hasOwn(MOULDS, form);
+}
+
+/** The kind of what is made in a mould; undefined for any other form. */
+export function kindOf(form: string): MouldKind | undefined {
+  return isMould(form) ? MOULDS[form].kind : undefined;
+}
+
+/** True for a specimen that is kept in reserve: it has an age, and none is asked of it. */
+export function isHeld({
+  form,
+  ageHours,
+}: {
+  readonly form: string;
+  readonly ageHours: number | null;
+}): boolean {
+  return isMould(form) && ageHours === null;
+}
+
+/** Every size of some kinds. */
+export function sizesOf(...kinds: readonly MouldKind[]): MouldSize[] {
+  return SPECIMEN_SIZES.filter((size) => kinds.includes(MOULDS[size].kind));
 }
 
 /** What is known of a mould, seen through the common interface. */
@@ -102,7 +128,10 @@ export function mouldsOf(system: System): readonly MouldSize[] {
 
 /** Kinds of specimens with their curing, each once, `beam/field`: what the clocks of curing ask for. */
 export function specimenClasses(
-  made: readonly { readonly size: MouldSize; readonly cure: 'standard' | 'field' }[],
+  made: readonly { readonly form: string; readonly about: { readonly cure?: string | undefined } }[],
 ): string[] {
-  return [...new Set(made.map(({ size, cure }) => `${mouldOf(size).kind}/${cure}`))].toSorted();
+  const classes = made.flatMap(({ form, about }) =>
+    isMould(form) && about.cure ? [`${mouldOf(form).kind}/${about.cure}`] : [],
+  );
+  return [...new Set(classes)].toSorted();
 }

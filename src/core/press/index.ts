@@ -2,6 +2,7 @@ export * from './concrete-curve';
 export * from './dial';
 export * from './live-curve';
 export * from './protocol';
+export * from './reading';
 export * from './record';
 export * from './scenarios';
 export * from './simulated-press';

@@ -1,13 +1,5 @@
-import type { Levers, PlacedSpecimen, PressReading } from './simulated-press';
-
-/** One line of a press, a JSON object: see docs/devices.md. */
-export interface ReadingLine extends Omit<PressReading, 'position'> {
-  readonly seq: number;
-  /** Platen travel, mm. */
-  readonly pos: number;
-  /** The device's wall clock when the line was sent, ms since 1970. */
-  readonly at: number;
-}
+import type { Levers, ReadingLine } from './reading';
+import type { PlacedSpecimen } from './simulated-press';
 
 /** The first line of a connection: which press it is, in which life of its process, and what it still remembers. */
 export interface HelloLine {

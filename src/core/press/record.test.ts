@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { firstRows, guessMapping, readLoadLog } from '../signals';
-import { isReading, parsePressLine, type ReadingLine } from './protocol';
+import { isReading, parsePressLine } from './protocol';
+import type { ReadingLine } from './reading';
 import { loadIn, recordCsv, recordOf } from './record';
 
 const line = (seq: number, more: Partial<ReadingLine> = {}): ReadingLine => ({

@@ -1,5 +1,5 @@
 import { convert, exact } from '../quantity';
-import type { ReadingLine } from './protocol';
+import type { ReadingLine } from './reading';
 
 /** A stretch of numbers that never came, both ends included. */
 export type Missing = readonly [from: number, to: number];

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { analyseLog } from '../signals';
 import { concreteCurve, stressAt } from './concrete-curve';
+import type { PressReading } from './reading';
 import {
   type EndKind,
   type Mishaps,
   type PlacedSpecimen,
   PRESS_MAKEUP,
-  type PressReading,
   SimulatedPress,
   speedForRate,
   travelTo,

@@ -1,5 +1,6 @@
 import { Chance } from '../statistics';
 import { type ConcreteCurve, concreteCurve, strainAt, stressAt, tangentAt } from './concrete-curve';
+import type { Levers, PressReading } from './reading';
 import { loadIn } from './record';
 
 /** How the ends meet the platens: what gives way before the concrete does. */
@@ -94,27 +95,6 @@ export const PRESS_MAKEUP: PressMakeup = {
   noise: 0.02,
   rate: 20,
 };
-
-/** The levers as the operator has set them; the fine knob from 0 to 1. */
-export interface Levers {
-  readonly pump: boolean;
-  readonly approach: boolean;
-  readonly fine: number;
-  readonly door: boolean;
-}
-
-/** One reading of the indicator. */
-export interface PressReading extends Levers {
-  readonly t: number;
-  /** kN unless `unit` says otherwise. */
-  readonly load: number;
-  readonly unit: 'kN' | 'lbf';
-  readonly peak: number;
-  /** Stress by the area that is set in the indicator, MPa; absent without a specimen. */
-  readonly stress?: number;
-  /** Platen travel, mm. */
-  readonly position: number;
-}
 
 const DT = 0.0005;
 const RELEASE = 3;

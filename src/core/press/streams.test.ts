@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { guessMapping, readLoadLog } from '../signals';
-import type { ReadingLine } from './protocol';
+import type { ReadingLine } from './reading';
 import { loadIn, recordCsv, recordOf } from './record';
 import { PressWatch, type WatchedReading } from './watch';
 

@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { breakWords, type ReportSet, type ReportTest, remarksOf, resultText, setName } from '.';
+import {
+  type ReportContent,
+  type ReportSet,
+  type ReportTest,
+  remarksOf,
+  resultText,
+  sectionsOf,
+  setSentence,
+} from '.';
 
 const TEST: ReportTest = {
   title: 'Cylinder compression',
@@ -7,12 +15,11 @@ const TEST: ReportTest = {
   attempt: 1,
   at: '11 Jun 2031 09:05 UTC-04:00',
   by: 'A technician',
-  readings: [
-    { label: 'Ends', text: 'Unbonded pads' },
-    { label: 'Maximum load', text: '61,870 lbf' },
-    { label: 'Fracture', text: '3 Vertical cracks through both ends' },
-    { label: 'Fracture in words', text: '' },
+  columns: [
+    ['Load', '61,870 lbf'],
+    ['Ends and fracture', 'Unbonded pads; 3 Vertical cracks'],
   ],
+  readings: [],
   results: [
     {
       quantity: 'compressive strength',
@@ -21,26 +28,54 @@ const TEST: ReportTest = {
       reported: '4920',
       text: '4,920',
       unit: 'psi',
-      step: '10',
-    } as unknown as ReportTest['results'][number],
+    },
   ],
   lines: [],
   remarks: ['Tested late.'],
   conformity: [],
-  equipment: [],
+  equipment: ['Testing machine PRESS-1'],
   valid: true,
 };
+const SPECIMEN = {
+  label: 'S-1-A',
+  form: '4 × 8 in',
+  cure: 'standard',
+  designatedAge: '28 d',
+  age: '28 d 1 h',
+};
 const SET: ReportSet = {
-  age: '28 d',
+  title: 'Strength test at 28 d',
   cure: 'standard',
   value: '4,900',
   unit: 'psi',
   state: 'tested',
-  designated: true,
+  strength: true,
   used: ['S-1-A'],
+  trimmed: [],
   leftOut: [],
+  said: [],
   lines: [],
   remarks: ['The range is wide.'],
+};
+const SLUMP: ReportTest = { ...TEST, title: 'Slump', remarks: ['Shear.', 'Again.'], columns: [] };
+const CONTENT: ReportContent = {
+  schema: 2,
+  title: 'Report of tests',
+  subject: 'sample S-1',
+  words: { onSample: 'Fresh', onSpecimens: 'Hardened' },
+  job: { number: 'S', name: 'Works', owner: 'Trust', location: 'Quay' },
+  facts: [],
+  tests: [{ ...TEST, specimen: SPECIMEN }, SLUMP],
+  waiting: ['S-1-C (28 d)'],
+  discarded: [],
+  sets: [SET],
+  together: null,
+  verdicts: [],
+  rounding: 'half to even',
+  methods: [],
+  limitsRevision: 0,
+  recalledLimits: false,
+  statements: [],
 };
 
 describe('what a test came to', () => {
@@ -54,24 +89,32 @@ describe('what a test came to', () => {
   });
 });
 
-it('a break is told by its ends and its fracture, what was not said left out', () => {
-  expect(breakWords(TEST)).toBe('Unbonded pads; 3 Vertical cracks through both ends');
-  expect(breakWords({ ...TEST, readings: [] })).toBe('');
+it('a set is told in a sentence: what it came to, of how many, and that it is not complete', () => {
+  expect(setSentence(SET)).toBe('Strength test at 28 d, standard cured: 4,900 psi, one cylinder.');
+  expect(setSentence({ ...SET, value: null })).toBe('Strength test at 28 d: no valid result.');
+  expect(setSentence({ ...SET, title: 'Cores at 39 d', strength: false, value: null })).toBe(
+    'Cores at 39 d: no mean.',
+  );
+  expect(
+    setSentence({
+      ...SET,
+      title: 'Mean index of the group',
+      sample: 'S-9',
+      cure: '',
+      strength: false,
+      value: '3.05',
+      unit: 'MPa',
+      state: 'pending',
+      used: ['a', 'b', 'c'],
+    }),
+  ).toBe('S-9: Mean index of the group: 3.05 MPa, mean of 3 so far, not complete.');
 });
 
-it('a set is called by what it is of, or by whether the strength is asked for at its age', () => {
-  expect(setName(SET)).toBe('Strength test');
-  expect(setName({ ...SET, designated: false })).toBe('For information');
-  expect(setName({ ...SET, designated: false, what: 'Cores' })).toBe('Cores');
-});
-
-it('remarks say what each is about, fresh tests first, sets last', () => {
-  const specimen = { label: 'S-1-A', size: '', cure: '', designatedAge: '', age: '', castAt: '', test: TEST };
+it('remarks say what each is about, tests of the sample first, sets last', () => {
   expect(
     remarksOf({
-      fresh: [{ ...TEST, title: 'Slump', remarks: ['Shear.', 'Again.'] }],
-      specimens: [specimen],
-      sets: [SET, { ...SET, what: 'Cores', age: '39 d', remarks: ['The arithmetic meets the rule.'] }],
+      ...CONTENT,
+      sets: [SET, { ...SET, title: 'Cores at 39 d', remarks: ['The arithmetic meets the rule.'] }],
     }),
   ).toEqual([
     'Slump: Shear.',
@@ -80,4 +123,53 @@ it('remarks say what each is about, fresh tests first, sets last', () => {
     'Strength test at 28 d: The range is wide.',
     'Cores at 39 d: The arithmetic meets the rule.',
   ]);
+});
+
+describe('the sections of a report', () => {
+  const titles = (content: ReportContent) => sectionsOf(content).map(({ title }) => title);
+  it('leave out what there is nothing of', () => {
+    expect(titles(CONTENT)).toEqual(['Fresh', 'Hardened', 'Departures and remarks', 'Equipment']);
+    expect(titles({ ...CONTENT, tests: [], sets: [] })).toEqual(['Departures and remarks', 'Equipment']);
+  });
+  it('have the columns of the methods, and ages only where they count', () => {
+    const headings = (content: ReportContent) =>
+      sectionsOf(content).flatMap((section) =>
+        section.kind === 'table' && section.title === 'Hardened'
+          ? section.columns.map(({ heading }) => heading)
+          : [],
+      );
+    expect(headings(CONTENT)).toEqual([
+      'Specimen',
+      'Test',
+      'Age',
+      'At test',
+      'Load',
+      'Ends and fracture',
+      'Result',
+      'Tested',
+    ]);
+    const piece = { ...SPECIMEN, designatedAge: '', age: '' };
+    expect(headings({ ...CONTENT, tests: [{ ...TEST, specimen: piece }] })).toEqual([
+      'Specimen',
+      'Load',
+      'Ends and fracture',
+      'Result',
+      'Tested',
+    ]);
+  });
+  it('give every row a cell for each column', () => {
+    for (const section of sectionsOf(CONTENT))
+      if (section.kind === 'table')
+        for (const row of section.rows) expect(row).toHaveLength(section.columns.length);
+  });
+  it('say what follows from a set, what its rule left out of it, and what waits', () => {
+    const content = {
+      ...CONTENT,
+      sets: [{ ...SET, trimmed: ['S-1-B'], said: [['Estimated strength', '70 MPa'] as const] }],
+    };
+    const all = JSON.stringify(sectionsOf(content));
+    expect(all).toContain('Left out of the mean by its rule: S-1-B.');
+    expect(all).toContain('Not tested yet: S-1-C (28 d).');
+    expect(titles(content)).toContain('What follows from it');
+  });
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../limits';
-import { coneDepth, freshCount, MOULD_SIZES, mouldOf, specimenCount } from '../moulds';
+import { bowlCount, coneCount, coneDepth, MOULD_SIZES, mouldOf, specimenCount } from '../moulds';
 import { exact } from '../quantity';
 import {
   type Against,
@@ -175,16 +175,16 @@ describe('layers, strokes and taps (ASTM C31, C143, C192, IS 516, from memory)',
       expect(specimenCount(size, 'none', limits)).toMatchObject({ layers: 1, strokes: 0 });
   });
   it('the cone in three layers by volume, or four by height in the older school', () => {
-    expect(freshCount('slump', 'rod', 'US', limits)).toMatchObject({
+    expect(coneCount('US', limits)).toMatchObject({
       layers: 3,
       marks: ['2 5/8 in', '6 1/8 in'],
     });
-    expect(freshCount('slump', 'rod', 'SI', new Limits({}, 0, 'is'))).toMatchObject({
+    expect(coneCount('SI', new Limits({}, 0, 'is'))).toMatchObject({
       layers: 4,
       marks: ['75 mm', '150 mm', '225 mm'],
     });
-    expect(freshCount('air-volumetric', 'rod', 'US', limits).layers).toBe(2);
-    expect(freshCount('air-pressure', 'rod', 'US', limits).layers).toBe(3);
+    expect(bowlCount(2, 'rod', 'US', limits).layers).toBe(2);
+    expect(bowlCount(3, 'rod', 'US', limits).layers).toBe(3);
   });
   it('the marks in the cone are where its volume is in thirds', () => {
     const cone = { base: 8, top: 4, height: 12 };

@@ -1,3 +1,4 @@
 export * from './chance';
+export * from './line';
 export * from './summary';
 export * from './trend';

@@ -1,4 +1,4 @@
-export * from './ends';
+export * from './batches';
 export * from './jobs';
 export * from './people';
 export * from './practice';

@@ -1,12 +1,22 @@
 import { sql } from 'drizzle-orm';
-import { boolean, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+  type AnyPgColumn,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import type { Batch } from '@/core/interchange';
+import type { ConcreteAsked, PlacementAbout, SpecimenAbout } from '@/core/materials/concrete/record';
 import type { Draw } from '@/core/sampling-plan';
 // Relative: the generator of migrations reads this file and knows no aliases.
 import { HAND_OVERS, SPECIMEN_EVENTS } from '../../core/identity/custody';
 import { PROFILES } from '../../core/limits/schools';
-import { EXPOSURES, SAMPLE_KINDS, SLUMP_CLASSES } from '../../core/methods/kinds';
-import { type MouldSize, SPECIMEN_SIZES } from '../../core/moulds/moulds';
+import { SAMPLE_KINDS } from '../../core/methods/kinds';
 import { at } from './columns';
 import { people } from './people';
 import { storages } from './storage';
@@ -41,94 +51,77 @@ export const jobClients = pgTable(
   (table) => [primaryKey({ columns: [table.jobId, table.personId] }), index().on(table.personId)],
 );
 
-/** A concrete mix in one version; a change of what is specified is a new version, never an overwrite. */
-export const mixes = pgTable(
-  'mixes',
+/** What is asked of a material in one version; a change of what is asked is a new version, never an overwrite. */
+export const specifications = pgTable(
+  'specifications',
   {
     id: uuid('id').primaryKey().defaultRandom(),
     jobId: uuid('job_id')
       .notNull()
       .references(() => jobs.id),
+    /** Its entry in the registry of materials. */
+    material: text('material').notNull(),
     code: text('code').notNull(),
     version: integer('version').notNull().default(1),
     title: text('title').notNull(),
-    /** f'c with its unit, as specified. */
-    specifiedStrength: text('specified_strength').notNull(),
-    ageHours: integer('age_hours').notNull(),
-    slumpKind: text('slump_kind', { enum: ['target', 'maximum'] }),
-    slump: text('slump'),
-    temperatureMaximum: text('temperature_maximum'),
-    temperatureMinimum: text('temperature_minimum'),
-    slumpClass: text('slump_class', { enum: SLUMP_CLASSES }),
-    slumpFlow: text('slump_flow'),
-    /** Nominal maximum size of the aggregate. */
-    aggregate: text('aggregate'),
-    air: text('air'),
-    exposure: text('exposure', { enum: EXPOSURES }),
-    airMethod: text('air_method', { enum: ['pressure', 'volumetric'] }),
-    aggregateFactor: text('aggregate_factor'),
-    /** The project permits the reduced air of concrete above the limit of strength. */
-    airReduced: boolean('air_reduced').notNull().default(false),
-    density: text('density'),
-    waterRatio: text('water_ratio'),
-    cementitious: text('cementitious'),
-    water: text('water'),
-    bleedsLittle: boolean('bleeds_little').notNull().default(false),
+    /** Typed by the material. */
+    asked: jsonb('asked').$type<ConcreteAsked>().notNull(),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [unique().on(table.jobId, table.code, table.version)],
 );
 
-/** The acceptance criteria a mix is held against. */
-export const mixCriteria = pgTable(
-  'mix_criteria',
+/** The criteria a specification is held against. */
+export const requirements = pgTable(
+  'requirements',
   {
-    mixId: uuid('mix_id')
+    specificationId: uuid('specification_id')
       .notNull()
-      .references(() => mixes.id),
-    criterion: text('criterion', { enum: ['running-average', 'individual'] }).notNull(),
+      .references(() => specifications.id),
+    criterion: text('criterion').notNull(),
     designation: text('designation').notNull(),
     edition: text('edition').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.mixId, table.criterion] })],
+  (table) => [primaryKey({ columns: [table.specificationId, table.criterion] })],
 );
 
-export const placements = pgTable(
-  'placements',
+/** What is judged: a placement of concrete, a delivery of units, a borehole, a floor and its zones. */
+export const lots = pgTable(
+  'lots',
   {
     id: uuid('id').primaryKey().defaultRandom(),
     jobId: uuid('job_id')
       .notNull()
       .references(() => jobs.id),
-    mixId: uuid('mix_id')
+    specificationId: uuid('specification_id')
       .notNull()
-      .references(() => mixes.id),
+      .references(() => specifications.id),
+    /** The lot that it is a part of. */
+    parentId: uuid('parent_id').references((): AnyPgColumn => lots.id),
     number: integer('number').notNull(),
-    placedAt: at('placed_at').notNull(),
-    element: text('element').notNull(),
-    location: text('location').notNull().default(''),
-    volume: text('volume'),
-    /** Slab, or one face of a wall. */
-    area: text('area'),
-    /** Least dimension of the section. */
-    section: text('section'),
+    /** When it was placed, delivered, drilled. */
+    startsAt: at('starts_at').notNull(),
+    title: text('title').notNull(),
+    /** Typed by the material. */
+    about: jsonb('about').$type<PlacementAbout>().notNull(),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [
     unique().on(table.jobId, table.number),
-    index().on(table.jobId, table.placedAt),
-    index().on(table.mixId),
+    index().on(table.jobId, table.startsAt),
+    index().on(table.specificationId),
+    index().on(table.parentId),
   ],
 );
 
-/** How many samples a placement asks for and where they were drawn. Append only: a change of volume is a new plan. */
+/** How many samples a lot asks for and where they were drawn. Append only: a change of its size is a new plan. */
 export const samplingPlans = pgTable(
   'sampling_plans',
   {
     id: uuid('id').primaryKey().defaultRandom(),
-    placementId: uuid('placement_id')
+    lotId: uuid('lot_id')
       .notNull()
-      .references(() => placements.id),
+      .references(() => lots.id),
     seed: integer('seed').notNull(),
     volume: text('volume').notNull(),
     area: text('area'),
@@ -140,7 +133,7 @@ export const samplingPlans = pgTable(
       .references(() => people.id),
     at: at('at').notNull(),
   },
-  (table) => [index().on(table.placementId, table.at)],
+  (table) => [index().on(table.lotId, table.at)],
 );
 
 /** A truck with its ticket, in the order they come. */
@@ -149,9 +142,9 @@ export const loads = pgTable(
   {
     id: uuid('id').primaryKey().defaultRandom(),
     clientId: uuid('client_id').notNull().unique(),
-    placementId: uuid('placement_id')
+    lotId: uuid('lot_id')
       .notNull()
-      .references(() => placements.id),
+      .references(() => lots.id),
     number: integer('number').notNull(),
     ticket: text('ticket').notNull(),
     truck: text('truck').notNull().default(''),
@@ -165,17 +158,17 @@ export const loads = pgTable(
     /** Why it does not count: it never came, or was entered twice. It stays on record. */
     struckOut: text('struck_out'),
   },
-  (table) => [unique().on(table.placementId, table.number)],
+  (table) => [unique().on(table.lotId, table.number)],
 );
 
 /** What a file of the plant said of a ticket, before or after its truck came. Append only; the first one stands. */
-export const batches = pgTable(
-  'batches',
+export const plantBatches = pgTable(
+  'plant_batches',
   {
     id: uuid('id').primaryKey().defaultRandom(),
-    placementId: uuid('placement_id')
+    lotId: uuid('lot_id')
       .notNull()
-      .references(() => placements.id),
+      .references(() => lots.id),
     ticket: text('ticket').notNull(),
     batch: jsonb('batch').$type<Batch>().notNull(),
     by: text('by')
@@ -183,16 +176,16 @@ export const batches = pgTable(
       .references(() => people.id),
     at: at('at').notNull(),
   },
-  (table) => [unique().on(table.placementId, table.ticket)],
+  (table) => [unique().on(table.lotId, table.ticket)],
 );
 
 export const samples = pgTable(
   'samples',
   {
     id: uuid('id').primaryKey().defaultRandom(),
-    placementId: uuid('placement_id')
+    lotId: uuid('lot_id')
       .notNull()
-      .references(() => placements.id),
+      .references(() => lots.id),
     jobId: uuid('job_id')
       .notNull()
       .references(() => jobs.id),
@@ -209,16 +202,19 @@ export const samples = pgTable(
     /** Made by the device, so that pressing twice on a bad network is one sample. */
     clientId: uuid('client_id').notNull().unique(),
     remarks: text('remarks').notNull().default(''),
+    /** Typed by the material. */
+    about: jsonb('about').$type<Readonly<Record<string, unknown>>>().notNull().default({}),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [
     unique().on(table.jobId, table.number),
     index().on(table.jobId, table.sampledAt),
     index().on(table.sampledAt),
-    index().on(table.placementId),
+    index().on(table.lotId),
   ],
 );
 
+/** What is tested: a piece that was made, taken or cut, or a point on the plan of its lot. */
 export const specimens = pgTable(
   'specimens',
   {
@@ -226,12 +222,19 @@ export const specimens = pgTable(
     sampleId: uuid('sample_id')
       .notNull()
       .references(() => samples.id),
+    /** The specimen that it was cut from: a brick and its halves. */
+    parentId: uuid('parent_id').references((): AnyPgColumn => specimens.id),
     label: text('label').notNull().unique(),
-    size: text('size', { enum: SPECIMEN_SIZES as [MouldSize, ...MouldSize[]] }).notNull(),
-    cure: text('cure', { enum: ['standard', 'field'] })
-      .notNull()
-      .default('standard'),
-    castAt: at('cast_at').notNull(),
+    /** Shape and size, of the forms that its material has. */
+    form: text('form').notNull(),
+    /** What it is for, where specimens of one form are for different tests. */
+    role: text('role'),
+    /** Since when its age counts: made, cast, drilled. */
+    since: at('since').notNull(),
+    /** Where it lies on the plan of its lot, 0 to 1. */
+    place: jsonb('place').$type<{ x: number; y: number }>(),
+    /** Typed by the material: curing, strength asked for. */
+    about: jsonb('about').$type<SpecimenAbout>().notNull(),
     /** Designated age in elapsed hours; null for a held specimen, which has no window. */
     ageHours: integer('age_hours'),
     opensAt: at('opens_at'),
@@ -239,12 +242,11 @@ export const specimens = pgTable(
     testedAt: at('tested_at'),
     /** Thrown away before it was tested; null again when that was a mistake. Its events say who and why. */
     discardedAt: at('discarded_at'),
-    /** Strength asked of a grout or a mortar; null for concrete, whose mix says it. */
-    specifiedStrength: text('specified_strength'),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [
     index().on(table.sampleId),
+    index().on(table.parentId),
     index().on(table.testedAt, table.closesAt),
     // What waits, by when it closes: the lists of what is due read nothing else.
     index('specimens_waiting')

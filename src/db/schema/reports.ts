@@ -1,5 +1,7 @@
+import { sql } from 'drizzle-orm';
 import {
   bigserial,
+  check,
   index,
   integer,
   jsonb,
@@ -10,10 +12,10 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { at, bytes, person } from './columns';
-import { jobs, samples } from './jobs';
+import { jobs, lots, samples } from './jobs';
 import { outcomes, runs } from './runs';
 
-/** A report of one sample. Signed, it is frozen: content, file, and what it rests on. */
+/** A report of a sample or of a lot. Signed, it is frozen: content, file, and what it rests on. */
 export const reports = pgTable(
   'reports',
   {
@@ -21,9 +23,9 @@ export const reports = pgTable(
     jobId: uuid('job_id')
       .notNull()
       .references(() => jobs.id),
-    sampleId: uuid('sample_id')
-      .notNull()
-      .references(() => samples.id),
+    /** What it is of: one sample, or all of a lot. */
+    sampleId: uuid('sample_id').references(() => samples.id),
+    lotId: uuid('lot_id').references(() => lots.id),
     number: text('number').notNull(),
     revision: integer('revision').notNull().default(0),
     state: text('state', { enum: ['draft', 'signed'] })
@@ -46,7 +48,9 @@ export const reports = pgTable(
     unique().on(table.number, table.revision),
     index().on(table.jobId, table.preparedAt),
     index().on(table.sampleId),
+    index().on(table.lotId),
     index().on(table.replacesId),
+    check('reports_of_one', sql`num_nonnulls(sample_id, lot_id) = 1`),
     // The list of reports is read from the newest on, a page at a time.
     index().on(table.preparedAt, table.id),
   ],

@@ -15,9 +15,9 @@ import {
 import type { LimitChange } from '@/core/limits';
 import type { CompoundFacts, MachineFacts, Outcome, PadFacts, RunSetup } from '@/core/methods';
 import type { CurvePoint, LogAnalysis, LogMapping } from '@/core/signals';
+import { batches } from './batches';
 import { at, bytes, person } from './columns';
-import { endBatches } from './ends';
-import { jobs, placements, samples, specimens } from './jobs';
+import { jobs, lots, samples, specimens } from './jobs';
 
 /** A method carried out on a specimen or sample. */
 export const runs = pgTable(
@@ -27,8 +27,8 @@ export const runs = pgTable(
     method: text('method').notNull(),
     specimenId: uuid('specimen_id').references(() => specimens.id),
     sampleId: uuid('sample_id').references(() => samples.id),
-    placementId: uuid('placement_id').references(() => placements.id),
-    batchId: uuid('batch_id').references(() => endBatches.id),
+    lotId: uuid('lot_id').references(() => lots.id),
+    batchId: uuid('batch_id').references(() => batches.id),
     attempt: integer('attempt').notNull().default(1),
     /** Why the test was made again, for attempts after the first. */
     repeatReason: text('repeat_reason'),
@@ -44,7 +44,7 @@ export const runs = pgTable(
   (table) => [
     unique().on(table.specimenId, table.method, table.attempt),
     unique().on(table.sampleId, table.method, table.attempt),
-    unique().on(table.placementId, table.method, table.attempt),
+    unique().on(table.lotId, table.method, table.attempt),
     unique().on(table.batchId, table.method, table.attempt),
   ],
 );

@@ -1,13 +1,13 @@
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, eq, inArray } from 'drizzle-orm';
 import { readBatches } from '@/core/interchange';
-import { batches } from '@/db/schema';
+import { plantBatches } from '@/db/schema';
 import { Conflict } from '../errors';
 import { defineUseCase, refuseFields, STAFF } from '../use-case';
 import { lockPlacement } from './field';
 
 export class ImportBatchesInput {
-  @IsUUID() placementId: string;
+  @IsUUID() lotId: string;
   @IsString() @MaxLength(2_000_000, { message: 'The file is too large: split it.' }) csv: string;
   /** The tickets chosen in the preview. */
   @IsArray()
@@ -26,7 +26,7 @@ export const importBatches = defineUseCase({
   roles: STAFF,
   Input: ImportBatchesInput,
   async act({ tx, actor, now }, input) {
-    const { placement, job } = await lockPlacement(tx, input.placementId);
+    const { placement, job } = await lockPlacement(tx, input.lotId);
     const file = readBatches(input.csv, job.system, job.zone);
     const wanted = new Set(input.tickets);
     const chosen = file.batches.filter(({ ticket }) => wanted.has(ticket));
@@ -36,17 +36,17 @@ export const importBatches = defineUseCase({
       });
     }
     const there = await tx
-      .select({ ticket: batches.ticket })
-      .from(batches)
-      .where(and(eq(batches.placementId, placement.id), inArray(batches.ticket, [...wanted])));
+      .select({ ticket: plantBatches.ticket })
+      .from(plantBatches)
+      .where(and(eq(plantBatches.lotId, placement.id), inArray(plantBatches.ticket, [...wanted])));
     if (there.length > 0) {
       throw new Conflict(
         `${there.map(({ ticket }) => ticket).join(', ')}: imported already. Nothing was imported.`,
       );
     }
-    await tx.insert(batches).values(
+    await tx.insert(plantBatches).values(
       chosen.map((batch) => ({
-        placementId: placement.id,
+        lotId: placement.id,
         ticket: batch.ticket,
         batch,
         by: actor.id,

@@ -1,7 +1,7 @@
 import { IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, eq, inArray } from 'drizzle-orm';
 import { IsInstant } from '@/core/methods';
-import { isMouldedConcrete, mouldOf } from '@/core/moulds';
+import { isMouldedConcrete, kindOf } from '@/core/moulds';
 import { runs, specimenEvents, specimens } from '@/db/schema';
 import { windowsOf } from '../age';
 import { defineUseCase, refuseFields, STAFF } from '../use-case';
@@ -31,7 +31,7 @@ export const correctCastTime = defineUseCase({
     const castAt = castAtField(input.castAt, now, sample);
     // Prisms and mortar cubes are no part of this concrete.
     const own = (await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id))).filter(
-      ({ size }) => isMouldedConcrete(size) || mouldOf(size).kind === 'core',
+      ({ form: size }) => isMouldedConcrete(size) || kindOf(size) === 'core',
     );
     if (own.length === 0) refuseFields({ castAt: 'No cylinders have been made of this sample.' });
     const windowOf = await windowsOf(tx, job, sample.id, castAt);
@@ -40,13 +40,13 @@ export const correctCastTime = defineUseCase({
         .update(specimens)
         // A core's window counts from its drilling: it stays.
         .set({
-          castAt,
-          ...(mouldOf(specimen.size).kind === 'core' ? {} : windowOf(specimen.ageHours, specimen.size)),
+          since: castAt,
+          ...(kindOf(specimen.form) === 'core' ? {} : windowOf(specimen.ageHours, specimen.form)),
         })
         .where(eq(specimens.id, specimen.id));
     }
     await tx.insert(specimenEvents).values(
-      own.map(({ id, castAt: before }) => ({
+      own.map(({ id, since: before }) => ({
         specimenId: id,
         kind: 'note' as const,
         at: now,

@@ -34,9 +34,9 @@ export const registerCores = defineUseCase({
     if (drilledAt.getTime() > now.getTime() + 60_000)
       refuseFields({ drilledAt: 'Drilled at lies in the future.' });
     const own = await lockedSpecimens(tx, sample.id);
-    const first = own.find((each) => isMouldedConcrete(each.size));
+    const first = own.find((each) => isMouldedConcrete(each.form));
     if (!first) throw new Conflict('This sample has no specimens: its casting time is not known.');
-    if (drilledAt.getTime() < first.castAt.getTime())
+    if (drilledAt.getTime() < first.since.getTime())
       refuseFields({ drilledAt: 'Drilled before the concrete was placed.' });
     const size: MouldSize = job.system === 'US' ? 'core-4' : 'core-100';
     const limits = await limitsNow(tx, job);
@@ -51,10 +51,10 @@ export const registerCores = defineUseCase({
       own,
       count: input.count,
       values: {
-        size,
-        cure: 'field',
-        castAt: first.castAt,
-        ageHours: Math.round((closesAt - first.castAt.getTime()) / HOUR),
+        form: size,
+        about: { cure: 'field', specifiedStrength: null },
+        since: first.since,
+        ageHours: Math.round((closesAt - first.since.getTime()) / HOUR),
         opensAt: new Date(window?.opensAt ?? closesAt),
         closesAt: new Date(closesAt),
       },

@@ -1,6 +1,7 @@
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, IsUUID } from 'class-validator';
 import { desc, eq, inArray } from 'drizzle-orm';
-import { endBatches, endBatchSpecimens, samples, specimens } from '@/db/schema';
+import { METHODS } from '@/core/methods/registry';
+import { batches, batchMembers, samples, specimens } from '@/db/schema';
 import { batchLabel } from '../ends';
 import { Conflict, NotFound } from '../errors';
 import { BENCH, defineUseCase } from '../use-case';
@@ -9,8 +10,12 @@ import { startRun } from './runs';
 export class MakeEndBatchInput {
   /** Made by the device: pressed twice it is one batch. */
   @IsUUID() id: string;
-  @IsIn(['capping', 'end-grinding'], { message: 'Cap them or grind them: choose one.' })
-  kind: 'capping' | 'end-grinding';
+  /** The method that makes them ready. */
+  @IsIn(
+    METHODS.filter(({ runOn }) => runOn === 'batch').map(({ id }) => id),
+    { message: 'Cap them or grind them: choose one.' },
+  )
+  kind: string;
   @IsArray()
   @ArrayMinSize(1, { message: 'Choose at least one specimen.' })
   @ArrayMaxSize(60, { message: 'At most 60 in one batch.' })
@@ -26,7 +31,7 @@ export const makeEndBatch = defineUseCase({
   Input: MakeEndBatchInput,
   async act(context, input) {
     const { tx, actor, now } = context;
-    const [there] = await tx.select().from(endBatches).where(eq(endBatches.id, input.id));
+    const [there] = await tx.select().from(batches).where(eq(batches.id, input.id));
     if (!there) {
       const rows = await tx
         .select({
@@ -46,12 +51,13 @@ export const makeEndBatch = defineUseCase({
           'One batch holds specimens of one job: its system of units and its rules are one.',
         );
       const [last] = await tx
-        .select({ number: endBatches.number })
-        .from(endBatches)
-        .orderBy(desc(endBatches.number))
+        .select({ number: batches.number })
+        .from(batches)
+        .where(eq(batches.kind, input.kind))
+        .orderBy(desc(batches.number))
         .limit(1);
       const number = (last?.number ?? 0) + 1;
-      await tx.insert(endBatches).values({
+      await tx.insert(batches).values({
         id: input.id,
         number,
         kind: input.kind,
@@ -60,10 +66,10 @@ export const makeEndBatch = defineUseCase({
         by: actor.id,
       });
       await tx
-        .insert(endBatchSpecimens)
+        .insert(batchMembers)
         .values(input.specimenIds.map((specimenId, place) => ({ batchId: input.id, specimenId, place })));
     }
-    const [batch] = await tx.select().from(endBatches).where(eq(endBatches.id, input.id));
+    const [batch] = await tx.select().from(batches).where(eq(batches.id, input.id));
     const { runId } = await startRun.act(context, { method: input.kind, batchId: input.id });
     return { runId, label: batch ? batchLabel(batch) : '' };
   },

@@ -20,12 +20,12 @@ import { IsInstant, setupMeasure } from '@/core/methods';
 import { type Exact, exact } from '@/core/quantity';
 import { drawPositions, randomNumbers, samplesForDay } from '@/core/sampling-plan';
 import {
-  batches,
   handovers,
   jobs,
   loads,
+  lots,
   people,
-  placements,
+  plantBatches,
   readings,
   runs,
   samples,
@@ -41,19 +41,19 @@ import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-cas
 import { instantField } from './samples';
 
 /** A placement, locked for what is added to it in order, with its job. */
-export async function lockPlacement(tx: Transaction, placementId: string) {
+export async function lockPlacement(tx: Transaction, lotId: string) {
   const [found] = await tx
-    .select({ placement: placements, job: jobs })
-    .from(placements)
-    .innerJoin(jobs, eq(jobs.id, placements.jobId))
-    .where(eq(placements.id, placementId))
-    .for('update', { of: placements });
+    .select({ placement: lots, job: jobs })
+    .from(lots)
+    .innerJoin(jobs, eq(jobs.id, lots.jobId))
+    .where(eq(lots.id, lotId))
+    .for('update', { of: lots });
   if (!found) throw new NotFound('This placement');
   return found;
 }
 
 export class PlanSamplingInput {
-  @IsUUID() placementId: string;
+  @IsUUID() lotId: string;
   @IsNotEmpty({ message: 'Planned volume is needed.' }) @IsString() volume: string;
   @IsOptional() @IsString() area?: string;
   /** Samples to draw, when the project asks for more than the rule. */
@@ -88,7 +88,7 @@ export const planSampling = defineUseCase({
   roles: STAFF,
   Input: PlanSamplingInput,
   async act({ tx, actor, now }, input) {
-    const { placement, job } = await lockPlacement(tx, input.placementId);
+    const { placement, job } = await lockPlacement(tx, input.lotId);
     const us = job.system === 'US';
     const volume = measureText('volume', input.volume, 'volume', us ? 'yd3' : 'm3', [0.1, 100_000]);
     const area = input.area
@@ -119,7 +119,7 @@ export const planSampling = defineUseCase({
     const [made] = await tx
       .insert(samplingPlans)
       .values({
-        placementId: placement.id,
+        lotId: placement.id,
         seed,
         volume,
         area,
@@ -141,19 +141,22 @@ export const planSampling = defineUseCase({
 /** What was delivered of a placement's mixture before it, and how many acceptance samples it has. */
 async function mixSoFar(
   tx: Transaction,
-  placement: typeof placements.$inferSelect,
+  placement: typeof lots.$inferSelect,
   unit: 'yd3' | 'm3',
 ): Promise<{ before: Exact; results: number }> {
-  const earlier = and(eq(placements.mixId, placement.mixId), lt(placements.placedAt, placement.placedAt));
+  const earlier = and(
+    eq(lots.specificationId, placement.specificationId),
+    lt(lots.startsAt, placement.startsAt),
+  );
   const volumes = await tx
     .select({ volume: loads.volume })
     .from(loads)
-    .innerJoin(placements, eq(placements.id, loads.placementId))
+    .innerJoin(lots, eq(lots.id, loads.lotId))
     .where(and(earlier, isNull(loads.struckOut)));
   const [{ count } = { count: 0 }] = await tx
     .select({ count: sql<number>`count(*)::int` })
     .from(samples)
-    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
     .where(and(earlier, eq(samples.kind, 'acceptance')));
   return {
     before: volumes.reduce((sum, each) => sum.plus(setupMeasure(each.volume, 'volume', unit) ?? 0), exact(0)),
@@ -176,7 +179,7 @@ function tableNumbers(text: string, count: number): string[] {
 export class AddLoadInput {
   /** Made by the device: the same ticket sent twice is one load. */
   @IsUUID() clientId: string;
-  @IsUUID() placementId: string;
+  @IsUUID() lotId: string;
   @IsNotEmpty({ message: 'Ticket number is needed.' })
   @IsString()
   @MaxLength(40, { message: 'Ticket: at most 40 characters.' })
@@ -187,10 +190,10 @@ export class AddLoadInput {
   @IsInstant('On site at') arrivedAt: string;
 }
 
-function arrivalField(text: string, now: Date, placement: { readonly placedAt: Date }): Date {
+function arrivalField(text: string, now: Date, placement: { readonly startsAt: Date }): Date {
   return instantField('arrivedAt', 'On site at', text, now, {
     what: 'the placement',
-    at: placement.placedAt,
+    at: placement.startsAt,
   });
 }
 
@@ -206,27 +209,27 @@ export const addLoad = defineUseCase({
   async act({ tx, actor, now }, input) {
     const [before] = await tx.select({ id: loads.id }).from(loads).where(eq(loads.clientId, input.clientId));
     if (before) return { loadId: before.id };
-    const { placement, job } = await lockPlacement(tx, input.placementId);
+    const { placement, job } = await lockPlacement(tx, input.lotId);
     const us = job.system === 'US';
     const there = await tx
       .select({ ticket: loads.ticket, number: loads.number })
       .from(loads)
-      .where(eq(loads.placementId, placement.id))
+      .where(eq(loads.lotId, placement.id))
       .orderBy(desc(loads.number));
     if (there.some(({ ticket }) => ticket === input.ticket.trim())) {
       refuseFields({ ticket: `Ticket ${input.ticket.trim()} is entered already.` });
     }
     const [known] = await tx
-      .select({ batch: batches.batch })
-      .from(batches)
-      .where(and(eq(batches.placementId, placement.id), eq(batches.ticket, input.ticket.trim())));
+      .select({ batch: plantBatches.batch })
+      .from(plantBatches)
+      .where(and(eq(plantBatches.lotId, placement.id), eq(plantBatches.ticket, input.ticket.trim())));
     const volume = input.volume?.trim() || known?.batch.volume;
     if (!volume) return refuseFields({ volume: 'Volume on the ticket is needed.' });
     const [made] = await tx
       .insert(loads)
       .values({
         clientId: input.clientId,
-        placementId: placement.id,
+        lotId: placement.id,
         number: (there[0]?.number ?? 0) + 1,
         ticket: input.ticket.trim(),
         truck: input.truck?.trim() || (known?.batch.truck ?? ''),
@@ -264,7 +267,7 @@ export const correctLoad = defineUseCase({
     const [load] = await tx.select().from(loads).where(eq(loads.id, input.loadId)).for('update');
     if (!load) throw new NotFound('This load');
     if (load.struckOut) throw new Conflict('This load is struck out already.');
-    const { placement, job } = await lockPlacement(tx, load.placementId);
+    const { placement, job } = await lockPlacement(tx, load.lotId);
     const reason = input.reason.trim();
     if (reason === '') refuseFields({ reason: 'Say why it is corrected.' });
     if (input.strikeOut) {

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { IsArray, IsBoolean, IsInt, IsString, MaxLength } from 'class-validator';
 import { eq, inArray } from 'drizzle-orm';
 import { type ImportPreview, type KnownSpecimen, previewImport } from '@/core/interchange';
-import { fieldsOf, type Method } from '@/core/methods';
+import { formText } from '@/core/materials/forms';
+import { type Method, readingsOf } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
-import { mouldText } from '@/core/moulds';
 import type { Queryable } from '@/db/client';
 import { jobs, samples, specimens } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
@@ -51,7 +51,7 @@ async function knownSpecimens(
       testedAt: specimens.testedAt,
       discardedAt: specimens.discardedAt,
       system: jobs.system,
-      size: specimens.size,
+      size: specimens.form,
     })
     .from(specimens)
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
@@ -64,9 +64,9 @@ async function knownSpecimens(
         ? `"${row.label}" is tested already; correct its readings instead.`
         : row.discardedAt
           ? `"${row.label}" was discarded.`
-          : method.takes?.(row.size)
+          : method.forms?.includes(row.size)
             ? null
-            : `"${row.label}" is ${mouldText(row.size)}: ${method.title.toLowerCase()} is not made on it.`;
+            : `"${row.label}" is ${formText(row.size)}: ${method.title.toLowerCase()} is not made on it.`;
       return [row.label, { label: row.label, system: row.system, refused }];
     }),
   );
@@ -116,14 +116,11 @@ export const importResults = defineUseCase({
     for (const row of chosen) {
       const specimenId = ids.find(({ label }) => label === row.label)?.id ?? '';
       const { runId } = await startRun.act(context, { method: input.method, specimenId });
-      const readings = fieldsOf(method.Input)
-        .filter((field) => row.input[field.name] !== undefined)
-        .map((field) => ({
-          id: randomUUID(),
-          field: field.name,
-          text: String(row.input[field.name]),
-          takenAt: now.toISOString(),
-        }));
+      const readings = readingsOf(row.input).map((reading) => ({
+        ...reading,
+        id: randomUUID(),
+        takenAt: now.toISOString(),
+      }));
       const { saved } = await saveReadings.act(context, { runId, readings });
       if (saved.length !== readings.length)
         throw new Conflict(`${row.label}: somebody is working on it. Nothing was imported.`);

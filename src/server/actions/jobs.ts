@@ -1,32 +1,23 @@
 import {
-  IsBoolean,
   IsIn,
-  IsInt,
   IsNotEmpty,
+  IsObject,
   IsOptional,
   IsString,
   IsUUID,
   Matches,
-  Max,
   MaxLength,
-  Min,
 } from 'class-validator';
 import { and, desc, eq, sql } from 'drizzle-orm';
+import { criteriaOf } from '@/core/acceptance';
 import { PROFILES, type Profile } from '@/core/limits';
-import {
-  EXPOSURES,
-  type Exposure,
-  IsInstant,
-  IsZone,
-  RATIO_RANGE,
-  SLUMP_CLASSES,
-  type SlumpClass,
-  SPECIFIED,
-  type SpecifiedName,
-} from '@/core/methods';
-import { jobs, mixCriteria, mixes, placements } from '@/db/schema';
+import type { Material } from '@/core/material/contract';
+import { storedOf } from '@/core/material/stored';
+import type { ConcreteAsked, PlacementAbout } from '@/core/materials/concrete/record';
+import { findMaterial, MATERIALS } from '@/core/materials/registry';
+import { IsInstant, IsZone } from '@/core/methods';
+import { jobs, lots, requirements, specifications } from '@/db/schema';
 import { NotFound } from '../errors';
-import { measureText } from '../measure-text';
 import { defineUseCase, MANAGERS, refuseFields, STAFF, type Transaction } from '../use-case';
 
 const words = (label: string, most = 120) => ({ message: `${label}: at most ${most} characters.` });
@@ -60,102 +51,71 @@ export const createJob = defineUseCase({
   },
 });
 
-export class CreateMixInput {
+export class CreateSpecificationInput {
   @IsUUID() jobId: string;
+  @IsIn(
+    MATERIALS.map(({ id }) => id),
+    { message: 'Material: choose one.' },
+  )
+  material: string;
   @IsNotEmpty(asked('Code')) @IsString() @MaxLength(30, words('Code', 30)) code: string;
   @IsNotEmpty(asked('What it is for')) @IsString() @MaxLength(120, words('What it is for')) title: string;
-  @IsNotEmpty(asked('Specified strength')) @IsString() specifiedStrength: string;
-  @IsInt({ message: 'Age: whole days.' })
-  @Min(1)
-  @Max(365, { message: 'Age: at most 365 days.' })
-  ageDays: number;
-  @IsOptional() @IsIn(['target', 'maximum']) slumpKind?: 'target' | 'maximum';
-  @IsOptional() @IsString() slump?: string;
-  @IsOptional() @IsString() temperatureMaximum?: string;
-  @IsOptional() @IsIn(SLUMP_CLASSES, { message: 'Slump class: choose one.' }) slumpClass?: SlumpClass;
-  @IsOptional() @IsString() slumpFlow?: string;
-  @IsOptional() @IsString() aggregate?: string;
-  @IsOptional() @IsString() air?: string;
-  @IsOptional() @IsIn(EXPOSURES, { message: 'Exposure: choose one.' }) exposure?: Exposure;
-  @IsOptional()
-  @IsIn(['pressure', 'volumetric'], { message: 'Air method: choose one.' })
-  airMethod?: 'pressure' | 'volumetric';
-  @IsOptional() @IsString() aggregateFactor?: string;
-  /** The project permits the reduced air of concrete above the limit of strength. */
-  @IsOptional() @IsBoolean() airReduced?: boolean;
-  @IsOptional() @IsString() density?: string;
-  @IsOptional() @IsString() waterRatio?: string;
-  @IsOptional() @IsString() cementitious?: string;
-  @IsOptional() @IsString() water?: string;
-  @IsOptional() @IsBoolean() bleedsLittle?: boolean;
+  /** By the fields of the material. */
+  @IsObject() asked: Record<string, unknown>;
 }
 
-type SpecifiedField = Exclude<SpecifiedName, 'specifiedStrength'>;
-const SPECIFIED_FIELDS = (Object.keys(SPECIFIED) as SpecifiedName[]).filter(
-  (name): name is SpecifiedField => name !== 'specifiedStrength',
-);
-
-function specified(input: CreateMixInput, field: SpecifiedName, system: 'US' | 'SI'): string | null {
-  const text = input[field];
-  if (!text) return null;
-  const { dimension, [system]: usual } = SPECIFIED[field];
-  return measureText(field, text, dimension, usual[0], [usual[1], usual[2]]);
+/** What was typed for a material, as it is stored; refuses what cannot be, at its field. */
+export function storedFields(
+  type: Material['Asked'],
+  typed: Readonly<Record<string, unknown>>,
+  system: 'US' | 'SI',
+): Record<string, unknown> {
+  const stored = storedOf(type, typed, system);
+  return stored.ok ? stored.value : refuseFields(stored.errors);
 }
 
-function ratioText(text: string | undefined): string | null {
-  if (!text) return null;
-  const plain = text.trim().replace(',', '.');
-  const ratio = Number(plain);
-  if (!/^[01]?\.\d{1,3}$/u.test(plain) || ratio < RATIO_RANGE[0] || ratio > RATIO_RANGE[1])
-    refuseFields({ waterRatio: 'Water-cementitious ratio: as 0.45.' });
-  return plain.startsWith('.') ? `0${plain}` : plain;
-}
-
-/** A mix with its criteria. The same code again is a new version: what was specified before stays on record. */
-export const createMix = defineUseCase({
-  name: 'create mix',
+/** What is asked of a material, with its criteria. The same code again is a new version: what was asked before stays. */
+export const createSpecification = defineUseCase({
+  name: 'create specification',
   roles: ['reviewer', 'manager'],
-  Input: CreateMixInput,
+  Input: CreateSpecificationInput,
   async act({ tx }, input) {
     const job = await lockJob(tx, input.jobId);
+    const material = findMaterial(input.material);
+    if (!material) throw new NotFound('This material');
+    const problems = material.problems?.(input.asked) ?? {};
+    if (Object.keys(problems).length > 0) refuseFields(problems);
+    const stored = storedFields(material.Asked, input.asked, job.system);
     const [newest] = await tx
-      .select({ version: mixes.version })
-      .from(mixes)
-      .where(and(eq(mixes.jobId, job.id), eq(mixes.code, input.code)))
-      .orderBy(desc(mixes.version))
+      .select({ version: specifications.version })
+      .from(specifications)
+      .where(and(eq(specifications.jobId, job.id), eq(specifications.code, input.code)))
+      .orderBy(desc(specifications.version))
       .limit(1);
-    if (input.slumpKind && !input.slump) refuseFields({ slump: 'Slump: how much?' });
-    const [mix] = await tx
-      .insert(mixes)
+    const [made] = await tx
+      .insert(specifications)
       .values({
         jobId: job.id,
+        material: material.id,
         code: input.code,
         version: (newest?.version ?? 0) + 1,
         title: input.title,
-        specifiedStrength: specified(input, 'specifiedStrength', job.system) ?? '',
-        ageHours: input.ageDays * 24,
-        slumpKind: input.slump ? (input.slumpKind ?? 'target') : null,
-        ...(Object.fromEntries(
-          SPECIFIED_FIELDS.map((field) => [field, specified(input, field, job.system)]),
-        ) as Record<SpecifiedField, string | null>),
-        slumpClass: input.slumpClass ?? null,
-        exposure: input.exposure ?? null,
-        airMethod: input.airMethod ?? (input.air || input.exposure ? 'pressure' : null),
-        airReduced: input.airReduced ?? false,
-        waterRatio: ratioText(input.waterRatio),
-        bleedsLittle: input.bleedsLittle ?? false,
+        // Typed by the material's own class of fields, which has just said that it is so.
+        asked: { ...stored, ...material.derive?.(stored, job.system) } as unknown as ConcreteAsked,
       })
-      .returning({ id: mixes.id });
-    const mixId = mix?.id ?? '';
-    await tx.insert(mixCriteria).values(
-      (['running-average', 'individual'] as const).map((criterion) => ({
-        mixId,
-        criterion,
-        designation: 'ACI 318',
-        edition: 'edition to be named by the project',
-      })),
-    );
-    return { mixId };
+      .returning({ id: specifications.id });
+    const specificationId = made?.id ?? '';
+    const held = criteriaOf(material.criteria);
+    if (held.length > 0)
+      await tx.insert(requirements).values(
+        held.map(({ id, source }) => ({
+          specificationId,
+          criterion: id,
+          designation: source.designation ?? '',
+          edition: 'edition to be named by the project',
+        })),
+      );
+    return { specificationId };
   },
 });
 
@@ -166,67 +126,56 @@ export async function lockJob(tx: Transaction, jobId: string) {
   return job;
 }
 
-export class CreatePlacementInput {
+export class CreateLotInput {
   @IsUUID() jobId: string;
-  @IsUUID('all', { message: 'Mix: choose one.' }) mixId: string;
-  @IsInstant('Day and time of the placement') placedAt: string;
-  @IsNotEmpty(asked('Element')) @IsString() @MaxLength(120, words('Element')) element: string;
-  @IsOptional() @IsString() @MaxLength(120, words('Location')) location?: string;
-  @IsOptional() @IsString() volume?: string;
-  /** Slab, or one face of a wall. */
-  @IsOptional() @IsString() area?: string;
-  /** Least dimension of the section. */
-  @IsOptional() @IsString() section?: string;
+  @IsUUID('all', { message: 'Specification: choose one.' }) specificationId: string;
+  @IsInstant('Day and time') startsAt: string;
+  @IsNotEmpty(asked('Title')) @IsString() @MaxLength(120, words('Title')) title: string;
+  /** By the fields of the material. */
+  @IsOptional() @IsObject() about?: Record<string, unknown>;
 }
 
-/** How far ahead or back a placement is entered, years: older records are brought in, works are planned. Our choice. */
-const PLACED_YEARS = 10;
+/** How far ahead or back a lot is entered, years: older records are brought in, works are planned. Our choice. */
+const LOT_YEARS = 10;
 
-function placedAtField(text: string, now: Date): Date {
+function startField(text: string, now: Date): Date {
   const at = new Date(text);
-  if (Math.abs(at.getTime() - now.getTime()) > PLACED_YEARS * 366 * 86_400_000)
-    refuseFields({
-      placedAt: `Day of the placement: the year ${text.slice(0, 4)} cannot be. Check the date.`,
-    });
+  if (Math.abs(at.getTime() - now.getTime()) > LOT_YEARS * 366 * 86_400_000)
+    refuseFields({ startsAt: `The year ${text.slice(0, 4)} cannot be. Check the date.` });
   return at;
 }
 
-/** A placement of a mix on a job. */
-export const createPlacement = defineUseCase({
-  name: 'create placement',
+/** A lot of what a specification asks for: a placement of a mix, a delivery of units. */
+export const createLot = defineUseCase({
+  name: 'create lot',
   roles: STAFF,
-  Input: CreatePlacementInput,
+  Input: CreateLotInput,
   async act({ tx, now }, input) {
     const job = await lockJob(tx, input.jobId);
-    const [mix] = await tx
-      .select({ id: mixes.id })
-      .from(mixes)
-      .where(and(eq(mixes.id, input.mixId), eq(mixes.jobId, job.id)));
-    if (!mix) refuseFields({ mixId: 'Mix: choose one of this job.' });
-    const us = job.system === 'US';
-    const volume = input.volume
-      ? measureText('volume', input.volume, 'volume', us ? 'yd3' : 'm3', [0, 100_000])
-      : null;
+    const [specification] = await tx
+      .select({ id: specifications.id, material: specifications.material })
+      .from(specifications)
+      .where(and(eq(specifications.id, input.specificationId), eq(specifications.jobId, job.id)));
+    const material = specification && findMaterial(specification.material);
+    if (!material) return refuseFields({ specificationId: 'Specification: choose one of this job.' });
+    const about = storedFields(material.Lot, input.about ?? {}, job.system);
+    const problems = material.lotProblems?.(about) ?? {};
+    if (Object.keys(problems).length > 0) refuseFields(problems);
     const [last] = await tx
-      .select({ number: sql<number>`coalesce(max(${placements.number}), 0)` })
-      .from(placements)
-      .where(eq(placements.jobId, job.id));
+      .select({ number: sql<number>`coalesce(max(${lots.number}), 0)` })
+      .from(lots)
+      .where(eq(lots.jobId, job.id));
     const [made] = await tx
-      .insert(placements)
+      .insert(lots)
       .values({
         jobId: job.id,
-        mixId: input.mixId,
+        specificationId: specification.id,
         number: Number(last?.number ?? 0) + 1,
-        placedAt: placedAtField(input.placedAt, now),
-        element: input.element,
-        location: input.location ?? '',
-        volume,
-        area: input.area ? measureText('area', input.area, 'area', us ? 'ft2' : 'm2', [0, 1_000_000]) : null,
-        section: input.section
-          ? measureText('section', input.section, 'length', us ? 'in' : 'mm', us ? [1, 1000] : [25, 25_000])
-          : null,
+        startsAt: startField(input.startsAt, now),
+        title: input.title,
+        about: about as unknown as PlacementAbout,
       })
-      .returning({ id: placements.id });
-    return { placementId: made?.id ?? '' };
+      .returning({ id: lots.id });
+    return { lotId: made?.id ?? '' };
   },
 });

@@ -32,7 +32,8 @@ import {
 import { equipment, loadLogs, runs } from '@/db/schema';
 import { NotFound } from '../errors';
 import { currentReadings, inputOf } from '../readings';
-import { runPlace, runSetup } from '../run-setup';
+import { runPlace } from '../run-place';
+import { runSetup } from '../run-setup';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { recomputeRun } from './runs';
 

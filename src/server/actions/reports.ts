@@ -2,34 +2,36 @@ import { IsNotEmpty, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'cl
 import { desc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { LOW_STRENGTH_STEPS } from '@/core/acceptance';
-import { reportNumber } from '@/core/identity/labels';
-import { followUps, people, reportOutcomes, reports } from '@/db/schema';
+import { lotReportNumber, reportNumber } from '@/core/identity/labels';
+import { followUps, jobs, lots, people, reportOutcomes, reports } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
-import { composeReport, contentMark } from '../reports/content';
+import { composeReport, contentMark, reportOf } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
-import { BENCH, defineUseCase, refuseFields, SIGNERS } from '../use-case';
+import { BENCH, defineUseCase, refuseFields, SIGNERS, type Transaction } from '../use-case';
 import { lockJob } from './jobs';
 import { sampleAndJob } from './samples';
 
 export class PrepareReportInput {
-  @IsUUID() sampleId: string;
-  /** Asked when a signed report of this sample is to be replaced. */
+  /** A report is of one sample, or of a whole lot. */
+  @IsOptional() @IsUUID() sampleId?: string;
+  @IsOptional() @IsUUID() lotId?: string;
+  /** Asked when a signed report of the same is to be replaced. */
   @IsOptional() @IsString() @MaxLength(500, { message: 'Reason: at most 500 characters.' }) reason?: string;
 }
 
-/** A draft report of a sample: the first, or the next revision of one that is signed. */
+/** A draft report of a sample or a lot: the first, or the next revision of one that is signed. */
 export const prepareReport = defineUseCase({
   name: 'prepare report',
   roles: BENCH,
   Input: PrepareReportInput,
   async act({ tx, actor, now }, input) {
-    const { sample, job } = await sampleAndJob(tx, input.sampleId);
-    await lockJob(tx, job.id);
+    const { of, jobId, numbered } = await subjectOf(tx, input);
+    const job = await lockJob(tx, jobId);
     const [newest] = await tx
       .select()
       .from(reports)
-      .where(eq(reports.sampleId, sample.id))
+      .where(of.sampleId ? eq(reports.sampleId, of.sampleId) : eq(reports.lotId, of.lotId ?? ''))
       .orderBy(desc(reports.revision))
       .limit(1);
     if (newest?.state === 'draft') return { reportId: newest.id };
@@ -41,8 +43,8 @@ export const prepareReport = defineUseCase({
       .insert(reports)
       .values({
         jobId: job.id,
-        sampleId: sample.id,
-        number: newest?.number ?? reportNumber(job.number, sample.number),
+        ...of,
+        number: newest?.number ?? numbered(job.number),
         revision: newest ? newest.revision + 1 : 0,
         preparedAt: now,
         preparedBy: actor.id,
@@ -53,6 +55,25 @@ export const prepareReport = defineUseCase({
     return { reportId: made?.id ?? '' };
   },
 });
+
+/** What a report is to be of, and how it is numbered. */
+async function subjectOf(tx: Transaction, { sampleId, lotId }: PrepareReportInput) {
+  if (sampleId && !lotId) {
+    const { sample, job } = await sampleAndJob(tx, sampleId);
+    return {
+      of: { sampleId: sample.id, lotId: null },
+      jobId: job.id,
+      numbered: (number: string) => reportNumber(number, sample.number),
+    };
+  }
+  const [lot] = lotId && !sampleId ? await tx.select().from(lots).where(eq(lots.id, lotId)) : [];
+  if (!lot) throw new NotFound('What this report is of');
+  return {
+    of: { sampleId: null, lotId: lot.id },
+    jobId: lot.jobId,
+    numbered: (number: string) => lotReportNumber(number, lot.number),
+  };
+}
 
 export class SignReportInput {
   @IsUUID() reportId: string;
@@ -73,7 +94,7 @@ export const signReport = defineUseCase({
     const [report] = await tx.select().from(reports).where(eq(reports.id, input.reportId)).for('update');
     if (!report) throw new NotFound('This report');
     if (report.state === 'signed') throw new Conflict('This report is signed already.');
-    const composed = await composeReport(tx, actor, report.sampleId);
+    const composed = await composeReport(tx, actor, reportOf(report));
     if (composed.hindrances.length > 0) {
       throw new Conflict('This report cannot be signed yet.', { hindrances: composed.hindrances });
     }
@@ -85,7 +106,7 @@ export const signReport = defineUseCase({
       );
     }
     const [person] = await tx.select().from(people).where(eq(people.id, actor.id));
-    const { job } = await sampleAndJob(tx, report.sampleId);
+    const [job] = await tx.select({ zone: jobs.zone }).from(jobs).where(eq(jobs.id, report.jobId));
     const replaces = report.replacesId
       ? (await tx.select().from(reports).where(eq(reports.id, report.replacesId)))[0]
       : undefined;
@@ -97,7 +118,7 @@ export const signReport = defineUseCase({
         signature: {
           name: actor.name,
           title: person?.title ?? '',
-          at: DateTime.fromJSDate(now, { zone: job.zone }).toFormat("d LLL yyyy HH:mm 'UTC'ZZ"),
+          at: DateTime.fromJSDate(now, { zone: job?.zone ?? 'UTC' }).toFormat("d LLL yyyy HH:mm 'UTC'ZZ"),
         },
         replaces: replaces
           ? { number: replaces.number, revision: replaces.revision, reason: report.replaceReason ?? '' }

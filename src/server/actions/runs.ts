@@ -14,11 +14,14 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { and, desc, eq, gte, inArray, lte } from 'drizzle-orm';
+import { formText } from '@/core/materials/forms';
 import {
   CARRIED,
+  fieldAt,
   fieldsOf,
   IsInstant,
   LOG_LENGTH,
+  labelAt,
   type Method,
   type Outcome,
   type SampleKind,
@@ -26,11 +29,10 @@ import {
   validateInput,
 } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
-import { mouldText } from '@/core/moulds';
 import {
-  endBatches,
+  batches,
+  lots,
   outcomes,
-  placements,
   readings,
   reasonAcceptances,
   runReasons,
@@ -40,8 +42,10 @@ import {
   specimens,
 } from '@/db/schema';
 import { Conflict, Invalid, NotFound, Refused } from '../errors';
+import { gatherFacts, runsRestingOn } from '../facts';
 import { currentReadings, inputOf } from '../readings';
-import { newestRevision, type RunPlace, runPlace, runSetup } from '../run-setup';
+import { type RunPlace, runPlace } from '../run-place';
+import { newestRevision, runSetup } from '../run-setup';
 import {
   type Actor,
   BENCH,
@@ -57,7 +61,7 @@ export class StartRunInput {
   @IsString() method: string;
   @IsOptional() @IsUUID() specimenId?: string;
   @IsOptional() @IsUUID() sampleId?: string;
-  @IsOptional() @IsUUID() placementId?: string;
+  @IsOptional() @IsUUID() lotId?: string;
   @IsOptional() @IsUUID() batchId?: string;
   /** Another attempt although one is complete: a repeat for a named reason. */
   @IsOptional()
@@ -70,14 +74,14 @@ export class StartRunInput {
 const SUBJECTS = {
   specimen: { column: runs.specimenId, table: specimens, owner: 'specimenId' },
   sample: { column: runs.sampleId, table: samples, owner: 'sampleId' },
-  placement: { column: runs.placementId, table: placements, owner: 'placementId' },
-  batch: { column: runs.batchId, table: endBatches, owner: 'batchId' },
+  lot: { column: runs.lotId, table: lots, owner: 'lotId' },
+  batch: { column: runs.batchId, table: batches, owner: 'batchId' },
 } as const;
 
 async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Method): Promise<void> {
   const [specimen] = await tx
     .select({
-      size: specimens.size,
+      size: specimens.form,
       label: specimens.label,
       testedAt: specimens.testedAt,
       discardedAt: specimens.discardedAt,
@@ -94,8 +98,8 @@ async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Me
     );
   if (specimen?.testedAt && !own)
     throw new Conflict(`${specimen.label} is broken already: it can be tested in no other way.`);
-  if (specimen && !method.takes?.(specimen.size)) {
-    throw new Conflict(`${method.title} is not made on a ${mouldText(specimen.size).toLowerCase()}.`);
+  if (specimen && !method.forms?.includes(specimen.size)) {
+    throw new Conflict(`${method.title} is not made on a ${formText(specimen.size).toLowerCase()}.`);
   }
 }
 
@@ -110,7 +114,7 @@ async function carryOver(context: Context, runId: string, method: Method, specim
     .map(({ name }) => name);
   if (carried.length === 0) return;
   const [own] = await tx
-    .select({ size: specimens.size, sampleId: specimens.sampleId })
+    .select({ size: specimens.form, sampleId: specimens.sampleId })
     .from(specimens)
     .where(eq(specimens.id, specimenId));
   if (!own) return;
@@ -125,7 +129,7 @@ async function carryOver(context: Context, runId: string, method: Method, specim
         gte(runs.completedAt, new Date(now.getTime() - SAME_SETUP_MS)),
         lte(runs.completedAt, now),
         eq(specimens.sampleId, own.sampleId),
-        eq(specimens.size, own.size),
+        eq(specimens.form, own.size),
       ),
     )
     .orderBy(desc(runs.completedAt))
@@ -164,7 +168,7 @@ export const startRun = defineUseCase({
     const given = {
       specimen: input.specimenId,
       sample: input.sampleId,
-      placement: input.placementId,
+      lot: input.lotId,
       batch: input.batchId,
     };
     const subject = method && given[method.runOn];
@@ -182,8 +186,7 @@ export const startRun = defineUseCase({
       .where(and(eq(column, subject), eq(runs.method, method.id)))
       .orderBy(desc(runs.attempt));
     const [newest] = earlier;
-    // Readings of the weather at a placement follow one another without a reason.
-    const again = input.repeatReason || method.runOn === 'placement';
+    const again = input.repeatReason || method.again === 'freely';
     if (newest && (newest.state === 'open' || !again)) return { runId: newest.id };
     if (newest && method.runOn === 'specimen') {
       throw new Conflict('A broken specimen cannot be tested again: correct its readings instead.');
@@ -209,7 +212,8 @@ export const startRun = defineUseCase({
 
 export class ReadingInput {
   @IsUUID() id: string;
-  @IsString() @MaxLength(60) field: string;
+  /** The name of a field, or the path of a cell: `pours/k3f9/at`. */
+  @IsString() @MaxLength(120) field: string;
   /** As typed; absent or empty takes the reading back. */
   @IsOptional() @IsString() @MaxLength(LOG_LENGTH, { message: 'At most 200,000 characters.' }) text?: string;
   @IsInstant() takenAt: string;
@@ -227,7 +231,7 @@ export class SaveReadingsInput {
   @IsUUID() runId: string;
   @IsArray()
   @ArrayMinSize(1)
-  @ArrayMaxSize(60)
+  @ArrayMaxSize(200)
   @ValidateNested({ each: true })
   @Type(() => ReadingInput)
   readings: ReadingInput[];
@@ -245,17 +249,17 @@ const REACH = { before: 30, after: 400 } as const;
 
 /** Refuses an instant that cannot belong to the run: a year typed wrongly must not stretch every line of time. */
 function refuseFarInstant(method: Method, name: string, text: string, place: RunPlace, now: Date): void {
-  const field = fieldsOf(method.Input).find((each) => each.name === name);
+  const field = fieldAt(method.Input, name);
   if (field?.kind !== 'instant') return;
   const { sample, specimen, placement } = place;
-  const began = specimen?.castAt ?? sample?.sampledAt ?? placement.placedAt;
+  const began = specimen?.since ?? sample?.sampledAt ?? placement.startsAt;
   // Of an older specimen, a core among them, what is done now is done now.
   const from = began.getTime() - REACH.before * DAY_MS;
   const to = Math.max(began.getTime(), now.getTime()) + REACH.after * DAY_MS;
   const at = new Date(text).getTime();
   if (at >= from && at <= to) return;
   refuseFields({
-    [name]: `${field.label}: ${text.slice(0, 10)} is too far from ${specimen ? 'when the specimen was made' : sample ? 'the sample' : 'the placement'} (${began.toISOString().slice(0, 10)}). Check the date.`,
+    [name]: `${labelAt(method.Input, name)}: ${text.slice(0, 10)} is too far from ${specimen ? 'when the specimen was made' : sample ? 'the sample' : 'the placement'} (${began.toISOString().slice(0, 10)}). Check the date.`,
   });
 }
 
@@ -275,7 +279,6 @@ export const saveReadings = defineUseCase({
     const method = findMethod(run.method);
     if (!method) throw new NotFound('This run');
     const place = await runPlace(tx, run.id);
-    const known = new Set(fieldsOf(method.Input).map((field) => field.name));
     const there = await tx
       .select({
         id: readings.id,
@@ -308,7 +311,8 @@ export const saveReadings = defineUseCase({
         saved.push({ id: before.id, field: before.field, seq: before.seq });
         continue;
       }
-      if (!known.has(reading.field)) refuseFields({ [reading.field]: 'This method has no such reading.' });
+      if (!fieldAt(method.Input, reading.field))
+        refuseFields({ [reading.field]: 'This method has no such reading.' });
       if (text !== null) {
         const checked = validateInput(
           method,
@@ -354,27 +358,20 @@ export const saveReadings = defineUseCase({
   },
 });
 
-/** The final portion is the sample's own time, and what it was taken for its kind: both are kept with the sample too. */
+/** What a reading sets of the sample itself, its own time and what it was taken for, is kept with the sample too. */
 async function followSample(
   tx: Transaction,
   sampleId: string,
   method: Method,
-  fieldName: string,
+  path: string,
   text: string,
 ): Promise<void> {
-  const field = fieldsOf(method.Input).find(({ name }) => name === fieldName);
-  if (field?.kind === 'instant' && field.event === 'final-portion') {
-    await tx
-      .update(samples)
-      .set({ sampledAt: new Date(text) })
-      .where(eq(samples.id, sampleId));
-  }
-  if (method.id === 'sampling' && fieldName === 'kind') {
-    await tx
-      .update(samples)
-      .set({ kind: text as SampleKind })
-      .where(eq(samples.id, sampleId));
-  }
+  const sets = fieldAt(method.Input, path)?.sets;
+  if (!sets) return;
+  await tx
+    .update(samples)
+    .set(sets === 'kind' ? { kind: text as SampleKind } : { sampledAt: new Date(text) })
+    .where(eq(samples.id, sampleId));
 }
 
 /** Computes a completed run anew, after something it rests on was corrected. */
@@ -384,8 +381,16 @@ export async function recomputeRun(context: Context, runId: string): Promise<voi
   if (method && place.run.state === 'complete') await recordOutcome(context, place, method);
 }
 
-/** Computes a run from its readings in force and appends what came of it. */
-async function recordOutcome(context: Context, place: RunPlace, method: Method): Promise<Outcome> {
+/**
+ * Computes a run from its readings in force and appends what came of it; what rests on it is computed anew.
+ * @param seen runs that were computed in this chain: each is computed once
+ */
+async function recordOutcome(
+  context: Context,
+  place: RunPlace,
+  method: Method,
+  seen: Set<string> = new Set(),
+): Promise<Outcome> {
   const { tx, actor, now } = context;
   const current = await currentReadings(tx, place.run.id);
   const typed = inputOf(method, place.job.system, current);
@@ -407,7 +412,28 @@ async function recordOutcome(context: Context, place: RunPlace, method: Method):
       await tx.update(specimens).set({ testedAt }).where(eq(specimens.id, place.specimen.id));
     }
   }
+  await recomputeResting(context, place, seen.add(place.run.id));
   return outcome;
+}
+
+/** Computes those runs anew that took a fact from this one, where what they are told is another thing now. */
+async function recomputeResting(context: Context, place: RunPlace, seen: Set<string>): Promise<void> {
+  const { tx } = context;
+  for (const { id, resting } of await runsRestingOn(tx, place)) {
+    if (seen.has(id)) continue;
+    const other = await runPlace(tx, id);
+    const method = findMethod(other.run.method);
+    const [last] = await tx
+      .select({ input: outcomes.input, setup: outcomes.setup })
+      .from(outcomes)
+      .where(eq(outcomes.runId, id))
+      .orderBy(desc(outcomes.seq))
+      .limit(1);
+    if (!method || !last) continue;
+    const facts = await gatherFacts(tx, other, method, last.input);
+    const changed = resting.some((name) => String(facts[name]) !== String(last.setup.facts?.[name]));
+    if (changed) await recordOutcome(context, other, method, seen);
+  }
 }
 
 export class FindingReason {

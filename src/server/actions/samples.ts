@@ -6,6 +6,7 @@ import {
   IsArray,
   IsIn,
   IsInt,
+  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -17,26 +18,27 @@ import {
 import { and, eq, sql } from 'drizzle-orm';
 import { specimenLabel } from '@/core/identity/labels';
 import { batchReadings } from '@/core/interchange';
+import type { Material } from '@/core/material/contract';
+import { findMaterial } from '@/core/materials/registry';
 import { IsInstant, SAMPLE_KINDS, type SampleKind } from '@/core/methods';
 import { isMouldedConcrete, MOULD_SIZES, type MouldSize } from '@/core/moulds';
 import {
-  batches,
   jobs,
   loads,
-  mixes,
-  placements,
+  lots,
+  plantBatches,
   readings,
   runs,
   samples,
+  specifications,
   specimenEvents,
   specimens,
 } from '@/db/schema';
 import { windowsOf } from '../age';
 import { NotFound } from '../errors';
-import { freshTestsFor } from '../fresh-tests';
 import { newestRevision } from '../run-setup';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
-import { lockJob } from './jobs';
+import { lockJob, storedFields } from './jobs';
 
 /** How far a clock on a phone may be ahead before a time is taken for a typing mistake. */
 const AHEAD_MS = 5 * 60_000;
@@ -44,6 +46,8 @@ const AHEAD_MS = 5 * 60_000;
 const DAY_MS = 86_400_000;
 /** A placement that is moved keeps its samples and trucks within this many days of what was planned. Our choice. */
 const MOVED_DAYS = 30;
+/** Core lies in its boxes for years before somebody asks for it. Our choice. */
+const BOXED_DAYS = 3650;
 
 /**
  * An instant out of a form; refused at its field when it lies ahead, or too far from what it belongs to.
@@ -70,7 +74,7 @@ export function instantField(
 export class TakeSampleInput {
   /** Made by the device: the same press sent twice is one sample. */
   @IsUUID() clientId: string;
-  @IsUUID() placementId: string;
+  @IsUUID() lotId: string;
   /** The moment of the press. */
   @IsInstant('Sampled at') sampledAt: string;
   /** What was pressed for: the first portion of a composite still to be completed, or the whole sample. */
@@ -79,6 +83,8 @@ export class TakeSampleInput {
   @IsOptional() @IsUUID() loadId?: string;
   @IsOptional() @IsString() @MaxLength(40, { message: 'Ticket: at most 40 characters.' }) ticket?: string;
   @IsOptional() @IsString() @MaxLength(40, { message: 'Truck: at most 40 characters.' }) truck?: string;
+  /** By the fields of the material. */
+  @IsOptional() @IsObject() about?: Record<string, unknown>;
 }
 
 /** A sample taken at the truck. Its fresh tests are opened with it, so that their clocks run at once. */
@@ -92,11 +98,17 @@ export const takeSample = defineUseCase({
       .from(samples)
       .where(eq(samples.clientId, input.clientId));
     if (before) return { sampleId: before.id };
-    const [placement] = await tx.select().from(placements).where(eq(placements.id, input.placementId));
+    const [placement] = await tx.select().from(lots).where(eq(lots.id, input.lotId));
     if (!placement) throw new NotFound('This placement');
+    const [mix] = await tx
+      .select()
+      .from(specifications)
+      .where(eq(specifications.id, placement.specificationId));
+    const material = mix && findMaterial(mix.material);
     const sampledAt = instantField('sampledAt', 'Sampled at', input.sampledAt, now, {
-      what: 'the placement',
-      at: placement.placedAt,
+      what: `the ${material?.words.lot[0] ?? 'lot'}`,
+      at: placement.startsAt,
+      ...(material?.comesInLoads ? {} : { days: BOXED_DAYS }),
     });
     const job = await lockJob(tx, placement.jobId);
     const [last] = await tx
@@ -104,13 +116,13 @@ export const takeSample = defineUseCase({
       .from(samples)
       .where(eq(samples.jobId, job.id));
     const [load] = input.loadId ? await tx.select().from(loads).where(eq(loads.id, input.loadId)) : [];
-    if (input.loadId && load?.placementId !== placement.id) throw new NotFound('This load');
-    const [mix] = await tx.select().from(mixes).where(eq(mixes.id, placement.mixId));
+    if (input.loadId && load?.lotId !== placement.id) throw new NotFound('This load');
     const kind = input.kind ?? 'acceptance';
+    const about = material?.Sample ? storedFields(material.Sample, input.about ?? {}, job.system) : {};
     const [sample] = await tx
       .insert(samples)
       .values({
-        placementId: placement.id,
+        lotId: placement.id,
         jobId: job.id,
         loadId: load?.id ?? null,
         kind,
@@ -120,30 +132,35 @@ export const takeSample = defineUseCase({
         sampledAt,
         sampledBy: actor.id,
         clientId: input.clientId,
+        about,
       })
       .returning({ id: samples.id });
     const sampleId = sample?.id ?? '';
     const revision = await newestRevision(tx);
-    const opened = await tx
-      .insert(runs)
-      .values(
-        freshTestsFor(mix, kind).map((method) => ({
-          method,
-          sampleId,
-          limitsRevision: revision,
-          startedAt: sampledAt,
-          startedBy: actor.id,
-        })),
-      )
-      .returning({ id: runs.id, method: runs.method });
+    const tests = material?.opens({ ...mix?.asked }, kind) ?? [];
+    const opened =
+      tests.length === 0
+        ? []
+        : await tx
+            .insert(runs)
+            .values(
+              tests.map((method) => ({
+                method,
+                sampleId,
+                limitsRevision: revision,
+                startedAt: sampledAt,
+                startedBy: actor.id,
+              })),
+            )
+            .returning({ id: runs.id, method: runs.method });
     // What the press already says is read in, so that nobody types it again.
-    const known: [string, string, string | null | undefined][] = [
-      ['sampling', 'kind', kind],
-      ['sampling', 'firstPortionAt', input.press === 'first portion' ? sampledAt.toISOString() : null],
-      ['sampling', 'finalPortionAt', input.press === 'whole' ? sampledAt.toISOString() : null],
-      ['sampling', 'loadVolume', load?.volume],
-      ['delivery', 'loadVolume', load?.volume],
-      ['delivery', 'arrivedAt', load?.arrivedAt.toISOString()],
+    const known: (readonly [string, string, string | null | undefined])[] = [
+      ...(material?.readIn?.({
+        kind,
+        sampledAt: sampledAt.toISOString(),
+        press: input.press,
+        load: load && { volume: load.volume, arrivedAt: load.arrivedAt.toISOString() },
+      }) ?? []),
       ...(await batchFacts(tx, placement.id, load?.ticket)),
     ];
     const rows = known.flatMap(([method, field, text]) => {
@@ -160,14 +177,14 @@ export const takeSample = defineUseCase({
 /** What the plant's file says of the load's ticket, as readings of the runs it belongs to. */
 async function batchFacts(
   tx: Transaction,
-  placementId: string,
+  lotId: string,
   ticket: string | undefined,
 ): Promise<[string, string, string][]> {
   if (!ticket) return [];
   const [found] = await tx
-    .select({ batch: batches.batch })
-    .from(batches)
-    .where(and(eq(batches.placementId, placementId), eq(batches.ticket, ticket)));
+    .select({ batch: plantBatches.batch })
+    .from(plantBatches)
+    .where(and(eq(plantBatches.lotId, lotId), eq(plantBatches.ticket, ticket)));
   if (!found) return [];
   return Object.entries(batchReadings(found.batch)).flatMap(([method, fields]) =>
     Object.entries(fields)
@@ -253,11 +270,12 @@ export const makeSpecimens = defineUseCase({
   async act({ tx, actor, now }, input) {
     const { sample, job } = await sampleAndJob(tx, input.sampleId);
     await lockJob(tx, job.id);
+    await refuseStrangeForm(tx, sample, input.size, 'size');
     const castAt = castAtField(input.castAt, now, sample);
     // Cores, prisms and mortar cubes have names of their own.
     const made = (
       await tx
-        .select({ id: specimens.id, size: specimens.size })
+        .select({ id: specimens.id, size: specimens.form })
         .from(specimens)
         .where(eq(specimens.sampleId, sample.id))
     ).filter(({ size }) => isMouldedConcrete(size));
@@ -271,9 +289,9 @@ export const makeSpecimens = defineUseCase({
         return {
           sampleId: sample.id,
           label: specimenLabel(job.number, sample.number, made.length + index),
-          size: input.size,
-          cure: input.cure,
-          castAt,
+          form: input.size,
+          about: { cure: input.cure, specifiedStrength: null },
+          since: castAt,
           ageHours,
           ...windowOf(ageHours, input.size),
         };
@@ -298,6 +316,33 @@ export const makeSpecimens = defineUseCase({
 /** The minute an instant belongs to: times are shown, and so judged, to the minute. */
 function minuteOf(at: Date): number {
   return Math.floor(at.getTime() / 60_000);
+}
+
+/** The material that a sample is of. */
+export async function materialOfSample(
+  tx: Transaction,
+  sample: { readonly lotId: string },
+): Promise<Material> {
+  const [found] = await tx
+    .select({ material: specifications.material })
+    .from(lots)
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .where(eq(lots.id, sample.lotId));
+  const material = findMaterial(found?.material ?? '');
+  if (!material) throw new NotFound('This material');
+  return material;
+}
+
+/** Refuses a form that specimens of this sample's material do not have, at its field. */
+export async function refuseStrangeForm(
+  tx: Transaction,
+  sample: { readonly lotId: string },
+  form: string,
+  field: string,
+): Promise<void> {
+  const { forms, title } = await materialOfSample(tx, sample);
+  if (!forms.some(({ id }) => id === form))
+    refuseFields({ [field]: `${title} has no specimens of this form.` });
 }
 
 export async function sampleAndJob(tx: Transaction, sampleId: string) {

@@ -6,7 +6,7 @@ import { measureText } from '../measure-text';
 import { addNamed, lockedSpecimens } from '../named-specimens';
 import { defineUseCase, STAFF } from '../use-case';
 import { lockJob } from './jobs';
-import { instantField, sampleAndJob } from './samples';
+import { instantField, refuseStrangeForm, sampleAndJob } from './samples';
 
 const KINDS = ['grout prism', 'mortar cube'] as const;
 const SIZES: Readonly<Record<(typeof KINDS)[number], Readonly<Record<'US' | 'SI', MouldSize>>>> = {
@@ -46,6 +46,7 @@ export const registerSmall = defineUseCase({
     await lockJob(tx, job.id);
     const castAt = instantField('madeAt', 'Made at', input.madeAt, now);
     const size = SIZES[input.kind][job.system];
+    await refuseStrangeForm(tx, sample, size, 'kind');
     const windowOf = await windowsOf(tx, job, sample.id, castAt);
     const ageHours = input.ageDays * 24;
     const labels = await addNamed(tx, {
@@ -54,20 +55,22 @@ export const registerSmall = defineUseCase({
       own: await lockedSpecimens(tx, sample.id),
       count: input.count,
       values: {
-        size,
-        cure: 'standard',
-        castAt,
+        form: size,
+        since: castAt,
         ageHours,
         ...windowOf(ageHours, size),
-        specifiedStrength: input.specifiedStrength
-          ? measureText(
-              'specifiedStrength',
-              input.specifiedStrength,
-              'stress',
-              job.system === 'US' ? 'psi' : 'MPa',
-              job.system === 'US' ? [100, 20_000] : [0.5, 140],
-            )
-          : null,
+        about: {
+          cure: 'standard',
+          specifiedStrength: input.specifiedStrength
+            ? measureText(
+                'specifiedStrength',
+                input.specifiedStrength,
+                'stress',
+                job.system === 'US' ? 'psi' : 'MPa',
+                job.system === 'US' ? [100, 20_000] : [0.5, 140],
+              )
+            : null,
+        },
       },
       event: { kind: 'moulded', at: castAt, personId: actor.id, place: input.place ?? '' },
     });

@@ -2,6 +2,7 @@ import { IsIn, IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class
 import { and, desc, eq, inArray } from 'drizzle-orm';
 import { RECORDED_EVENTS } from '@/core/identity/custody';
 import { IsInstant } from '@/core/methods';
+import { isHeld } from '@/core/moulds';
 import { specimenEvents, specimens } from '@/db/schema';
 import { windowsOf } from '../age';
 import { Conflict, NotFound } from '../errors';
@@ -33,12 +34,12 @@ export const recordEvent = defineUseCase({
         `${specimen.label} is broken and its result stands: only a reviewer leaves it out of its set, on evidence.`,
       );
     }
-    if (input.kind === 'discarded' && specimen.discardedAt)
-      throw new Conflict(`${specimen.label} is discarded already.`);
+    if ((input.kind === 'discarded' || input.kind === 'lost') && specimen.discardedAt)
+      throw new Conflict(`${specimen.label} is recorded as discarded or lost already.`);
     if (input.kind === 'discarded' && note === '') {
       refuseFields({ note: 'Say what is wrong with it; a low number is no reason.' });
     }
-    if (input.kind === 'discarded' && specimen.ageHours === null) {
+    if (input.kind === 'discarded' && isHeld(specimen)) {
       if (!(await hasEvent(tx, specimen.id, ['released']))) {
         refuseFields({
           kind: 'It is held: record first who released it, in writing. Time alone releases nothing.',
@@ -61,7 +62,8 @@ export const recordEvent = defineUseCase({
       note,
       ...where,
     });
-    if (input.kind === 'discarded')
+    // Lost or thrown away: nothing waits for it any more. What is broken has its result all the same.
+    if ((input.kind === 'discarded' || input.kind === 'lost') && !specimen.testedAt)
       await tx.update(specimens).set({ discardedAt: now }).where(eq(specimens.id, specimen.id));
     return { specimenId: specimen.id };
   },
@@ -133,17 +135,16 @@ export const decideHold = defineUseCase({
   Input: DecideHoldInput,
   async act({ tx, actor, now }, input) {
     const held = await lockSpecimen(tx, input.specimenId);
-    if (held.ageHours !== null || held.testedAt)
+    if (!isHeld(held) || held.testedAt)
       throw new Conflict('Only a held specimen that is not tested can be decided on.');
-    if (held.discardedAt || (await hasEvent(tx, held.id, ['lost'])))
-      throw new Conflict('It is not there any more.');
+    if (held.discardedAt) throw new Conflict('It is not there any more.');
     const ageHours =
       input.decision === 'information' ? INFORMATION_HOURS : await replacedAge(tx, held, input.replaces, now);
     const { job } = await sampleAndJob(tx, held.sampleId);
-    const windowOf = await windowsOf(tx, job, held.sampleId, held.castAt);
+    const windowOf = await windowsOf(tx, job, held.sampleId, held.since);
     await tx
       .update(specimens)
-      .set({ ageHours, ...windowOf(ageHours, held.size) })
+      .set({ ageHours, ...windowOf(ageHours, held.form) })
       .where(eq(specimens.id, held.id));
     await tx.insert(specimenEvents).values({
       specimenId: held.id,
@@ -167,7 +168,7 @@ async function replacedAge(
   if (other?.sampleId !== held.sampleId || other.ageHours === null) {
     return refuseFields({ replaces: 'Choose the specimen of the same sample that it stands in for.' });
   }
-  const aside = other.discardedAt !== null || (await hasEvent(tx, other.id, ['quarantined', 'lost']));
+  const aside = other.discardedAt !== null || (await hasEvent(tx, other.id, ['quarantined']));
   if (other.testedAt || !aside) {
     refuseFields({
       replaces: `${other.label} must be put aside for a recorded defect before it is tested; a low number is no defect.`,

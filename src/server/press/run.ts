@@ -8,7 +8,8 @@ import type { Queryable } from '@/db/client';
 import { runs } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { currentReadings, inputOf } from '../readings';
-import { type RunPlace, runPlace, runSetup } from '../run-setup';
+import { type RunPlace, runPlace } from '../run-place';
+import { runSetup } from '../run-setup';
 import type { Context } from '../use-case';
 
 export interface PressRun {

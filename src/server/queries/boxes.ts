@@ -5,10 +5,10 @@ import type { Limits } from '@/core/limits';
 import { usableInput } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import type { Queryable } from '@/db/client';
-import { jobs, placements, runs, samples, specimens } from '@/db/schema';
+import { jobs, lots, runs, samples, specimens } from '@/db/schema';
 import { currentReadingsOf, inputOf } from '../readings';
 import { limitsOfJobs } from '../run-setup';
-import { sampleEvents } from '../sample-facts';
+import { sampleEvents } from '../sample-stamps';
 import { readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 
@@ -44,10 +44,10 @@ export async function boxedSets(
 ): Promise<{ readonly sets: readonly BoxedSet[]; readonly more: number }> {
   staffOnly(actor);
   const open = await db
-    .select({ sample: samples, run: runs, element: placements.element, job: jobs })
+    .select({ sample: samples, run: runs, element: lots.title, job: jobs })
     .from(runs)
     .innerJoin(samples, eq(samples.id, runs.sampleId))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
     .where(
       and(

@@ -1,24 +1,24 @@
 import { and, asc, desc, eq, inArray, ne } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Queryable } from '@/db/client';
-import { handovers, jobs, people, placements, samples, specimenEvents, specimens } from '@/db/schema';
+import { handovers, jobs, lots, people, samples, specimenEvents, specimens } from '@/db/schema';
 import { present, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 
 /** The specimens of a placement with where they are, the people who may give them, and the hand-overs so far. */
-export async function custody(db: Queryable, actor: Actor, placementId: string) {
+export async function custody(db: Queryable, actor: Actor, lotId: string) {
   staffOnly(actor);
   const [found] = await db
-    .select({ placement: placements, job: jobs })
-    .from(placements)
-    .innerJoin(jobs, eq(jobs.id, placements.jobId))
-    .where(eq(placements.id, placementId));
+    .select({ placement: lots, job: jobs })
+    .from(lots)
+    .innerJoin(jobs, eq(jobs.id, lots.jobId))
+    .where(eq(lots.id, lotId));
   const place = present(found, 'This placement');
   const own = await db
     .select({ id: specimens.id, label: specimens.label })
     .from(specimens)
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
-    .where(eq(samples.placementId, placementId))
+    .where(eq(samples.lotId, lotId))
     .orderBy(asc(specimens.label));
   const ids = own.map(({ id }) => id);
   const last =

@@ -1,39 +1,22 @@
-import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
-import { type OtherKind, otherSet, type SetMember, type StrengthTest, strengthTest } from '@/core/acceptance';
-import type { Limits } from '@/core/limits';
-import {
-  isCylinderSize,
-  type NominalSize,
-  type Outcome,
-  type Result,
-  type RunSetup,
-  setupMeasure,
-} from '@/core/methods';
+import type { SpecimenAbout } from '@/core/materials/concrete/record';
+import type { Outcome, Result, RunSetup } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
-import { type MouldSize, mouldOf } from '@/core/moulds';
-import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
-  jobs,
-  mixes,
   outcomes,
   people,
-  placements,
   reasonAcceptances,
   reportOutcomes,
   reports,
   runReasons,
   runs,
-  samples,
   specimenEvents,
   specimens,
 } from '@/db/schema';
 import { groupBy } from '../group-by';
-import { limitsNow } from '../run-setup';
-import { anyOf, present, readableJobs } from '../scope';
-import { specifiedFor } from '../specified';
-import type { Actor } from '../use-case';
+import { anyOf } from '../scope';
 
 export interface ReasonView {
   readonly id: string;
@@ -52,7 +35,7 @@ export interface RunView {
   readonly state: 'open' | 'complete';
   readonly specimenId: string | null;
   readonly sampleId: string | null;
-  readonly placementId: string | null;
+  readonly lotId: string | null;
   readonly completedAt: Date | null;
   readonly completedBy: string | null;
   readonly outcomeId: string | null;
@@ -107,7 +90,7 @@ const COUNTED = sql<Outcome>`jsonb_build_object(
   'lines', '[]'::jsonb, 'conformity', '[]'::jsonb, 'picture', '{}'::jsonb)`;
 
 /**
- * Runs with their newest outcome: these runs, or those of specimens, samples or placements.
+ * Runs with their newest outcome: these runs, or those of specimens, samples or lots.
  * @param options.method of one method only
  * @param options.detail how much of each is read, where there are many
  */
@@ -117,16 +100,16 @@ export async function runViews(
     runIds?: readonly string[];
     specimenIds?: readonly string[];
     sampleIds?: readonly string[];
-    placementIds?: readonly string[];
+    lotIds?: readonly string[];
   },
   { detail = 'whole', method }: { detail?: Detail; method?: string } = {},
 ): Promise<RunView[]> {
-  const { runIds, specimenIds, sampleIds, placementIds } = subject;
+  const { runIds, specimenIds, sampleIds, lotIds } = subject;
   const asked: [AnyPgColumn, readonly string[] | undefined][] = [
     [runs.id, runIds],
     [runs.specimenId, specimenIds],
     [runs.sampleId, sampleIds],
-    [runs.placementId, placementIds],
+    [runs.lotId, lotIds],
   ];
   const [filter] = asked.flatMap(([column, ids]) => (ids?.length ? [anyOf(column, ids)] : []));
   if (!filter) return [];
@@ -181,7 +164,7 @@ export async function runViews(
       state: run.state,
       specimenId: run.specimenId,
       sampleId: run.sampleId,
-      placementId: run.placementId,
+      lotId: run.lotId,
       completedAt: run.completedAt,
       completedBy: by,
       outcomeId: last?.id ?? null,
@@ -232,16 +215,14 @@ export interface SpecimenView {
   readonly id: string;
   readonly label: string;
   readonly sampleId: string;
-  readonly size: MouldSize;
-  readonly cure: 'standard' | 'field';
-  readonly castAt: Date;
+  readonly form: string;
+  readonly about: SpecimenAbout;
+  readonly since: Date;
   readonly ageHours: number | null;
   readonly opensAt: Date | null;
   readonly closesAt: Date | null;
   readonly testedAt: Date | null;
-  /** Strength asked of a grout or a mortar; null for concrete, whose mix says it. */
-  readonly specifiedStrength: string | null;
-  /** Why it was thrown away; null for one that is there. */
+  /** Why it was thrown away, or that it was lost; null for one that is there. */
   readonly discarded: string | null;
   /** The evidence on which a reviewer left it out of its set's mean; null for one that counts. */
   readonly leftOut: string | null;
@@ -262,7 +243,8 @@ export async function specimenViews(
     .select()
     .from(specimens)
     .where(anyOf(specimens.sampleId, sampleIds))
-    .orderBy(asc(specimens.label));
+    // C2 before C10: a longer label of the same sample is a later one.
+    .orderBy(sql`length(${specimens.label})`, asc(specimens.label));
   if (rows.length === 0) return [];
   const ids = rows.map(({ id }) => id);
   const said = await db
@@ -277,7 +259,7 @@ export async function specimenViews(
     .where(
       and(
         anyOf(specimenEvents.specimenId, ids),
-        inArray(specimenEvents.kind, ['discarded', 'discard taken back', 'left out', 'taken back in']),
+        inArray(specimenEvents.kind, [...GONE, 'left out', 'taken back in']),
       ),
     )
     .orderBy(asc(specimenEvents.at), asc(specimenEvents.savedAt));
@@ -285,7 +267,7 @@ export async function specimenViews(
   const saidBy = groupBy(said, ({ specimenId }) => specimenId);
   return rows.map((row) => ({
     ...row,
-    discarded: noteOf(lastOf(saidBy.get(row.id), ['discarded', 'discard taken back']), 'discarded'),
+    discarded: goneBy(lastOf(saidBy.get(row.id), GONE)),
     leftOut: evidenceOf(lastOf(saidBy.get(row.id), ['left out', 'taken back in'])),
     ...runsOf(views.get(row.id) ?? []),
   }));
@@ -299,8 +281,12 @@ function lastOf<T extends { kind: string }>(
   return said.filter((each) => kinds.includes(each.kind)).at(-1);
 }
 
-function noteOf(last: { kind: string; note: string } | undefined, kind: string): string | null {
-  return last?.kind === kind ? last.note : null;
+/** What takes a specimen away before it is tested, and what takes that back. */
+const GONE = ['discarded', 'lost', 'discard taken back'] as const;
+
+function goneBy(last: { kind: string; note: string } | undefined): string | null {
+  if (!last || last.kind === 'discard taken back') return null;
+  return last.kind === 'lost' ? ['lost', last.note].filter(Boolean).join(', ') : last.note;
 }
 
 /** Why a specimen is left out, by the last word on it. */
@@ -326,208 +312,4 @@ export function withoutUnreleased(views: readonly SpecimenView[]): SpecimenView[
     run: view.run?.released ? view.run : null,
     whole: view.whole.filter(({ released }) => released),
   }));
-}
-
-/** A specimen as its set's strength test sees it. */
-export function setMember(view: SpecimenView & { size: NominalSize }): SetMember {
-  const { run } = view;
-  const outcome = run?.state === 'complete' ? run.outcome : null;
-  const strength = outcome ? run?.strength : undefined;
-  const density = outcome?.results.find(({ quantity }) => quantity === 'density');
-  const late = outcome?.findings.some((found) => /^(specimen|cylinder)\.age-/u.test(found.id)) ?? false;
-  return {
-    label: view.label,
-    size: view.size,
-    strength: strength?.value ?? null,
-    reported: strength?.reported ?? null,
-    valid:
-      view.discarded === null && (outcome === null || (isReportable(outcome.findings) && Boolean(strength))),
-    outOfWindow: late,
-    ...(view.leftOut ? { leftOut: view.leftOut } : {}),
-    ...(density ? { density: density.value } : {}),
-  };
-}
-
-export interface AgeSet {
-  readonly ageHours: number;
-  readonly cure: 'standard' | 'field';
-  readonly specimens: readonly SpecimenView[];
-  /** True at the age the specified strength is for; younger sets inform only. */
-  readonly designated: boolean;
-  readonly test: StrengthTest;
-  /** What they are, where they are no cylinders: `Cores`. */
-  readonly what?: string;
-  /** What the specimens say together where that is no strength test: cubes by their school, cores by 85 and 75 %. */
-  readonly note?: string;
-}
-
-/** The sets of one sample: cylinders of one age and one curing, never mixed. Held ones belong to no set. */
-export function ageSets(
-  views: readonly SpecimenView[],
-  job: { system: 'US' | 'SI'; rounding: 'half-even' | 'half-up' },
-  mix: { ageHours: number; specifiedStrength?: string },
-  limits: Limits,
-): AgeSet[] {
-  const cylinders = views.flatMap((view) => {
-    const { size } = view;
-    // One that was split is no companion in compression.
-    const otherwise = view.run?.state === 'complete' && view.run.method !== 'cylinder-compression';
-    return isCylinderSize(size) && !otherwise ? [{ ...view, size }] : [];
-  });
-  const keys = [
-    ...new Set(cylinders.filter((v) => v.ageHours !== null).map((v) => `${v.ageHours}/${v.cure}`)),
-  ];
-  const others = (Object.keys(OTHERS) as OtherKind[]).flatMap((kind) =>
-    otherSets(views, kind, job, mix, limits),
-  );
-  const sets = keys
-    .map((key): AgeSet => {
-      const own = cylinders.filter((view) => `${view.ageHours}/${view.cure}` === key);
-      const [first] = own;
-      return {
-        ageHours: first?.ageHours ?? 0,
-        cure: first?.cure ?? ('standard' as const),
-        specimens: own,
-        designated: first?.ageHours === mix.ageHours,
-        test: strengthTest(own.map(setMember), job.system, limits, {
-          mode: job.rounding,
-          designated: first?.ageHours === mix.ageHours,
-        }),
-      };
-    })
-    .toSorted((a, b) => a.ageHours - b.ageHours);
-  return [...sets, ...others];
-}
-
-/** What such specimens are called, and the result of theirs that counts. */
-const OTHERS: Readonly<Record<OtherKind, { readonly what: string; readonly quantity: string }>> = {
-  cube: { what: 'Cubes', quantity: 'compressive strength' },
-  core: { what: 'Cores', quantity: 'core strength' },
-  'grout prism': { what: 'Grout prisms', quantity: 'compressive strength' },
-  'mortar cube': { what: 'Mortar cubes', quantity: 'compressive strength' },
-  'split cylinder': { what: 'Split cylinders', quantity: 'splitting tensile strength' },
-};
-
-/** True for specimens of a kind; a cylinder is a split one once it was split. */
-function isOfKind(view: SpecimenView, kind: OtherKind): boolean {
-  return kind === 'split cylinder'
-    ? view.run?.state === 'complete' && view.run.method === 'splitting-tensile'
-    : mouldOf(view.size).kind === kind;
-}
-
-/** Specimens of one kind and age that are no cylinders. */
-function otherSets(
-  views: readonly SpecimenView[],
-  kind: OtherKind,
-  job: { system: 'US' | 'SI'; rounding: 'half-even' | 'half-up' },
-  mix: { ageHours: number; specifiedStrength?: string },
-  limits: Limits,
-): AgeSet[] {
-  const own = views.filter((view) => isOfKind(view, kind) && view.ageHours !== null);
-  const keys = [...new Set(own.map(({ ageHours, cure }) => `${ageHours}/${cure}`))];
-  const { what, quantity } = OTHERS[kind];
-  return keys.map((key) => {
-    const members = own.filter(({ ageHours, cure }) => `${ageHours}/${cure}` === key);
-    const tested = members.flatMap((view) => {
-      const outcome = view.run?.state === 'complete' ? view.run.outcome : null;
-      const result = outcome?.results.find((each) => each.quantity === quantity);
-      return outcome && result && view.leftOut === null && isReportable(outcome.findings)
-        ? [{ label: view.label, value: result.value }]
-        : [];
-    });
-    const [first] = members;
-    const specified = first && specifiedFor(first, mix).specifiedStrength;
-    const unit = job.system === 'US' ? 'psi' : 'MPa';
-    const { text, note, used, lines } = otherSet(
-      kind,
-      tested.map(({ value }) => value),
-      setupMeasure(specified, 'stress', unit),
-      { system: job.system, limits, mode: job.rounding },
-    );
-    const waiting = members.filter(({ testedAt, discarded }) => !testedAt && !discarded);
-    const out = members.flatMap(({ label, leftOut }) => (leftOut === null ? [] : [{ label, why: leftOut }]));
-    return {
-      ageHours: first?.ageHours ?? 0,
-      cure: first?.cure ?? 'standard',
-      specimens: members,
-      designated: false,
-      what,
-      test: {
-        state: waiting.length > 0 ? 'pending' : 'tested',
-        value: text,
-        text,
-        unit,
-        used: tested.filter((_, place) => used.includes(place)).map(({ label }) => label),
-        leftOut: out,
-        waitingFor: waiting.map(({ label }) => label),
-        lines,
-        findings: [],
-        engineer: [],
-      },
-      ...(note || out.length > 0
-        ? {
-            note: [note, ...out.map((each) => `Left out: ${each.label}, ${each.why}.`)]
-              .filter(Boolean)
-              .join(' '),
-          }
-        : {}),
-    };
-  });
-}
-
-/** Everything about one sample. */
-export async function sampleDossier(db: Queryable, actor: Actor, sampleId: string) {
-  const [found] = await db
-    .select({ sample: samples, placement: placements, mix: mixes, job: jobs, sampledByName: people.name })
-    .from(samples)
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .innerJoin(jobs, eq(jobs.id, samples.jobId))
-    .innerJoin(people, eq(people.id, samples.sampledBy))
-    .where(and(eq(samples.id, sampleId), readableJobs(db, actor)));
-  const place = present(found, 'This sample');
-  const releasedOnly = actor.role === 'client';
-  const whole = await setsOfSample(db, place, releasedOnly);
-  const fresh = await runViews(db, { sampleIds: [sampleId] });
-  return {
-    ...place,
-    ...whole,
-    fresh: releasedOnly ? fresh.filter((run) => run.released) : fresh,
-    reports: await reportsOf(db, sampleId, releasedOnly),
-  };
-}
-
-/** The specimens of a sample and the sets they make, by the limits that its job keeps to now. */
-export async function setsOfSample(
-  db: Queryable,
-  {
-    sample,
-    job,
-    mix,
-  }: {
-    readonly sample: { readonly id: string };
-    readonly job: typeof jobs.$inferSelect;
-    readonly mix: typeof mixes.$inferSelect;
-  },
-  releasedOnly = false,
-) {
-  const limits = await limitsNow(db, job);
-  const all = await specimenViews(db, [sample.id]);
-  const specimens = releasedOnly ? withoutUnreleased(all) : all;
-  return { limits, specimens, sets: ageSets(specimens, job, mix, limits) };
-}
-
-async function reportsOf(db: Queryable, sampleId: string, signedOnly: boolean) {
-  return db
-    .select({
-      id: reports.id,
-      number: reports.number,
-      revision: reports.revision,
-      state: reports.state,
-      signedAt: reports.signedAt,
-      preparedAt: reports.preparedAt,
-    })
-    .from(reports)
-    .where(and(eq(reports.sampleId, sampleId), signedOnly ? isNotNull(reports.signedAt) : undefined))
-    .orderBy(asc(reports.revision));
 }

@@ -2,24 +2,22 @@ import { and, asc, desc, eq, gte, inArray, isNull, lt } from 'drizzle-orm';
 import { hardeningHours, padFor } from '@/core/ends';
 import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
-import { type MouldKind, mouldOf } from '@/core/moulds';
+import { isMould, type MouldKind, mouldOf } from '@/core/moulds';
 import { plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
-  diameterLotSpecimens,
-  diameterLots,
-  endBatches,
-  endBatchSpecimens,
+  batches,
+  batchMembers,
   jobs,
-  mixes,
-  placements,
+  lots,
   readings,
   runs,
   samples,
+  specifications,
   specimens,
 } from '@/db/schema';
+import { DIAMETER, lotsOf } from '../diameters';
 import { batchLabel, batchSpecimens } from '../ends';
-import { lotsOf } from '../lots';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import { specifiedFor } from '../specified';
@@ -39,13 +37,13 @@ const CAPPED: readonly MouldKind[] = ['cylinder', 'core', 'grout prism'];
 export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
   staffOnly(actor);
   const rows = await db
-    .select({ specimen: specimens, mix: mixes, job: jobs, batch: endBatchSpecimens.batchId })
+    .select({ specimen: specimens, mix: specifications, job: jobs, batch: batchMembers.batchId })
     .from(specimens)
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
-    .leftJoin(endBatchSpecimens, eq(endBatchSpecimens.specimenId, specimens.id))
+    .leftJoin(batchMembers, eq(batchMembers.specimenId, specimens.id))
     .where(
       and(
         isNull(specimens.testedAt),
@@ -58,14 +56,15 @@ export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
     .limit(SHOWN_SPECIMENS);
   const limits = await limitsNow(db);
   return rows.flatMap(({ specimen, mix, job, batch }) => {
-    const { opensAt, closesAt, size } = specimen;
+    const { opensAt, closesAt, form: size } = specimen;
     if (!opensAt || !closesAt || closesAt.getTime() < now.getTime() - PAST_MS) return [];
+    if (!isMould(size)) return [];
     const { kind } = mouldOf(size);
     if (!CAPPED.includes(kind)) return [];
     const expected = expectedStrength(
       {
         specimen: {
-          ...specifiedFor(specimen, mix),
+          ...specifiedFor(specimen, mix.asked),
           ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
         },
       },
@@ -99,21 +98,21 @@ export async function diameterLotList(db: Queryable, actor: Actor) {
   staffOnly(actor);
   const newest = await db
     .select({
-      id: diameterLots.id,
+      id: batches.id,
       system: jobs.system,
       rounding: jobs.rounding,
       jobId: jobs.id,
       profile: jobs.profile,
     })
-    .from(diameterLots)
+    .from(batches)
     .innerJoin(
-      diameterLotSpecimens,
-      and(eq(diameterLotSpecimens.lotId, diameterLots.id), eq(diameterLotSpecimens.place, 0)),
+      batchMembers,
+      and(eq(batchMembers.batchId, batches.id), eq(batchMembers.place, 0), eq(batches.kind, DIAMETER)),
     )
-    .innerJoin(specimens, eq(specimens.id, diameterLotSpecimens.specimenId))
+    .innerJoin(specimens, eq(specimens.id, batchMembers.specimenId))
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
-    .orderBy(desc(diameterLots.madeAt))
+    .orderBy(desc(batches.madeAt))
     .limit(LOTS_SHOWN);
   const all = [];
   for (const { id, system, rounding, jobId, profile } of newest) {
@@ -127,10 +126,10 @@ export async function diameterLotList(db: Queryable, actor: Actor) {
 export async function endBatchList(db: Queryable, actor: Actor) {
   staffOnly(actor);
   const rows = await db
-    .select({ batch: endBatches, run: runs })
-    .from(endBatches)
-    .innerJoin(runs, eq(runs.batchId, endBatches.id))
-    .orderBy(desc(endBatches.madeAt))
+    .select({ batch: batches, run: runs })
+    .from(batches)
+    .innerJoin(runs, eq(runs.batchId, batches.id))
+    .orderBy(desc(batches.madeAt))
     .limit(SHOWN);
   const members = await batchSpecimens(
     db,
@@ -155,7 +154,7 @@ export async function endBatchList(db: Queryable, actor: Actor) {
     return {
       id: batch.id,
       label: batchLabel(batch),
-      kind: batch.kind,
+      done: findMethod(batch.kind)?.batch?.done ?? '',
       runId: run.id,
       state: run.state,
       finishedAt: ended.find((each) => each.runId === run.id && each.field === field)?.text ?? null,

@@ -2,9 +2,14 @@ import { and, asc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
 import { type ExportRow, RECORD_FORMAT, RECORD_VERSION, type RunRecord } from '@/core/interchange';
+import type { Stored } from '@/core/material/contract';
+import { findMaterial } from '@/core/materials/registry';
+import { fieldsOf } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
+import { isMould } from '@/core/moulds';
+import { capital } from '@/core/words';
 import type { Queryable } from '@/db/client';
-import { jobs, mixes, people, placements, samples, specimens } from '@/db/schema';
+import { jobs, lots, people, samples, specifications, specimens } from '@/db/schema';
 import { NotFound } from '../errors';
 import { anyOf, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
@@ -23,15 +28,15 @@ export async function exportRecords(
   const method = findMethod(wanted.method);
   if (!method) throw new NotFound('This method');
   const places = await db
-    .select({ sample: samples, placement: placements, mix: mixes, job: jobs, by: people.name })
+    .select({ sample: samples, placement: lots, mix: specifications, job: jobs, by: people.name })
     .from(samples)
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
     .innerJoin(people, eq(people.id, samples.sampledBy))
     .where(and(eq(jobs.id, wanted.jobId), readableJobs(db, actor)))
     .orderBy(asc(samples.sampledAt));
-  if (method.runOn === 'placement') return placementRecords(db, actor, wanted.jobId, method.id);
+  if (method.runOn === 'lot') return placementRecords(db, actor, wanted.jobId, method.id);
   if (places.length === 0) return [];
   const sampleIds = places.map(({ sample }) => sample.id);
   const owned =
@@ -65,7 +70,9 @@ export async function exportRecords(
     })
     .filter((row) => row !== undefined)
     .toSorted((a, b) =>
-      String(a.record.about?.specimen ?? '').localeCompare(String(b.record.about?.specimen ?? '')),
+      String(a.record.about?.specimen ?? '').localeCompare(String(b.record.about?.specimen ?? ''), 'en', {
+        numeric: true,
+      }),
     );
 }
 
@@ -78,24 +85,22 @@ async function placementRecords(
 ): Promise<ExportRow[]> {
   if (actor.role === 'client') return [];
   const places = await db
-    .select({ placement: placements, mix: mixes, job: jobs })
-    .from(placements)
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .innerJoin(jobs, eq(jobs.id, placements.jobId))
+    .select({ placement: lots, mix: specifications, job: jobs })
+    .from(lots)
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .innerJoin(jobs, eq(jobs.id, lots.jobId))
     .where(eq(jobs.id, jobId))
-    .orderBy(asc(placements.placedAt));
-  const views = await runViews(db, { placementIds: places.map(({ placement }) => placement.id) });
+    .orderBy(asc(lots.startsAt));
+  const views = await runViews(db, { lotIds: places.map(({ placement }) => placement.id) });
   return views
     .filter((view) => view.method === method && view.state === 'complete' && view.outcome !== null)
     .flatMap((view) => {
-      const place = places.find(({ placement }) => placement.id === view.placementId);
+      const place = places.find(({ placement }) => placement.id === view.lotId);
       if (!place) return [];
       const about = {
-        placement: place.placement.number,
-        element: place.placement.element,
+        ...lotAbout(place),
         attempt: view.attempt,
         job: place.job.number,
-        mix: `${place.mix.code} v${place.mix.version}`,
         tested_by: view.completedBy,
       };
       return [{ system: place.job.system, record: recordWith(view, about) }];
@@ -127,37 +132,73 @@ function recordOf(
     by,
   }: {
     sample: typeof samples.$inferSelect;
-    placement: typeof placements.$inferSelect;
-    mix: typeof mixes.$inferSelect;
+    placement: typeof lots.$inferSelect;
+    mix: typeof specifications.$inferSelect;
     job: typeof jobs.$inferSelect;
     by: string;
   },
   specimen: typeof specimens.$inferSelect | undefined,
 ): RunRecord {
   const iso = (at: Date): string => DateTime.fromJSDate(at, { zone: job.zone }).toISO() ?? at.toISOString();
+  const material = findMaterial(mix.material);
   return recordWith(view, {
-    ...(specimen
-      ? {
-          specimen: specimen.label,
-          size: specimen.size,
-          cure: specimen.cure,
-          cast_at: iso(specimen.castAt),
-          designated_age_h: specimen.ageHours,
-          age_h: specimen.testedAt
-            ? Math.round(((specimen.testedAt.getTime() - specimen.castAt.getTime()) / 3_600_000) * 100) / 100
-            : null,
-        }
-      : {}),
+    ...(specimen ? specimenAbout(specimen, iso) : {}),
     sample: sampleLabel(job.number, sample.number),
     attempt: view.attempt,
     job: job.number,
-    mix: `${mix.code} v${mix.version}`,
-    specified_strength: mix.specifiedStrength,
-    placement: placement.number,
-    element: placement.element,
-    ticket: sample.ticket,
+    ...lotAbout({ placement, mix }),
+    ...given(material?.Sample, sample.about),
+    ...(material?.comesInLoads ? { ticket: sample.ticket } : {}),
     sampled_at: iso(sample.sampledAt),
     sampled_by: by,
     tested_by: view.completedBy,
   });
 }
+
+/** What is known of a specimen; of one whose age counts also when it was made and how old it was. */
+function specimenAbout(specimen: typeof specimens.$inferSelect, iso: (at: Date) => string) {
+  const base = { specimen: specimen.label, size: specimen.form };
+  if (!isMould(specimen.form)) return base;
+  const age = specimen.testedAt ? specimen.testedAt.getTime() - specimen.since.getTime() : null;
+  return {
+    ...base,
+    cure: specimen.about.cure ?? null,
+    cast_at: iso(specimen.since),
+    designated_age_h: specimen.ageHours,
+    age_h: age === null ? null : Math.round((age / 3_600_000) * 100) / 100,
+  };
+}
+
+/** A lot and what is asked of it, under the words of its material. */
+function lotAbout({
+  placement,
+  mix,
+}: {
+  placement: typeof lots.$inferSelect;
+  mix: typeof specifications.$inferSelect;
+}) {
+  const material = findMaterial(mix.material);
+  if (!material) return {};
+  const { words, lotFields, Lot } = material;
+  return {
+    [column(words.specification[0])]: `${mix.code} v${mix.version}`,
+    ...(mix.asked.specifiedStrength ? { specified_strength: mix.asked.specifiedStrength } : {}),
+    [column(words.lot[0])]: placement.number,
+    // Where a lot goes by its title the number stands beside it.
+    [column(lotFields.title === capital(words.lot[0]) ? 'title' : lotFields.title)]: placement.title,
+    ...(material.comesInLoads ? {} : given(Lot, { ...placement.about })),
+  };
+}
+
+/** What was given of a class of fields, by the name of each. */
+function given(type: (new () => object) | undefined, stored: Stored): Record<string, string> {
+  return Object.fromEntries(
+    fieldsOf(type ?? Object).flatMap(({ name }) => {
+      const value = stored[name];
+      return typeof value === 'string' && value !== '' ? [[snake(name), value]] : [];
+    }),
+  );
+}
+
+const column = (word: string): string => word.toLowerCase().replaceAll(' ', '_');
+const snake = (name: string): string => name.replaceAll(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`);

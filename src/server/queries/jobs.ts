@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
-import { jobs, mixes, people, placements, samples, specimens } from '@/db/schema';
+import { jobs, lots, people, samples, specifications, specimens } from '@/db/schema';
 import { present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 
@@ -16,7 +17,7 @@ export async function jobList(db: Queryable, actor: Actor) {
       system: jobs.system,
       zone: jobs.zone,
       // Written out: in a select from one table Drizzle leaves the table off its columns, also inside a subquery.
-      placements: sql<number>`(select count(*)::int from placements p where p.job_id = jobs.id)`,
+      placements: sql<number>`(select count(*)::int from lots p where p.job_id = jobs.id)`,
       samples: sql<number>`(select count(*)::int from samples s where s.job_id = jobs.id)`,
     })
     .from(jobs)
@@ -24,7 +25,7 @@ export async function jobList(db: Queryable, actor: Actor) {
     .orderBy(asc(jobs.number));
 }
 
-/** One job with its mixes and its placements, newest first, each with its samples. */
+/** One job with its mixes and its lots, newest first, each with its samples. */
 export async function jobDetail(db: Queryable, actor: Actor, jobId: string) {
   const [found] = await db
     .select()
@@ -33,20 +34,20 @@ export async function jobDetail(db: Queryable, actor: Actor, jobId: string) {
   const job = present(found, 'This job');
   const ownMixes = await db
     .select()
-    .from(mixes)
-    .where(eq(mixes.jobId, job.id))
-    .orderBy(asc(mixes.code), desc(mixes.version));
+    .from(specifications)
+    .where(eq(specifications.jobId, job.id))
+    .orderBy(asc(specifications.code), desc(specifications.version));
   const ownPlacements = await db
-    .select({ placement: placements, mixCode: mixes.code })
-    .from(placements)
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .where(eq(placements.jobId, job.id))
-    .orderBy(desc(placements.placedAt));
+    .select({ placement: lots, mixCode: specifications.code, material: specifications.material })
+    .from(lots)
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .where(eq(lots.jobId, job.id))
+    .orderBy(desc(lots.startsAt));
   const ownSamples = await db
     .select({
       id: samples.id,
       number: samples.number,
-      placementId: samples.placementId,
+      lotId: samples.lotId,
       ticket: samples.ticket,
       sampledAt: samples.sampledAt,
       sampledBy: people.name,
@@ -60,7 +61,7 @@ export async function jobDetail(db: Queryable, actor: Actor, jobId: string) {
   return { job, mixes: ownMixes, placements: ownPlacements, samples: ownSamples };
 }
 
-/** Jobs with their mixes by name, for choosing where something is placed. */
+/** Jobs with their specifications by name, for choosing where something is placed. */
 export async function jobsToPlace(db: Queryable, actor: Actor) {
   const rows = await db
     .select({
@@ -68,22 +69,29 @@ export async function jobsToPlace(db: Queryable, actor: Actor) {
       number: jobs.number,
       name: jobs.name,
       zone: jobs.zone,
-      mixId: mixes.id,
-      code: mixes.code,
-      version: mixes.version,
-      title: mixes.title,
+      system: jobs.system,
+      material: specifications.material,
+      specificationId: specifications.id,
+      code: specifications.code,
+      version: specifications.version,
+      title: specifications.title,
     })
     .from(jobs)
-    .leftJoin(mixes, eq(mixes.jobId, jobs.id))
+    .leftJoin(specifications, eq(specifications.jobId, jobs.id))
     .where(readableJobs(db, actor))
-    .orderBy(asc(jobs.number), asc(mixes.code), desc(mixes.version));
-  const found = new Map<
-    string,
-    { id: string; name: string; zone: string; mixes: { id: string; name: string }[] }
-  >();
-  for (const { id, number, name, zone, mixId, code, version, title } of rows) {
-    const job = found.get(id) ?? { id, name: `${number} ${name}`, zone, mixes: [] };
-    if (mixId) job.mixes.push({ id: mixId, name: `${code} v${version}, ${title}` });
+    .orderBy(asc(jobs.number), asc(specifications.code), desc(specifications.version));
+  interface Choice {
+    id: string;
+    name: string;
+    zone: string;
+    system: System;
+    specifications: { id: string; name: string; material: string }[];
+  }
+  const found = new Map<string, Choice>();
+  for (const { id, number, name, zone, system, material, specificationId, code, version, title } of rows) {
+    const job = found.get(id) ?? { id, name: `${number} ${name}`, zone, system, specifications: [] };
+    if (specificationId && material)
+      job.specifications.push({ id: specificationId, name: `${code} v${version}, ${title}`, material });
     found.set(id, job);
   }
   return [...found.values()];
@@ -95,17 +103,17 @@ const PLACEMENTS_SHOWN = 12;
 /** Placements of the last days on all jobs, the nearest to now first, for the field to choose from. */
 export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
   const rows = await db
-    .select({ placement: placements, mix: mixes, job: jobs })
-    .from(placements)
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .innerJoin(jobs, eq(jobs.id, placements.jobId))
+    .select({ placement: lots, mix: specifications, job: jobs })
+    .from(lots)
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .innerJoin(jobs, eq(jobs.id, lots.jobId))
     .where(
       and(
         readableJobs(db, actor),
-        sql`${placements.placedAt} between ${new Date(now.getTime() - 2 * 86_400_000).toISOString()}::timestamptz and ${new Date(now.getTime() + 2 * 86_400_000).toISOString()}::timestamptz`,
+        sql`${lots.startsAt} between ${new Date(now.getTime() - 2 * 86_400_000).toISOString()}::timestamptz and ${new Date(now.getTime() + 2 * 86_400_000).toISOString()}::timestamptz`,
       ),
     )
-    .orderBy(sql`abs(extract(epoch from ${placements.placedAt} - ${now.toISOString()}::timestamptz))`)
+    .orderBy(sql`abs(extract(epoch from ${lots.startsAt} - ${now.toISOString()}::timestamptz))`)
     .limit(PLACEMENTS_SHOWN + 1);
   const more = rows.length > PLACEMENTS_SHOWN;
   rows.splice(PLACEMENTS_SHOWN);
@@ -116,14 +124,14 @@ export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
           .select({
             id: samples.id,
             number: samples.number,
-            placementId: samples.placementId,
+            lotId: samples.lotId,
             ticket: samples.ticket,
             sampledAt: samples.sampledAt,
           })
           .from(samples)
           .where(
             inArray(
-              samples.placementId,
+              samples.lotId,
               rows.map(({ placement }) => placement.id),
             ),
           )
@@ -132,7 +140,7 @@ export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
     more,
     placements: rows.map((row) => ({
       ...row,
-      samples: taken.filter((s) => s.placementId === row.placement.id),
+      samples: taken.filter((s) => s.lotId === row.placement.id),
     })),
   };
 }

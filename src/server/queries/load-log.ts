@@ -9,7 +9,8 @@ import type { Queryable } from '@/db/client';
 import { loadLogs } from '@/db/schema';
 import { NotFound } from '../errors';
 import { currentReadings, inputOf } from '../readings';
-import { runPlace, runSetup } from '../run-setup';
+import { runPlace } from '../run-place';
+import { runSetup } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 

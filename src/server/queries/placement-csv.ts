@@ -11,11 +11,11 @@ import { placementDay } from './placement';
 export async function placementCsv(
   db: Queryable,
   actor: Actor,
-  placementId: string,
+  lotId: string,
   what: 'clocks' | 'custody',
 ): Promise<string> {
   staffOnly(actor);
-  const day = await placementDay(db, actor, placementId);
+  const day = await placementDay(db, actor, lotId);
   if (what === 'clocks') {
     return clockLogCsv(
       day.samples.map(({ label, events, made }) => ({ label, stamps: events, made })),
@@ -41,7 +41,7 @@ export async function placementCsv(
     .innerJoin(people, eq(people.id, specimenEvents.personId))
     .leftJoin(handovers, eq(handovers.id, specimenEvents.handoverId))
     .leftJoin(giver, eq(giver.id, handovers.fromPersonId))
-    .where(eq(samples.placementId, placementId))
+    .where(eq(samples.lotId, lotId))
     .orderBy(asc(specimens.label), asc(specimenEvents.at));
   return custodyCsv(rows.map((row) => ({ ...row, from: row.from ?? '', condition: row.condition ?? '' })));
 }

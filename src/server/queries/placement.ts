@@ -22,84 +22,73 @@ import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
   attachments,
-  batches,
-  jobs,
   loads,
-  mixes,
+  lots,
   people,
-  placements,
+  plantBatches,
   runs,
   samples,
   samplingPlans,
   specimens,
 } from '@/db/schema';
 import { limitsNow } from '../run-setup';
-import { sampleEvents } from '../sample-facts';
-import { present, readableJobs, staffOnly } from '../scope';
+import { sampleEvents } from '../sample-stamps';
+import { present, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 import { inWorkOrder, type RunView, runViews } from './dossier';
+import { lotHead } from './lot';
 
 /** A placement with its mix and job. */
-async function placementPlace(db: Queryable, actor: Actor, placementId: string) {
+async function placementPlace(db: Queryable, actor: Actor, lotId: string) {
   staffOnly(actor);
-  const [found] = await db
-    .select({ placement: placements, mix: mixes, job: jobs })
-    .from(placements)
-    .innerJoin(mixes, eq(mixes.id, placements.mixId))
-    .innerJoin(jobs, eq(jobs.id, placements.jobId))
-    .where(and(eq(placements.id, placementId), readableJobs(db, actor)));
-  return present(found, 'This placement');
+  return lotHead(db, actor, lotId);
 }
 
 /** Everything of one placement on one page: plan, trucks, samples with their fresh results, weather, photographs. */
-export async function placementDay(db: Queryable, actor: Actor, placementId: string) {
-  const place = await placementPlace(db, actor, placementId);
+export async function placementDay(db: Queryable, actor: Actor, lotId: string) {
+  const place = await placementPlace(db, actor, lotId);
   const { job } = place;
   const volumeUnit = job.system === 'US' ? 'yd3' : 'm3';
   const [plan] = await db
     .select()
     .from(samplingPlans)
-    .where(eq(samplingPlans.placementId, placementId))
+    .where(eq(samplingPlans.lotId, lotId))
     .orderBy(desc(samplingPlans.at))
     .limit(1);
-  const allTrucks = await db
-    .select()
-    .from(loads)
-    .where(eq(loads.placementId, placementId))
-    .orderBy(asc(loads.number));
+  const allTrucks = await db.select().from(loads).where(eq(loads.lotId, lotId)).orderBy(asc(loads.number));
   // One struck out was never there; it is shown apart.
   const trucks = allTrucks.filter(({ struckOut }) => struckOut === null);
   const taken = await db
     .select({ sample: samples, by: people.name })
     .from(samples)
     .innerJoin(people, eq(people.id, samples.sampledBy))
-    .where(eq(samples.placementId, placementId))
+    .where(eq(samples.lotId, lotId))
     .orderBy(asc(samples.sampledAt));
   const tickets = await db
-    .select({ batch: batches.batch })
-    .from(batches)
-    .where(eq(batches.placementId, placementId))
-    .orderBy(asc(batches.at), asc(batches.ticket));
+    .select({ batch: plantBatches.batch })
+    .from(plantBatches)
+    .where(eq(plantBatches.lotId, lotId))
+    .orderBy(asc(plantBatches.at), asc(plantBatches.ticket));
   const ofMix = await db
     .select({
-      volume: placements.volume,
+      about: lots.about,
       // Written out: Drizzle would leave the table off its columns inside the subqueries.
-      batches: sql<number>`(select count(*)::int from loads l where l.placement_id = placements.id and l.struck_out is null)`,
-      tests: sql<number>`(select count(*)::int from samples s where s.placement_id = placements.id and s.kind = 'acceptance')`,
+      batches: sql<number>`(select count(*)::int from loads l where l.lot_id = lots.id and l.struck_out is null)`,
+      tests: sql<number>`(select count(*)::int from samples s where s.lot_id = lots.id and s.kind = 'acceptance')`,
     })
-    .from(placements)
-    .where(eq(placements.mixId, place.mix.id));
+    .from(lots)
+    .where(eq(lots.specificationId, place.mix.id));
   const ids = taken.map(({ sample }) => sample.id);
   const fresh = ids.length > 0 ? await runViews(db, { sampleIds: ids }) : [];
-  const weather = await runViews(db, { placementIds: [placementId] });
+  const weather = await runViews(db, { lotIds: [lotId] });
   const made =
     ids.length > 0
       ? await db
           .select({
             sampleId: specimens.sampleId,
             label: specimens.label,
-            size: specimens.size,
-            cure: specimens.cure,
+            form: specimens.form,
+            about: specimens.about,
           })
           .from(specimens)
           .where(inArray(specimens.sampleId, ids))
@@ -156,7 +145,11 @@ function owing(
   taken: readonly { readonly sample: typeof samples.$inferSelect }[],
   trucks: readonly (typeof loads.$inferSelect)[],
   volumes: readonly Exact[],
-  ofMix: readonly { readonly volume: string | null; readonly batches: number; readonly tests: number }[],
+  ofMix: readonly {
+    readonly about: { readonly volume: string | null };
+    readonly batches: number;
+    readonly tests: number;
+  }[],
   system: System,
   limits: Limits,
 ): { sampleDue: boolean; waivable: boolean; testsOfMix: number; owed: number } {
@@ -167,7 +160,7 @@ function owing(
     .map(({ sample }) => sample.loadId);
   const last = trucks.findLastIndex(({ id }) => sampled.includes(id));
   const since = sum(volumes.slice(last + 1));
-  const planned = ofMix.map(({ volume }) => setupMeasure(volume ?? undefined, 'volume', unit));
+  const planned = ofMix.map(({ about }) => setupMeasure(about.volume ?? undefined, 'volume', unit));
   const testsOfMix = ofMix.reduce((all, { tests }) => all + tests, 0);
   const batchesOfMix = ofMix.reduce((all, each) => all + each.batches, 0);
   return {
@@ -362,11 +355,11 @@ export async function fieldSample(db: Queryable, actor: Actor, sampleId: string)
   staffOnly(actor);
   const [found] = await db.select().from(samples).where(eq(samples.id, sampleId));
   const sample = present(found, 'This sample');
-  const place = await placementPlace(db, actor, sample.placementId);
+  const place = await placementPlace(db, actor, sample.lotId);
   const others = await db
     .select({ id: samples.id, number: samples.number })
     .from(samples)
-    .where(and(eq(samples.placementId, sample.placementId), ne(samples.id, sampleId)))
+    .where(and(eq(samples.lotId, sample.lotId), ne(samples.id, sampleId)))
     .orderBy(asc(samples.number));
   const events = await sampleEvents(
     db,

@@ -3,9 +3,9 @@ import { DateTime } from 'luxon';
 import { readInstant } from '@/core/quantity';
 import type { ReportContent } from '@/core/report';
 import type { Database, Queryable } from '@/db/client';
-import { amendments, jobs, people, reports, samples } from '@/db/schema';
+import { amendments, jobs, lots, people, reports, samples } from '@/db/schema';
 import { isId } from '../http';
-import { composeReport, contentMark } from '../reports/content';
+import { composeReport, contentMark, reportOf } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { likeWords, present, readableJobs } from '../scope';
@@ -44,6 +44,7 @@ export async function reportList(
       job: jobs.name,
       sampleId: reports.sampleId,
       sampleNumber: samples.number,
+      lotTitle: lots.title,
       preparedAt: reports.preparedAt,
       signedAt: reports.signedAt,
       signedBy: people.name,
@@ -51,7 +52,8 @@ export async function reportList(
     })
     .from(reports)
     .innerJoin(jobs, eq(jobs.id, reports.jobId))
-    .innerJoin(samples, eq(samples.id, reports.sampleId))
+    .leftJoin(samples, eq(samples.id, reports.sampleId))
+    .leftJoin(lots, eq(lots.id, reports.lotId))
     .leftJoin(people, eq(people.id, reports.signedBy))
     .where(and(visible(db, actor), from, words.trim() ? ilike(reports.number, likeWords(words)) : undefined))
     .orderBy(desc(reports.preparedAt), desc(reports.id))
@@ -73,6 +75,7 @@ export async function reportDetail(db: Queryable, actor: Actor, reportId: string
       revision: reports.revision,
       state: reports.state,
       sampleId: reports.sampleId,
+      lotId: reports.lotId,
       content: reports.content,
       preparedAt: reports.preparedAt,
       signedAt: reports.signedAt,
@@ -90,7 +93,7 @@ export async function reportDetail(db: Queryable, actor: Actor, reportId: string
   const composed =
     report.state === 'signed'
       ? { content: report.content as ReportContent, hindrances: [] as readonly string[] }
-      : await composeReport(db, actor, report.sampleId);
+      : await composeReport(db, actor, reportOf(report));
   const [replacedBy] = await db
     .select({ id: reports.id, revision: reports.revision, state: reports.state })
     .from(reports)

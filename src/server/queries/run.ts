@@ -6,11 +6,13 @@ import type { Queryable } from '@/db/client';
 import { amendments, attachments, people, readings } from '@/db/schema';
 import { NotFound } from '../errors';
 import { currentReadingsOf, inputOf } from '../readings';
-import { equipmentFacts, type RunPlace, runPlaces, runSetup } from '../run-setup';
+import { type RunPlace, runPlaces } from '../run-place';
+import { equipmentFacts, runSetup } from '../run-setup';
 import { anyOf, staffOnly } from '../scope';
+import { setsOfSample } from '../sets';
 import type { Actor } from '../use-case';
 import { curvesOf } from './curves';
-import { type RunView, runViews, setsOfSample } from './dossier';
+import { type RunView, runViews } from './dossier';
 
 /** Everything a run sheet needs. Staff only: clients read reports. */
 export async function runSheet(db: Queryable, actor: Actor, runId: string, now: Date) {
@@ -43,8 +45,8 @@ export async function runSheets(db: Queryable, actor: Actor, runIds: readonly st
       ...(equipment ? { equipment } : {}),
     });
     // Only a specimen belongs to a set.
-    const { specimen, sample, job, mix } = place;
-    const sets = specimen && sample && mix ? (await setsOfSample(db, { sample, job, mix })).sets : [];
+    const { specimen, sample } = place;
+    const sets = specimen && sample ? (await setsOfSample(db, { ...place, sample })).sets : [];
     const own = sets.find(({ specimens }) => specimens.some(({ id }) => id === place.specimen?.id));
     const companions = (own?.specimens ?? []).flatMap(({ run }) => (run ? [run.id] : []));
     sheets.push({

@@ -1,38 +1,41 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import { evaluateSeries, type SeriesPoint, type SeriesVerdicts } from '@/core/acceptance';
+import { evaluateSeries, type SeriesPoint, type SeriesVerdicts, type VerdictState } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Limits } from '@/core/limits';
+import { findMaterial } from '@/core/materials/registry';
 import { measureIn, parseMeasure } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
   followUps,
   jobs,
-  mixCriteria,
-  mixes,
+  lots,
   outcomes,
   people,
-  placements,
+  requirements,
   runs,
   samples,
+  specifications,
 } from '@/db/schema';
 import { groupBy } from '../group-by';
 import { limitsOfJobs } from '../run-setup';
 import { anyOf, present, readableJobs } from '../scope';
+import { type SpecimenSet, setsOf } from '../sets';
 import type { Actor } from '../use-case';
-import { type AgeSet, ageSets, type SpecimenView, specimenViews, withoutUnreleased } from './dossier';
+import { type SpecimenView, specimenViews, withoutUnreleased } from './dossier';
+import { standingsOf } from './specification';
 
 export interface SeriesRow extends SeriesPoint {
   readonly sampleId: string;
   readonly element: string;
-  readonly set: AgeSet;
+  readonly set: SpecimenSet;
   /** Result of the youngest set of the same sample, for early warning. */
   readonly early: { readonly ageHours: number; readonly text: string } | null;
 }
 
 export interface MixSeries {
   readonly job: typeof jobs.$inferSelect;
-  readonly mix: typeof mixes.$inferSelect;
-  readonly criteria: readonly (typeof mixCriteria.$inferSelect)[];
+  readonly mix: typeof specifications.$inferSelect;
+  readonly criteria: readonly (typeof requirements.$inferSelect)[];
   readonly rows: readonly SeriesRow[];
   readonly limits: Limits;
   readonly verdicts: SeriesVerdicts;
@@ -40,9 +43,9 @@ export interface MixSeries {
 }
 
 /** f'c as decimal text in the job's unit. */
-export function specifiedValue(mix: { specifiedStrength: string }, system: 'US' | 'SI'): string {
+export function specifiedValue(asked: { readonly specifiedStrength: string }, system: 'US' | 'SI'): string {
   const unit = system === 'US' ? 'psi' : 'MPa';
-  const parsed = parseMeasure(mix.specifiedStrength, 'stress', unit);
+  const parsed = parseMeasure(asked.specifiedStrength, 'stress', unit);
   return parsed.ok ? measureIn(parsed.measure, unit).value.toSignificantDigits(15).toFixed() : '0';
 }
 
@@ -50,25 +53,29 @@ export function specifiedValue(mix: { specifiedStrength: string }, system: 'US' 
  * The strength tests of one mix in sampling order, and how they stand against its criteria.
  * For a client only results of signed reports count; the others are waiting.
  */
-export async function mixSeries(db: Queryable, actor: Actor, mixId: string): Promise<MixSeries> {
-  const [series] = await seriesOf(db, actor, [mixId]);
+export async function mixSeries(db: Queryable, actor: Actor, specificationId: string): Promise<MixSeries> {
+  const [series] = await seriesOf(db, actor, [specificationId]);
   return present(series, 'This mix');
 }
 
-/** The series of several mixes, asked for together, in the order of their names. */
-async function seriesOf(db: Queryable, actor: Actor, mixIds: readonly string[]): Promise<MixSeries[]> {
+/** The series of several specifications, asked for together, in the order of their names. */
+export async function seriesOf(
+  db: Queryable,
+  actor: Actor,
+  specificationIds: readonly string[],
+): Promise<MixSeries[]> {
   const found = await db
-    .select({ mix: mixes, job: jobs })
-    .from(mixes)
-    .innerJoin(jobs, eq(jobs.id, mixes.jobId))
-    .where(and(anyOf(mixes.id, mixIds), readableJobs(db, actor)));
+    .select({ mix: specifications, job: jobs })
+    .from(specifications)
+    .innerJoin(jobs, eq(jobs.id, specifications.jobId))
+    .where(and(anyOf(specifications.id, specificationIds), readableJobs(db, actor)));
   const readable = found.map(({ mix }) => mix.id);
   if (readable.length === 0) return [];
   const taken = await db
-    .select({ sample: samples, element: placements.element, mixId: placements.mixId })
+    .select({ sample: samples, element: lots.title, specificationId: lots.specificationId })
     .from(samples)
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .where(anyOf(placements.mixId, readable))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .where(anyOf(lots.specificationId, readable))
     .orderBy(asc(samples.sampledAt));
   const limitsBy = await limitsOfJobs(
     db,
@@ -81,7 +88,7 @@ async function seriesOf(db: Queryable, actor: Actor, mixIds: readonly string[]):
   const uncertified = await uncertifiedSamples(db, sampleIds);
   const done = await db
     .select({
-      mixId: placements.mixId,
+      specificationId: lots.specificationId,
       sampleId: followUps.sampleId,
       stepId: followUps.stepId,
       note: followUps.note,
@@ -91,13 +98,13 @@ async function seriesOf(db: Queryable, actor: Actor, mixIds: readonly string[]):
     .from(followUps)
     .innerJoin(people, eq(people.id, followUps.by))
     .innerJoin(samples, eq(samples.id, followUps.sampleId))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .where(anyOf(placements.mixId, readable))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .where(anyOf(lots.specificationId, readable))
     .orderBy(asc(followUps.at));
-  const criteria = await db.select().from(mixCriteria).where(anyOf(mixCriteria.mixId, readable));
-  const takenBy = groupBy(taken, ({ mixId }) => mixId);
+  const criteria = await db.select().from(requirements).where(anyOf(requirements.specificationId, readable));
+  const takenBy = groupBy(taken, ({ specificationId }) => specificationId);
   const series: MixSeries[] = [];
-  for (const id of mixIds) {
+  for (const id of specificationIds) {
     const own = found.find(({ mix }) => mix.id === id);
     if (!own) continue;
     const { mix, job } = own;
@@ -106,13 +113,13 @@ async function seriesOf(db: Queryable, actor: Actor, mixIds: readonly string[]):
     series.push({
       job,
       mix,
-      criteria: criteria.filter(({ mixId }) => mixId === id),
+      criteria: criteria.filter(({ specificationId }) => specificationId === id),
       rows,
       limits,
-      verdicts: evaluateSeries(rows, specifiedValue(mix, job.system), job.system, limits, job.rounding),
-      followUps: releasedOnly ? [] : done.filter(({ mixId }) => mixId === id),
+      verdicts: evaluateSeries(rows, specifiedValue(mix.asked, job.system), job.system, limits, job.rounding),
+      followUps: releasedOnly ? [] : done.filter(({ specificationId }) => specificationId === id),
     });
-    // What others ask for meanwhile comes in between two mixes.
+    // What others ask for meanwhile comes in between two specifications.
     await new Promise((resolve) => setImmediate(resolve));
   }
   return series;
@@ -127,11 +134,15 @@ function rowsOf(
   uncertified: ReadonlySet<string | null>,
 ): SeriesRow[] {
   return taken.flatMap(({ sample, element }): SeriesRow[] => {
-    const sets = ageSets(views.get(sample.id) ?? [], job, mix, limits);
+    const sets = setsOf(views.get(sample.id) ?? [], job, mix, limits);
     const set = sets.find((each) => each.designated && each.cure === 'standard');
     if (!set) return [];
     const young = sets.find(
-      (each) => !each.what && each.ageHours < mix.ageHours && each.test.state === 'tested',
+      (each) =>
+        !each.what &&
+        each.ageHours !== null &&
+        each.ageHours < mix.asked.ageHours &&
+        each.test.state === 'tested',
     );
     const unaccepted = set.specimens.some(
       ({ run }) => run?.state === 'complete' && run.openReasons.length > 0,
@@ -151,7 +162,10 @@ function rowsOf(
         ],
         element,
         set,
-        early: young?.test.text ? { ageHours: young.ageHours, text: young.test.text } : null,
+        early:
+          young?.test.text && young.ageHours !== null
+            ? { ageHours: young.ageHours, text: young.test.text }
+            : null,
       },
     ];
   });
@@ -175,6 +189,15 @@ async function uncertifiedSamples(
   return new Set(newest.filter(({ uncertified }) => uncertified).map(({ sampleId }) => sampleId));
 }
 
+/** A specification as the list of verdicts shows it. */
+export interface ShownSpecification extends Pick<MixSeries, 'mix' | 'job'> {
+  readonly state: VerdictState;
+  readonly words: string;
+  /** What the next result must reach; null where nothing is known of it. */
+  readonly needed: string | null;
+  readonly governing: string | null;
+}
+
 /** Mixes shown at once. */
 const MIXES_SHOWN = 6;
 
@@ -186,28 +209,70 @@ export async function seriesPage(
   db: Queryable,
   actor: Actor,
   page: number,
-): Promise<{ readonly series: readonly MixSeries[]; readonly count: number; readonly pages: number }> {
+): Promise<{
+  readonly shown: readonly ShownSpecification[];
+  readonly count: number;
+  readonly pages: number;
+}> {
   const found = await db
     .select({
-      id: mixes.id,
+      id: specifications.id,
+      material: specifications.material,
       count: sql<number>`(count(*) over ())::int`,
     })
-    .from(mixes)
-    .innerJoin(jobs, eq(jobs.id, mixes.jobId))
+    .from(specifications)
+    .innerJoin(jobs, eq(jobs.id, specifications.jobId))
     .where(readableJobs(db, actor))
     .orderBy(
-      sql`(select max(p.placed_at) from placements p where p.mix_id = ${mixes.id}) desc nulls last`,
+      sql`(select max(p.starts_at) from lots p where p.specification_id = ${specifications.id}) desc nulls last`,
       asc(jobs.number),
-      asc(mixes.code),
-      asc(mixes.version),
+      asc(specifications.code),
+      asc(specifications.version),
     )
     .limit(MIXES_SHOWN)
     .offset(page * MIXES_SHOWN);
+  const inSeries = (material: string): boolean => findMaterial(material)?.comesInLoads === true;
   const series = await seriesOf(
     db,
     actor,
-    found.map(({ id }) => id),
+    found.filter(({ material }) => inSeries(material)).map(({ id }) => id),
   );
+  const standings = await standingsOf(
+    db,
+    actor,
+    found.filter(({ material }) => !inSeries(material)).map(({ id }) => id),
+  );
+  const shown = found.flatMap(({ id }): ShownSpecification[] => {
+    const own = series.find(({ mix }) => mix.id === id);
+    if (own) {
+      const { individuals, soFar, needed, governing } = own.verdicts;
+      return [
+        {
+          mix: own.mix,
+          job: own.job,
+          state: soFar.state,
+          words: `${individuals.length - soFar.waiting} tests decided, ${soFar.waiting} waiting.`,
+          needed: needed?.text ?? null,
+          governing: governing?.sentence ?? null,
+        },
+      ];
+    }
+    const each = standings.find(({ mix }) => mix.id === id);
+    if (!each) return [];
+    const decided = each.samples.filter(({ sets }) =>
+      sets.some(({ test }) => test.state === 'tested'),
+    ).length;
+    return [
+      {
+        mix: each.mix,
+        job: each.job,
+        state: each.state,
+        words: `${decided} of ${each.samples.length} ${findMaterial(each.mix.material)?.words.sample[1]} tested.`,
+        needed: null,
+        governing: each.governing?.sentence ?? null,
+      },
+    ];
+  });
   const count = found[0]?.count ?? 0;
-  return { series, count, pages: Math.ceil(count / MIXES_SHOWN) };
+  return { shown, count, pages: Math.ceil(count / MIXES_SHOWN) };
 }

@@ -2,10 +2,11 @@ import { and, asc, desc, eq, ilike, or } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Queryable } from '@/db/client';
-import { handovers, jobs, people, placements, samples, specimenEvents, specimens } from '@/db/schema';
+import { handovers, jobs, lots, people, samples, specimenEvents, specimens } from '@/db/schema';
 import { likeWords, present, readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
-import { sampleDossier, specimenViews } from './dossier';
+import { specimenViews } from './dossier';
+import { sampleDossier } from './sample';
 
 /** One specimen with its sample and everything that happened to it. */
 export async function specimenDetail(db: Queryable, actor: Actor, specimenId: string) {
@@ -51,12 +52,12 @@ export async function search(db: Queryable, actor: Actor, words: string): Promis
     actor.role === 'client'
       ? []
       : await db
-          .select({ id: specimens.id, label: specimens.label, element: placements.element })
+          .select({ id: specimens.id, label: specimens.label, element: lots.title })
           .from(specimens)
           .innerJoin(samples, eq(samples.id, specimens.sampleId))
-          .innerJoin(placements, eq(placements.id, samples.placementId))
+          .innerJoin(lots, eq(lots.id, samples.lotId))
           .where(ilike(specimens.label, like))
-          .orderBy(desc(specimens.castAt), asc(specimens.label))
+          .orderBy(desc(specimens.since), asc(specimens.label))
           .limit(8);
   const ownSamples = await db
     .select({
@@ -64,12 +65,12 @@ export async function search(db: Queryable, actor: Actor, words: string): Promis
       number: samples.number,
       ticket: samples.ticket,
       job: jobs.number,
-      element: placements.element,
+      element: lots.title,
     })
     .from(samples)
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
-    .innerJoin(placements, eq(placements.id, samples.placementId))
-    .where(and(scope, or(ilike(samples.ticket, like), ilike(placements.element, like))))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .where(and(scope, or(ilike(samples.ticket, like), ilike(lots.title, like))))
     .orderBy(desc(samples.sampledAt))
     .limit(6);
   const ownJobs = await db

@@ -1,12 +1,12 @@
 import { asc, desc, eq } from 'drizzle-orm';
 import type { Limits } from '@/core/limits';
+import { measureWords } from '@/core/material/measure-words';
 import { setupMeasure } from '@/core/methods';
 import { exact, plainOf } from '@/core/quantity';
 import { type DutyReading, dutiesOf, limeFor, readDuty } from '@/core/storage';
 import type { Queryable } from '@/db/client';
 import { people, storageDuties, storages } from '@/db/schema';
 import { groupBy } from '../group-by';
-import { measureWords } from '../reports/content';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import { standing, standingIn } from '../standing';

@@ -82,17 +82,17 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
   const instant = (ms: number): SQL => sql`${new Date(at + ms).toISOString()}::timestamptz`;
   const { rows } = await db.execute<SetRow>(sql`
     SELECT s.sample_id AS "sampleId", s.age_hours AS "ageHours", s.opens_at AS "opensAt", s.closes_at AS "closesAt",
-           j.name AS "jobName", j.zone, m.code AS "mixCode", p.element,
+           j.name AS "jobName", j.zone, m.code AS "mixCode", p.title AS element,
            json_agg(json_build_object('id', s.id, 'label', s.label, 'testedAt', s.tested_at) ORDER BY s.label) AS specimens
     FROM specimens s
     JOIN samples a ON a.id = s.sample_id
-    JOIN placements p ON p.id = a.placement_id
-    JOIN mixes m ON m.id = p.mix_id
+    JOIN lots p ON p.id = a.lot_id
+    JOIN specifications m ON m.id = p.specification_id
     JOIN jobs j ON j.id = a.job_id
     WHERE s.closes_at IS NOT NULL AND s.discarded_at IS NULL ${readable(actor)}
       AND ((s.tested_at IS NULL AND s.closes_at >= ${instant(-MISSED_MS)} AND s.opens_at <= ${instant(AHEAD_MS)})
         OR s.tested_at >= ${instant(-DAY)})
-    GROUP BY s.sample_id, s.age_hours, s.opens_at, s.closes_at, j.name, j.zone, m.code, p.element
+    GROUP BY s.sample_id, s.age_hours, s.opens_at, s.closes_at, j.name, j.zone, m.code, p.title
     ORDER BY s.closes_at, min(s.label)`);
   const closing = closingShare(limits);
   const parts: Record<DayPart, DueSet[]> = { open: [], missed: [], coming: [], done: [] };

@@ -2,17 +2,26 @@ import { createHash } from 'node:crypto';
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
 import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
-import { fieldsOf } from '@/core/methods';
+import type { Material, Said } from '@/core/material/contract';
+import { saidOf } from '@/core/material/said';
+import { formText } from '@/core/materials/forms';
+import { findMaterial } from '@/core/materials/registry';
+import { fieldsOf, rowsText } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
-import { mouldText } from '@/core/moulds';
-import { type System, UNITS as UNIT_WORDS, unitLabel, withThousands } from '@/core/quantity';
-import type { ReportContent, ReportSpecimen, ReportTest } from '@/core/report';
+import { isHeld } from '@/core/moulds';
+import { type System, unitLabel, withThousands } from '@/core/quantity';
+import type { ReportContent, ReportSet, ReportTest } from '@/core/report';
 import { ageText, durationText } from '@/core/windows';
+import { capital } from '@/core/words';
 import { type Finding, isReportable, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
+import { Conflict } from '../errors';
 import { curvesOf, type RunCurve } from '../queries/curves';
-import { everyRun, type RunView, type SpecimenView, sampleDossier } from '../queries/dossier';
+import { everyRun, type RunView, type SpecimenView } from '../queries/dossier';
+import { lotDossier } from '../queries/lot';
+import { sampleDossier, type sampleDossiers } from '../queries/sample';
 import { mixSeries } from '../queries/series';
+import type { SpecimenSet } from '../sets';
 import type { Actor } from '../use-case';
 
 /** What stands in the way of a signature, in words; empty when nothing does. */
@@ -24,7 +33,7 @@ export interface ComposedReport {
 
 const STATEMENTS = [
   'The results relate only to the items tested.',
-  'Statements of conformity are arithmetical, against the named criterion; measurement uncertainty is not taken into account. Acceptance of the concrete is the engineer’s.',
+  'Statements of conformity are arithmetical, against the named criterion; measurement uncertainty is not taken into account. Acceptance is the engineer’s.',
   'This report may be copied only in full, unless the laboratory agrees otherwise.',
 ];
 
@@ -38,34 +47,33 @@ export function contentMark(content: ReportContent): string {
   return createHash('sha256').update(JSON.stringify(content)).digest('hex');
 }
 
+/** What a report is of. */
+export type ReportOf = { readonly sampleId: string } | { readonly lotId: string };
+
+/** What a report is of, as it is kept. */
+export function reportOf({ sampleId, lotId }: { sampleId: string | null; lotId: string | null }): ReportOf {
+  return sampleId === null ? { lotId: lotId ?? '' } : { sampleId };
+}
+
 /**
- * Puts a sample's report together from what is on record now.
+ * Puts the report of a sample, or of all samples of a lot, together from what is on record now.
  * @returns the content, what hinders signing it, and the outcomes it rests on
  */
-export async function composeReport(db: Queryable, actor: Actor, sampleId: string): Promise<ComposedReport> {
-  const dossier = await sampleDossier(db, actor, sampleId);
-  const { job, mix, sample, placement, limits } = dossier;
-  const label = sampleLabel(job.number, sample.number);
-  const complete = (run: RunView): boolean => run.state === 'complete' && run.outcome !== null;
-  const fresh = dossier.fresh.filter(complete);
-  const tested = dossier.specimens.flatMap((view) =>
-    everyRun(view)
-      .filter(complete)
-      .map((run) => ({ view, run })),
-  );
-  const runs = [...fresh, ...tested.map(({ run }) => run)];
-  const curves = await curvesOf(
-    db,
-    tested.map(({ run }) => run.id),
-  );
-  const series = await mixSeries(db, actor, mix.id);
-  const verdicts = [...series.verdicts.windows, ...series.verdicts.individuals]
-    .filter((verdict) => verdict.pointIds.at(-1) === sample.id && verdict.state !== 'not yet determinable')
-    .map(({ criterion, state, sentence }) => ({ criterion, state, sentence }));
-  const hindrances = [
-    ...(runs.length === 0 ? ['Nothing has been tested yet.'] : []),
-    ...runs.flatMap((run) => hindrancesOf(run, dossier.specimens)),
-  ];
+export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): Promise<ComposedReport> {
+  const whole = 'lotId' in of ? await lotDossier(db, actor, of.lotId) : undefined;
+  const dossiers = whole
+    ? whole.samples
+    : [await sampleDossier(db, actor, 'sampleId' in of ? of.sampleId : '')];
+  const [first] = dossiers;
+  if (!first) throw new Conflict('Nothing has been taken of it yet: there is nothing to report.');
+  const { job, mix, placement, limits } = first;
+  const material = findMaterial(mix.material);
+  const parts = [];
+  for (const dossier of dossiers) parts.push(await partOf(db, dossier, whole !== undefined));
+  const runs = [...parts.flatMap((part) => part.runs), ...(whole?.runs.filter(isComplete) ?? [])];
+  const verdicts = material?.comesInLoads
+    ? await seriesVerdicts(db, actor, mix.id, dossiers)
+    : parts.flatMap((part) => part.verdicts);
   const methods = [...new Set(runs.map((run) => run.method))].flatMap(
     (id) =>
       findMethod(id)?.designations.map(
@@ -73,69 +81,28 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
       ) ?? [],
   );
   const content: ReportContent = {
-    schema: 1,
+    schema: 2,
+    title: material?.words.report ?? '',
+    subject: whole
+      ? `${material?.words.lot[0]} ${placement.number}, ${placement.title}`
+      : `${material?.words.sample[0]} ${sampleLabel(job.number, first.sample.number)}`,
+    words: {
+      onSample: material?.words.onSample ?? '',
+      onSpecimens: material?.words.onSpecimens ?? '',
+    },
     job: { number: job.number, name: job.name, owner: job.owner, location: job.location },
-    mix: {
-      code: `${mix.code} v${mix.version}`,
-      title: mix.title,
-      specified: measureWords(mix.specifiedStrength),
-      age: ageText(mix.ageHours),
-    },
-    placement: {
-      number: placement.number,
-      element: placement.element,
-      location: placement.location,
-      volume: measureWords(placement.volume ?? ''),
-    },
-    sample: {
-      label,
-      ticket: sample.ticket,
-      truck: sample.truck,
-      sampledAt: when(sample.sampledAt, job.zone),
-      sampledBy: dossier.sampledByName,
-      remarks: sample.remarks,
-    },
-    fresh: fresh.map((run) => reportTest(run, job.zone)),
-    specimens: tested.map(
-      ({ view, run }): ReportSpecimen => ({
-        label: view.label,
-        size: mouldText(view.size),
-        cure: view.cure,
-        designatedAge: view.ageHours === null ? 'held' : ageText(view.ageHours),
-        age: ageAt(view, run),
-        castAt: when(view.castAt, job.zone),
-        test: reportTest(
-          run,
-          job.zone,
-          curves.find(({ runId }) => runId === run.id),
-          job.system,
-        ),
-      }),
-    ),
-    waiting: dossier.specimens
-      .filter((view) => !view.testedAt && !view.discarded)
-      .map((view) => `${view.label} (${view.ageHours === null ? 'held' : ageText(view.ageHours)})`),
-    discarded: dossier.specimens
-      .filter((view) => view.discarded !== null)
-      .map((view) => ({ label: view.label, why: view.discarded ?? '' })),
-    sets: dossier.sets
-      .filter((set) => set.test.value !== null || set.test.state === 'no valid result' || set.note)
-      .map((set) => ({
-        age: ageText(set.ageHours),
-        cure: set.cure,
-        value: set.test.text,
-        unit: unitLabel(set.test.unit),
-        state: set.test.state,
-        designated: set.designated,
-        ...(set.what ? { what: set.what } : {}),
-        used: set.test.used,
-        leftOut: set.test.leftOut,
-        lines: set.test.lines,
-        remarks: [
-          ...set.test.findings.map((found) => found.remark ?? found.message),
-          ...(set.note ? [set.note] : []),
-        ],
-      })),
+    facts: [
+      ...placeFacts(first, material),
+      ...dossiers.flatMap((each) => sampleFacts(each, material, job.zone)),
+    ],
+    tests: [
+      ...(whole?.runs ?? []).filter(isComplete).map((run) => reportTest(run, job.zone)),
+      ...parts.flatMap(({ tests }) => tests),
+    ],
+    waiting: parts.flatMap(({ waiting }) => waiting),
+    discarded: parts.flatMap(({ discarded }) => discarded),
+    sets: parts.flatMap(({ sets }) => sets),
+    together: whole?.says ?? null,
     verdicts,
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
     methods: [
@@ -149,9 +116,158 @@ export async function composeReport(db: Queryable, actor: Actor, sampleId: strin
   };
   return {
     content,
-    hindrances,
+    hindrances: [
+      ...(runs.length === 0 ? ['Nothing has been tested yet.'] : []),
+      ...runs.flatMap((run) =>
+        hindrancesOf(
+          run,
+          dossiers.flatMap(({ specimens }) => specimens),
+        ),
+      ),
+    ],
     rests: runs.flatMap((run) => (run.outcomeId ? [{ outcomeId: run.outcomeId, runId: run.id }] : [])),
   };
+}
+
+type Dossier = Awaited<ReturnType<typeof sampleDossiers>>[number];
+
+const isComplete = (run: RunView): boolean => run.state === 'complete' && run.outcome !== null;
+
+/** What a sample adds to its report. @param named its sample is said with each set, where there are several */
+async function partOf(db: Queryable, dossier: Dossier, named: boolean) {
+  const { job, sample } = dossier;
+  const fresh = dossier.fresh.filter(isComplete);
+  const tested = dossier.specimens.flatMap((view) =>
+    everyRun(view)
+      .filter(isComplete)
+      .map((run) => ({ view, run })),
+  );
+  const curves = await curvesOf(
+    db,
+    tested.map(({ run }) => run.id),
+  );
+  const of = named ? { sample: sampleLabel(job.number, sample.number) } : {};
+  return {
+    runs: [...fresh, ...tested.map(({ run }) => run)],
+    tests: [
+      ...fresh.map((run) => ({ ...reportTest(run, job.zone), ...of })),
+      ...tested.map(({ view, run }) => ({
+        ...reportTest(
+          run,
+          job.zone,
+          curves.find(({ runId }) => runId === run.id),
+          job.system,
+        ),
+        ...of,
+        specimen: {
+          label: view.label,
+          form: formText(view.form),
+          cure: view.about.cure ?? '',
+          designatedAge: askedAge(view),
+          age: view.ageHours === null && !isHeld(view) ? '' : ageAt(view, run),
+        },
+      })),
+    ],
+    waiting: dossier.specimens
+      .filter((view) => !view.testedAt && view.discarded === null)
+      .map((view) => [view.label, askedAge(view) && `(${askedAge(view)})`].filter(Boolean).join(' ')),
+    discarded: dossier.specimens.flatMap(({ label, discarded }) =>
+      discarded === null ? [] : [{ label, why: discarded }],
+    ),
+    sets: dossier.sets
+      .filter((set) => set.test.value !== null || set.test.state === 'no valid result' || set.note)
+      .map((set) => reportSet(set, of)),
+    verdicts: dossier.sets.flatMap((set) =>
+      set.verdicts
+        .filter(({ state }) => set.what !== undefined && state !== 'not yet determinable')
+        .map(({ criterion, state, sentence }) => ({
+          criterion,
+          state,
+          sentence,
+          ...(named ? { of: of.sample as string } : {}),
+        })),
+    ),
+  };
+}
+
+/** The age that is asked of a specimen, `held` for one in reserve, nothing where none counts. */
+function askedAge(view: SpecimenView): string {
+  if (view.ageHours !== null) return ageText(view.ageHours);
+  return isHeld(view) ? 'held' : '';
+}
+
+function reportSet(set: SpecimenSet, of: { readonly sample?: string }): ReportSet {
+  const reported = set.specimens.flatMap(({ label, run, leftOut }) =>
+    run?.state === 'complete' && leftOut === null && run.main && isReportable(run.outcome?.findings ?? [])
+      ? [label]
+      : [],
+  );
+  return {
+    title: set.title,
+    ...of,
+    cure: set.cure ?? '',
+    value: set.test.text,
+    unit: unitLabel(set.test.unit),
+    state: set.test.state,
+    strength: set.what === undefined,
+    used: set.test.used,
+    trimmed: set.what && set.test.text ? reported.filter((label) => !set.test.used.includes(label)) : [],
+    leftOut: set.test.leftOut,
+    said: set.derived?.said ?? [],
+    ...(set.derived?.plot ? { plot: set.derived.plot } : {}),
+    lines: set.test.lines,
+    remarks: [
+      ...set.test.findings.map((found) => found.remark ?? found.message),
+      ...(set.note ? [set.note] : []),
+      ...(set.derived?.remarks ?? []),
+    ],
+  };
+}
+
+/** The verdicts of a series that these samples decided. */
+async function seriesVerdicts(
+  db: Queryable,
+  actor: Actor,
+  specificationId: string,
+  dossiers: readonly Dossier[],
+) {
+  const own = new Set(dossiers.map(({ sample }) => sample.id));
+  const series = await mixSeries(db, actor, specificationId);
+  return [...series.verdicts.windows, ...series.verdicts.individuals]
+    .filter((verdict) => own.has(verdict.members.at(-1) ?? '') && verdict.state !== 'not yet determinable')
+    .map(({ criterion, state, sentence }) => ({ criterion, state, sentence }));
+}
+
+function placeFacts({ job, mix, placement }: Dossier, material: Material | undefined): Said[] {
+  if (!material) return [];
+  const { words, Lot, summary } = material;
+  const about = saidOf(Lot, { ...placement.about });
+  return [
+    ['Client', job.owner],
+    ['Project', `${job.number} ${job.name}, ${job.location}`],
+    [capital(words.lot[0]), `${placement.number}: ${placement.title}`],
+    ...about,
+    [capital(words.specification[0]), `${mix.code} v${mix.version}, ${mix.title}`],
+    ...summary({ ...mix.asked }).filter(([, text]) => text !== '' && text !== 'not specified'),
+  ];
+}
+
+function sampleFacts(
+  { sample, job, sampledByName }: Dossier,
+  material: Material | undefined,
+  zone: string,
+): Said[] {
+  if (!material) return [];
+  const label = sampleLabel(job.number, sample.number);
+  const about = material.Sample ? saidOf(material.Sample, sample.about) : [];
+  const ticket = material.comesInLoads
+    ? `, ticket ${sample.ticket || 'not recorded'}, truck ${sample.truck || 'not recorded'}`
+    : about.map(([, text]) => `, ${text}`).join('');
+  return [
+    [capital(material.words.sample[0]), `${label}${ticket}`],
+    [material.comesInLoads ? 'Sampled' : 'Taken', `${when(sample.sampledAt, zone)} by ${sampledByName}`],
+    ...(sample.remarks ? [['Remarks', sample.remarks] as const] : []),
+  ];
 }
 
 /** How old a specimen was when a test of it was made. */
@@ -159,7 +275,7 @@ function ageAt(view: SpecimenView, run: RunView): string {
   const field = findMethod(run.method)?.performedAt;
   const performed = field ? run.input?.[field] : undefined;
   const at = typeof performed === 'string' ? Date.parse(performed) : view.testedAt?.getTime();
-  return at === undefined ? '' : durationText((at - view.castAt.getTime()) / 60_000);
+  return at === undefined ? '' : durationText((at - view.since.getTime()) / 60_000);
 }
 
 /** The rows that the project's own document sets, as the report names them. */
@@ -202,6 +318,7 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
           ? when(run.completedAt, zone)
           : '',
     by: run.completedBy ?? '',
+    columns: columnsOf(run, zone),
     readings: fields
       .filter((field) => input[field.name] !== undefined && field.kind !== 'equipment')
       .map((field) => ({
@@ -226,6 +343,27 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
     valid: isReportable(outcome?.findings ?? []),
     ...(kept && system ? { log: logOf(kept, system) } : {}),
   };
+}
+
+/** What a table of specimens shows of a test, by the columns of its method. */
+export function columnsOf(run: RunView, zone: string): Said[] {
+  const method = findMethod(run.method);
+  const input = run.input ?? {};
+  return (method?.columns ?? []).map(({ heading, of, first }) => {
+    const found = of.flatMap((name) => {
+      if (name.startsWith('=')) {
+        const line = run.outcome?.lines.find(({ symbol }) => symbol === name.slice(1));
+        return line ? [[line.rounded, line.unit].filter(Boolean).join(' ')] : [];
+      }
+      const field = fieldsOf(method?.Input ?? Object).find((each) => each.name === name);
+      const raw = input[name];
+      const text = field && raw !== undefined ? readingText(field, raw, zone, String(input.system)) : '';
+      // Of an answer with its explanation a table shows the answer.
+      const short = field?.kind === 'choice' ? text.split(': ')[0] : text;
+      return short ? [short] : [];
+    });
+    return [heading, first ? (found[0] ?? '') : found.join('; ')];
+  });
 }
 
 /** The load log of a test in words and as a curve. */
@@ -256,6 +394,8 @@ function readingText(
   zone: string,
   system: string,
 ): string {
+  if (field.kind === 'rows')
+    return rowsText(field, raw, (column, cell) => readingText(column, cell, zone, system));
   if (field.kind === 'instant') return when(String(raw), zone);
   if (field.kind === 'check') return raw === true ? 'yes' : 'no';
   if (field.kind === 'choice') return field.options.find(({ value }) => value === raw)?.label ?? String(raw);
@@ -266,12 +406,4 @@ function readingText(
     return `${shown} ${unitLabel(field.unit[system === 'SI' ? 'SI' : 'US'])}`;
   }
   return String(raw);
-}
-
-/** A stored measure (`4500 psi`, `82 yd3`) as people write it. */
-export function measureWords(stored: string): string {
-  const [number = '', unit = ''] = stored.split(' ');
-  if (number === '') return '';
-  const label = unit in UNIT_WORDS ? unitLabel(unit as keyof typeof UNIT_WORDS) : unit;
-  return `${withThousands(number)} ${label}`;
 }

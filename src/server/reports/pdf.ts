@@ -1,12 +1,12 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import {
-  breakWords,
   curvePaths,
+  plotMarks,
   type ReportContent,
-  type ReportSpecimen,
-  remarksOf,
-  resultText,
-  setName,
+  rulesText,
+  type Section,
+  sectionsOf,
+  WHOLE,
 } from '@/core/report';
 import type { WorkingLine } from '@/core/working';
 import { pdfmake } from './pdfmake';
@@ -43,12 +43,12 @@ function cell(text: string, options: Record<string, unknown> = {}): TableCell {
 }
 
 function definition(head: PdfHead, content: ReportContent): TDocumentDefinitions {
-  const { job, sample } = content;
+  const { job, subject } = content;
   const draft = head.signature === null;
   return {
     pageSize: 'LETTER',
     pageMargins: [48, 54, 48, 58],
-    info: { title: `Report ${head.number} rev ${head.revision}`, subject: `${job.number} ${sample.label}` },
+    info: { title: `Report ${head.number} rev ${head.revision}`, subject: `${job.number} ${subject}` },
     defaultStyle: { font: 'Text', fontSize: 9, color: INK, lineHeight: 1.15 },
     styles: {
       section: { fontSize: 11, bold: true, color: TEAL, margin: [0, 12, 0, 4] },
@@ -67,20 +67,15 @@ function definition(head: PdfHead, content: ReportContent): TDocumentDefinitions
     footer: (page: number, pages: number) => ({
       margin: [48, 16, 48, 0],
       columns: [
-        { text: latin(`${job.name}, sample ${sample.label}`), style: 'label' },
+        { text: latin(`${job.name}, ${subject}`), style: 'label' },
         { text: `page ${page} of ${pages}`, alignment: 'right', style: 'label' },
       ],
     }),
     content: [
-      { text: 'Report of concrete tests', fontSize: 18, bold: true, margin: [0, 4, 0, 2] },
+      { text: latin(content.title), fontSize: 18, bold: true, margin: [0, 4, 0, 2] },
       ...replaced(head),
-      facts(content),
-      ...freshPart(content),
-      ...strengthPart(content),
-      ...verdictPart(content),
-      ...remarksPart(content),
-      ...curvePart(content),
-      ...workingPart(content),
+      pairs(content.facts),
+      ...sectionsOf(content).flatMap(sectionPart),
       ...closing(head, content),
     ],
     files: {
@@ -116,162 +111,116 @@ const LINES = {
   paddingBottom: () => 3,
 };
 
-function facts({ job, mix, placement, sample }: ReportContent): Content {
-  const pairs: [string, string][] = [
-    ['Client', job.owner],
-    ['Project', `${job.number} ${job.name}, ${job.location}`],
-    [
-      'Placement',
-      `${placement.number}: ${placement.element}${placement.location ? `, ${placement.location}` : ''}${placement.volume ? `, ${placement.volume}` : ''}`,
-    ],
-    ['Mix', `${mix.code}, ${mix.title}`],
-    ['Specified strength', `${mix.specified} at ${mix.age}`],
-    [
-      'Sample',
-      `${sample.label}, ticket ${sample.ticket || 'not recorded'}, truck ${sample.truck || 'not recorded'}`,
-    ],
-    ['Sampled', `${sample.sampledAt} by ${sample.sampledBy}`],
-    ...(sample.remarks ? [['Remarks', sample.remarks] as [string, string]] : []),
-  ];
+function pairs(rows: ReportContent['facts']): Content {
   return {
     table: {
-      widths: [100, '*'],
-      body: pairs.map(([label, text]) => [cell(label, { style: 'label' }), cell(text)]),
+      widths: [110, '*'],
+      body: rows.map(([label, text]) => [cell(label, { style: 'label' }), cell(text)]),
     },
     layout: LINES,
     margin: [0, 6, 0, 0],
   };
 }
 
-function freshPart({ fresh }: ReportContent): Content[] {
-  if (fresh.length === 0) return [];
-  return [
-    { text: 'Fresh concrete', style: 'section' },
-    {
-      table: {
-        headerRows: 1,
-        widths: [95, 85, 65, 95, '*'],
-        body: [
-          ['Test', 'Method', 'Result', 'When', 'Against the specification'].map((text) =>
-            cell(text, { style: 'label' }),
-          ),
-          ...fresh.map((test) => [
-            cell(`${test.title}${test.attempt > 1 ? `, attempt ${test.attempt}` : ''}`),
-            cell(test.method),
-            cell(resultText(test), { style: 'mono' }),
-            cell(test.at, { style: 'small' }),
-            cell(test.conformity.map(({ sentence }) => sentence).join(' ') || 'no requirement', {
-              style: 'small',
-            }),
-          ]),
-        ],
+/** How what stands in a column is set. */
+const STYLES = {
+  mono: { style: 'mono' },
+  small: { style: 'small' },
+  plain: {},
+  strong: { style: 'mono', bold: true },
+} as const;
+
+/** A section as it is printed. */
+function sectionPart(section: Section): Content[] {
+  const title: Content = { text: latin(section.title), style: 'section' };
+  switch (section.kind) {
+    case 'table':
+      return [title, tablePart(section), ...wordsPart(section)];
+    case 'verdicts':
+      return [
+        title,
+        {
+          table: {
+            widths: [140, '*'],
+            body: section.rows.map((row) => [
+              cell(row.title),
+              cell(row.sentence, row.state === 'does not meet' ? { color: STOP, bold: true } : {}),
+            ]),
+          },
+          layout: LINES,
+        },
+      ];
+    case 'list':
+      return [
+        title,
+        section.items.length > 0 ? { ul: section.items.map(latin) } : { text: latin(section.none) },
+      ];
+    case 'plots':
+      // The heading keeps to the first of them.
+      return section.plots.map((each, place): Content => {
+        const part = plotPart(each);
+        return place === 0 ? { unbreakable: true, stack: [title, part] } : part;
+      });
+    case 'curves':
+      return [title, ...curvePart(section)];
+    default:
+      return [title, ...section.sheets.map((sheet) => workingTable(sheet.title, sheet.lines))];
+  }
+}
+
+const PLOT = { width: 300, height: 170 };
+
+/** Points with their line, on axes divided by powers of ten. */
+function plotPart({ of, plot }: Extract<Section, { kind: 'plots' }>['plots'][number]): Content {
+  const { points, line, xs, ys } = plotMarks(plot, PLOT.width, PLOT.height);
+  const mark = ({ x, y }: { x: number; y: number }): string =>
+    `<circle cx="${x}" cy="${y}" r="2.2" fill="${INK}"/>`;
+  const grid = [
+    ...xs.map(({ at }) => `<path d="M${at} 0V${PLOT.height}" stroke="${RULE}" stroke-width="0.4"/>`),
+    ...ys.map(({ at }) => `<path d="M0 ${at}H${PLOT.width}" stroke="${RULE}" stroke-width="0.4"/>`),
+  ];
+  return {
+    unbreakable: true,
+    stack: [
+      { text: latin(of), bold: true, margin: [0, 4, 0, 2] },
+      {
+        svg: `<svg width="${PLOT.width}" height="${PLOT.height}" viewBox="0 0 ${PLOT.width} ${PLOT.height}"><rect width="${PLOT.width}" height="${PLOT.height}" fill="none" stroke="${RULE}" stroke-width="0.6"/>${grid.join('')}${line ? `<path d="${line}" fill="none" stroke="${TEAL}" stroke-width="1"/>` : ''}${points.map(mark).join('')}</svg>`,
       },
-      layout: LINES,
-    },
-  ];
-}
-
-function reading(specimen: ReportSpecimen, label: string): string {
-  return specimen.test.readings.find((each) => each.label === label)?.text ?? '';
-}
-
-function lineOf(specimen: ReportSpecimen, symbol: string): string {
-  const line = specimen.test.lines.find((each) => each.symbol === symbol);
-  return line ? `${line.rounded} ${line.unit}` : '';
-}
-
-/** What a specimen measures across: its diameter, else its area. */
-function sizeOf(specimen: ReportSpecimen): string {
-  return lineOf(specimen, 'D') || lineOf(specimen, 'd') || lineOf(specimen, 'A');
-}
-
-function setSentence(set: ReportContent['sets'][number]): string {
-  const what = setName(set);
-  // Cores have no mean of their own: their rule stands in the remarks.
-  if (!set.value) return `${what} at ${set.age}: ${set.what ? 'no mean' : 'no valid result'}.`;
-  const count =
-    set.used.length === 1 ? `one ${set.what ? 'specimen' : 'cylinder'}` : `mean of ${set.used.length}`;
-  const open = set.state === 'pending' ? ' so far, not complete' : '';
-  return `${what} at ${set.age}, ${set.cure} cured: ${set.value} ${set.unit}, ${count}${open}.`;
-}
-
-function strengthPart({ specimens, sets, waiting, discarded }: ReportContent): Content[] {
-  if (specimens.length === 0) return [];
-  return [
-    { text: 'Hardened specimens', style: 'section' },
-    {
-      table: {
-        headerRows: 1,
-        widths: [62, 76, 26, 48, 46, 56, 58, '*'],
-        body: [
-          ['Specimen', 'Test', 'Age', 'At test', 'Size', 'Load', 'Result', 'Ends and fracture'].map((text) =>
-            cell(text, { style: 'label' }),
-          ),
-          ...specimens.map((specimen) => [
-            cell(specimen.label, { style: 'mono' }),
-            cell(specimen.test.title, { style: 'small' }),
-            cell(specimen.designatedAge),
-            cell(specimen.age, { style: 'small' }),
-            cell(sizeOf(specimen), { style: 'small' }),
-            cell(reading(specimen, 'Maximum load'), { style: 'small' }),
-            cell(resultText(specimen.test), { style: 'mono', bold: true }),
-            cell(breakWords(specimen.test), { style: 'small' }),
-          ]),
-        ],
+      {
+        text: latin(
+          `Across: ${plot.x}, lines at ${xs.map(({ value }) => value).join(', ')}. Up: ${plot.y}, lines at ${ys.map(({ value }) => value).join(', ')}. Both by powers of ten.`,
+        ),
+        style: 'small',
       },
-      layout: LINES,
-    },
-    ...sets.map(
-      (set): Content => ({
-        text: latin(setSentence(set)),
-        bold: true,
-        margin: [0, 6, 0, 0],
-      }),
-    ),
-    ...(waiting.length > 0
-      ? [
-          {
-            text: latin(`Not tested yet: ${waiting.join(', ')}.`),
-            style: 'small',
-            margin: [0, 4, 0, 0],
-          } as Content,
-        ]
-      : []),
-    ...discarded.map(
-      (each): Content => ({ text: latin(`${each.label} was discarded: ${each.why}`), style: 'small' }),
-    ),
-  ];
+    ],
+  };
 }
 
-function verdictPart({ verdicts }: ReportContent): Content[] {
-  if (verdicts.length === 0) return [];
-  const names = { 'running-average': 'Mean of three consecutive tests', individual: 'Single test' } as const;
-  return [
-    { text: 'Against the project’s criteria', style: 'section' },
-    {
-      table: {
-        widths: [140, '*'],
-        body: verdicts.map((verdict) => [
-          cell(names[verdict.criterion]),
-          cell(verdict.sentence, verdict.state === 'does not meet' ? { color: STOP, bold: true } : {}),
-        ]),
-      },
-      layout: LINES,
+function tablePart({ columns, rows }: Extract<Section, { kind: 'table' }>): Content {
+  return {
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      widths: columns.map(({ width }) => width ?? '*'),
+      body: [
+        columns.map(({ heading }) => cell(heading, { style: 'label' })),
+        ...rows.map((row) =>
+          columns.map(({ as }, place) => {
+            const text = row[place] ?? '';
+            // A label, or a number with its unit, is not torn apart.
+            return cell(text, { ...STYLES[as], noWrap: WHOLE.test(text) });
+          }),
+        ),
+      ],
     },
-  ];
+    layout: LINES,
+  };
 }
 
-function remarksPart(content: ReportContent): Content[] {
-  const { fresh, specimens } = content;
-  const all = remarksOf(content);
-  const equipment = [
-    ...new Set([...fresh, ...specimens.map(({ test }) => test)].flatMap((test) => test.equipment)),
-  ];
+function wordsPart({ sentences, notes }: Extract<Section, { kind: 'table' }>): Content[] {
   return [
-    { text: 'Departures and remarks', style: 'section' },
-    all.length > 0 ? { ul: all.map(latin) } : { text: 'None.' },
-    { text: 'Equipment', style: 'section' },
-    equipment.length > 0 ? { ul: equipment.map(latin) } : { text: 'Not recorded.' },
+    ...sentences.map((text): Content => ({ text: latin(text), bold: true, margin: [0, 6, 0, 0] })),
+    ...notes.map((text): Content => ({ text: latin(text), style: 'small', margin: [0, 4, 0, 0] })),
   ];
 }
 
@@ -285,28 +234,11 @@ function workingRows(lines: readonly WorkingLine[]): TableCell[][] {
   ]);
 }
 
-function workingPart({ specimens, sets }: ReportContent): Content[] {
-  const tables: Content[] = [
-    ...specimens
-      .filter(({ test }) => test.lines.length > 0)
-      .map(({ label, test }) => workingTable(`${label}, by ${test.by}, ${test.at}`, test.lines)),
-    // A set that is not tested yet has nothing to work out.
-    ...sets
-      .filter(({ lines }) => lines.length > 0)
-      .map((set) => workingTable(`${setName(set)} at ${set.age}`, set.lines)),
-  ];
-  return tables.length === 0 ? [] : [{ text: 'Working', style: 'section' }, ...tables];
-}
-
 const CURVE = { width: 330, height: 120 };
 const CURVE_INK = [TEAL, '#8A5C00', STOP, '#3F6B3A', INK];
 
 /** The load curves, each from its contact on, with the file each was drawn from. */
-function curvePart({ specimens }: ReportContent): Content[] {
-  const drawn = specimens.flatMap(({ label, test }) =>
-    test.log && test.log.points.length > 1 ? [{ label, log: test.log }] : [],
-  );
-  if (drawn.length === 0) return [];
+function curvePart({ curves: drawn }: Extract<Section, { kind: 'curves' }>): Content[] {
   const { paths, seconds, load } = curvePaths(
     drawn.map(({ log }) => log),
     CURVE.width,
@@ -317,7 +249,6 @@ function curvePart({ specimens }: ReportContent): Content[] {
       `<path d="${path}" fill="none" stroke="${CURVE_INK[index % CURVE_INK.length]}" stroke-width="1"/>`,
   );
   return [
-    { text: 'Load curves', style: 'section' },
     {
       svg: `<svg width="${CURVE.width}" height="${CURVE.height}" viewBox="0 0 ${CURVE.width} ${CURVE.height}"><rect width="${CURVE.width}" height="${CURVE.height}" fill="none" stroke="${RULE}" stroke-width="0.6"/>${lines.join('')}</svg>`,
     },
@@ -350,9 +281,7 @@ function closing(head: PdfHead, content: ReportContent): Content[] {
   return [
     { text: 'Methods and rules', style: 'section' },
     {
-      text: latin(
-        `${content.methods.join('; ')}. Rounding: ${content.rounding}. Limits register revision ${content.limitsRevision}.${content.recalledLimits ? ' Some limits are recalled from memory and not yet confirmed by the laboratory against its own copy of the standards.' : ''}`,
-      ),
+      text: latin(rulesText(content)),
     },
     { ul: content.statements.map(latin), margin: [0, 6, 0, 0], fontSize: 8 },
     {

@@ -6,6 +6,7 @@ import {
   LinearScale,
   LineController,
   LineElement,
+  LogarithmicScale,
   PointElement,
   Tooltip,
 } from 'chart.js';
@@ -18,6 +19,7 @@ Chart.register(
   LinearScale,
   LineController,
   LineElement,
+  LogarithmicScale,
   PointElement,
   Filler,
   Legend,

@@ -5,7 +5,8 @@ import { TextLink } from '../parts/LinkButton';
 interface Batch {
   readonly id: string;
   readonly label: string;
-  readonly kind: 'capping' | 'end-grinding';
+  /** What its specimens are then: capped, ground. */
+  readonly done: string;
   readonly runId: string;
   readonly state: 'open' | 'complete';
   readonly finishedAt: string | null;
@@ -33,7 +34,7 @@ export function EndBatches({ batches }: { batches: readonly Batch[] }) {
           <TextLink href={`/runs/${batch.runId}`} className="mono">
             {batch.label}
           </TextLink>
-          <Typography>{batch.kind === 'capping' ? 'caps' : 'ground'}</Typography>
+          <Typography>{batch.done}</Typography>
           <Typography sx={{ flexGrow: 1 }} className="mono" color="text.secondary">
             {batch.specimens.map(({ label, broken }) => (broken ? `✓ ${label}` : label)).join('  ')}
           </Typography>

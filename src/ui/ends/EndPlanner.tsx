@@ -36,10 +36,13 @@ interface Coming {
 /** What comes up, with the latest moment a sulfur cap would still be hard in time; ticked ones become a batch. */
 export function EndPlanner({
   specimens,
+  ways,
   now,
   canWrite,
 }: {
   specimens: readonly Coming[];
+  /** The methods that make specimens ready together, with what their buttons say. */
+  ways: readonly { readonly method: string; readonly begin: string }[];
   now: number;
   canWrite: boolean;
 }) {
@@ -48,7 +51,7 @@ export function EndPlanner({
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState('');
   if (specimens.length === 0) return <Empty>Nothing comes up in the next four days.</Empty>;
-  const begin = async (kind: 'capping' | 'end-grinding'): Promise<void> => {
+  const begin = async (kind: string): Promise<void> => {
     setBusy(kind);
     const ordered = specimens.filter(({ id }) => chosen.includes(id)).map(({ id }) => id);
     const reply = await perform<{ runId: string }>('make-end-batch', {
@@ -75,22 +78,17 @@ export function EndPlanner({
               ? 'Tick the specimens that are done together.'
               : `${chosen.length} ${chosen.length === 1 ? 'specimen' : 'specimens'} chosen`}
           </Typography>
-          <Button
-            variant="contained"
-            disabled={chosen.length === 0}
-            loading={busy === 'capping'}
-            onClick={() => begin('capping')}
-          >
-            Cap them together
-          </Button>
-          <Button
-            variant="outlined"
-            disabled={chosen.length === 0}
-            loading={busy === 'end-grinding'}
-            onClick={() => begin('end-grinding')}
-          >
-            Grind them together
-          </Button>
+          {ways.map(({ method, begin: words }, order) => (
+            <Button
+              key={method}
+              variant={order === 0 ? 'contained' : 'outlined'}
+              disabled={chosen.length === 0}
+              loading={busy === method}
+              onClick={() => begin(method)}
+            >
+              {words}
+            </Button>
+          ))}
           <FormDialog
             title="Diameters of one lot of moulds"
             useCase="draw-diameters"

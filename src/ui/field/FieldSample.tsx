@@ -21,8 +21,8 @@ import { AtNow } from '../parts/AtNow';
 import { Card } from '../parts/Card';
 import { LinkButton, TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
+import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
-import type { Run } from '../runsheet/use-run';
 import { useNow } from '../use-now';
 import { AddTest } from './AddTest';
 import { alarmWanted, signal, wantAlarm } from './alarm';
@@ -42,7 +42,7 @@ interface SampleRun {
 
 interface Props {
   readonly sampleId: string;
-  readonly placementId: string;
+  readonly lotId: string;
   readonly sampledAt: number;
   readonly ticket: string;
   readonly truck: string;
@@ -90,7 +90,7 @@ export function FieldSample(props: Props) {
   const limits = useMemo(() => new Limits(props.limitChanges, 0, profile), [props.limitChanges, profile]);
   const [held, setHeld] = useState<ReadonlyMap<string, Run>>(new Map());
   const hold = useCallback((runId: string, run: Run) => setHeld((all) => new Map(all).set(runId, run)), []);
-  useLive(props.placementId);
+  useLive(props.lotId);
   // Of a test made again, the last attempt's stamps count.
   const newest = useMemo(() => newestRuns(given), [given]);
   const places = useMemo(
@@ -306,10 +306,10 @@ function Alarm({
   return null;
 }
 
-function OtherSamples({ others, now, limits, system, placementId }: Props & { limits: Limits }) {
+function OtherSamples({ others, now, limits, system, lotId }: Props & { limits: Limits }) {
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-      <LinkButton href={`/placements/${placementId}`} variant="outlined" size="small">
+      <LinkButton href={`/placements/${lotId}`} variant="outlined" size="small">
         The placement
       </LinkButton>
       {others.map((other) => {
@@ -336,7 +336,7 @@ function Specimens(props: Props & { finishedAt: number | null }) {
             <Button component="a" href={`/api/labels?sample=${props.sampleId}`} target="_blank" size="small">
               Label sheet
             </Button>
-            <LinkButton href={`/placements/${props.placementId}/hand-over`} size="small">
+            <LinkButton href={`/placements/${props.lotId}/hand-over`} size="small">
               Hand over
             </LinkButton>
           </>

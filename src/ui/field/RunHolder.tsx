@@ -1,7 +1,8 @@
 'use client';
 import { useEffect } from 'react';
+import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
-import { type Run, useRun } from '../runsheet/use-run';
+import { useRun } from '../runsheet/use-run';
 
 /** Keeps one run of a sample alive while its card may be closed: its readings go on being saved, its stamps count. */
 export function RunHolder({

@@ -19,10 +19,10 @@ const KINDS: readonly { value: SampleKind; label: string }[] = [
  * the press counts, however long sending it takes.
  */
 export function TakeSample({
-  placementId,
+  lotId,
   loads = [],
 }: {
-  placementId: string;
+  lotId: string;
   /** Trucks that came, the newest last. */
   loads?: readonly { readonly id: string; readonly name: string }[];
 }) {
@@ -41,7 +41,7 @@ export function TakeSample({
       pressed.current = { clientId: newId(), sampledAt: new Date(at).toISOString(), press };
     }
     const reply = await perform<{ sampleId: string }>('take-sample', {
-      placementId,
+      lotId,
       kind,
       ...(load ? { loadId: load } : {}),
       ...pressed.current,

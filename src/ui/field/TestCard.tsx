@@ -1,20 +1,12 @@
 'use client';
 import { Box, Button, ButtonBase, Paper, Typography } from '@mui/material';
 import { useState } from 'react';
-import { limitsOf } from '@/core/methods';
-import {
-  type Consolidation,
-  type CountPlan,
-  type FreshTest,
-  freshCount,
-  type MouldSize,
-  specimenCount,
-} from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
+import { InMethodFolder } from '../methods/registry';
 import { CompactRun } from '../runsheet/CompactRun';
+import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
-import type { Run } from '../runsheet/use-run';
 import { StrokeCounter } from './StrokeCounter';
 
 interface Props {
@@ -71,14 +63,14 @@ export function TestCard({ title, data, run, sound, specimens, open, onToggle }:
       {open && run ? (
         <Box sx={{ p: 1.5, pt: 0 }}>
           <Counting data={data} run={run} sound={sound} specimens={specimens} />
-          <CompactRun data={data} run={run} />
+          <InMethodFolder id={data.method}>
+            <CompactRun data={data} run={run} />
+          </InMethodFolder>
         </Box>
       ) : null}
     </Paper>
   );
 }
-
-const COUNTED: readonly string[] = ['slump', 'air-volumetric', 'air-pressure', 'density-yield', 'moulding'];
 
 /** The counter of strokes and taps, for the tests that are filled in layers. */
 function Counting({
@@ -88,8 +80,8 @@ function Counting({
   specimens,
 }: Pick<Props, 'data' | 'sound' | 'specimens'> & { run: Run }) {
   const [counting, setCounting] = useState(false);
-  if (!COUNTED.includes(data.method) || data.state === 'complete' || !data.canWrite) return null;
-  const plan = planOf(data, run);
+  if (!run.method.counts || data.state === 'complete' || !data.canWrite) return null;
+  const plan = run.method.counts(run.readings.values, data.system, data.setup);
   if (!plan) {
     return (
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
@@ -115,11 +107,7 @@ function Counting({
         <StrokeCounter
           title={run.method.title}
           plan={plan}
-          moulds={
-            data.method === 'moulding'
-              ? Math.max(1, specimens || Number(run.readings.values.planned) || 1)
-              : 1
-          }
+          moulds={plan.everyMould ? Math.max(1, specimens || Number(run.readings.values.planned) || 1) : 1}
           sound={sound}
           onClose={() => setCounting(false)}
           onDone={({ strokes, taps }) => {
@@ -133,15 +121,4 @@ function Counting({
       ) : null}
     </>
   );
-}
-
-function planOf(data: RunSheetData, run: Run): CountPlan | null {
-  const limits = limitsOf(data.setup);
-  const { values } = run.readings;
-  const how = (values.consolidation ||
-    (data.method === 'slump' || data.method === 'air-volumetric' ? 'rod' : '')) as Consolidation | '';
-  if (data.method === 'moulding') {
-    return values.mould && how ? specimenCount(values.mould as MouldSize, how, limits) : null;
-  }
-  return how ? freshCount(data.method as FreshTest, how, data.system, limits) : null;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findMethod } from '@/core/methods/registry';
-import type { Run } from '../runsheet/use-run';
+import type { Run } from '../runsheet/run';
 import { stampPlaces, stampsIn } from './stamps';
 
 /** Of a run only what stamps are read from: its method and its readings. */

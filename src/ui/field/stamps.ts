@@ -1,6 +1,6 @@
 import type { EventId, Stamps } from '@/core/clocks';
 import { fieldsOf } from '@/core/methods';
-import type { Run } from '../runsheet/use-run';
+import type { Run } from '../runsheet/run';
 
 /** Where an event is stamped: the run and its field. */
 export interface StampPlace {

@@ -6,11 +6,11 @@ import { useEffect, useRef } from 'react';
 const GATHER_MS = 250;
 
 /** Renews the page when somebody changes something at a placement; also when the line was lost and is back. */
-export function useLive(placementId: string): void {
+export function useLive(lotId: string): void {
   const router = useRouter();
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   useEffect(() => {
-    const source = new EventSource(`/api/live?placement=${placementId}`);
+    const source = new EventSource(`/api/live?lot=${lotId}`);
     let lost = false;
     const renew = (): void => {
       if (timer.current) return;
@@ -32,5 +32,5 @@ export function useLive(placementId: string): void {
       if (timer.current) clearTimeout(timer.current);
       timer.current = null;
     };
-  }, [placementId, router]);
+  }, [lotId, router]);
 }

@@ -2,7 +2,8 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { NoticeProvider } from '../parts/Notice';
-import { FormDialog, type FormProps } from './FormDialog';
+import { FormDialog } from './FormDialog';
+import type { FormProps } from './form-props';
 
 const router = { push: vi.fn(), refresh: vi.fn() };
 vi.mock('next/navigation', () => ({ useRouter: () => router }));

@@ -22,8 +22,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { type Failure, perform } from '../api';
 import { useNotice } from '../parts/Notice';
 import { fromLocalInput } from '../time';
-
-import type { FormField, FormProps } from './FormDialog';
+import type { FormField, FormProps } from './form-props';
 
 /** The form of a dialog, open: what it is made of is fetched when the first one is opened. */
 export function OpenForm({ close, ...props }: FormProps & { close: () => void }) {
@@ -57,9 +56,10 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
     if (!reply.ok) {
       const names = new Set(fields.map(({ name }) => name));
       const elsewhere = Object.entries(reply.errors).filter(([name]) => !names.has(name));
-      for (const [name, message] of Object.entries(reply.errors)) {
-        if (names.has(name)) form.setError(name, { message });
-      }
+      // A long form stands before the first field that is wrong, not where it was sent from.
+      const wrong = fields.filter(({ name }) => reply.errors[name] !== undefined);
+      for (const [order, { name }] of wrong.entries())
+        form.setError(name, { message: reply.errors[name] ?? '' }, { shouldFocus: order === 0 });
       const atFields = Object.keys(reply.errors).length > 0 && elsewhere.length === 0;
       setFailure(atFields ? null : { ...reply, message: elsewhere[0]?.[1] ?? reply.message });
       return;

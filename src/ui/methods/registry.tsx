@@ -32,6 +32,8 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'mortar-cube': dynamic(() => import('./mortar-cube').then((all) => all.InMortarCube)),
   'splitting-tensile': dynamic(() => import('./splitting-tensile').then((all) => all.InSplittingTensile)),
   'static-modulus': dynamic(() => import('./static-modulus').then((all) => all.InStaticModulus)),
+  'site-factor': dynamic(() => import('./site-factor').then((all) => all.InSiteFactor)),
+  'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };
 
 /** Gives the folder of a method to the views that stand in it. */

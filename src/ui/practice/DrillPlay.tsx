@@ -169,7 +169,7 @@ function Played({
           ) : null}
           <Card title="Live sheet">
             <Bench picture={live.outcome.picture} />
-            {begun ? <Results outcome={live.outcome} mainResult={played.method.mainResult} /> : null}
+            {begun ? <Results outcome={live.outcome} method={played.method} values={played.values} /> : null}
           </Card>
           {/* Against the clock the sheet is as on site: it says at once what is wrong with a reading. */}
           {begun && live.outcome.findings.some(({ severity }) => severity !== 'advice') ? (

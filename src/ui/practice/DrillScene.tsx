@@ -83,7 +83,7 @@ function Read({ step, drill, system }: { step: ReadStep; drill: DrillPlayed; sys
     <Stack spacing={2}>
       {names.map((name) => {
         const field = drill.fields.get(name);
-        if (!field) return null;
+        if (!field || field.kind === 'rows') return null;
         return (
           <FieldControl
             key={name}

@@ -4,20 +4,13 @@ import { useRouter } from 'next/navigation';
 import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
 import { limitsOf } from '@/core/methods';
 import { dialOf, FORCE_UNIT, STRESS_UNIT, watchRequestOf } from '@/core/methods/press';
-import {
-  PRESS_CASES,
-  type Preparation,
-  seedOf,
-  simulatedFracture,
-  type PressView as Watched,
-  type WatchRequest,
-} from '@/core/press';
+import { PRESS_CASES, type Preparation, type PressView as Watched, type WatchRequest } from '@/core/press';
 import { exact, roundedText, unitLabel } from '@/core/quantity';
 import type { LogAnalysis } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
 import { isTyping } from '../keys';
-import { Fracture } from '../methods/cylinder-compression/Fracture';
+import { useMethodFolder } from '../methods/holding';
 import { LinkButton } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
 import type { RunSheetData } from '../runsheet/types';
@@ -70,6 +63,7 @@ export function PressView({
   back: string;
 }) {
   const run = useRun(data, now);
+  const { Broken } = useMethodFolder();
   const router = useRouter();
   const notice = useNotice();
   const [feed, setFeed] = useState(follow);
@@ -347,20 +341,9 @@ export function PressView({
       {last && !last.door && last.pump && !view?.alarms.includes('door open') ? (
         <Alert severity="error">The door is open with the pump on: stop the pump, hands away.</Alert>
       ) : null}
-      {broken && state.simulated && data.method === 'cylinder-compression' ? (
+      {broken && state.simulated && Broken ? (
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <svg width="58" height="104" role="img" aria-label="The broken specimen as it stands in the press">
-            <Fracture
-              type={simulatedFracture(seedOf(data.setup.specimen?.label ?? ''), {
-                dry: false,
-                angle: 0,
-                wornPads: false,
-                ...inside,
-              })}
-              width={58}
-              height={104}
-            />
-          </svg>
+          <Broken label={data.setup.specimen?.label ?? ''} prepared={inside} />
           <Typography>
             What stands in the stand-in. Name it on the run sheet, before anything moves.
           </Typography>

@@ -1,6 +1,6 @@
 import type { EquipmentFacts } from '@/core/methods';
+import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
-import type { Run } from '../runsheet/use-run';
 
 /** The testing machine that a run names; undefined while none is chosen. */
 export function machineOf(run: Run, data: RunSheetData): EquipmentFacts | undefined {

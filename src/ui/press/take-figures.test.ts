@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { fieldsOf, type Method } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
+import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
-import type { Run } from '../runsheet/use-run';
 import { takeFigures } from './take-figures';
 
 /** A run as far as taking figures needs it, and what was saved into it. */

@@ -1,6 +1,6 @@
 import { convert, exact, roundedText } from '@/core/quantity';
+import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
-import type { Run } from '../runsheet/use-run';
 
 /** What a record of a break came to: loads in the unit of the run, the mean rate in psi/s or MPa/s. */
 interface Figures {

@@ -2,18 +2,19 @@
 import { Box, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { FieldSpec } from '@/core/methods';
+import { useMethodFolder } from '../methods/holding';
 import { Completion } from './Completion';
 import { Conflicts } from './Conflicts';
 import { Photos } from './Photos';
 import { Results } from './Results';
 import { RunFields } from './RunFields';
+import { type Run, stepFields } from './run';
 import type { RunSheetData } from './types';
-import { type Run, stepFields } from './use-run';
 
 /** A run on a phone: its readings one after the other, what they come to, and its findings. */
 export function CompactRun({ data, run }: { data: RunSheetData; run: Run }) {
   const [showMissing, setShowMissing] = useState(false);
-  const { Bench } = run.folder;
+  const { Bench } = useMethodFolder();
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
   return (
     <Stack spacing={2}>
@@ -45,7 +46,7 @@ export function CompactRun({ data, run }: { data: RunSheetData; run: Run }) {
         </Box>
       ))}
       <Bench picture={run.live.outcome.picture} take={readOnly ? undefined : run.readings.save} />
-      <Results outcome={run.live.outcome} mainResult={run.method.mainResult} />
+      <Results outcome={run.live.outcome} method={run.method} values={run.readings.values} />
       <Typography
         variant="body2"
         color={run.readings.state === 'waiting' ? 'error' : 'text.secondary'}

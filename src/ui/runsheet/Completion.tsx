@@ -7,8 +7,8 @@ import { FormDialog } from '../form/FormDialog';
 import { Findings } from '../parts/Findings';
 import { LinkButton, TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
+import type { Run } from './run';
 import type { RunSheetData } from './types';
-import type { Run } from './use-run';
 
 interface Props {
   readonly run: Run;

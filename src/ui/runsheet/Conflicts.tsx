@@ -1,6 +1,7 @@
 'use client';
 import { Alert, Box, Button } from '@mui/material';
-import type { Run } from './use-run';
+import { labelAt } from '@/core/methods';
+import type { Run } from './run';
 
 /**
  * Readings that somebody else entered while this person typed: both are shown and the person chooses. They stand
@@ -12,7 +13,7 @@ export function Conflicts({ run }: { run: Run }) {
     const mine = values[field] ?? '';
     return (
       <Alert key={field} severity="warning">
-        {`${run.fields.get(field)?.label ?? field}: somebody else entered ${theirs.text ?? 'nothing'} meanwhile. You typed ${mine || 'nothing'}.`}
+        {`${labelAt(run.method.Input, field)}: somebody else entered ${theirs.text ?? 'nothing'} meanwhile. You typed ${mine || 'nothing'}.`}
         <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
           <Button size="small" variant="outlined" onClick={() => settle(field, false)}>
             {`Keep ${theirs.text ?? 'theirs'}`}

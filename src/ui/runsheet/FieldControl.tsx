@@ -1,7 +1,7 @@
 'use client';
 import { Box, Button, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { type KeyboardEvent, useState } from 'react';
-import type { DrawingId, EquipmentFacts, FieldSpec } from '@/core/methods';
+import type { CellSpec, DrawingId, EquipmentFacts } from '@/core/methods';
 import { type System, unitLabel, unitLabelsOf, withUnit } from '@/core/quantity';
 import { timeNow } from '../clock';
 import { Drawing } from '../drawings/Drawing';
@@ -11,7 +11,7 @@ import { MONO } from '../theme';
 import { dayTime, fromLocalInput, localInput } from '../time';
 
 interface Props {
-  readonly field: FieldSpec;
+  readonly field: CellSpec;
   readonly system: System;
   readonly value: string;
   readonly error: string | undefined;
@@ -30,6 +30,7 @@ export function FieldControl(props: Props) {
   switch (props.field.kind) {
     case 'measure':
     case 'text':
+    case 'specimen':
       return <TypedField {...props} />;
     case 'log':
       return <LogControl {...props} />;
@@ -156,18 +157,18 @@ function LogControl(props: Props) {
   );
 }
 
-function label(field: FieldSpec): string {
+function label(field: CellSpec): string {
   return field.required ? field.label : `${field.label} (if taken)`;
 }
 
-function helpOf(field: FieldSpec, system: System): string | undefined {
+function helpOf(field: CellSpec, system: System): string | undefined {
   if (field.kind !== 'measure') return field.help;
   const place =
     field.dimension === 'duration' ? '' : `Read to ${withUnit(field.step[system], field.unit[system])}.`;
   return [field.help, place].filter(Boolean).join(' ') || undefined;
 }
 
-function Legend({ field, error, id }: { field: FieldSpec; error: string | undefined; id: string }) {
+function Legend({ field, error, id }: { field: CellSpec; error: string | undefined; id: string }) {
   return (
     <Typography id={id} variant="body2" color={error ? 'error' : 'text.secondary'} sx={{ mb: 0.5 }}>
       {error ?? `${label(field)}${field.help ? `. ${field.help}` : ''}`}
@@ -228,6 +229,10 @@ function ChoiceButtons(
             value={option.value}
             sx={{
               minHeight: 48,
+              // Many drawings stand two beside one another: they are compared.
+              ...(option.drawing && options.length > 4
+                ? { width: { xs: '100%', sm: 'calc(50% - 3px)' } }
+                : {}),
               textTransform: 'none',
               color: 'text.primary',
               textAlign: 'left',

@@ -1,8 +1,9 @@
 'use client';
 import { Box, Typography } from '@mui/material';
+import { labelAt } from '@/core/methods';
 import { clock, fullDay } from '../time';
+import type { Run } from './run';
 import type { RunSheetData } from './types';
-import type { Run } from './use-run';
 
 /** Every reading as it was taken: what was corrected stands struck through, with the reason. */
 export function ReadingHistory({ run, data }: { run: Run; data: RunSheetData }) {
@@ -15,7 +16,7 @@ export function ReadingHistory({ run, data }: { run: Run; data: RunSheetData }) 
       {data.history.map((reading) => (
         <Box component="li" key={reading.seq} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.5 }}>
           <Typography variant="body2">
-            {`${run.fields.get(reading.field)?.label ?? reading.field}: `}
+            {`${labelAt(run.method.Input, reading.field)}: `}
             <Box
               component="span"
               className="mono"

@@ -1,16 +1,34 @@
 'use client';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
-import type { Outcome, Result } from '@/core/methods';
+import { fieldsOf, type Method, type Outcome, type Result } from '@/core/methods';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import { useNotice } from '../parts/Notice';
 import { MONO } from '../theme';
 
 /** The main result as the largest thing on the sheet, the others under it. */
-export function Results({ outcome, mainResult }: { outcome: Outcome; mainResult: string }) {
+export function Results({
+  outcome,
+  method,
+  values,
+}: {
+  outcome: Outcome;
+  method: Method;
+  /** The readings so far: one of them may have to be there before the number is. */
+  values: Readonly<Record<string, string>>;
+}) {
+  const { mainResult } = method;
+  const first = fieldsOf(method.Input).find(({ name }) => name === method.looksFirst);
+  const looksFirst = first && !values[first.name] ? first.label : undefined;
   const main = outcome.results.find((result) => result.quantity === mainResult);
   const others = outcome.results.filter((result) => result !== main);
   const valid = isReportable(outcome.findings);
+  if (looksFirst && main)
+    return (
+      <Typography sx={{ fontSize: '1.2rem', py: 1 }}>
+        {`The number is kept back until it is said: ${looksFirst.charAt(0).toLowerCase()}${looksFirst.slice(1)}.`}
+      </Typography>
+    );
   return (
     <Box>
       {main ? (

@@ -2,15 +2,14 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { MethodId } from '@/core/methods/registry';
-import { type Asked, opened, sheetData, standInServer } from '@/testing/sheet';
+import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
 import { KeypadProvider } from '../field/Keypad';
 import { RunFields } from './RunFields';
-import { stepFields, useRun } from './use-run';
+import { stepFields } from './run';
+import { useRun } from './use-run';
 
 let asked: readonly Asked[] = [];
-/** The readings that were saved, newest last. */
-const saved = (): { field: string; text: string }[] =>
-  asked.flatMap(({ data }) => data.readings as { field: string; text: string }[]);
+const saved = () => savedReadings(asked);
 beforeEach(() => {
   localStorage.clear();
   asked = standInServer();

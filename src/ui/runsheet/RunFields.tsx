@@ -1,10 +1,11 @@
 'use client';
 import { Box, Stack } from '@mui/material';
 import { useEffect, useRef } from 'react';
-import type { FieldSpec } from '@/core/methods';
+import { type FieldSpec, isRows } from '@/core/methods';
+import { RowsControl } from '../rows/RowsControl';
 import { FieldControl } from './FieldControl';
+import { isTaken, type Run } from './run';
 import type { RunSheetData } from './types';
-import type { Run } from './use-run';
 
 interface Props {
   readonly run: Run;
@@ -44,10 +45,28 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
     <Stack spacing={2}>
       {fields.map((field) => {
         const value = readings.values[field.name] ?? '';
+        const register = (element: HTMLElement | null): void => {
+          if (element) elements.current.set(field.name, element);
+          else elements.current.delete(field.name);
+        };
         const error =
           readings.refused[field.name] ??
           live.errors[field.name] ??
           (showMissing ? live.missing[field.name] : undefined);
+        if (isRows(field))
+          return (
+            <RowsControl
+              key={field.name}
+              run={run}
+              data={data}
+              field={field}
+              readOnly={readOnly}
+              error={error}
+              showMissing={showMissing}
+              onNext={(step) => go(field.name, step)}
+              register={register}
+            />
+          );
         return (
           <Box key={field.name}>
             <FieldControl
@@ -67,10 +86,7 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
                 }
               }}
               onNext={(step) => go(field.name, step)}
-              register={(element) => {
-                if (element) elements.current.set(field.name, element);
-                else elements.current.delete(field.name);
-              }}
+              register={register}
             />
           </Box>
         );
@@ -81,5 +97,5 @@ export function RunFields({ run, data, fields, readOnly, beyond, focus, showMiss
 
 /** True for a reading that one specimen after the other is asked for, and that is not there yet. */
 export function isAsked(run: Run, field: FieldSpec): boolean {
-  return !field.aside && (run.readings.values[field.name] ?? '') === '';
+  return !field.aside && !isTaken(run, field.name);
 }

@@ -1,6 +1,7 @@
 'use client';
 import { Box, Paper, Stack, Tab, Tabs, Typography } from '@mui/material';
 import { type ReactNode, useState } from 'react';
+import { useMethodFolder } from '../methods/holding';
 import { instrumentsOf, leadOf } from '../methods/instruments';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
@@ -11,9 +12,10 @@ import { Photos } from './Photos';
 import { ReadingHistory } from './ReadingHistory';
 import { Results } from './Results';
 import { isAsked, RunFields } from './RunFields';
+import { missingAt, type Run, stepFields } from './run';
 import { StepList } from './StepList';
 import type { RunSheetData } from './types';
-import { type Run, stepFields, useRun } from './use-run';
+import { useRun } from './use-run';
 
 interface Props {
   readonly data: RunSheetData;
@@ -34,10 +36,11 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
   const [tab, setTab] = useState<'findings' | 'working' | 'plan' | 'history'>('findings');
   const index = steps.findIndex(({ id }) => id === stepId);
   const step = steps[index];
-  const { Bench, benchStays } = run.folder;
-  const Lead = leadOf(run.folder, stepId);
+  const folder = useMethodFolder();
+  const { Bench, benchStays } = folder;
+  const Lead = leadOf(folder, stepId);
   // A step with an instrument of its own has no room for the picture of the whole.
-  const instruments = data.state === 'open' ? instrumentsOf(run.folder, stepId) : [];
+  const instruments = data.state === 'open' ? instrumentsOf(folder, stepId) : [];
   const readOnly = !data.canWrite || (data.state === 'complete' && run.correction === '');
   const move = (by: 1 | -1): void => {
     const asked = ({ fields }: (typeof steps)[number]): boolean =>
@@ -51,7 +54,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
   const hold = outcome.findings.filter((found) => found.beforeLoad && found.needsReason).length;
   const toRead = steps
     .filter(({ phase }) => phase === 'before')
-    .flatMap(({ fields }) => fields.filter((name) => run.live.missing[name])).length;
+    .flatMap(({ fields }) => fields.filter((name) => missingAt(run, name))).length;
   return (
     <Stack spacing={1.5}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}>
@@ -121,7 +124,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
         </Paper>
         <Stack spacing={2} sx={{ order: { xs: 1, md: 0 }, minWidth: 0 }}>
           <Paper sx={{ p: 2 }}>
-            <Results outcome={outcome} mainResult={run.method.mainResult} />
+            <Results outcome={outcome} method={run.method} values={run.readings.values} />
             {data.state !== 'open' && data.setup.loadLog ? (
               <KeptLog runId={data.runId} verdict={data.setup.loadLog.verdict} />
             ) : null}
@@ -145,7 +148,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
                 next={next}
                 onMissing={() => {
                   setShowMissing(true);
-                  const first = steps.find(({ fields }) => fields.some((name) => run.live.missing[name]));
+                  const first = steps.find(({ fields }) => fields.some((name) => missingAt(run, name)));
                   if (first) setStepId(first.id);
                 }}
               />
@@ -162,7 +165,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
 
 function firstOpen(run: Run): string {
   const { steps } = run.method;
-  const open = steps.find(({ fields }) => fields.some((name) => run.live.missing[name]));
+  const open = steps.find(({ fields }) => fields.some((name) => missingAt(run, name)));
   return (open ?? steps[0])?.id ?? '';
 }
 

@@ -4,8 +4,8 @@ import { limitsOf, type StepClock } from '@/core/methods';
 import { readStepClock } from '@/core/methods/step-clock';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { WindowBadge } from '../parts/WindowBadge';
+import type { Run } from './run';
 import type { RunSheetData } from './types';
-import type { Run } from './use-run';
 
 /** A clock of the run: the age window, or the time since a reading against its limit. */
 export function StepClockView({

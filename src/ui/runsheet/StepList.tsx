@@ -1,12 +1,12 @@
 'use client';
 import { Box, ButtonBase, Typography } from '@mui/material';
-import type { FieldSpec, Step } from '@/core/methods';
+import { type CellSpec, isRows, type Step } from '@/core/methods';
 import { withUnit } from '@/core/quantity';
 import { clock } from '../time';
 import { useNow } from '../use-now';
+import { isTaken, type Run, refusedAt, stepFields, takenRows } from './run';
 import { StepClockView } from './StepClock';
 import type { RunSheetData } from './types';
-import { type Run, stepFields } from './use-run';
 
 /** The ordered steps, each with what was read there; the one in hand stands open with its instruction. */
 export function StepList({
@@ -96,23 +96,31 @@ export function StepList({
 
 /** True when something typed at this step cannot be used; it is marked, since one may have moved on. */
 function isRefused(run: Run, step: Step): boolean {
-  return step.fields.some((name) => run.live.errors[name] ?? run.readings.refused[name]);
+  return step.fields.some((name) => refusedAt(run, name));
 }
 
 function isDone(run: Run, step: Step): boolean {
   const wanted = step.fields.filter((name) => run.fields.get(name)?.required);
-  const taken = step.fields.filter((name) => (run.readings.values[name] ?? '') !== '');
+  const taken = step.fields.filter((name) => isTaken(run, name));
   return wanted.every((name) => taken.includes(name)) && taken.length > 0;
 }
 
 function summary(run: Run, step: Step, data: RunSheetData): string {
   return stepFields(run, step.fields)
-    .map((field) => shortReading(field, run.readings.values[field.name] ?? '', data))
+    .map((field) =>
+      isRows(field)
+        ? rowsTaken(takenRows(run, field.name), field.row)
+        : shortReading(field, run.readings.values[field.name] ?? '', data),
+    )
     .filter(Boolean)
     .join(', ');
 }
 
-function shortReading(field: FieldSpec, text: string, data: RunSheetData): string {
+function rowsTaken(count: number, row: string): string {
+  return count === 0 ? '' : `${count} ${count === 1 ? row : `${row}s`}`;
+}
+
+function shortReading(field: CellSpec, text: string, data: RunSheetData): string {
   if (text === '') return '';
   if (field.kind === 'check') return 'done';
   if (field.kind === 'instant') return clock(text, data.zone);

@@ -1,5 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { placeOf } from '@/core/methods';
 import { perform } from '../api';
 import { momentNow } from '../clock';
 import { newId } from '../ids';
@@ -31,6 +32,18 @@ export type SaveState = 'saved' | 'saving' | 'waiting';
 
 const RETRY_MS = 3000;
 const SETTLE_MS = 6000;
+/** Cells of rows that go in one request: a table out of a file is hundreds of them. */
+const TOGETHER = 40;
+
+/** The readings at the head of the queue that can go together: cells of rows, none of them twice; or the first alone. */
+function cellsTogether(queue: readonly Pending[], most: number): readonly Pending[] {
+  const fields = new Set<string>();
+  for (const { field } of queue.slice(0, most)) {
+    if (!placeOf(field) || fields.has(field)) break;
+    fields.add(field);
+  }
+  return queue.slice(0, Math.max(1, fields.size));
+}
 
 /**
  * The readings of one run: kept on this device until the server has acknowledged each, sent in order, sent again when
@@ -68,26 +81,37 @@ export function useReadings(
   const flush = useCallback(async () => {
     if (busy.current) return;
     busy.current = true;
+    let most = TOGETHER;
     while (queue.current.length > 0) {
       const [first] = queue.current;
       if (!first) break;
       setState('saving');
-      const known = seqs.current[first.field];
-      const reading = { ...first, ...(known === undefined ? {} : { basedOn: known }) };
+      const sent = cellsTogether(queue.current, most);
       const reply = await perform<{ saved: { field: string; seq: number }[] }>('save-readings', {
         runId,
-        readings: [reading],
+        readings: sent.map((reading) => {
+          const known = seqs.current[reading.field];
+          return { ...reading, ...(known === undefined ? {} : { basedOn: known }) };
+        }),
       });
       if (!reply.ok && (reply.status === 0 || reply.status >= 500)) {
         setState('waiting');
         busy.current = false;
         return;
       }
-      queue.current = queue.current.slice(1);
+      if (!reply.ok && sent.length > 1) {
+        // One of them is refused, and with it none was taken: one after the other it shows which.
+        most = 1;
+        continue;
+      }
+      queue.current = queue.current.slice(sent.length);
       keep();
       if (reply.ok) {
         for (const { field, seq } of reply.data.saved) seqs.current[field] = seq;
-        saved.current = { ...saved.current, [first.field]: first.text };
+        saved.current = {
+          ...saved.current,
+          ...Object.fromEntries(sent.map(({ field, text }) => [field, text])),
+        };
       } else if (reply.status === 409 && reply.details.theirs) {
         setConflicts((all) => ({ ...all, [first.field]: reply.details.theirs as OtherReading }));
       } else {

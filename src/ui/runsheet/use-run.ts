@@ -1,24 +1,17 @@
 'use client';
 import 'reflect-metadata';
 import { useMemo, useState } from 'react';
-import {
-  type FieldSpec,
-  fieldsOf,
-  type Method,
-  type Outcome,
-  usableInput,
-  validateInput,
-} from '@/core/methods';
+import { fieldsOf, type Outcome, typedInput, usableInput, validateInput } from '@/core/methods';
 import { bySeverity } from '@/core/working';
 import { useMethodFolder } from '../methods/holding';
 import { useNow } from '../use-now';
+import type { Run } from './run';
 import type { RunSheetData } from './types';
 import { useReadings } from './use-readings';
 
 /** A run being worked on: its readings, and what they come to at this moment, computed here while typing. */
-export function useRun(data: RunSheetData, now: number) {
-  const folder = useMethodFolder();
-  const { method } = folder;
+export function useRun(data: RunSheetData, now: number): Run {
+  const { method } = useMethodFolder();
   const [correction, setCorrection] = useState('');
   const readings = useReadings(data.runId, data.readings, {
     ...(data.state === 'complete' ? { reason: correction } : {}),
@@ -28,7 +21,7 @@ export function useRun(data: RunSheetData, now: number) {
   const minute = Math.floor(useNow(now, 20_000) / 60_000) * 60_000;
   const { values } = readings;
   const live = useMemo(() => {
-    const typed = typedInput(method, data.system, values);
+    const typed = typedInput(method.Input, data.system, Object.entries(values));
     const { input, errors } = usableInput(method, typed);
     // What is only so now is asked of a run that is open; a complete one is what it was.
     const asOf = data.state === 'open' ? { asOf: new Date(minute).toISOString() } : {};
@@ -42,24 +35,5 @@ export function useRun(data: RunSheetData, now: number) {
     };
   }, [method, data.system, data.state, data.setup, values, minute]);
   const fields = useMemo(() => new Map(fieldsOf(method.Input).map((field) => [field.name, field])), [method]);
-  return { folder, method, fields, readings, live, correction, setCorrection };
-}
-
-function typedInput(
-  method: Method,
-  system: string,
-  values: Readonly<Record<string, string>>,
-): Record<string, unknown> {
-  const kinds = new Map(fieldsOf(method.Input).map((field) => [field.name, field.kind]));
-  const pairs = Object.entries(values)
-    .filter(([, text]) => text.trim() !== '')
-    .map(([name, text]) => [name, kinds.get(name) === 'check' ? text === 'true' : text] as const);
-  return { system, ...Object.fromEntries(pairs) };
-}
-
-export type Run = ReturnType<typeof useRun>;
-
-/** The fields of a step, in its order. */
-export function stepFields(run: Run, names: readonly string[]): FieldSpec[] {
-  return names.map((name) => run.fields.get(name)).filter((field) => field !== undefined);
+  return { method, fields, readings, live, correction, setCorrection };
 }

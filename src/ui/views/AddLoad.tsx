@@ -7,7 +7,7 @@ import { newId } from '../ids';
 
 /** A truck with its ticket, as it comes. A scanner types the ticket's number. */
 export function AddLoad({
-  placementId,
+  lotId,
   system,
   zone,
   now,
@@ -15,7 +15,7 @@ export function AddLoad({
   ticket = '',
   truck = '',
 }: {
-  placementId: string;
+  lotId: string;
   system: System;
   zone: string;
   now: string;
@@ -29,7 +29,7 @@ export function AddLoad({
     <FormDialog
       title="Truck on site"
       useCase="add-load"
-      fixed={{ placementId, clientId }}
+      fixed={{ lotId, clientId }}
       initial={{ arrivedAt: now, volume, ticket, truck }}
       zone={zone}
       fields={[

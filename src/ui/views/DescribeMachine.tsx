@@ -1,7 +1,8 @@
 'use client';
 import { Button } from '@mui/material';
 import type { MachineFacts } from '@/core/methods';
-import { FormDialog, type FormField } from '../form/FormDialog';
+import { FormDialog } from '../form/FormDialog';
+import type { FormField } from '../form/form-props';
 
 const FIELDS: readonly (FormField & { readonly name: keyof MachineFacts })[] = [
   { name: 'capacity', label: 'Capacity', help: 'With its unit, as 400,000 lbf.', optional: true },

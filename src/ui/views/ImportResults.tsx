@@ -10,8 +10,6 @@ import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
 
 const LARGEST = 2_000_000;
-/** The test that most files are of. */
-const USUAL = 'cylinder-compression';
 
 /** A test whose results can be brought in from a file. */
 interface Importable {
@@ -27,7 +25,7 @@ interface Importable {
 export function ImportResults({ jobId, methods }: { jobId: string; methods: readonly Importable[] }) {
   const router = useRouter();
   const notice = useNotice();
-  const [method, setMethod] = useState(() => methods.find(({ id }) => id === USUAL) ?? methods[0]);
+  const [method, setMethod] = useState(methods[0]);
   const [csv, setCsv] = useState('');
   const [name, setName] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);

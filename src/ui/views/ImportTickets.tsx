@@ -9,14 +9,14 @@ import { clock } from '../time';
 
 /** Tickets out of the plant's file: what each says is read in when its truck comes and is sampled. */
 export function ImportTickets({
-  placementId,
+  lotId,
   system,
   zone,
   profile,
   limitChanges,
   known,
 }: {
-  placementId: string;
+  lotId: string;
   system: System;
   zone: string;
   profile: Profile;
@@ -52,7 +52,7 @@ export function ImportTickets({
       intro="A row a material: ticket, truck, time_loaded, volume, material, type (cement, scm, fine, coarse, water, ice, admixture), design, actual, unit, moisture_pct, absorption_pct. Comma, semicolon or tab."
       columns={['Ticket', 'Truck', 'Loaded', 'Volume', 'Materials']}
       read={read}
-      send={(csv, tickets) => ['import-batches', { placementId, csv, tickets }]}
+      send={(csv, tickets) => ['import-batches', { lotId, csv, tickets }]}
       button={(open) => (
         <Button size="small" onClick={open}>
           Tickets from a file

@@ -14,7 +14,8 @@ import {
 import { useState } from 'react';
 import { type LimitStatus, type LimitValue, limitText, type Sense } from '@/core/limits';
 import { unitLabel } from '@/core/quantity';
-import { FormDialog, type FormField } from '../form/FormDialog';
+import { FormDialog } from '../form/FormDialog';
+import type { FormField } from '../form/form-props';
 import { Card } from '../parts/Card';
 
 interface Entry {

@@ -2,7 +2,7 @@
 import { useLive } from '../field/use-live';
 
 /** Renews the page it stands on when something changes at the placement. */
-export function LivePage({ placementId }: { placementId: string }) {
-  useLive(placementId);
+export function LivePage({ lotId }: { lotId: string }) {
+  useLive(lotId);
   return null;
 }

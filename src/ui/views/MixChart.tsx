@@ -13,7 +13,7 @@ export interface ChartPoint {
   readonly singles: readonly number[];
 }
 
-/** Tests with their cylinders, the running average of three, and the two limits as lines named where they stand. */
+/** Tests with their specimens, the running average of three, and the two limits as lines named where they stand. */
 export function MixChart({
   points,
   specified,
@@ -55,7 +55,7 @@ export function MixChart({
           borderWidth: 2,
         },
         ...[0, 1, 2].map((order) => ({
-          label: order === 0 ? 'Single cylinder' : `Single cylinder ${order + 1}`,
+          label: order === 0 ? 'Single specimen' : `Single specimen ${order + 1}`,
           data: points.map(({ singles }) => singles[order] ?? null),
           showLine: false,
           pointRadius: 2,
@@ -92,7 +92,7 @@ export function MixChart({
             ...base.plugins,
             legend: {
               ...base.plugins.legend,
-              labels: { ...base.plugins.legend.labels, filter: ({ text }) => !/cylinder \d/.test(text) },
+              labels: { ...base.plugins.legend.labels, filter: ({ text }) => !/specimen \d/.test(text) },
             },
             tooltip: {
               callbacks: {

@@ -6,14 +6,14 @@ import { FormDialog } from '../form/FormDialog';
 
 /** How many samples, and where they are drawn: before the first truck, again when the volume changes. */
 export function PlanSampling({
-  placementId,
+  lotId,
   system,
   volume,
   area,
   planned,
   profile,
 }: {
-  placementId: string;
+  lotId: string;
   system: System;
   volume: string;
   area: string;
@@ -25,7 +25,7 @@ export function PlanSampling({
     <FormDialog
       title={planned ? 'Plan anew' : 'Plan the samples'}
       useCase="plan-sampling"
-      fixed={{ placementId }}
+      fixed={{ lotId }}
       initial={{ volume, area, ...(profile === 'en' ? { certified: 'no' } : {}) }}
       fields={[
         {

@@ -6,8 +6,17 @@ import { perform } from '../api';
 import { FormDialog } from '../form/FormDialog';
 import { useNotice } from '../parts/Notice';
 
-/** Prepares the report of a sample; over a signed one it asks what is new. */
-export function PrepareReport({ sampleId, signed }: { sampleId: string; signed: boolean }) {
+/** Prepares the report of a sample or a lot; over a signed one it asks what is new. */
+export function PrepareReport({
+  of,
+  signed,
+  quiet = false,
+}: {
+  of: { readonly sampleId: string } | { readonly lotId: string };
+  signed: boolean;
+  /** Where something else is the first thing to do. */
+  quiet?: boolean;
+}) {
   const router = useRouter();
   const notice = useNotice();
   const [busy, setBusy] = useState(false);
@@ -16,7 +25,7 @@ export function PrepareReport({ sampleId, signed }: { sampleId: string; signed: 
       <FormDialog
         title="New revision of the signed report"
         useCase="prepare-report"
-        fixed={{ sampleId }}
+        fixed={of}
         fields={[
           {
             name: 'reason',
@@ -29,7 +38,7 @@ export function PrepareReport({ sampleId, signed }: { sampleId: string; signed: 
         done="Draft prepared."
         then={(data) => `/reports/${String(data.reportId)}`}
         button={(open) => (
-          <Button variant="contained" onClick={open}>
+          <Button variant={quiet ? 'outlined' : 'contained'} onClick={open}>
             New revision
           </Button>
         )}
@@ -38,13 +47,13 @@ export function PrepareReport({ sampleId, signed }: { sampleId: string; signed: 
   }
   const prepare = async (): Promise<void> => {
     setBusy(true);
-    const reply = await perform<{ reportId: string }>('prepare-report', { sampleId });
+    const reply = await perform<{ reportId: string }>('prepare-report', of);
     if (reply.ok) return router.push(`/reports/${reply.data.reportId}`);
     notice(reply.message, 'error');
     setBusy(false);
   };
   return (
-    <Button variant="contained" onClick={prepare} loading={busy}>
+    <Button variant={quiet ? 'outlined' : 'contained'} onClick={prepare} loading={busy}>
       Prepare the report
     </Button>
   );

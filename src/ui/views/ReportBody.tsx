@@ -1,161 +1,24 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
-import { breakWords, type ReportContent, remarksOf, resultText, setName } from '@/core/report';
+import { plotMarks, type ReportContent, rulesText, type Section, sectionsOf, WHOLE } from '@/core/report';
 import { Card, Facts } from '../parts/Card';
 import { VerdictMark } from '../parts/Verdict';
 import { Working } from '../parts/Working';
 import { SetCurves } from '../press/SetCurves';
 
-/** A report on the screen: the same content as its PDF. */
+/** A report on the screen: the same sections as its PDF. */
 export function ReportBody({ content }: { content: ReportContent }) {
-  const { job, mix, placement, sample } = content;
-  const remarks = remarksOf(content);
   return (
     <Stack spacing={2}>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 2,
-          gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' },
-          alignItems: 'start',
-        }}
-      >
-        <Card title="What was tested">
-          <Facts
-            pairs={[
-              ['Client', job.owner],
-              ['Project', `${job.number} ${job.name}, ${job.location}`],
-              [
-                'Placement',
-                `${placement.number}: ${[placement.element, placement.location, placement.volume].filter(Boolean).join(', ')}`,
-              ],
-              ['Mix', `${mix.code}, ${mix.title}`],
-              ['Specified', `${mix.specified} at ${mix.age}`],
-              ['Sample', `${sample.label}, ticket ${sample.ticket || 'not recorded'}`],
-              ['Sampled', `${sample.sampledAt} by ${sample.sampledBy}`],
-            ]}
-          />
-        </Card>
-        <Card title="Against the project’s criteria">
-          {content.verdicts.length === 0 ? (
-            <Typography color="text.secondary">Nothing can be held against the criteria yet.</Typography>
-          ) : (
-            content.verdicts.map((verdict) => (
-              <Box key={verdict.criterion} sx={{ mb: 1 }}>
-                <VerdictMark
-                  state={verdict.state}
-                  word={verdict.criterion === 'individual' ? 'Single test' : 'Mean of three in a row'}
-                />
-                <Typography variant="body2">{verdict.sentence}</Typography>
-              </Box>
-            ))
-          )}
-          {content.fresh.map((test) => (
-            <Box key={`${test.title}${test.attempt}`} sx={{ mt: 1 }}>
-              <Typography>
-                {`${test.title}: `}
-                <span className="mono">{resultText(test)}</span>
-              </Typography>
-              {test.conformity.map((each) => (
-                <Typography
-                  key={each.criterion}
-                  variant="body2"
-                  color={each.verdict === 'does not meet' ? 'error' : 'text.secondary'}
-                >
-                  {each.sentence}
-                </Typography>
-              ))}
-            </Box>
-          ))}
-        </Card>
-      </Box>
-      {content.specimens.length > 0 ? (
-        <Card title="Hardened specimens">
-          <Box sx={{ overflowX: 'auto' }}>
-            <Table size="small">
-              <TableHead>
-                <TableRow>
-                  {[
-                    'Specimen',
-                    'Test',
-                    'Age',
-                    'At test',
-                    'Load',
-                    'Result',
-                    'Ends and fracture',
-                    'Tested',
-                  ].map((word) => (
-                    <TableCell key={word}>{word}</TableCell>
-                  ))}
-                </TableRow>
-              </TableHead>
-              <TableBody>
-                {content.specimens.map((specimen) => (
-                  <TableRow key={`${specimen.label} ${specimen.test.title}`}>
-                    <TableCell className="mono" sx={{ whiteSpace: 'nowrap' }}>
-                      {specimen.label}
-                    </TableCell>
-                    <TableCell>{specimen.test.title}</TableCell>
-                    <TableCell sx={{ whiteSpace: 'nowrap' }}>{specimen.designatedAge}</TableCell>
-                    <TableCell sx={{ whiteSpace: 'nowrap' }}>{specimen.age}</TableCell>
-                    <TableCell className="mono">
-                      {specimen.test.readings.find(({ label }) => label === 'Maximum load')?.text}
-                    </TableCell>
-                    <TableCell className="mono" sx={{ fontWeight: 500 }}>
-                      {resultText(specimen.test)}
-                    </TableCell>
-                    <TableCell>{breakWords(specimen.test)}</TableCell>
-                    <TableCell>{`${specimen.test.at}, ${specimen.test.by}`}</TableCell>
-                  </TableRow>
-                ))}
-              </TableBody>
-            </Table>
-          </Box>
-          {content.sets.map((set) => (
-            <Typography key={`${setName(set)} ${set.age} ${set.cure}`} sx={{ mt: 1, fontWeight: 700 }}>
-              {`${setName(set)} at ${set.age}: ${set.value ? `${set.value} ${set.unit}` : set.what ? 'no mean' : 'no valid result'}${set.state === 'pending' ? ' so far' : ''}`}
-            </Typography>
-          ))}
-          <SetCurves
-            curves={content.specimens.flatMap(({ label, test }) =>
-              test.log ? [{ label, points: test.log.points, startAt: test.log.startAt }] : [],
-            )}
-          />
-          {content.waiting.length > 0 ? (
-            <Typography
-              variant="body2"
-              color="text.secondary"
-            >{`Not tested yet: ${content.waiting.join(', ')}.`}</Typography>
-          ) : null}
-        </Card>
-      ) : null}
-      <Card title="Departures and remarks">
-        {remarks.length === 0 ? (
-          <Typography color="text.secondary">None.</Typography>
-        ) : (
-          <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-            {remarks.map((text) => (
-              <li key={text}>{text}</li>
-            ))}
-          </Box>
-        )}
+      <Card title="What was tested">
+        <Facts pairs={content.facts} />
       </Card>
-      {content.sets
-        .filter(({ lines }) => lines.length > 0)
-        .map((set) => (
-          <Card
-            key={`${setName(set)} ${set.age} ${set.cure}`}
-            title={`Working: ${setName(set)} at ${set.age}`}
-          >
-            <Working lines={set.lines} />
-          </Card>
-        ))}
+      {sectionsOf(content).map((section) => (
+        <Card key={section.title} title={section.title}>
+          <SectionBody section={section} />
+        </Card>
+      ))}
       <Card title="Methods and rules">
-        <Typography variant="body2">
-          {`${content.methods.join('; ')}. Rounding: ${content.rounding}. Limits register revision ${content.limitsRevision}.`}
-          {content.recalledLimits
-            ? ' Some limits are recalled from memory and not yet confirmed against the laboratory’s own copy.'
-            : ''}
-        </Typography>
+        <Typography variant="body2">{rulesText(content)}</Typography>
         {content.statements.map((text) => (
           <Typography key={text} variant="body2" color="text.secondary">
             {text}
@@ -163,5 +26,146 @@ export function ReportBody({ content }: { content: ReportContent }) {
         ))}
       </Card>
     </Stack>
+  );
+}
+
+function SectionBody({ section }: { section: Section }) {
+  switch (section.kind) {
+    case 'table':
+      return <SectionTable section={section} />;
+    case 'verdicts':
+      return section.rows.map(({ title, state, sentence }) => (
+        <Box key={`${title} ${sentence}`} sx={{ mb: 1 }}>
+          <VerdictMark state={state} word={title} />
+          <Typography variant="body2">{sentence}</Typography>
+        </Box>
+      ));
+    case 'list':
+      return section.items.length === 0 ? (
+        <Typography color="text.secondary">{section.none}</Typography>
+      ) : (
+        <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+          {section.items.map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </Box>
+      );
+    case 'plots':
+      return section.plots.map((each) => <Plot key={each.of} {...each} />);
+    case 'curves':
+      return (
+        <SetCurves
+          curves={section.curves.map(({ label, log }) => ({
+            label,
+            points: log.points,
+            startAt: log.startAt,
+          }))}
+        />
+      );
+    default:
+      return (
+        <Stack spacing={1}>
+          {section.sheets.map(({ title, lines }) => (
+            <details key={title}>
+              <summary>{title}</summary>
+              <Box sx={{ mt: 1 }}>
+                <Working lines={lines} />
+              </Box>
+            </details>
+          ))}
+        </Stack>
+      );
+  }
+}
+
+const PLOT = { width: 420, height: 230 };
+
+/** Points with their line, as they are printed. */
+function Plot({ of, plot }: Extract<Section, { kind: 'plots' }>['plots'][number]) {
+  const { points, line, xs, ys } = plotMarks(plot, PLOT.width, PLOT.height);
+  return (
+    <Box sx={{ mb: 2 }}>
+      <Typography sx={{ fontWeight: 700 }}>{of}</Typography>
+      <Box
+        component="svg"
+        viewBox={`-44 -6 ${PLOT.width + 54} ${PLOT.height + 28}`}
+        sx={{ width: '100%', maxWidth: 560, color: 'text.primary' }}
+        role="img"
+        aria-label={`${plot.y} over ${plot.x} of ${points.length} specimens`}
+      >
+        {xs.map(({ at, value }) => (
+          <g key={value} opacity={0.6}>
+            <path d={`M${at} 0V${PLOT.height}`} stroke="currentColor" strokeWidth={0.3} />
+            <text x={at} y={PLOT.height + 16} fontSize={12} textAnchor="middle" fill="currentColor">
+              {value}
+            </text>
+          </g>
+        ))}
+        {ys.map(({ at, value }) => (
+          <g key={value} opacity={0.6}>
+            <path d={`M0 ${at}H${PLOT.width}`} stroke="currentColor" strokeWidth={0.3} />
+            <text x={-6} y={at + 4} fontSize={12} textAnchor="end" fill="currentColor">
+              {value}
+            </text>
+          </g>
+        ))}
+        {line ? <path d={line} fill="none" stroke="currentColor" strokeWidth={1.5} /> : null}
+        {points.map(({ label, x, y }) => (
+          <circle key={label} cx={x} cy={y} r={3.5} fill="currentColor">
+            <title>{label}</title>
+          </circle>
+        ))}
+      </Box>
+      <Typography variant="body2" color="text.secondary">
+        {`Across ${plot.x}, up ${plot.y}, both by powers of ten.`}
+      </Typography>
+    </Box>
+  );
+}
+
+function SectionTable({ section }: { section: Extract<Section, { kind: 'table' }> }) {
+  const { columns, rows, sentences, notes } = section;
+  return (
+    <>
+      <Box sx={{ overflowX: 'auto' }}>
+        <Table size="small">
+          <TableHead>
+            <TableRow>
+              {columns.map(({ heading }) => (
+                <TableCell key={heading}>{heading}</TableCell>
+              ))}
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {rows.map((row) => (
+              <TableRow key={row.join('|')}>
+                {columns.map(({ heading, as }, place) => (
+                  <TableCell
+                    key={heading}
+                    className={as === 'mono' || as === 'strong' ? 'mono' : ''}
+                    sx={{
+                      ...(as === 'strong' ? { fontWeight: 500 } : {}),
+                      ...(WHOLE.test(row[place] ?? '') ? { whiteSpace: 'nowrap' } : {}),
+                    }}
+                  >
+                    {row[place]}
+                  </TableCell>
+                ))}
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </Box>
+      {sentences.map((text) => (
+        <Typography key={text} sx={{ mt: 1, fontWeight: 700 }}>
+          {text}
+        </Typography>
+      ))}
+      {notes.map((text) => (
+        <Typography key={text} variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+          {text}
+        </Typography>
+      ))}
+    </>
   );
 }

@@ -10,7 +10,7 @@ interface Row {
   readonly report: string;
   readonly state: string;
   readonly job: string;
-  readonly sample: number;
+  readonly of: string;
   readonly preparedAt: number;
   readonly signed: number | null;
   readonly signedBy: string;
@@ -30,7 +30,7 @@ export function ReportGrid({ rows }: { rows: readonly Row[] }) {
     },
     { field: 'state', headerName: 'State', width: 100 },
     { field: 'job', headerName: 'Job', flex: 1, minWidth: 180 },
-    { field: 'sample', headerName: 'Sample', width: 90, type: 'number' },
+    { field: 'of', headerName: 'Of', width: 130 },
     {
       field: 'preparedAt',
       headerName: 'Prepared',

@@ -133,7 +133,7 @@ function Headline({
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 3, flexWrap: 'wrap' }}>
       <Typography variant="h1" component="h1">
         {first
-          ? `${count} ${count === 1 ? 'cylinder' : 'cylinders'} to break, first within ${durationText((first.closesAt - now) / 60_000)}`
+          ? `${count} ${count === 1 ? 'specimen' : 'specimens'} to break, first within ${durationText((first.closesAt - now) / 60_000)}`
           : next
             ? `Nothing to break now; next window opens in ${durationText((next.opensAt - now) / 60_000)}`
             : 'Nothing is waiting'}

@@ -1,5 +1,6 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { METHODS } from '@/core/methods/registry';
 import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
 import { diameterLotList, endBatchList, endsToMake } from '@/server/queries/ends';
@@ -21,7 +22,12 @@ export default async function EndsPage() {
     <Stack spacing={2}>
       <Typography variant="h1">Ends</Typography>
       <Card title="To be capped or ground">
-        <EndPlanner specimens={coming} now={now.getTime()} canWrite={actor.role !== 'field'} />
+        <EndPlanner
+          specimens={coming}
+          ways={METHODS.flatMap(({ id, batch }) => (batch ? [{ method: id, begin: batch.begin }] : []))}
+          now={now.getTime()}
+          canWrite={actor.role !== 'field'}
+        />
       </Card>
       <Card title="Batches">
         <EndBatches batches={batches} />

@@ -1,6 +1,7 @@
 import { Alert, Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
+import { findMaterial, MATERIALS } from '@/core/materials/registry';
 import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
 import { boxedSets } from '@/server/queries/boxes';
@@ -10,9 +11,11 @@ import { staffOnly } from '@/server/scope';
 import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
+import { lotHref } from '@/ui/places';
 import { dayTime, fullDay, localInput } from '@/ui/time';
 import { Boxes } from '@/ui/views/Boxes';
-import { NewPlacement } from '@/ui/views/NewPlacement';
+import { NewLot } from '@/ui/views/NewLot';
+import { NewSample } from '@/ui/views/NewSample';
 
 export const metadata: Metadata = { title: 'Field' };
 
@@ -36,7 +39,13 @@ export default async function FieldPage() {
         <Typography variant="h1" sx={{ flexGrow: 1 }}>
           Field
         </Typography>
-        <NewPlacement jobs={jobs.map((job) => ({ ...job, now: localInput(now, job.zone) }))} />
+        {MATERIALS.map(({ id }) => (
+          <NewLot
+            key={id}
+            material={id}
+            jobs={jobs.map((job) => ({ ...job, now: localInput(now, job.zone) }))}
+          />
+        ))}
       </Box>
       {due.map((card) => (
         <Alert key={card.id} severity={card.state === 'lapsed' ? 'error' : 'warning'}>
@@ -57,29 +66,31 @@ export default async function FieldPage() {
       ) : null}
       {placements.length === 0 ? (
         <Card>
-          <Empty>
-            No placement around today. Enter the placement first; then one press takes the sample.
-          </Empty>
+          <Empty>Nothing is placed or opened around today. Enter it first; then the sample is taken.</Empty>
         </Card>
       ) : (
         placements.map(({ placement, mix, job, samples }) => (
           <Card
             key={placement.id}
-            title={placement.element}
+            title={placement.title}
             actions={
-              <LinkButton href={`/placements/${placement.id}`} size="small" variant="outlined">
-                The day
+              <LinkButton
+                href={lotHref(placement.id, findMaterial(mix.material))}
+                size="small"
+                variant="outlined"
+              >
+                {findMaterial(mix.material)?.comesInLoads ? 'The day' : 'Open'}
               </LinkButton>
             }
           >
             <Typography color="text.secondary" sx={{ mb: 1 }}>
-              {`${job.name}. ${mix.code}${placement.location ? `, ${placement.location}` : ''}. ${dayTime(placement.placedAt, job.zone)}`}
+              {`${job.name}. ${mix.code}${placement.about.location ? `, ${placement.about.location}` : ''}. ${dayTime(placement.startsAt, job.zone)}`}
             </Typography>
             <Stack spacing={1}>
               {samples.map((sample) => (
                 <LinkButton
                   key={sample.id}
-                  href={`/field/${sample.id}`}
+                  href={`/${findMaterial(mix.material)?.comesInLoads ? 'field' : 'samples'}/${sample.id}`}
                   variant="outlined"
                   size="large"
                   sx={{ justifyContent: 'flex-start' }}
@@ -87,7 +98,17 @@ export default async function FieldPage() {
                   {`${sampleLabel(job.number, sample.number)}, ${dayTime(sample.sampledAt, job.zone)}${sample.ticket ? `, ticket ${sample.ticket}` : ''}`}
                 </LinkButton>
               ))}
-              <TakeSample placementId={placement.id} />
+              {findMaterial(mix.material)?.comesInLoads ? (
+                <TakeSample lotId={placement.id} />
+              ) : (
+                <NewSample
+                  lotId={placement.id}
+                  material={mix.material}
+                  system={job.system}
+                  zone={job.zone}
+                  now={localInput(now, job.zone)}
+                />
+              )}
             </Stack>
           </Card>
         ))

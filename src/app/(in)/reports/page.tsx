@@ -33,7 +33,7 @@ export default async function ReportsPage({
           <Empty>
             {q
               ? 'No report has such a number.'
-              : 'No report yet. A report is prepared from a sample, and signed by a reviewer.'}
+              : 'No report yet. A report is prepared from a sample or a lot, and signed by a reviewer.'}
           </Empty>
         ) : (
           <ReportGrid
@@ -42,7 +42,7 @@ export default async function ReportsPage({
               report: `${row.number} rev ${row.revision}`,
               state: row.state,
               job: row.job,
-              sample: row.sampleNumber,
+              of: row.sampleNumber === null ? (row.lotTitle ?? '') : `sample ${row.sampleNumber}`,
               preparedAt: row.preparedAt.getTime(),
               signed: row.signedAt?.getTime() ?? null,
               signedBy: row.signedBy ?? '',

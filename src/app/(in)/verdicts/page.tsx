@@ -1,9 +1,9 @@
 import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { measureWords } from '@/core/material/measure-words';
 import { database } from '@/db/client';
 import { pageActor, pageNumber } from '@/server/page';
 import { seriesPage } from '@/server/queries/series';
-import { measureWords } from '@/server/reports/content';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton } from '@/ui/parts/LinkButton';
 import { Pages } from '@/ui/parts/Pages';
@@ -14,16 +14,16 @@ export const metadata: Metadata = { title: 'Verdicts' };
 export default async function VerdictsPage({ searchParams }: { searchParams: Promise<{ page?: string }> }) {
   const actor = await pageActor();
   const page = pageNumber((await searchParams).page);
-  const { series: all, count, pages } = await seriesPage(database(), actor, page);
+  const { shown, count, pages } = await seriesPage(database(), actor, page);
   return (
     <Stack spacing={2}>
       <Typography variant="h1">Verdicts</Typography>
-      {all.length === 0 ? (
+      {shown.length === 0 ? (
         <Card>
-          <Empty>No mix yet. Verdicts appear as soon as a mix has strength tests.</Empty>
+          <Empty>Nothing is asked for yet. Verdicts appear as soon as what is specified has results.</Empty>
         </Card>
       ) : (
-        all.map(({ mix, job, verdicts }) => (
+        shown.map(({ mix, job, state, words, needed, governing }) => (
           <Card
             key={mix.id}
             title={`${mix.code}  ${mix.title}`}
@@ -35,26 +35,30 @@ export default async function VerdictsPage({ searchParams }: { searchParams: Pro
           >
             <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'baseline' }}>
               <Box sx={{ fontSize: '1.25rem' }}>
-                <VerdictMark state={verdicts.soFar.state} />
+                <VerdictMark state={state} />
               </Box>
               <Typography>
-                {`${measureWords(mix.specifiedStrength)}, ${job.name}. ${verdicts.individuals.length - verdicts.soFar.waiting} tests decided, ${verdicts.soFar.waiting} waiting.`}
+                {[measureWords({ ...mix.asked }.specifiedStrength), job.name].filter(Boolean).join(', ')}
+                {`. ${words}`}
               </Typography>
-              {verdicts.needed ? (
-                <Typography
-                  sx={{ fontWeight: 700 }}
-                >{`Next result must reach ${verdicts.needed.text}.`}</Typography>
+              {needed ? (
+                <Typography sx={{ fontWeight: 700 }}>{`Next result must reach ${needed}.`}</Typography>
               ) : null}
             </Box>
-            {verdicts.governing ? (
+            {governing ? (
               <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
-                {`Governing: ${verdicts.governing.sentence}`}
+                {`Governing: ${governing}`}
               </Typography>
             ) : null}
           </Card>
         ))
       )}
-      <Pages page={page} pages={pages} words={`${count} mixes, those placed last first`} href="/verdicts" />
+      <Pages
+        page={page}
+        pages={pages}
+        words={`${count} specified, those worked on last first`}
+        href="/verdicts"
+      />
     </Stack>
   );
 }

@@ -1,11 +1,13 @@
 import { cite, isWithin, type Limits } from '../../limits';
 import type { Exact } from '../../quantity';
 import { exact } from '../../quantity';
+import { capital } from '../../words';
 import { type Finding, finding, type Sheet, standard } from '../../working';
 import type { Result } from '../contract';
+import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { type RunSetup, setupMeasure } from '../setup';
+import type { RunSetup } from '../setup';
 import type { AirPressureInput } from './input';
 
 const C231 = standard('ASTM C231/C231M', 'aggregate correction factor');
@@ -31,7 +33,7 @@ export function aggregateFactor(
   const reading = readMeasure(input, 'factorReading')?.value;
   const removed = readMeasure(input, 'factorRemoved')?.value;
   const typed = readMeasure(input, 'factor')?.value;
-  const filed = setupMeasure(setup.sample?.aggregateFactor, 'percent', 'percent');
+  const filed = factMeasure(setup, 'aggregateFactor', 'percent', 'percent');
   let value = typed ?? filed;
   if (reading && removed) {
     const found = sheet.line({
@@ -115,7 +117,7 @@ function aggregateMasses(input: AirPressureInput, sheet: Sheet): Result[] {
     const step = input.system === 'US' ? '0.01' : '0.005';
     const value = sheet.line({
       symbol,
-      name: `${quantity.charAt(0).toUpperCase()}${quantity.slice(1)}`,
+      name: capital(quantity),
       formula: `S / B * ${batched}`,
       uses: { S: bowl, B: batch, [batched]: mass },
       value: bowl.div(batch).times(mass),

@@ -1,9 +1,12 @@
+import { bowlCount, type Consolidation } from '../../moulds';
 import { standard } from '../../working';
 import { airRange, CONSOLIDATION_WORDS, consolidationFor } from '../air';
+import { AIR_FACTS } from '../air-facts';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
+import { factMeasure, factText } from '../facts';
 import { fieldsOf } from '../fields';
-import { limitsOf, setupMeasure } from '../setup';
+import { limitsOf } from '../setup';
 import { compute } from './compute';
 import { AirPressureInput } from './input';
 
@@ -85,6 +88,7 @@ export const airPressure: Method<AirPressureInput> = {
   title: 'Air, pressure',
   designations: [standard('ASTM C231/C231M')],
   runOn: 'sample',
+  facts: AIR_FACTS,
   yields: [
     { quantity: 'air content', symbol: 'A' },
     { quantity: 'aggregate correction', symbol: 'G' },
@@ -96,16 +100,18 @@ export const airPressure: Method<AirPressureInput> = {
   performedAt: 'readAt',
   limitPrefixes: ['air-pressure.', 'air.', 'equipment.'],
   mainResult: 'air content',
+  counts: ({ consolidation }, system, setup) =>
+    consolidation ? bowlCount(3, consolidation as Consolidation, system, limitsOf(setup)) : null,
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     const range = airRange(system, setup, limits);
-    const slump = setupMeasure(setup.sample?.measuredSlump, 'length', system === 'US' ? 'in' : 'mm');
+    const slump = factMeasure(setup, 'measuredSlump', 'length', system === 'US' ? 'in' : 'mm');
     return [
       ...(range ? [{ label: 'Specified', text: range.text }] : []),
       ...(slump
         ? [{ label: 'Consolidate', text: CONSOLIDATION_WORDS[consolidationFor(slump, system, limits)] }]
         : []),
-      { label: 'Aggregate correction', text: setup.sample?.aggregateFactor ?? 'none on file' },
+      { label: 'Aggregate correction', text: factText(setup, 'aggregateFactor') ?? 'none on file' },
     ];
   },
   compute,
@@ -113,9 +119,8 @@ export const airPressure: Method<AirPressureInput> = {
     input: { ...exampleInput(fieldsOf(AirPressureInput), system), porous: false, wetSieved: false, system },
     setup: {
       zone: 'America/New_York',
-      sample: {
-        label: 'EXAMPLE',
-        sampledAt: '2031-05-14T09:30:00-04:00',
+      sample: { label: 'EXAMPLE', sampledAt: '2031-05-14T09:30:00-04:00' },
+      facts: {
         air: '6 %',
         aggregate: system === 'US' ? '0.75 in' : '19 mm',
         measuredSlump: system === 'US' ? '4 in' : '100 mm',

@@ -1,7 +1,10 @@
+import { bowlCount } from '../../moulds';
 import { standard } from '../../working';
 import { airRange } from '../air';
+import { AIR_FACTS } from '../air-facts';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
+import { factTexts } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
 import { compute } from './compute';
@@ -72,6 +75,16 @@ export const airVolumetric: Method<AirVolumetricInput> = {
   title: 'Air, volumetric',
   designations: [standard('ASTM C173/C173M')],
   runOn: 'sample',
+  facts: {
+    ...AIR_FACTS,
+    alcohol: {
+      of: 'specification',
+      take: 'input.alcohol',
+      by: ['air-volumetric'],
+      which: 'several',
+      is: 'texts',
+    },
+  },
   yields: [{ quantity: 'air content', symbol: 'A' }],
   Input: AirVolumetricInput,
   steps: STEPS,
@@ -79,16 +92,17 @@ export const airVolumetric: Method<AirVolumetricInput> = {
   performedAt: 'readAt',
   limitPrefixes: ['air-volumetric.', 'air.', 'agency/air-volumetric.', 'equipment.'],
   mainResult: 'air content',
+  counts: (_values, system, setup) => bowlCount(2, 'rod', system, limitsOf(setup)),
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     const range = airRange(system, setup, limits);
     return [
       ...(range ? [{ label: 'Specified', text: range.text }] : []),
-      ...(setup.sample?.alcohol?.length
+      ...(factTexts(setup, 'alcohol').length > 0
         ? [
             {
               label: 'Alcohol that worked with this mix',
-              text: setup.sample.alcohol.join(', '),
+              text: factTexts(setup, 'alcohol').join(', '),
               note: 'valid tests, the newest first',
             },
           ]
@@ -106,12 +120,8 @@ export const airVolumetric: Method<AirVolumetricInput> = {
     input: { ...exampleInput(fieldsOf(AirVolumetricInput), system), wetSieved: false, system },
     setup: {
       zone: 'America/New_York',
-      sample: {
-        label: 'EXAMPLE',
-        sampledAt: '2031-05-14T09:30:00-04:00',
-        air: '6 %',
-        aggregate: system === 'US' ? '0.75 in' : '19 mm',
-      },
+      sample: { label: 'EXAMPLE', sampledAt: '2031-05-14T09:30:00-04:00' },
+      facts: { air: '6 %', aggregate: system === 'US' ? '0.75 in' : '19 mm' },
       equipment: [{ number: 'ROLL-1', kind: 'volumetric meter', verifiedOn: '2031-01-20' }],
     },
   }),

@@ -4,14 +4,13 @@ import {
   CountsField,
   EquipmentField,
   InstantField,
-  LogField,
   MeasureField,
   RunInput,
   TextField,
 } from '../fields';
+import { RowsField } from '../rows-field';
 import { countSpec, percentSpec, SECONDS } from '../specs';
-
-const READING = percentSpec('0.25', '30');
+import { LevelRow, READING } from './rows';
 
 /** The readings of one air test by the volumetric method, in the order they are taken. */
 export class AirVolumetricInput extends RunInput {
@@ -103,12 +102,14 @@ export class AirVolumetricInput extends RunInput {
   @InstantField({ label: 'Upright', event: 'meter-standing', example: '' })
   uprightAt?: string;
 
-  @LogField({
+  @RowsField({
     label: 'Level while it stands',
-    help: 'Time and reading, one a line: 0:00 4.00. From these the level is judged steady.',
-    example: '',
+    row: 'reading',
+    Row: LevelRow,
+    help: 'From these the level is judged steady.',
+    example: { US: [], SI: [] },
   })
-  standing?: string;
+  standing?: LevelRow[];
 
   @InstantField({ label: 'Level steady', event: 'meter-stable', example: '' })
   steadyAt?: string;

@@ -2,7 +2,7 @@ import { cite, type Limits } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { readMeasure } from '../fields';
-import { timedRows, unreadRows } from '../rows';
+import { timedRows } from '../timed-rows';
 import type { AirVolumetricInput } from './input';
 
 export interface FinalReading {
@@ -17,10 +17,10 @@ const AGAIN = 'Make a new test on a new portion of the sample, with more alcohol
  * @returns the reading and its time; null when it never is; undefined when there are too few rows to tell
  */
 export function steadyLevel(
-  text: string | undefined,
+  standing: AirVolumetricInput['standing'],
   limits: Limits,
 ): { seconds: Exact; value: Exact } | { seconds: Exact; change: Exact; value: null } | undefined {
-  const { rows } = timedRows(text);
+  const rows = timedRows(standing, 'level');
   const time = limits.of('air-volumetric.stable-time', 'US');
   const small = limits.number('air-volumetric.stable', 'US');
   const span = time.low ?? exact(120);
@@ -89,13 +89,7 @@ function standingFindings(
   level: ReturnType<typeof steadyLevel>,
   limits: Limits,
 ): Finding[] {
-  const { bad } = timedRows(input.standing);
-  const found = unreadRows(
-    'air-volumetric.rows',
-    'standing',
-    bad,
-    'Write a time and a reading on each line, as 2:00 5.75.',
-  );
+  const found: Finding[] = [];
   if (level?.value === null) {
     const time = limits.of('air-volumetric.stable-time', input.system);
     const over = level.seconds.greaterThanOrEqualTo(time.high ?? 0);

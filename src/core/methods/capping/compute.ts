@@ -1,36 +1,26 @@
 import { DateTime } from 'luxon';
-import {
-  type CapThickness,
-  capThickness,
-  drawn,
-  hardeningHours,
-  type Pour,
-  readPours,
-  youngestCap,
-} from '../../ends';
+import { type CapThickness, capThickness, drawn, hardeningHours } from '../../ends';
 import { cite, isWithin, type LimitId, type Limits } from '../../limits';
 import { type Exact, exact, largest, meanOf, plainOf, smallest } from '../../quantity';
 import { bySeverity, type Finding, finding, type Severity, Sheet, standard } from '../../working';
 import { compoundFinding, hardensIn } from '../compound-checks';
 import type { Outcome, Result } from '../contract';
-import { endRows, lengthsOf, yesNo } from '../ends-rows';
 import { dayOf, equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { type FindingWords, limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT, STRESS_UNIT } from '../press';
-import { unreadRows } from '../rows';
+import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup, setupMeasure } from '../setup';
 import type { CappingInput } from './input';
+import { PIECES, type PourRow } from './rows';
 
 const C617 = standard('ASTM C617/C617M');
-const PLANE_LOOKS = 3;
 
 interface Measured {
   readonly label: string;
   readonly strength: Exact | undefined;
   readonly pieces: readonly Exact[];
-  readonly bad: readonly string[];
   readonly thickness: CapThickness | undefined;
 }
 
@@ -55,18 +45,14 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
   const sheet = new Sheet(mode);
   const results: Result[] = [];
   const unit = LENGTH_UNIT[system];
-  const rows: Measured[] = endRows(input.thickness).map(({ label, cells }) => {
-    const [strengthCell = '', ...rest] = cells;
-    const strength = /^\d[\d,]*(\.\d+)?$/u.test(strengthCell)
-      ? exact(strengthCell.replaceAll(',', ''))
-      : undefined;
-    const { values, bad } = lengthsOf(rest, unit);
+  const rows: Measured[] = (input.thickness ?? []).map((row) => {
+    const strength = readMeasure(row, 'strength')?.value;
+    const pieces = PIECES.flatMap((name) => readMeasure(row, name)?.value ?? []);
     return {
-      label,
+      label: row.specimen ?? '',
       strength,
-      pieces: values,
-      bad: strength ? bad : [strengthCell, ...bad],
-      thickness: capThickness(values, strength, system, limits),
+      pieces,
+      thickness: capThickness(pieces, strength, system, limits),
     };
   });
   const step = system === 'US' ? '0.01' : '0.2';
@@ -90,14 +76,14 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
   const lot = setup.equipment?.find(({ number }) => number === input.lot);
   const shown = hardensIn(lot?.compound, expected, dayOf(input.lastCapAt, setup), system, limits);
   const hard = hardeningHours(input.kind ?? 'sulfur', expected, system, limits, true, shown);
-  const { pours, bad } = batchPours(input, setup);
+  const pours = wholeRows(input.pours);
   return {
     results,
     lines: sheet.lines,
     findings: bySeverity([
       ...equipmentUse(input, { lot: 'departure' }, input.lastCapAt, setup, limits),
       ...potFindings(input, limits, expected, pours),
-      ...pourFindings(input, setup, pours, bad),
+      ...pourFindings(input, setup, pours),
       ...lotFindings(input, setup, limits, expected),
       ...capFindings(input, setup, limits),
       ...planeFindings(input, setup, limits),
@@ -111,8 +97,7 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
         drawn: drawnLabels(setup).join(','),
         lastCapAt: input.lastCapAt ?? null,
         firstCapAt: input.firstCapAt ?? null,
-        pours: input.pours ?? '',
-        capped: pours.map(({ label, end }) => `${label}/${end}`).join(','),
+        capped: pours.map(({ specimen, end }) => `${specimen}/${end}`).join(','),
         hours: hard.hours.toNumber(),
         hardAt: input.lastCapAt
           ? DateTime.fromISO(input.lastCapAt).plus({ hours: hard.hours.toNumber() }).toUTC().toISO()
@@ -123,37 +108,26 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
   };
 }
 
-type PoursInput = Pick<CappingInput, 'system' | 'pours' | 'firstCapAt' | 'lastCapAt'>;
-
-/** The caps of the batch as they were poured, and the rows that could not be read. */
-function batchPours(input: PoursInput, setup: RunSetup): ReturnType<typeof readPours> {
-  return readPours(input.pours, {
-    zone: setup.zone ?? 'utc',
-    day: dayOf(input.firstCapAt ?? input.lastCapAt, setup),
-    unit: input.system === 'US' ? 'degF' : 'degC',
-  });
+/** When the younger of some caps was poured; undefined while none is on record. */
+function youngestCap(pours: readonly PourRow[]): string | undefined {
+  return pours
+    .flatMap(({ at }) => at ?? [])
+    .toSorted((a, b) => Date.parse(a) - Date.parse(b))
+    .at(-1);
 }
 
 /** When the younger cap of a specimen of the batch was poured, by its own rows; undefined where it has none. */
-export function capTime(input: PoursInput, setup: RunSetup, label: string): string | undefined {
-  return youngestCap(batchPours(input, setup).pours, label);
+export function capTime(input: Pick<CappingInput, 'pours'>, label: string): string | undefined {
+  return youngestCap(wholeRows(input.pours).filter(({ specimen }) => specimen === label));
 }
 
-function pourFindings(
-  input: CappingInput,
-  setup: RunSetup,
-  pours: readonly Pour[],
-  bad: readonly string[],
-): Finding[] {
-  const found = unreadRows(
-    'caps.pour-rows',
-    'pours',
-    bad,
-    'A row holds the label, the end (1 or 2), the time, and if taken pot and plate; times without a date need the first cap’s time.',
-  );
+function pourFindings(input: CappingInput, setup: RunSetup, pours: readonly PourRow[]): Finding[] {
+  const found: Finding[] = [];
   if (pours.length === 0) return found;
   const all = setup.batch?.specimens ?? [];
-  const strange = [...new Set(pours.map(({ label }) => label))].filter((label) => !all.includes(label));
+  const strange = [...new Set(pours.map(({ specimen }) => specimen ?? ''))].filter(
+    (label) => !all.includes(label),
+  );
   if (all.length > 0 && strange.length > 0)
     found.push(
       finding({
@@ -165,7 +139,7 @@ function pourFindings(
       }),
     );
   const open = all.filter(
-    (label) => ![1, 2].every((end) => pours.some((p) => p.label === label && p.end === end)),
+    (label) => !['1', '2'].every((end) => pours.some((p) => p.specimen === label && p.end === end)),
   );
   if (open.length > 0)
     found.push(
@@ -210,13 +184,13 @@ function potFindings(
   input: CappingInput,
   limits: Limits,
   expected: Exact | undefined,
-  pours: readonly Pour[],
+  pours: readonly PourRow[],
 ): Finding[] {
   const { system } = input;
   const found: Finding[] = [];
   if (input.kind === 'gypsum') return found;
   const unit = system === 'US' ? 'degF' : 'degC';
-  const poured = pours.flatMap(({ pot }) => pot ?? []);
+  const poured = pours.flatMap((pour) => readMeasure(pour, 'pot')?.value ?? []);
   const readings: [string, Exact][] = [
     ...['potStart', 'potHottest'].flatMap((field): [string, Exact][] => {
       const value = readMeasure(input, field)?.value;
@@ -367,28 +341,18 @@ function capFindings(input: CappingInput, setup: RunSetup, limits: Limits): Find
 function planeFindings(input: CappingInput, setup: RunSetup, limits: Limits): Finding[] {
   const { system } = input;
   const found: Finding[] = [];
-  const rows = endRows(input.planeness);
+  const rows = (input.planeness ?? []).map(({ specimen = '', first, second, third }) => ({
+    label: specimen,
+    looks: [first, second, third].filter((look) => look !== undefined),
+  }));
   if (rows.length === 0) return found;
-  const bad = rows.filter(({ cells }) => cells.some((cell) => yesNo(cell) === false));
-  const short = rows.filter(
-    ({ cells }) => cells.filter((cell) => yesNo(cell) !== undefined).length < PLANE_LOOKS,
-  );
+  const bad = rows.filter(({ looks }) => looks.includes('no'));
   const wanted = drawnLabels(setup).filter((label) => !rows.some((row) => row.label === label));
   if (bad.length > 0)
     found.push(
       make(limits, system, 'cylinder.planeness', 'invalid', ['planeness'], {
         message: `Not plane: ${bad.map(({ label }) => label).join(', ')}.`,
         action: 'Remove the cap, cap again, and then check all of this run.',
-      }),
-    );
-  if (short.length > 0)
-    found.push(
-      finding({
-        id: 'caps.plane-looks',
-        severity: 'advice',
-        fields: ['planeness'],
-        message: `Fewer than three diameters: ${short.map(({ label }) => label).join(', ')}.`,
-        action: 'Lay the feeler on three diameters, and write yes or no for each.',
       }),
     );
   if (wanted.length > 0)
@@ -411,17 +375,7 @@ function thicknessFindings(
 ): Finding[] {
   const found: Finding[] = [];
   const place = unit === 'in' ? 3 : 1;
-  for (const { label, thickness, bad, pieces } of rows) {
-    if (bad.length > 0)
-      found.push(
-        finding({
-          id: 'caps.thick-rows',
-          severity: 'advice',
-          fields: ['thickness'],
-          message: `${label}: ${bad.join(', ')} cannot be read as strength and lengths.`,
-          action: 'A row holds the label, the strength as tested, then the pieces.',
-        }),
-      );
+  for (const { label, thickness, pieces } of rows) {
     if (!thickness) continue;
     if (!thickness.determined)
       found.push(

@@ -1,15 +1,13 @@
 import { compoundToMelt, hardeningHours } from '../../ends';
 import { plainOf, type System } from '../../quantity';
 import { standard } from '../../working';
-import type { Method } from '../contract';
+import type { Method, TellsEnds } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup, setupMeasure } from '../setup';
-import { compute, drawnLabels } from './compute';
+import { capTime, compute, drawnLabels } from './compute';
 import { CappingInput } from './input';
-
-export { capTime } from './compute';
 
 const HAZARD =
   'Molten sulfur burns deeply: face shield, heat gloves, long sleeves, apron; never bend over the pot. Water in it explodes as steam: everything dry. Its gas numbs the nose: hood and exhaust on, leave if it stings. Fire: lid, never water; the smoke is sulfur dioxide. The safety data sheet, local codes and the fire plan come first.';
@@ -20,6 +18,7 @@ export const capping: Method<CappingInput> = {
   title: 'Bonded capping',
   designations: [standard('ASTM C617/C617M')],
   runOn: 'batch',
+  batch: { letters: 'CB', begin: 'Cap them together', done: 'caps', tells },
   yields: [{ quantity: 'mean cap thickness', symbol: 't' }],
   Input: CappingInput,
   steps: [
@@ -102,6 +101,19 @@ export const capping: Method<CappingInput> = {
     },
   }),
 };
+
+/** Its caps, hardening from its own youngest one where that is on record, with what the lot of compound proved. */
+function tells(input: CappingInput, label: string, setup: RunSetup | undefined): TellsEnds | undefined {
+  const finishedAt = capTime(input, label) ?? input.lastCapAt;
+  if (!input.lastCapAt || !finishedAt) return undefined;
+  const lot = setup?.equipment?.find(({ number }) => number === input.lot);
+  return {
+    kind: input.kind ?? 'sulfur',
+    finishedAt,
+    ...(lot?.strength ? { compound: lot.strength } : {}),
+    ...(lot?.compound ? { qualified: lot.compound } : {}),
+  };
+}
 
 function plan(system: System, setup: RunSetup) {
   const { batch } = setup;

@@ -3,17 +3,13 @@ import {
   ChoiceField,
   EquipmentField,
   InstantField,
-  LogField,
   MeasureField,
   RunInput,
   TextField,
 } from '../fields';
-import { countSpec, TEMPERATURE } from '../specs';
-
-const POT = {
-  ...TEMPERATURE,
-  possible: { US: ['32', '450'], SI: ['0', '232'] },
-} as const;
+import { RowsField } from '../rows-field';
+import { countSpec } from '../specs';
+import { PlaneRow, POT, PourRow, ThicknessRow } from './rows';
 
 /** The readings of a batch of specimens that are capped. */
 export class CappingInput extends RunInput {
@@ -95,15 +91,27 @@ export class CappingInput extends RunInput {
   })
   lastCapAt?: string;
 
-  @LogField({
+  @RowsField({
     label: 'Caps as poured',
-    help: 'A row for each cap: label, end (1 or 2), time, pot, plate. Press the ends in the picture, type, or read a file.',
+    row: 'cap',
+    Row: PourRow,
+    help: 'Press the ends in the picture as they are capped, or type.',
     example: {
-      US: 'EXAMPLE-A,1,13:20,270,P2\nEXAMPLE-A,2,13:31,271,P2\nEXAMPLE-C,1,13:44,272,P2\nEXAMPLE-C,2,13:55,272,P2',
-      SI: 'EXAMPLE-A,1,13:20,132,P2\nEXAMPLE-A,2,13:31,133,P2\nEXAMPLE-C,1,13:44,133,P2\nEXAMPLE-C,2,13:55,133,P2',
+      US: [
+        ['EXAMPLE-A', '1', '2031-06-10T13:20:00-04:00', '270', 'P2'],
+        ['EXAMPLE-A', '2', '2031-06-10T13:31:00-04:00', '271', 'P2'],
+        ['EXAMPLE-C', '1', '2031-06-10T13:44:00-04:00', '272', 'P2'],
+        ['EXAMPLE-C', '2', '2031-06-10T13:55:00-04:00', '272', 'P2'],
+      ],
+      SI: [
+        ['EXAMPLE-A', '1', '2031-06-10T13:20:00-04:00', '132', 'P2'],
+        ['EXAMPLE-A', '2', '2031-06-10T13:31:00-04:00', '133', 'P2'],
+        ['EXAMPLE-C', '1', '2031-06-10T13:44:00-04:00', '133', 'P2'],
+        ['EXAMPLE-C', '2', '2031-06-10T13:55:00-04:00', '133', 'P2'],
+      ],
     },
   })
-  pours?: string;
+  pours?: PourRow[];
 
   @InstantField({
     label: 'Back in moist storage at',
@@ -133,22 +141,41 @@ export class CappingInput extends RunInput {
   })
   faults?: string;
 
-  @LogField({
+  @RowsField({
     label: 'Planeness',
-    help: 'A row for each specimen drawn: label, then yes or no for three diameters of its caps (feeler 0.002 in [0.05 mm]).',
-    example: 'EXAMPLE-A,yes,yes,yes\nEXAMPLE-C,yes,yes,yes\nEXAMPLE-E,yes,yes,yes',
-  })
-  planeness?: string;
-
-  @LogField({
-    label: 'Thickness, after the test',
-    help: 'A row for each specimen drawn: label, strength as tested, then six or more pieces of its top cap.',
+    row: 'specimen',
+    Row: PlaneRow,
+    help: 'Of each specimen drawn: three diameters of its caps, feeler 0.002 in [0.05 mm].',
     example: {
-      US: 'EXAMPLE-A,4880,0.18,0.20,0.19,0.21,0.17,0.18\nEXAMPLE-C,4790,0.16,0.19,0.18,0.17,0.20,0.18',
-      SI: 'EXAMPLE-A,33.6,4.6,5.0,4.8,5.2,4.4,4.6\nEXAMPLE-C,33.0,4.2,4.8,4.6,4.4,5.0,4.6',
+      US: [
+        ['EXAMPLE-A', 'yes', 'yes', 'yes'],
+        ['EXAMPLE-C', 'yes', 'yes', 'yes'],
+      ],
+      SI: [
+        ['EXAMPLE-A', 'yes', 'yes', 'yes'],
+        ['EXAMPLE-C', 'yes', 'yes', 'yes'],
+      ],
     },
   })
-  thickness?: string;
+  planeness?: PlaneRow[];
+
+  @RowsField({
+    label: 'Thickness, after the test',
+    row: 'specimen',
+    Row: ThicknessRow,
+    help: 'Of each specimen drawn: its strength as tested, then six or more pieces of its top cap.',
+    example: {
+      US: [
+        ['EXAMPLE-A', '4880', '0.18', '0.20', '0.19', '0.21', '0.17', '0.18'],
+        ['EXAMPLE-C', '4790', '0.16', '0.19', '0.18', '0.17', '0.20', '0.18'],
+      ],
+      SI: [
+        ['EXAMPLE-A', '33.6', '4.6', '5.0', '4.8', '5.2', '4.4', '4.6'],
+        ['EXAMPLE-C', '33.0', '4.2', '4.8', '4.6', '4.4', '5.0', '4.6'],
+      ],
+    },
+  })
+  thickness?: ThicknessRow[];
 
   @TextField({ label: 'Remarks', aside: true, help: 'What was odd.', example: '' })
   remarks?: string;

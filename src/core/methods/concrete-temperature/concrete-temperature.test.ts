@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
-import { type SampleFacts, usableInput } from '..';
+import { type Facts, usableInput } from '..';
 import { concreteTemperature } from '.';
 
-function outcomeOf(input: Record<string, unknown>, sample: SampleFacts = {}) {
+function outcomeOf(input: Record<string, unknown>, facts: Facts = {}) {
   const { input: usable } = usableInput(concreteTemperature, { system: 'US', ...input });
-  return concreteTemperature.compute(usable, { sample });
+  return concreteTemperature.compute(usable, { facts });
 }
 
 // ASTM C1064 rounding to 1 °F [0.5 °C]; 95 °F [35 °C] of ACI 301 when the project names none (from memory).
@@ -23,10 +23,10 @@ it.each([
 });
 
 it('holds the project’s own limits, both ends', () => {
-  const sample = { temperatureMaximum: '85 °F', temperatureMinimum: '55 °F' };
-  expect(outcomeOf({ temperature: '86' }, sample).conformity[0]?.verdict).toBe('does not meet');
-  expect(outcomeOf({ temperature: '52.6' }, sample).conformity[0]?.verdict).toBe('does not meet');
-  expect(outcomeOf({ temperature: '55' }, sample).conformity[0]?.verdict).toBe('meets');
+  const facts = { temperatureMaximum: '85 °F', temperatureMinimum: '55 °F' };
+  expect(outcomeOf({ temperature: '86' }, facts).conformity[0]?.verdict).toBe('does not meet');
+  expect(outcomeOf({ temperature: '52.6' }, facts).conformity[0]?.verdict).toBe('does not meet');
+  expect(outcomeOf({ temperature: '55' }, facts).conformity[0]?.verdict).toBe('meets');
 });
 
 it.each([

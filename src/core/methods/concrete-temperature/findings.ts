@@ -3,10 +3,11 @@ import { cite, isWithin, type Limits } from '../../limits';
 import { convert, type Exact, exact, plainOf, unitLabel } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { equipmentUse } from '../equipment-checks';
+import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
-import { timedRows, unreadRows } from '../rows';
-import { type RunSetup, setupMeasure } from '../setup';
+import type { RunSetup } from '../setup';
 import { clockFindings, sampleStamps } from '../stamps';
+import { timedRows } from '../timed-rows';
 import type { ConcreteTemperatureInput } from './input';
 import { TEMPERATURE_UNIT } from './range';
 
@@ -34,7 +35,7 @@ export function temperatureFindings(
 }
 
 function aggregateOf(input: ConcreteTemperatureInput, setup: RunSetup): Exact | undefined {
-  return setupMeasure(setup.sample?.aggregate, 'length', input.system === 'US' ? 'in' : 'mm');
+  return factMeasure(setup, 'aggregate', 'length', input.system === 'US' ? 'in' : 'mm');
 }
 
 function hasLargeAggregate(input: ConcreteTemperatureInput, setup: RunSetup, limits: Limits): boolean {
@@ -118,23 +119,16 @@ function steadyFindings(input: ConcreteTemperatureInput, read: Exact | undefined
 
 /** Whether the last half minute of the readings was steady: the latest against the last that is old enough. */
 function traceFindings(input: ConcreteTemperatureInput, limits: Limits): Finding[] {
-  const { rows, bad } = timedRows(input.trace);
-  const unread = unreadRows(
-    'temperature.trace',
-    'trace',
-    bad,
-    'Time and temperature on each line, as 0:30 71.2.',
-  );
+  const rows = timedRows(input.trace, 'temperature');
   const last = rows.at(-1);
   const over = limits.number('temperature.steady-over', input.system);
   const before =
     last && rows.findLast(({ seconds }) => last.seconds.minus(seconds).greaterThanOrEqualTo(over));
-  if (!last || !before) return unread;
+  if (!last || !before) return [];
   const moved = last.value.minus(before.value).abs();
   const limit = limits.of('temperature.steady-change', input.system);
-  if (isWithin(moved, limit)) return unread;
+  if (isWithin(moved, limit)) return [];
   return [
-    ...unread,
     finding({
       id: 'temperature.steady-change',
       severity: 'invalid',
@@ -187,7 +181,7 @@ function jumpFindings(
   limits: Limits,
 ): Finding[] {
   const unit = TEMPERATURE_UNIT[input.system];
-  const before = setupMeasure(setup.sample?.previousTemperature, 'temperature', unit);
+  const before = factMeasure(setup, 'previousTemperature', 'temperature', unit);
   const limit = limits.of('temperature.jump', input.system);
   if (!read || !before || isWithin(read.minus(before).abs(), limit)) return [];
   return [

@@ -1,6 +1,7 @@
 import { standard } from '../../working';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
+import { asked, resultBefore, specified } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
 import { compute } from './compute';
@@ -46,6 +47,15 @@ export const concreteTemperature: Method<ConcreteTemperatureInput> = {
   title: 'Concrete temperature',
   designations: [standard('ASTM C1064/C1064M')],
   runOn: 'sample',
+  facts: {
+    temperatureMaximum: specified('temperatureMaximum'),
+    temperatureMinimum: asked('temperatureMinimum', { dimension: 'temperature' }),
+    aggregate: specified('aggregate'),
+    section: { of: 'lot', take: 'section', is: { dimension: 'length' } },
+    previousTemperature: resultBefore('concrete temperature', ['concrete-temperature'], {
+      dimension: 'temperature',
+    }),
+  },
   yields: [{ quantity: 'concrete temperature', symbol: 'T' }],
   Input: ConcreteTemperatureInput,
   steps: STEPS,
@@ -71,11 +81,8 @@ export const concreteTemperature: Method<ConcreteTemperatureInput> = {
     },
     setup: {
       zone: 'America/New_York',
-      sample: {
-        label: 'EXAMPLE',
-        sampledAt: '2031-05-14T09:30:00-04:00',
-        temperatureMaximum: system === 'US' ? '92 °F' : '33 °C',
-      },
+      sample: { label: 'EXAMPLE', sampledAt: '2031-05-14T09:30:00-04:00' },
+      facts: { temperatureMaximum: system === 'US' ? '92 °F' : '33 °C' },
       equipment: [{ number: 'THERMO-1', kind: 'thermometer', verifiedOn: '2031-01-20' }],
     },
   }),

@@ -3,12 +3,13 @@ import {
   ChoiceField,
   EquipmentField,
   InstantField,
-  LogField,
   MeasureField,
   RunInput,
   TextField,
 } from '../fields';
+import { RowsField } from '../rows-field';
 import { AIR_TEMPERATURE, lengthSpec, SECONDS, TEMPERATURE } from '../specs';
+import { SettlingRow } from './rows';
 
 /** The readings of one concrete temperature, in the order they are taken. */
 export class ConcreteTemperatureInput extends RunInput {
@@ -46,12 +47,14 @@ export class ConcreteTemperatureInput extends RunInput {
   })
   dwell?: string;
 
-  @LogField({
+  @RowsField({
     label: 'Readings while it settles',
-    help: 'From a probe or by eye: time and temperature, one a line, as 0:30 71.2. They say whether it is steady.',
-    example: '',
+    row: 'reading',
+    Row: SettlingRow,
+    help: 'From a probe or by eye. They say whether it is steady.',
+    example: { US: [], SI: [] },
   })
-  trace?: string;
+  trace?: SettlingRow[];
 
   @CheckField({ label: 'Steady', help: 'Changed by no more than 1 °F [0.5 °C] in half a minute.' })
   steady?: boolean;

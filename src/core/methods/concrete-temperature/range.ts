@@ -1,7 +1,8 @@
 import type { LimitId, Limits } from '../../limits';
 import { type Exact, type System, unitLabel } from '../../quantity';
 import type { Conformity } from '../contract';
-import { type RunSetup, setupMeasure } from '../setup';
+import { factMeasure } from '../facts';
+import type { RunSetup } from '../setup';
 import { conformityTo } from '../within';
 import type { ConcreteTemperatureInput } from './input';
 
@@ -35,14 +36,14 @@ export function temperatureLimits(
 ): TemperatureLimits {
   const { system } = input;
   const unit = TEMPERATURE_UNIT[system];
-  const own = setupMeasure(setup.sample?.temperatureMaximum, 'temperature', unit);
+  const own = factMeasure(setup, 'temperatureMaximum', 'temperature', unit);
   const heated = input.heated === true ? limits.number('temperature.maximum-heated', system) : undefined;
   const usual = own ?? limits.number('temperature.maximum', system);
   const maximum = heated?.lessThan(usual) ? heated : usual;
-  const section = setupMeasure(setup.sample?.section, 'length', system === 'US' ? 'in' : 'mm');
+  const section = factMeasure(setup, 'section', 'length', system === 'US' ? 'in' : 'mm');
   const cold =
     input.cold === true && section ? limits.number(coldRow(section, system, limits), system) : undefined;
-  const ownLow = setupMeasure(setup.sample?.temperatureMinimum, 'temperature', unit);
+  const ownLow = factMeasure(setup, 'temperatureMinimum', 'temperature', unit);
   const minimum = ownLow ?? cold;
   return {
     maximum,

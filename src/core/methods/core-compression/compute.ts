@@ -1,5 +1,4 @@
-import type { Limits } from '../../limits';
-import { circleArea, type Exact, exact, roundTo } from '../../quantity';
+import { circleArea, type Exact, exact } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
@@ -14,36 +13,12 @@ import {
   STRESS_UNIT,
 } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
+import { coreDiameter } from './diameter';
 import { coreFindings } from './findings';
 import { inPlaceEstimate } from './in-place';
 import type { CoreCompressionInput } from './input';
 
 const C42 = standard('ASTM C42/C42M');
-
-/** Two diameters of a core: how far they differ decides how finely the mean is taken. */
-export interface CoreDiameter {
-  readonly one: Exact;
-  readonly two: Exact;
-  /** Percent of their mean. */
-  readonly spread: Exact;
-  readonly fine: boolean;
-  readonly mean: Exact;
-}
-
-/** The diameter of a core as the method takes it; undefined while one is missing. */
-export function coreDiameter(
-  input: CoreCompressionInput,
-  setup: RunSetup,
-  limits: Limits,
-): CoreDiameter | undefined {
-  const [one, two] = [readMeasure(input, 'diameter1')?.value, readMeasure(input, 'diameter2')?.value];
-  if (!one || !two) return undefined;
-  const middle = one.plus(two).div(2);
-  const spread = one.minus(two).abs().div(middle).times(100);
-  const fine = spread.lessThanOrEqualTo(limits.number('core.spread-fine', input.system));
-  const step = limits.number(fine ? 'core.step-fine' : 'core.step-rough', input.system);
-  return { one, two, spread, fine, mean: roundTo(middle, step, setup.rounding ?? 'half-even') };
-}
 
 /** A core in the press: as a cylinder. */
 export const PRESS: PressUse<CoreCompressionInput> = {

@@ -7,7 +7,7 @@ import { readMeasure } from '../fields';
 import { type FindingWords, limitFinding } from '../limit-finding';
 import { LENGTH_UNIT, zeroFindings } from '../press';
 import type { RunSetup } from '../setup';
-import type { CoreDiameter } from './compute';
+import type { CoreDiameter } from './diameter';
 import type { CoreCompressionInput } from './input';
 
 const DAY = 86_400_000;

@@ -1,4 +1,4 @@
-import { mouldOf } from '../../moulds';
+import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -16,7 +16,7 @@ export const coreCompression: Method<CoreCompressionInput> = {
   title: 'Core compression',
   designations: [standard('ASTM C42/C42M')],
   runOn: 'specimen',
-  takes: (mould) => mouldOf(mould).kind === 'core',
+  forms: sizesOf('core'),
   yields: [{ quantity: 'core strength', symbol: 'f' }],
   Input: CoreCompressionInput,
   steps: pressSteps({
@@ -83,6 +83,15 @@ export const coreCompression: Method<CoreCompressionInput> = {
     'equipment.',
   ],
   press: PRESS,
+  set: {
+    word: 'Cores',
+    quantity: 'core strength',
+    by: ['age', 'cure'],
+    // Cores are held against shares of what is specified: their mean is printed as no strength.
+    combine: 'each alone',
+    step: 'cylinder.strength-step',
+    criteria: ['core-mean', 'core-each'],
+  },
   mainResult: 'core strength',
   plan(system, setup) {
     const test = PRESS.test(Object.assign(new CoreCompressionInput(), { system }), setup);

@@ -1,4 +1,4 @@
-import { mouldOf } from '../../moulds';
+import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -13,7 +13,7 @@ export const cubeCompression: Method<CubeCompressionInput> = {
   title: 'Cube compression',
   designations: [standard('EN 12390-3'), standard('IS 516')],
   runOn: 'specimen',
-  takes: (mould) => mouldOf(mould).kind === 'cube',
+  forms: sizesOf('cube'),
   yields: [
     { quantity: 'compressive strength', symbol: 'fc' },
     { quantity: 'density', symbol: 'rho' },
@@ -60,6 +60,38 @@ export const cubeCompression: Method<CubeCompressionInput> = {
     'equipment.',
   ],
   press: PRESS,
+  set: {
+    word: 'Cubes',
+    quantity: 'compressive strength',
+    by: ['age', 'cure'],
+    combine: 'mean',
+    step: 'cube.step',
+    // EN 206: a range above 15 % of the mean disregards the set unless a reason to drop one is found; IS 456 15.4: each
+    // within ±15 % of the mean (both from memory).
+    fewest: 2,
+    named: true,
+    spread: {
+      measure: 'range',
+      rows: { any: 'cube.set-range' },
+      place: 1,
+      beyond: 'no mean',
+      good: 'The set is valid.',
+      bad: 'Disregard the set, unless an investigation finds a reason to drop one.',
+    },
+    schools: {
+      is: {
+        fewest: 'cube.count',
+        spread: {
+          measure: 'farthest',
+          rows: { any: 'cube.set-each' },
+          place: 1,
+          beyond: 'no mean',
+          good: 'The set is valid.',
+          bad: 'The set is invalid.',
+        },
+      },
+    },
+  },
   mainResult: 'compressive strength',
   plan: (system, setup) =>
     specimenPlan(PRESS.test(Object.assign(new CubeCompressionInput(), { system }), setup), setup, system),

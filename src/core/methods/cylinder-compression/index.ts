@@ -4,7 +4,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { examplePress } from '../press';
-import { isCylinderSize } from '../setup';
+import { NOMINAL_SIZES } from '../setup';
 import { compute } from './compute';
 import { CylinderCompressionInput } from './input';
 import { plan } from './plan';
@@ -21,7 +21,7 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
   title: 'Cylinder compression',
   designations: [standard('ASTM C39/C39M')],
   runOn: 'specimen',
-  takes: isCylinderSize,
+  forms: NOMINAL_SIZES,
   yields: [
     { quantity: 'compressive strength', symbol: 'f' },
     { quantity: 'density', symbol: 'rho' },
@@ -42,6 +42,13 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
     'equipment.',
   ],
   press: PRESS,
+  set: {
+    word: 'Cylinders',
+    quantity: 'compressive strength',
+    by: ['age', 'cure'],
+    combine: 'strength test',
+    step: 'cylinder.strength-step',
+  },
   mainResult: 'compressive strength',
   plan,
   compute,

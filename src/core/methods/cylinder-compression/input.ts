@@ -165,7 +165,7 @@ export class CylinderCompressionInput extends RunInput {
       { value: '3', label: '3 Vertical cracks through both ends' },
       { value: '4', label: '4 Diagonal, no cracks through the ends' },
       { value: '5', label: '5 Side fracture at one end' },
-      { value: '6', label: '6 As 5, end left pointed' },
+      { value: '6', label: '6 Side fracture at one end, the end left pointed' },
       { value: 'other', label: 'Other: say it in words' },
     ],
     example: '3',

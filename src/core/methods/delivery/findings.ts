@@ -1,6 +1,7 @@
 import { cite, isWithin, type LimitId, type Limits } from '../../limits';
 import { type Exact, exact, plainOf, unitLabel } from '../../quantity';
 import { type Finding, finding } from '../../working';
+import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import type { RunSetup } from '../setup';
 import { clockFindings, sampleStamps } from '../stamps';
@@ -120,12 +121,12 @@ function designFindings(input: DeliveryInput, water: LoadWater, setup: RunSetup,
   const rows: [Exact | undefined, string | undefined, LimitId, string, string][] = [
     [
       readMeasure(input, 'cementitious')?.value,
-      setup.sample?.cementitious,
+      factText(setup, 'cementitious'),
       'delivery.cement-mass',
       'cementitious',
       'Cementitious material',
     ],
-    [water.batched, setup.sample?.water, 'delivery.water-mass', 'water', 'Water'],
+    [water.batched, factText(setup, 'water'), 'delivery.water-mass', 'water', 'Water'],
   ];
   return rows.flatMap(([batched, design, id, field, what]) => {
     const off = againstDesign(batched, design, volume, input.system);

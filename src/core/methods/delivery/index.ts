@@ -2,6 +2,7 @@ import { type Exact, exact, plainOf, roundTo, type System } from '../../quantity
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Conformity, Method, Outcome, Result, Step } from '../contract';
 import { exampleInput } from '../example';
+import { asked, factText, specified } from '../facts';
 import { fieldsOf, readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
@@ -164,7 +165,7 @@ function compute(input: DeliveryInput, setup: RunSetup): Outcome {
 }
 
 function ratioConformity(rounded: Exact | undefined, setup: RunSetup): Conformity[] {
-  const most = setup.sample?.waterRatio;
+  const most = factText(setup, 'waterRatio');
   if (!most) return [];
   return conformityTo({
     what: 'water-cementitious ratio',
@@ -179,8 +180,9 @@ function ratioConformity(rounded: Exact | undefined, setup: RunSetup): Conformit
 function plan(system: System, setup: RunSetup) {
   const limits = limitsOf(setup);
   const turns = limits.number('delivery.remix-turns', system);
+  const most = factText(setup, 'waterRatio');
   return [
-    ...(setup.sample?.waterRatio ? [{ label: 'Ratio at most', text: setup.sample.waterRatio }] : []),
+    ...(most ? [{ label: 'Ratio at most', text: most }] : []),
     { label: 'Discharge complete', text: limits.of('delivery.discharge', system).text },
     {
       label: 'After water',
@@ -196,6 +198,11 @@ export const delivery: Method<DeliveryInput> = {
   title: 'Ticket and delivery',
   designations: [C94],
   runOn: 'sample',
+  facts: {
+    waterRatio: asked('waterRatio', 'ratio'),
+    cementitious: specified('cementitious'),
+    water: specified('water'),
+  },
   yields: [
     { quantity: 'water-cementitious ratio', symbol: 'R' },
     { quantity: 'permitted site water', symbol: 'W' },
@@ -212,7 +219,8 @@ export const delivery: Method<DeliveryInput> = {
     input: { ...exampleInput(fieldsOf(DeliveryInput), system), system },
     setup: {
       zone: 'America/New_York',
-      sample: { label: 'EXAMPLE', sampledAt: '2031-05-14T09:30:00-04:00', waterRatio: '0.42' },
+      sample: { label: 'EXAMPLE', sampledAt: '2031-05-14T09:30:00-04:00' },
+      facts: { waterRatio: '0.42' },
     },
   }),
 };

@@ -2,6 +2,7 @@ import type { Limits } from '../../limits';
 import { type Exact, exact } from '../../quantity';
 import { type Sheet, standard } from '../../working';
 import { freeMoisture } from '../density-yield/materials';
+import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import { type RunSetup, setupMeasure } from '../setup';
 import type { DeliveryInput } from './input';
@@ -95,7 +96,8 @@ export function loadWater(input: DeliveryInput, setup: RunSetup, limits: Limits,
     round: { step, rule: `ratio to ${step}` },
     show: 4,
   });
-  const most = setup.sample?.waterRatio === undefined ? undefined : exact(setup.sample.waterRatio);
+  const asked = factText(setup, 'waterRatio');
+  const most = asked === undefined ? undefined : exact(asked);
   if (!most) return { batched, total, ratio, permitted: undefined, permittedRest: undefined };
   const waterStep = limits.number('delivery.water-step', system);
   const room = sheet.line({

@@ -2,27 +2,17 @@ import type { Limits } from '../../limits';
 import { type Exact, exact, meanOf, roundTo, type System, type UnitId } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Conformity, Outcome, Result } from '../contract';
+import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import { limitsOf, type RunSetup } from '../setup';
 import { conformityTo } from '../within';
-import { densityFindings } from './findings';
+import { type DensityValues, densityFindings } from './findings';
 import type { DensityYieldInput } from './input';
-import { type Material, readMaterials } from './materials';
+import { batchMaterials, type Material } from './materials';
 import { asComputed, volumeLine } from './measure-volume';
 
 const C138 = standard('ASTM C138/C138M');
-
-/** Values of one density test that its checks look at; lb, ft³, yd³ or kg, m³. */
-export interface DensityValues {
-  readonly density: Exact | undefined;
-  readonly relativeYield: Exact | undefined;
-  readonly gravimetricAir: Exact | undefined;
-  readonly volume: Exact | undefined;
-  /** Cementitious material in a yard or metre of the concrete. */
-  readonly content: Exact | undefined;
-  readonly bad: readonly string[];
-}
 
 /**
  * Density of fresh concrete, yield, cementitious content and gravimetric air.
@@ -103,7 +93,7 @@ export function compute(input: DensityYieldInput, setup: RunSetup): Outcome {
         density: density?.toNumber() ?? null,
         relativeYield: yielded?.relative?.toNumber() ?? null,
         air: air?.toNumber() ?? null,
-        meterAir: setupMeasure(setup.sample?.measuredAir, 'percent', 'percent')?.toNumber() ?? null,
+        meterAir: factMeasure(setup, 'measuredAir', 'percent', 'percent')?.toNumber() ?? null,
         unit: us ? 'lb/ft³' : 'kg/m³',
       },
     },
@@ -129,7 +119,7 @@ interface Batch {
 }
 
 function batchOf(input: DensityYieldInput, limits: Limits): Batch {
-  const { materials, bad } = readMaterials(input.materials, input.system, limits);
+  const { materials, bad } = batchMaterials(input.materials);
   const gallons = readMeasure(input, 'siteWater')?.value ?? exact(0);
   const siteWater = gallons.times(limits.number('delivery.gallon', input.system));
   const listed = materials.reduce((sum, each) => sum.plus(each.mass).plus(each.freeWater), exact(0));
@@ -270,7 +260,7 @@ function densityConformity(
   limits: Limits,
 ): Conformity[] {
   const unit: UnitId = system === 'US' ? 'lb/ft3' : 'kg/m3';
-  const target = setupMeasure(setup.sample?.density, 'density', unit);
+  const target = factMeasure(setup, 'density', 'density', unit);
   if (!target) return [];
   const tolerance = limits.number('density.tolerance', system);
   const label = system === 'US' ? 'lb/ft³' : 'kg/m³';

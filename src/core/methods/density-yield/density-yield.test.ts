@@ -2,12 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { Limits } from '@/core/limits';
 import { exact } from '@/core/quantity';
 import { computed, idsOf, lineOf, textOf } from '@/testing/outcome';
+import { rowsOf } from '@/testing/rows';
 import { densityYield, yieldForClaim } from '.';
 import { waterDensity } from './measure-volume';
 
 // ASTM C138/C138M (from memory); figures worked by hand.
-const BATCH =
-  'cement, 4230, 3.15\nfly ash, 846, 2.40\nfine, 11500, 2.63\ncoarse, 16300, 2.70\nwater, 2142, 1';
+const table = (text: string) => rowsOf('name mass density moisture absorption', text);
+const BATCH = table(
+  'cement, 4230, 3.15\nfly ash, 846, 2.40\nfine, 11500, 2.63\ncoarse, 16300, 2.70\nwater, 2142, 1',
+);
 const US = {
   measureVolume: '0.249274',
   emptyMass: '8.10',
@@ -38,8 +41,9 @@ describe('density, yield and gravimetric air', () => {
       fullMass: '20.00',
       ticketVolume: '8.5',
       cementitious: '3600',
-      materials:
+      materials: table(
         'cement, 2880, 3.15\nslag, 720, 2.90\nfine, 6450, 2.65\ncoarse, 8470, 2.68\nwater, 1365, 1\nadmixture, 12, 1.10',
+      ),
     });
     expect(textOf(outcome, 'density')).toBe('2,329');
     expect(textOf(outcome, 'relative yield')).toBe('1.00');
@@ -78,15 +82,20 @@ describe('density, yield and gravimetric air', () => {
 
   it('compares with the meter', () => {
     const against = (fullMass: string, measuredAir: string) =>
-      idsOf(computed(densityYield, { ...US, fullMass }, { sample: { measuredAir } }));
+      idsOf(computed(densityYield, { ...US, fullMass }, { facts: { measuredAir } }));
     expect(against('44.35', '5.0 %').filter((id) => id.startsWith('air.'))).toEqual([]);
     expect(against('44.045', '5.2 %')).toContain('air.meters-agree');
     expect(against('44.768', '5.9 %')).toContain('air.meters-repeat');
   });
 
   it('counts free moisture as water', () => {
-    const dry = computed(densityYield, { ...US, materials: 'sand, 1250, 2.63, 5.2, 1.1' });
+    const dry = computed(densityYield, { ...US, materials: table('sand, 1250, 2.63, 5.2, 1.1') });
     // 1250 lb wet at 5.2 %: 1188.213 dry, 48.717 lb of it free water.
     expect(dry.lines.find(({ symbol }) => symbol === 'V')?.substituted).toContain('48.7167');
+    const half = computed(densityYield, {
+      ...US,
+      materials: table('cement, 4230, 3.15\nsand, 1250, 2.63, 5.2'),
+    });
+    expect(idsOf(half)).toContain('density.materials');
   });
 });

@@ -1,14 +1,24 @@
 import { cite, isWithin, type Limits } from '../../limits';
-import { exact, plainOf, roundTo } from '../../quantity';
+import { type Exact, exact, plainOf, roundTo } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { consolidationFindings, disagreement, layerFindings } from '../air';
 import { equipmentUse } from '../equipment-checks';
+import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
-import { unreadRows } from '../rows';
-import { type RunSetup, setupMeasure } from '../setup';
-import type { DensityValues } from './compute';
+import type { RunSetup } from '../setup';
 import type { DensityYieldInput } from './input';
 import { asComputed, measureRow } from './measure-volume';
+
+/** Values of one density test that its checks look at; lb, ft³, yd³ or kg, m³. */
+export interface DensityValues {
+  readonly density: Exact | undefined;
+  readonly relativeYield: Exact | undefined;
+  readonly gravimetricAir: Exact | undefined;
+  readonly volume: Exact | undefined;
+  /** Cementitious material in a yard or metre of the concrete. */
+  readonly content: Exact | undefined;
+  readonly bad: readonly string[];
+}
 
 /** Everything a density test is held against. */
 export function densityFindings(
@@ -97,7 +107,7 @@ function measureFindings(
         }),
       );
   }
-  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', input.system === 'US' ? 'in' : 'mm');
+  const aggregate = factMeasure(setup, 'aggregate', 'length', input.system === 'US' ? 'in' : 'mm');
   const row = aggregate && measureRow(aggregate, input.system);
   const size = nominal ?? readMeasure(input, 'measureVolume')?.value;
   if (row && size) {
@@ -121,19 +131,18 @@ function measureFindings(
 
 function batchFindings(input: DensityYieldInput, values: DensityValues, limits: Limits): Finding[] {
   const found: Finding[] = [];
-  found.push(
-    ...unreadRows(
-      'density.materials',
-      'materials',
-      values.bad,
-      'Write name, mass and relative density on each line; moisture and absorption after them. What is not read is in no sum.',
-    ).map((found) => ({
-      ...found,
-      severity: 'departure' as const,
-      needsReason: true,
-      remark: `Materials not read: ${values.bad.length}.`,
-    })),
-  );
+  if (values.bad.length > 0)
+    found.push(
+      finding({
+        id: 'density.materials',
+        severity: 'departure',
+        needsReason: true,
+        fields: ['materials'],
+        message: `Moisture and absorption go together: ${values.bad.join(', ')}.`,
+        action: 'Give both, or neither where the mass is dry. What lacks one is in no sum.',
+        remark: `Not counted among the materials: ${values.bad.join(', ')}.`,
+      }),
+    );
   if (values.gravimetricAir?.isNegative()) {
     found.push(
       finding({
@@ -169,7 +178,7 @@ function batchFindings(input: DensityYieldInput, values: DensityValues, limits: 
       finding({
         id: limit.id,
         severity: 'advice',
-        fields: ['ticketVolume'],
+        fields: ['ticketVolume', input.batchMass === undefined ? 'materials' : 'batchMass'],
         limit: cite(limit),
         message: `Relative yield ${roundTo(values.relativeYield, '0.01').toFixed(2)}: ${values.relativeYield.lessThan(1) ? 'less' : 'more'} than the ticket says.`,
         action: enough
@@ -187,7 +196,7 @@ function meterFindings(
   setup: RunSetup,
   limits: Limits,
 ): Finding[] {
-  const meter = setupMeasure(setup.sample?.measuredAir, 'percent', 'percent');
+  const meter = factMeasure(setup, 'measuredAir', 'percent', 'percent');
   if (!gravimetricAir || gravimetricAir.isNegative() || !meter) return [];
   // Both are compared as reported.
   const difference = roundTo(gravimetricAir, '0.1').minus(meter).abs();
@@ -206,7 +215,7 @@ function repeatFindings(
   limits: Limits,
 ): Finding[] {
   const unit = input.system === 'US' ? 'lb/ft3' : 'kg/m3';
-  const earlier = setupMeasure(setup.sample?.earlierDensity, 'density', unit);
+  const earlier = factMeasure(setup, 'earlierDensity', 'density', unit);
   const limit = limits.of('density.operator', input.system);
   if (!values.density || !earlier) return [];
   const difference = values.density.minus(earlier).abs();

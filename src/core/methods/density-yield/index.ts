@@ -1,9 +1,12 @@
+import { bowlCount, type Consolidation } from '../../moulds';
 import { standard } from '../../working';
 import { CONSOLIDATION_WORDS, consolidationFor } from '../air';
+import { MEASURED_AIR, MEASURED_SLUMP } from '../air-facts';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
+import { earlier, factMeasure, factText, specified } from '../facts';
 import { fieldsOf } from '../fields';
-import { limitsOf, setupMeasure } from '../setup';
+import { limitsOf } from '../setup';
 import { compute } from './compute';
 import { DensityYieldInput } from './input';
 
@@ -57,6 +60,13 @@ export const densityYield: Method<DensityYieldInput> = {
   title: 'Density and yield',
   designations: [standard('ASTM C138/C138M')],
   runOn: 'sample',
+  facts: {
+    density: specified('density'),
+    aggregate: specified('aggregate'),
+    measuredSlump: MEASURED_SLUMP,
+    measuredAir: MEASURED_AIR,
+    earlierDensity: earlier('density', ['density-yield'], { dimension: 'density' }),
+  },
   yields: [
     { quantity: 'density', symbol: 'D' },
     { quantity: 'yield', symbol: 'Y' },
@@ -70,11 +80,14 @@ export const densityYield: Method<DensityYieldInput> = {
   performedAt: 'weighedAt',
   limitPrefixes: ['density.', 'air.', 'air-pressure.', 'equipment.'],
   mainResult: 'density',
+  counts: ({ consolidation }, system, setup) =>
+    consolidation ? bowlCount(3, consolidation as Consolidation, system, limitsOf(setup)) : null,
   plan: (system, setup) => {
     const limits = limitsOf(setup);
-    const slump = setupMeasure(setup.sample?.measuredSlump, 'length', system === 'US' ? 'in' : 'mm');
+    const wanted = factText(setup, 'density');
+    const slump = factMeasure(setup, 'measuredSlump', 'length', system === 'US' ? 'in' : 'mm');
     return [
-      ...(setup.sample?.density ? [{ label: 'Specified', text: setup.sample.density }] : []),
+      ...(wanted ? [{ label: 'Specified', text: wanted }] : []),
       ...(slump
         ? [{ label: 'Consolidate', text: CONSOLIDATION_WORDS[consolidationFor(slump, system, limits)] }]
         : []),
@@ -86,11 +99,8 @@ export const densityYield: Method<DensityYieldInput> = {
     input: { ...exampleInput(fieldsOf(DensityYieldInput), system), system },
     setup: {
       zone: 'America/New_York',
-      sample: {
-        label: 'EXAMPLE',
-        sampledAt: '2031-05-14T09:30:00-04:00',
-        measuredSlump: system === 'US' ? '4 in' : '100 mm',
-      },
+      sample: { label: 'EXAMPLE', sampledAt: '2031-05-14T09:30:00-04:00' },
+      facts: { measuredSlump: system === 'US' ? '4 in' : '100 mm' },
       equipment: [
         { number: 'MEASURE-1', kind: 'density measure', verifiedOn: '2031-01-20' },
         { number: 'BALANCE-1', kind: 'balance', verifiedOn: '2031-01-20' },

@@ -4,11 +4,11 @@ import {
   CountsField,
   EquipmentField,
   InstantField,
-  LogField,
   MeasureField,
   RunInput,
   TextField,
 } from '../fields';
+import { RowsField } from '../rows-field';
 import {
   CONSOLIDATION,
   countSpec,
@@ -19,8 +19,7 @@ import {
   TAPS,
   TEMPERATURE,
 } from '../specs';
-
-const BATCH_MASS = massSpec(['1', '200000'], ['1', '100000']);
+import { BATCH_MASS, MaterialRow } from './rows';
 
 /** No measure of the method is smaller or larger: one of no volume computes nothing. */
 const MEASURE_VOLUME = { US: ['0.02', '10'], SI: ['0.5', '300'] } as const;
@@ -124,15 +123,27 @@ export class DensityYieldInput extends RunInput {
   })
   cementitious?: string;
 
-  @LogField({
+  @RowsField({
     label: 'Materials of the batch',
-    help: 'One a line: name, mass, relative density; for aggregates also moisture % and absorption % when the mass is wet.',
+    row: 'material',
+    Row: MaterialRow,
+    help: 'For an aggregate weighed wet its moisture and absorption too.',
     example: {
-      US: 'cement, 4600, 3.15\nsand, 10100, 2.64\nstone, 14650, 2.71\nwater, 1960, 1',
-      SI: 'cement, 2030, 3.15\nsand, 4550, 2.64\nstone, 6570, 2.71\nwater, 900, 1',
+      US: [
+        ['cement', '4600', '3.15'],
+        ['sand', '10100', '2.64'],
+        ['stone', '14650', '2.71'],
+        ['water', '1960', '1'],
+      ],
+      SI: [
+        ['cement', '2030', '3.15'],
+        ['sand', '4550', '2.64'],
+        ['stone', '6570', '2.71'],
+        ['water', '900', '1'],
+      ],
     },
   })
-  materials?: string;
+  materials?: MaterialRow[];
 
   @MeasureField({
     label: 'Loads measured so far',

@@ -23,16 +23,6 @@ export const LIMITS = {
       '<= 115 %',
       ourChoice('what can be, whatever went wrong'),
     ),
-    'density.relative-density': r(
-      'Relative density that a material of concrete can have',
-      '0.7 to 8',
-      ourChoice('what can be, whatever went wrong'),
-    ),
-    'density.moisture-most': r(
-      'Moisture and absorption that an aggregate can have',
-      '<= 40 %',
-      ourChoice('what can be, whatever went wrong'),
-    ),
     'density.cementitious-usual': r(
       'Cementitious content that a concrete can have',
       '100 to 1800 lb/yd3',

@@ -1,6 +1,7 @@
-import { isWithin, type Limits } from '../../limits';
-import { type Exact, exact, measureIn, parseMeasure, type System } from '../../quantity';
-import { linesOf } from '../rows';
+import { type Exact, exact } from '../../quantity';
+import { readMeasure } from '../fields';
+import { wholeRows } from '../rows-field';
+import type { MaterialRow } from './rows';
 
 /** One material of a batch: its mass as it counts for the absolute volume, and its relative density. */
 export interface Material {
@@ -11,8 +12,6 @@ export interface Material {
   /** Free water that came with it, below zero when the aggregate takes up water. */
   readonly freeWater: Exact;
 }
-
-const NUMBER = /^\d*\.?\d+$/u;
 
 /**
  * Free moisture of an aggregate.
@@ -27,47 +26,28 @@ export function freeMoisture(wet: Exact, moisture: Exact, absorption: Exact): { 
 }
 
 /**
- * Reads the list of a batch's materials: name, mass (with its unit if it is the other system's), relative density,
- * moisture and absorption in percent. Commas, semicolons or tabs between; a header row is passed over.
- * @param limits what a relative density and a moisture can be
- * @returns the materials, and the lines that could not be read
+ * The materials of a batch as they count.
+ * @returns the materials, and the names of those whose moisture came without absorption, or the other way round
  */
-export function readMaterials(
-  text: string | undefined,
-  system: System,
-  limits: Limits,
-): { materials: Material[]; bad: string[] } {
+export function batchMaterials(rows: readonly MaterialRow[] | undefined): {
+  materials: Material[];
+  bad: string[];
+} {
   const materials: Material[] = [];
   const bad: string[] = [];
-  const unit = system === 'US' ? 'lb' : 'kg';
-  const densities = limits.of('density.relative-density', system);
-  const moistures = limits.of('density.moisture-most', system);
-  for (const [index, line] of linesOf(text).entries()) {
-    // A header stands first and holds no number.
-    if (index === 0 && !/\d/u.test(line)) continue;
-    const [name = '', massText = '', density = '', moisture = '', absorption = ''] = line
-      .split(/[,;\t]/u)
-      .map((cell) => cell.trim());
-    const typed = parseMeasure(massText, 'mass', unit);
-    const mass = typed.ok ? measureIn(typed.measure, unit).value : undefined;
-    const wet = moisture !== '' || absorption !== '';
-    const numbers = wet ? [density, moisture, absorption] : [density];
-    if (!mass?.greaterThan(0) || numbers.some((each) => !NUMBER.test(each))) {
-      bad.push(line);
-      continue;
+  for (const row of wholeRows(rows)) {
+    const [mass, relativeDensity, moisture, absorption] = (
+      ['mass', 'density', 'moisture', 'absorption'] as const
+    ).map((column) => readMeasure(row, column)?.value);
+    if (!mass || !relativeDensity) continue;
+    const name = row.name ?? '';
+    if (!moisture !== !absorption) bad.push(name);
+    else if (!moisture || !absorption) materials.push({ name, mass, relativeDensity, freeWater: exact(0) });
+    else {
+      const { dry, free } = freeMoisture(mass, moisture, absorption);
+      const saturated = dry.times(exact(1).plus(absorption.div(100)));
+      materials.push({ name, mass: saturated, relativeDensity, freeWater: free });
     }
-    const impossible =
-      !isWithin(exact(density), densities) ||
-      (wet && [moisture, absorption].some((each) => !isWithin(exact(each), moistures)));
-    if (impossible) {
-      bad.push(`${line} (cannot be)`);
-      continue;
-    }
-    const { dry, free } = wet
-      ? freeMoisture(mass, exact(moisture), exact(absorption))
-      : { dry: mass, free: exact(0) };
-    const saturated = wet ? dry.times(exact(1).plus(exact(absorption).div(100))) : mass;
-    materials.push({ name, mass: saturated, relativeDensity: exact(density), freeWater: free });
   }
   return { materials, bad };
 }

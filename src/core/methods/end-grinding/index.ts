@@ -1,10 +1,9 @@
 import { cite, isWithin } from '../../limits';
 import { type Exact, exact, largest } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
-import type { Method, Outcome, Result } from '../contract';
-import { endRows, lengthsOf, yesNo } from '../ends-rows';
+import type { Method, Outcome, Result, TellsEnds } from '../contract';
 import { exampleInput } from '../example';
-import { fieldsOf } from '../fields';
+import { fieldsOf, readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
@@ -12,22 +11,16 @@ import { EndGrindingInput } from './input';
 
 const C39 = standard('ASTM C39/C39M');
 
-/** One ground specimen as it was found; lengths in in or mm. */
-export interface GroundRow {
-  readonly label: string;
-  readonly length: Exact | undefined;
-  readonly gap: Exact | undefined;
-  readonly plane: boolean | undefined;
-}
-
-/** The rows of a batch that was ground. */
-export function groundRows(text: string | undefined, system: 'US' | 'SI'): GroundRow[] {
-  return endRows(text).map(({ label, cells }) => {
-    const [length, gap] = [cells[0], cells[1]].map(
-      (cell) => lengthsOf(cell ? [cell] : [], LENGTH_UNIT[system]).values[0],
-    );
-    return { label, length, gap, plane: yesNo(cells[2]) };
-  });
+/** Its ground ends, with the new length where it was measured. */
+function tells(input: EndGrindingInput, label: string): TellsEnds | undefined {
+  if (!input.finishedAt) return undefined;
+  const row = input.found?.find(({ specimen }) => specimen === label);
+  const length = row && readMeasure(row, 'length');
+  return {
+    kind: 'ground',
+    finishedAt: input.finishedAt,
+    ...(length ? { length: `${length.value.toFixed()} ${length.unit}` } : {}),
+  };
 }
 
 /**
@@ -40,7 +33,11 @@ function compute(input: EndGrindingInput, setup: RunSetup): Outcome {
   const limits = limitsOf(setup);
   const unit = LENGTH_UNIT[system];
   const sheet = new Sheet(setup.rounding ?? 'half-even');
-  const rows = groundRows(input.found, system);
+  const rows = (input.found ?? []).map((row) => ({
+    label: row.specimen ?? '',
+    gap: readMeasure(row, 'gap')?.value,
+    plane: row.plane,
+  }));
   const findings: Finding[] = [];
   const results: Result[] = [];
   const gaps = rows.flatMap(({ gap }) => gap ?? []);
@@ -67,24 +64,13 @@ function compute(input: EndGrindingInput, setup: RunSetup): Outcome {
   }
   const diameters = diametersOf(setup, system);
   const square = limits.of('cylinder.out-of-square', system);
-  for (const { label, length, gap, plane } of rows) {
+  for (const { label, gap, plane } of rows) {
     const add = (id: string, message: string, action: string, limit?: Finding['limit']): void => {
       findings.push(
         finding({ id, severity: 'invalid', fields: ['found'], message, action, ...(limit ? { limit } : {}) }),
       );
     };
-    if (!length || !gap || plane === undefined) {
-      findings.push(
-        finding({
-          id: 'ground.row',
-          severity: 'advice',
-          fields: ['found'],
-          message: `${label}: length, gap and planeness are not all there.`,
-          action: 'A row holds the label, the new length, the gap at the square, then yes or no.',
-        }),
-      );
-    }
-    if (plane === false)
+    if (plane === 'no')
       add(
         'cylinder.planeness',
         `${label} is not plane.`,
@@ -170,6 +156,7 @@ export const endGrinding: Method<EndGrindingInput> = {
   title: 'End grinding',
   designations: [C39],
   runOn: 'batch',
+  batch: { letters: 'GB', begin: 'Grind them together', done: 'ground', tells },
   yields: [{ quantity: 'largest gap at the square', symbol: 'g' }],
   Input: EndGrindingInput,
   steps: [

@@ -1,4 +1,6 @@
-import { CheckField, ChoiceField, InstantField, LogField, RunInput, TextField } from '../fields';
+import { CheckField, ChoiceField, InstantField, RunInput, TextField } from '../fields';
+import { RowsField } from '../rows-field';
+import { GroundRow } from './rows';
 
 /** The readings of a batch of specimens whose ends are ground. */
 export class EndGrindingInput extends RunInput {
@@ -17,16 +19,24 @@ export class EndGrindingInput extends RunInput {
   @InstantField({ label: 'Ground until', required: true, example: '2031-06-10T14:20:00-04:00' })
   finishedAt?: string;
 
-  @LogField({
+  @RowsField({
     label: 'What was found',
+    row: 'specimen',
+    Row: GroundRow,
     required: true,
-    help: 'A row for each specimen: label, new length, largest gap at the square, plane on three diameters of both ends (yes or no).',
+    help: 'Plane: on three diameters of both ends.',
     example: {
-      US: 'EXAMPLE-A,7.90,0.01,yes\nEXAMPLE-C,7.85,0.02,yes',
-      SI: 'EXAMPLE-A,200,0.3,yes\nEXAMPLE-C,199,0.5,yes',
+      US: [
+        ['EXAMPLE-A', '7.90', '0.01', 'yes'],
+        ['EXAMPLE-C', '7.85', '0.02', 'yes'],
+      ],
+      SI: [
+        ['EXAMPLE-A', '200', '0.3', 'yes'],
+        ['EXAMPLE-C', '199', '0.5', 'yes'],
+      ],
     },
   })
-  found?: string;
+  found?: GroundRow[];
 
   @ChoiceField({
     label: 'Edges',

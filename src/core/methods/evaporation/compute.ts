@@ -3,6 +3,7 @@ import { type Exact, exact, roundTo, unitLabel } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Conformity, Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
+import { factFlag, factText } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
@@ -116,7 +117,7 @@ export function compute(input: EvaporationInput, setup: RunSetup): Outcome {
 }
 
 function protectLimit(setup: RunSetup, limits: Limits, system: 'US' | 'SI') {
-  return limits.of(setup.placement?.bleedsLittle ? 'evaporation.low-bleed' : 'evaporation.protect', system);
+  return limits.of(factFlag(setup, 'bleedsLittle') ? 'evaporation.low-bleed' : 'evaporation.protect', system);
 }
 
 function weatherOf(input: EvaporationInput, limits: Limits, sheet: Sheet): Weather | undefined {
@@ -239,7 +240,7 @@ function siteFindings(input: EvaporationInput, setup: RunSetup, limits: Limits):
       }),
     );
   }
-  const before = Date.parse(setup.placement?.previousReadingAt ?? '');
+  const before = Date.parse(factText(setup, 'previousReadingAt') ?? '');
   const now = Date.parse(input.readAt ?? '');
   const interval = limits.of('evaporation.interval', input.system);
   const gap = Math.floor((now - before) / 60_000);

@@ -1,6 +1,7 @@
 import { standard } from '../../working';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
+import { asked, factFlag } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
 import { compute } from './compute';
@@ -33,7 +34,19 @@ export const evaporation: Method<EvaporationInput> = {
   id: 'evaporation',
   title: 'Evaporation rate',
   designations: [standard('ACI 305R')],
-  runOn: 'placement',
+  runOn: 'lot',
+  again: 'freely',
+  begin: 'Read the weather',
+  facts: {
+    bleedsLittle: asked('bleedsLittle', 'flag'),
+    previousReadingAt: {
+      of: 'lot',
+      take: 'input.readAt',
+      by: ['evaporation'],
+      which: 'before',
+      is: 'instant',
+    },
+  },
   yields: [
     { quantity: 'evaporation rate', symbol: 'E' },
     { quantity: 'evaporation rate by vapour pressures', symbol: 'W' },
@@ -49,7 +62,7 @@ export const evaporation: Method<EvaporationInput> = {
       {
         label: 'Protection from',
         text: limits.of(
-          setup.placement?.bleedsLittle ? 'evaporation.low-bleed' : 'evaporation.protect',
+          factFlag(setup, 'bleedsLittle') ? 'evaporation.low-bleed' : 'evaporation.protect',
           system,
         ).text,
       },
@@ -65,7 +78,7 @@ export const evaporation: Method<EvaporationInput> = {
     input: { ...exampleInput(fieldsOf(EvaporationInput), system), system },
     setup: {
       zone: 'America/New_York',
-      placement: { label: 'EXAMPLE' },
+      lot: { label: 'EXAMPLE' },
       equipment: [{ number: 'WIND-1', kind: 'weather meter', verifiedOn: '2031-01-20' }],
     },
   }),

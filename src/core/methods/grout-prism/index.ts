@@ -1,4 +1,4 @@
-import { mouldOf } from '../../moulds';
+import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -13,7 +13,7 @@ export const groutPrism: Method<GroutPrismInput> = {
   title: 'Grout prism',
   designations: [standard('ASTM C1019')],
   runOn: 'specimen',
-  takes: (mould) => mouldOf(mould).kind === 'grout prism',
+  forms: sizesOf('grout prism'),
   yields: [{ quantity: 'compressive strength', symbol: 'f' }],
   Input: GroutPrismInput,
   steps: pressSteps({
@@ -56,6 +56,25 @@ export const groutPrism: Method<GroutPrismInput> = {
     'equipment.',
   ],
   press: PRESS,
+  set: {
+    word: 'Grout prisms',
+    quantity: 'compressive strength',
+    by: ['age', 'cure'],
+    combine: 'mean',
+    step: 'small.step',
+    // ASTM C1019: three prisms (from memory); the range is our choice, nothing is dropped for it.
+    fewest: 2,
+    wanted: 'grout-prism.count',
+    againstAsked: 'specifiedStrength',
+    spread: {
+      measure: 'range',
+      rows: { any: 'grout-prism.range' },
+      place: 1,
+      rounded: true,
+      beyond: 'said',
+      bad: 'Look at caps and sides.',
+    },
+  },
   mainResult: 'compressive strength',
   plan: (system, setup) =>
     specimenPlan(PRESS.test(Object.assign(new GroutPrismInput(), { system }), setup), setup, system),

@@ -1,10 +1,12 @@
 import { cite, isWithin, type Limit, type Limits } from '../../limits';
 import { type Exact, exact, plainOf, type UnitId, unitLabel } from '../../quantity';
+import { capital } from '../../words';
 import { bySeverity, commonPractice, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
+import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import { limitsOf, type RunSetup } from '../setup';
 import { clockFindings, sampleStamps } from '../stamps';
 import type { InitialCuringInput } from './input';
 import { type LogSummary, readLog, summariseLog, type TemperatureLog } from './log';
@@ -15,7 +17,7 @@ const NOT_STANDARD = 'Every specimen carries the remark and is still tested; str
 
 /** The temperature range of initial curing for the strength that is specified. */
 export function initialRange(setup: RunSetup, limits: Limits, system: 'US' | 'SI'): Limit {
-  const strength = setupMeasure(setup.sample?.specifiedStrength, 'stress', system === 'US' ? 'psi' : 'MPa');
+  const strength = factMeasure(setup, 'specifiedStrength', 'stress', system === 'US' ? 'psi' : 'MPa');
   const high = strength && isWithin(strength, limits.of('curing.dividing-strength', system));
   return limits.of(high ? 'curing.initial-temperature-high' : 'curing.initial-temperature', system);
 }
@@ -57,7 +59,7 @@ export function compute(input: InitialCuringInput, setup: RunSetup): Outcome {
     if (!value) return;
     sheet.line({
       symbol,
-      name: quantity.charAt(0).toUpperCase() + quantity.slice(1),
+      name: capital(quantity),
       formula: 'x',
       uses: { x: value },
       value,

@@ -1,6 +1,7 @@
 import { standard } from '../../working';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
+import { specified } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
 import { compute, initialRange } from './compute';
@@ -67,6 +68,9 @@ export const initialCuring: Method<InitialCuringInput> = {
   title: 'Initial curing and transport',
   designations: [standard('ASTM C31/C31M'), standard('ASTM C511')],
   runOn: 'sample',
+  facts: {
+    specifiedStrength: specified('specifiedStrength'),
+  },
   yields: [
     { quantity: 'highest temperature', symbol: 'Tmax' },
     { quantity: 'lowest temperature', symbol: 'Tmin' },
@@ -93,9 +97,9 @@ export const initialCuring: Method<InitialCuringInput> = {
       sample: {
         label: 'EXAMPLE',
         sampledAt: '2031-05-14T09:30:00-04:00',
-        specifiedStrength: system === 'US' ? '4,450 psi' : '31 MPa',
         events: { batched: '2031-05-14T08:42:00-04:00', moulded: '2031-05-14T09:49:00-04:00' },
       },
+      facts: { specifiedStrength: system === 'US' ? '4,450 psi' : '31 MPa' },
     },
   }),
 };

@@ -3,9 +3,9 @@ import { type CountPlan, mouldOf, specimenCount } from '../../moulds';
 import { Exact as Decimal, type Exact, exact, plainOf } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { countsIn } from '../counts';
+import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
-import { unreadRows } from '../rows';
-import { type RunSetup, setupMeasure } from '../setup';
+import type { RunSetup } from '../setup';
 import { clockFindings } from '../stamps';
 import type { MouldingInput } from './input';
 import { measuredMoulds, type WeighedSpecimen } from './set-density';
@@ -37,7 +37,7 @@ export function mouldingFindings(
 
 function wayFindings(input: MouldingInput, setup: RunSetup, limits: Limits): Finding[] {
   const unit = input.system === 'US' ? 'in' : 'mm';
-  const slump = setupMeasure(setup.sample?.measuredSlump, 'length', unit);
+  const slump = factMeasure(setup, 'measuredSlump', 'length', unit);
   const least = limits.of('moulding.rod-below', input.system);
   if (!slump || input.consolidation !== 'rod' || isWithin(slump, least)) return [];
   return [
@@ -55,7 +55,7 @@ function wayFindings(input: MouldingInput, setup: RunSetup, limits: Limits): Fin
 function aggregateFindings(input: MouldingInput, setup: RunSetup, limits: Limits): Finding[] {
   if (!input.mould) return [];
   const unit = input.system === 'US' ? 'in' : 'mm';
-  const aggregate = setupMeasure(setup.sample?.aggregate, 'length', unit);
+  const aggregate = factMeasure(setup, 'aggregate', 'length', unit);
   const mould = mouldOf(input.mould);
   if (!aggregate || mould.system !== input.system) return [];
   if (input.mould === 'cube-100' && input.wetSieved !== true) {
@@ -173,11 +173,9 @@ function mouldFindings(input: MouldingInput, limits: Limits): Finding[] {
       }),
     );
   }
-  const { moulds, bad } = measuredMoulds(input.mouldSizes);
-  found.push(
-    ...unreadRows('moulding.rows', 'mouldSizes', bad, 'Write two diameters and the height on each line.'),
-  );
-  if (moulds.length === 0 || !input.mould) return found;
+  if (!input.mould) return found;
+  const moulds = measuredMoulds(input.mouldSizes, input.mould);
+  if (moulds.length === 0) return found;
   const facts = mouldOf(input.mould);
   const limit = (id: LimitId) => limits.of(id, input.system);
   const off = (value: Exact, of: Exact): Exact => value.minus(of).abs().div(of).times(100);
@@ -231,12 +229,30 @@ function densityFindings(
   limits: Limits,
   input: MouldingInput,
 ): Finding[] {
-  const found = unreadRows(
-    'moulding.rows',
-    'masses',
-    bad,
-    'Write letter, filled and empty mass on each line.',
-  );
+  const found: Finding[] = [];
+  if (bad.length > 0)
+    found.push(
+      finding({
+        id: 'moulding.masses',
+        severity: 'advice',
+        fields: ['masses'],
+        message: `No heavier filled than empty: ${bad.join(', ')}.`,
+        action: 'Check which is which, and the digits.',
+      }),
+    );
+  const usual = limits.of('cylinder.density-usual', input.system);
+  const odd = weighed.filter(({ density }) => !isWithin(density, usual)).map(({ name }) => name);
+  if (odd.length > 0)
+    found.push(
+      finding({
+        id: 'moulding.density-usual',
+        severity: 'advice',
+        fields: ['masses'],
+        limit: cite(usual),
+        message: `A density that is that of no concrete: ${odd.join(', ')}.`,
+        action: 'Check the masses, their unit, and which mould it is.',
+      }),
+    );
   if (!median || weighed.length < 3) return found;
   const limit = limits.of('moulding.set-density', input.system);
   const off = weighed.flatMap(({ name, density }) => {

@@ -1,8 +1,10 @@
-import { mouldText, specimenCount } from '../../moulds';
+import { type Consolidation, type MouldSize, mouldText, specimenCount } from '../../moulds';
 import type { System } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
+import { MEASURED_SLUMP } from '../air-facts';
 import type { Method, Outcome, Result, Step } from '../contract';
 import { exampleInput } from '../example';
+import { factText, specified } from '../facts';
 import { fieldsOf } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
@@ -111,6 +113,10 @@ export const moulding: Method<MouldingInput> = {
   title: 'Making specimens',
   designations: [C31],
   runOn: 'sample',
+  facts: {
+    aggregate: specified('aggregate'),
+    measuredSlump: MEASURED_SLUMP,
+  },
   yields: [{ quantity: 'median density of the set', symbol: 'Dm' }],
   Input: MouldingInput,
   steps: STEPS,
@@ -118,11 +124,18 @@ export const moulding: Method<MouldingInput> = {
   performedAt: 'finishedAt',
   limitPrefixes: ['moulding.', 'sampling.moulding-start', 'agency/sampling.'],
   mainResult: 'median density of the set',
+  counts: ({ mould, consolidation }, _system, setup) =>
+    mould && consolidation
+      ? {
+          ...specimenCount(mould as MouldSize, consolidation as Consolidation, limitsOf(setup)),
+          everyMould: true,
+        }
+      : null,
   plan: (system: System, setup: RunSetup) => {
     const limits = limitsOf(setup);
     return [
       { label: 'Start', text: `${limits.of('sampling.moulding-start', system).text} after the composite` },
-      { label: 'Aggregate', text: setup.sample?.aggregate ?? 'not on file' },
+      { label: 'Aggregate', text: factText(setup, 'aggregate') ?? 'not on file' },
     ];
   },
   compute,
@@ -130,9 +143,8 @@ export const moulding: Method<MouldingInput> = {
     input: { ...exampleInput(fieldsOf(MouldingInput), system), wetSieved: false, system },
     setup: {
       zone: 'America/New_York',
-      sample: {
-        label: 'EXAMPLE',
-        sampledAt: '2031-05-14T09:30:00-04:00',
+      sample: { label: 'EXAMPLE', sampledAt: '2031-05-14T09:30:00-04:00' },
+      facts: {
         aggregate: system === 'US' ? '0.75 in' : '19 mm',
         measuredSlump: system === 'US' ? '4 in' : '100 mm',
       },

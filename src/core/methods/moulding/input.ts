@@ -4,12 +4,13 @@ import {
   ChoiceField,
   CountsField,
   InstantField,
-  LogField,
   MeasureField,
   RunInput,
   TextField,
 } from '../fields';
+import { RowsField } from '../rows-field';
 import { countSpec, SECONDS } from '../specs';
+import { MassRow, MouldRow } from './rows';
 
 /** How the specimens of a sample were made. */
 export class MouldingInput extends RunInput {
@@ -58,12 +59,14 @@ export class MouldingInput extends RunInput {
   })
   mouldState?: 'good' | 'bad';
 
-  @LogField({
+  @RowsField({
     label: 'Moulds measured',
-    help: 'Of the shipment, three at least: two diameters at right angles and the height, one mould a line.',
-    example: '',
+    row: 'mould',
+    Row: MouldRow,
+    help: 'Of the shipment, three at least.',
+    example: { US: [], SI: [] },
   })
-  mouldSizes?: string;
+  mouldSizes?: MouldRow[];
 
   @InstantField({ label: 'Moulding started', event: 'moulding-start', example: '2031-05-14T09:40:00-04:00' })
   startedAt?: string;
@@ -87,12 +90,23 @@ export class MouldingInput extends RunInput {
   @CheckField({ label: 'Wet-sieved' })
   wetSieved?: boolean;
 
-  @LogField({
+  @RowsField({
     label: 'Masses, filled and empty',
-    help: 'If weighed: letter, filled, empty; one specimen a line. Shows a bad one before it is covered.',
-    example: { US: 'A, 8.71, 0.16\nB, 8.66, 0.16', SI: 'A, 3.78, 0.07\nB, 3.76, 0.07' },
+    row: 'specimen',
+    Row: MassRow,
+    help: 'If weighed: shows a bad one before it is covered.',
+    example: {
+      US: [
+        ['A', '8.71', '0.16'],
+        ['B', '8.66', '0.16'],
+      ],
+      SI: [
+        ['A', '3.78', '0.07'],
+        ['B', '3.76', '0.07'],
+      ],
+    },
   })
-  masses?: string;
+  masses?: MassRow[];
 
   @InstantField({ label: 'Last specimen finished', event: 'moulded', example: '2031-05-14T09:49:00-04:00' })
   finishedAt?: string;

@@ -1,6 +1,8 @@
 import { type MouldSize, mouldOf } from '../../moulds';
-import { convert, type Exact, exact } from '../../quantity';
-import { linesOf } from '../rows';
+import { convert, type Exact, exact, measureIn } from '../../quantity';
+import { readMeasure } from '../fields';
+import { wholeRows } from '../rows-field';
+import type { MassRow, MouldRow } from './rows';
 
 export interface WeighedSpecimen {
   readonly name: string;
@@ -8,25 +10,28 @@ export interface WeighedSpecimen {
   readonly density: Exact;
 }
 
-const NUMBER = /^\d*\.?\d+$/u;
-
 /**
  * Densities of weighed specimens by the nominal volume of their mould.
- * @param text a line each: name, filled mass, empty mass (or name and net mass), in lb or kg
- * @returns the specimens, and the lines that could not be read
+ * @param rows the masses, filled and empty
+ * @returns the specimens, and the letters of those that weigh no more filled than empty
  */
 export function weighedSpecimens(
-  text: string | undefined,
+  rows: readonly MassRow[] | undefined,
   size: MouldSize,
 ): { weighed: WeighedSpecimen[]; bad: string[] } {
   const mould = mouldOf(size);
-  const volume = mould.system === 'US' ? exact(mould.volume) : convert(exact(mould.volume), 'L', 'm3');
+  const [unit, volume] =
+    mould.system === 'US'
+      ? (['lb', exact(mould.volume)] as const)
+      : (['kg', convert(exact(mould.volume), 'L', 'm3')] as const);
   const weighed: WeighedSpecimen[] = [];
   const bad: string[] = [];
-  for (const line of linesOf(text)) {
-    const [name = '', filled = '', empty = '0'] = line.split(/[,;\t]/u).map((cell) => cell.trim());
-    if (!NUMBER.test(filled) || !NUMBER.test(empty) || !exact(filled).greaterThan(empty)) bad.push(line);
-    else weighed.push({ name, density: exact(filled).minus(empty).div(volume) });
+  for (const row of wholeRows(rows)) {
+    const [filled, empty] = [readMeasure(row, 'filled'), readMeasure(row, 'empty')];
+    if (!filled || !empty) continue;
+    const net = measureIn(filled, unit).value.minus(measureIn(empty, unit).value);
+    if (net.greaterThan(0)) weighed.push({ name: row.letter ?? '', density: net.div(volume) });
+    else bad.push(row.letter ?? '');
   }
   return { weighed, bad };
 }
@@ -48,14 +53,14 @@ export interface MouldMeasure {
   readonly height: Exact;
 }
 
-/** Measured moulds, one a line: two diameters and the height. */
-export function measuredMoulds(text: string | undefined): { moulds: MouldMeasure[]; bad: string[] } {
-  const moulds: MouldMeasure[] = [];
-  const bad: string[] = [];
-  for (const line of linesOf(text)) {
-    const [one = '', two = '', height = ''] = line.split(/[,;\s]+/u);
-    if ([one, two, height].some((each) => !NUMBER.test(each) || exact(each).isZero())) bad.push(line);
-    else moulds.push({ one: exact(one), two: exact(two), height: exact(height) });
-  }
-  return { moulds, bad };
+/** The moulds that were measured, in the unit of their own system. */
+export function measuredMoulds(rows: readonly MouldRow[] | undefined, size: MouldSize): MouldMeasure[] {
+  const unit = mouldOf(size).system === 'US' ? 'in' : 'mm';
+  return wholeRows(rows).flatMap((row) => {
+    const [one, two, height] = (['one', 'two', 'height'] as const).map((name) => {
+      const read = readMeasure(row, name);
+      return read && measureIn(read, unit).value;
+    });
+    return one?.greaterThan(0) && two?.greaterThan(0) && height ? [{ one, two, height }] : [];
+  });
 }

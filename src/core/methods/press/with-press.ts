@@ -67,6 +67,11 @@ export function withPress(method: Method): Method {
   if (!use) return method;
   return {
     ...method,
+    columns: method.columns ?? [
+      { heading: 'Size', of: ['=D', '=d', '=A'], first: true },
+      { heading: 'Load', of: [use.fields.load] },
+      { heading: 'Ends and fracture', of: ['ends', 'fracture', 'pattern', 'fractureWords'] },
+    ],
     compute(input: RunInput, setup: RunSetup): Outcome {
       const outcome = method.compute(input, setup);
       const limits: Limits = limitsOf(setup);

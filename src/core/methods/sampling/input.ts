@@ -5,6 +5,7 @@ import { countSpec, LOAD_VOLUME, SMALL_VOLUME } from '../specs';
 export class SamplingInput extends RunInput {
   @ChoiceField({
     label: 'Taken for',
+    sets: 'kind',
     required: true,
     options: [
       { value: 'acceptance', label: 'Acceptance, from the middle of a drawn load' },
@@ -35,7 +36,12 @@ export class SamplingInput extends RunInput {
   @InstantField({ label: 'First portion', event: 'first-portion', example: '2031-05-14T09:24:00-04:00' })
   firstPortionAt?: string;
 
-  @InstantField({ label: 'Final portion', event: 'final-portion', example: '2031-05-14T09:30:00-04:00' })
+  @InstantField({
+    label: 'Final portion',
+    event: 'final-portion',
+    sets: 'sampledAt',
+    example: '2031-05-14T09:30:00-04:00',
+  })
   finalPortionAt?: string;
 
   @MeasureField({ label: 'Portions', help: 'Or places in a pile.', ...countSpec('1', '30'), example: '2' })

@@ -3,9 +3,10 @@ import { type Exact, exact, plainOf, roundTo, type System } from '../../quantity
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Conformity, Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
+import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import { limitsOf, type RunSetup } from '../setup';
 import { clockFindings } from '../stamps';
 import { conformityTo } from '../within';
 import type { SlumpFlowInput } from './input';
@@ -161,7 +162,7 @@ function flowConformity(
   limits: Limits,
 ): Conformity[] {
   const unit = system === 'US' ? 'in' : 'mm';
-  const specified = setupMeasure(setup.sample?.slumpFlow, 'length', unit);
+  const specified = factMeasure(setup, 'slumpFlow', 'length', unit);
   if (!specified) return [];
   const small = specified.lessThanOrEqualTo(limits.number('flow.band', system));
   const tolerance = limits.number(small ? 'flow.tolerance-low' : 'flow.tolerance-high', system);

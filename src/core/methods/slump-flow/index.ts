@@ -1,6 +1,7 @@
 import { standard } from '../../working';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
+import { factText, specified } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
 import { compute } from './compute';
@@ -41,6 +42,10 @@ export const slumpFlow: Method<SlumpFlowInput> = {
   title: 'Slump flow',
   designations: [standard('ASTM C1611/C1611M')],
   runOn: 'sample',
+  facts: {
+    slumpFlow: specified('slumpFlow'),
+    aggregate: specified('aggregate'),
+  },
   yields: [
     { quantity: 'slump flow', symbol: 'SF' },
     { quantity: 'time to the ring', symbol: 'T50' },
@@ -53,8 +58,9 @@ export const slumpFlow: Method<SlumpFlowInput> = {
   mainResult: 'slump flow',
   plan: (system, setup) => {
     const limits = limitsOf(setup);
+    const specifiedFlow = factText(setup, 'slumpFlow');
     return [
-      ...(setup.sample?.slumpFlow ? [{ label: 'Specified', text: setup.sample.slumpFlow }] : []),
+      ...(specifiedFlow ? [{ label: 'Specified', text: specifiedFlow }] : []),
       { label: 'Fill start to mould off', text: limits.of('flow.total', system).text },
       { label: 'Lift', text: limits.of('flow.lift', system).text },
       { label: 'Diameters differ', text: limits.of('flow.difference', system).text },
@@ -65,11 +71,8 @@ export const slumpFlow: Method<SlumpFlowInput> = {
     input: { ...exampleInput(fieldsOf(SlumpFlowInput), system), system },
     setup: {
       zone: 'America/New_York',
-      sample: {
-        label: 'EXAMPLE',
-        sampledAt: '2031-05-14T09:30:00-04:00',
-        slumpFlow: system === 'US' ? '25 in' : '640 mm',
-      },
+      sample: { label: 'EXAMPLE', sampledAt: '2031-05-14T09:30:00-04:00' },
+      facts: { slumpFlow: system === 'US' ? '25 in' : '640 mm' },
       equipment: [{ number: 'CONE-1', kind: 'slump mould', verifiedOn: '2031-01-20' }],
     },
   }),

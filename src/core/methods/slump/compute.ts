@@ -14,6 +14,7 @@ const SOURCE = {
   agency: standard('ASTM C143/C143M'),
   en: standard('EN 12350-2'),
   is: standard('IS 1199'),
+  isrm: standard('ASTM C143/C143M'),
 } as const;
 
 /**

@@ -12,8 +12,9 @@ import { type Finding, finding } from '../../working';
 import { aggregateFindings } from '../aggregate';
 import { countsIn } from '../counts';
 import { equipmentUse } from '../equipment-checks';
+import { factMeasure, factText } from '../facts';
 import { readMeasure } from '../fields';
-import { type RunSetup, setupMeasure } from '../setup';
+import type { RunSetup } from '../setup';
 import { clockFindings, sampleStamps } from '../stamps';
 import type { SlumpInput } from './input';
 import { slumpRange } from './range';
@@ -95,7 +96,7 @@ function layerFindings(input: SlumpInput, limits: Limits): Finding[] {
 
 /** True when the portion before this one sheared too: said by the technician, or known from the test before. */
 export function shearedTwice(input: SlumpInput, setup: RunSetup): boolean {
-  return input.shearedBefore === true || setup.sample?.earlierSheared === true;
+  return input.shearedBefore === true || factText(setup, 'earlierShape') === 'shear';
 }
 
 function shapeFindings(input: SlumpInput, twice: boolean, limits: Limits): Finding[] {
@@ -213,7 +214,7 @@ function repeatFindings(
   setup: RunSetup,
   limits: Limits,
 ): Finding[] {
-  const earlier = setupMeasure(setup.sample?.earlierSlump, 'length', input.system === 'US' ? 'in' : 'mm');
+  const earlier = factMeasure(setup, 'earlierSlump', 'length', input.system === 'US' ? 'in' : 'mm');
   if (!read || !earlier || input.shape !== 'true') return [];
   const allowed = slumpRepeatability(read.value.plus(earlier).div(2), input.system, limits);
   const difference = read.value.minus(earlier).abs();
@@ -240,12 +241,11 @@ function suspectFindings(
   setup: RunSetup,
   limits: Limits,
 ): Finding[] {
-  const { sample } = setup;
   const { system } = input;
-  if (!read || input.shape !== 'true' || !sample) return [];
+  if (!read || input.shape !== 'true') return [];
   const us = system === 'US';
   const found: Finding[] = [];
-  const temperature = setupMeasure(sample.measuredTemperature, 'temperature', us ? 'degF' : 'degC');
+  const temperature = factMeasure(setup, 'measuredTemperature', 'temperature', us ? 'degF' : 'degC');
   const { batched, 'final-portion': sampled } = sampleStamps(input, setup);
   const range = slumpRange(system, setup, limits);
   const hot = limits.of('slump.hot-above', system);
@@ -268,12 +268,11 @@ function suspectFindings(
       }),
     );
   }
-  const previous = setupMeasure(sample.previousSlump, 'length', us ? 'in' : 'mm');
+  const previous = factMeasure(setup, 'previousSlump', 'length', us ? 'in' : 'mm');
   const jump = limits.of('slump.jump', system);
+  const [ratio, ratioBefore] = [factText(setup, 'ratio'), factText(setup, 'previousRatio')];
   const same =
-    sample.ratio !== undefined &&
-    sample.previousRatio !== undefined &&
-    exact(sample.ratio).lessThanOrEqualTo(sample.previousRatio);
+    ratio !== undefined && ratioBefore !== undefined && exact(ratio).lessThanOrEqualTo(ratioBefore);
   if (previous && same && read.value.minus(previous).greaterThanOrEqualTo(jump.high ?? previous)) {
     found.push(
       finding({

@@ -1,7 +1,9 @@
 import type { LimitId, Limits } from '../../limits';
 import { type Exact, exact, type System } from '../../quantity';
 import type { Conformity } from '../contract';
-import { type RunSetup, setupMeasure } from '../setup';
+import { factMeasure, factOption, factText } from '../facts';
+import { SLUMP_CLASSES } from '../kinds';
+import type { RunSetup } from '../setup';
 import { conformityTo } from '../within';
 
 export interface SlumpRange {
@@ -14,17 +16,17 @@ export interface SlumpRange {
 /** Ends of the range the specification allows, in the run's unit; undefined when no slump is specified. */
 export function slumpRange(system: System, setup: RunSetup, limits: Limits): SlumpRange | undefined {
   const unit = system === 'US' ? 'in' : 'mm';
-  const named = setup.sample?.slumpClass;
+  const named = factOption(setup, 'slumpClass', SLUMP_CLASSES);
   if (named) {
     const limit = limits.of(`en/slump.class-${named}`, system);
     const low = limit.low ?? exact(0);
     const high = limit.high ?? limits.number('slump.mould-height', system);
     return { low, high, text: `${low} to ${high} ${unit} (class ${named})`, source: 'EN 206' };
   }
-  const specified = setupMeasure(setup.sample?.slump, 'length', unit);
+  const specified = factMeasure(setup, 'slump', 'length', unit);
   if (!specified) return undefined;
   const source = limits.profile === 'en' ? 'EN 206 tolerances' : 'ASTM C94/C94M tolerances';
-  if (setup.sample?.slumpKind === 'maximum') {
+  if (factText(setup, 'slumpKind') === 'maximum') {
     const small = specified.lessThanOrEqualTo(limits.number('slump.maximum-band', system));
     const minus = limits.number(small ? 'slump.maximum-minus-low' : 'slump.maximum-minus-high', system);
     const low = specified.minus(minus);
@@ -70,10 +72,10 @@ export function slumpConformity(
     outside: OUTSIDE,
   };
   const [verdict] = conformityTo(requirement);
-  if (!verdict || !rounded || !setup.sample?.slumpClass || verdict.verdict === 'meets')
+  if (!verdict || !rounded || !factText(setup, 'slumpClass') || verdict.verdict === 'meets')
     return verdict ? [verdict] : [];
   const allowance = limits.of(
-    setup.sample.kind === 'preliminary' ? 'en/slump.single-first' : 'en/slump.single',
+    setup.sample?.kind === 'preliminary' ? 'en/slump.single-first' : 'en/slump.single',
     system,
   );
   const low = range.low.minus(allowance.low ?? 0);

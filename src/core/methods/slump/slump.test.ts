@@ -8,7 +8,7 @@ function outcomeOf(
   slumpKind: 'target' | 'maximum' = 'target',
 ) {
   const { input: usable } = usableInput(slump, { system: 'US', ...input });
-  return slump.compute(usable, specified ? { sample: { slump: specified, slumpKind } } : {});
+  return slump.compute(usable, specified ? { facts: { slump: specified, slumpKind } } : {});
 }
 
 describe('slump against ASTM C94 tolerances (from memory)', () => {

@@ -3,7 +3,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { examplePress, pressSteps, specimenPlan } from '../press';
-import { isCylinderSize } from '../setup';
+import { NOMINAL_SIZES } from '../setup';
 import { compute, PRESS } from './compute';
 import { SplittingTensileInput } from './input';
 
@@ -13,7 +13,7 @@ export const splittingTensile: Method<SplittingTensileInput> = {
   title: 'Splitting tensile',
   designations: [standard('ASTM C496/C496M'), standard('EN 12390-6'), standard('IS 5816')],
   runOn: 'specimen',
-  takes: isCylinderSize,
+  forms: NOMINAL_SIZES,
   yields: [{ quantity: 'splitting tensile strength', symbol: 'T' }],
   Input: SplittingTensileInput,
   steps: pressSteps({
@@ -66,6 +66,23 @@ export const splittingTensile: Method<SplittingTensileInput> = {
     'equipment.',
   ],
   press: PRESS,
+  set: {
+    word: 'Split cylinders',
+    quantity: 'splitting tensile strength',
+    by: ['age', 'cure'],
+    combine: 'mean',
+    step: 'splitting.step',
+    // ASTM C496: two of one sample by one operator within 14 % of their mean (from memory); of more it is only said.
+    fewest: 2,
+    spread: {
+      measure: 'range',
+      rows: { 2: 'splitting.range' },
+      place: 2,
+      beyond: 'said',
+      bad: 'Investigate: strips, marked lines, rate, labels.',
+      otherwise: 'the rule is for two cylinders',
+    },
+  },
   mainResult: 'splitting tensile strength',
   plan: (system, setup) =>
     specimenPlan(PRESS.test(Object.assign(new SplittingTensileInput(), { system }), setup), setup, system),

@@ -10,7 +10,7 @@ import { resultOf } from '../outcome';
 import { FORCE_FACTOR, meanDiameter, PRESS_FIELDS, STRESS_UNIT, specimenFindings } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import type { StaticModulusInput } from './input';
-import { type Between, type LoadingPoint, passing, readLoadings } from './loadings';
+import { type Between, type LoadingPoint, type Loadings, loadingsOf, passing } from './loadings';
 
 const C469 = standard('ASTM C469/C469M');
 const EN12390 = standard('EN 12390-13');
@@ -90,7 +90,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
   const diameter = meanDiameter(input, setup);
   const companion = readMeasure(input, 'companion')?.value;
   const strainOf = strainBy(input);
-  const loadings = strainOf ? readLoadings(input.loadings, strainOf) : undefined;
+  const loadings = strainOf ? loadingsOf(input.loadings, strainOf) : undefined;
   const chords: Chord[] = [];
   if (diameter && companion && loadings) {
     const area = sheet.line({
@@ -123,7 +123,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
         })
       : undefined;
     for (const cycle of COUNTED) {
-      const points = loadings.cycles.get(cycle) ?? [];
+      const points = loadings.get(cycle) ?? [];
       const chord = chordOf({ sheet, cycle, points, area, upper, lower, system, source });
       if (chord) chords.push(chord);
     }
@@ -195,8 +195,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
         diameter,
         companion,
         chords,
-        bad: loadings?.bad ?? [],
-        loadings: loadings?.cycles,
+        loadings,
       }),
     ]),
     conformity: [],
@@ -204,7 +203,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
       kind: 'modulus',
       values: {
         points: JSON.stringify(
-          [...(loadings?.cycles ?? [])].flatMap(([cycle, points]) =>
+          [...(loadings ?? [])].flatMap(([cycle, points]) =>
             points.map(({ load, axial }) => [cycle, axial.toNumber(), load.toNumber()]),
           ),
         ),
@@ -343,13 +342,12 @@ function modulusFindings(
     readonly diameter: Exact | undefined;
     readonly companion: Exact | undefined;
     readonly chords: readonly Chord[];
-    readonly bad: readonly string[];
-    readonly loadings: ReadonlyMap<number, readonly LoadingPoint[]> | undefined;
+    readonly loadings: Loadings | undefined;
   },
 ): Finding[] {
   const { system } = input;
   const list: Finding[] = [];
-  const { diameter, companion, chords, bad, loadings } = found;
+  const { diameter, companion, chords, loadings } = found;
   const [second, third] = chords;
   const largest = readMeasure(input, 'maximumLoad')?.value;
   if (largest && companion && diameter) {
@@ -376,18 +374,6 @@ function modulusFindings(
         fields: ['gaugeLength'],
         message: 'Gauge travel becomes strain only with the gauge length.',
         action: 'Type the gauge length, and the arms where they are not equal.',
-      }),
-    );
-  if (bad.length > 0)
-    list.push(
-      finding({
-        id: 'modulus.rows',
-        severity: 'departure',
-        needsReason: false,
-        fields: ['loadings'],
-        message: `${bad.length} ${bad.length === 1 ? 'row' : 'rows'} could not be read: ${bad[0]}`,
-        action: 'Rows hold loading, load, axial reading and, where measured, lateral strain.',
-        remark: `${bad.length} rows of the loadings could not be read.`,
       }),
     );
   if (loadings && loadings.size > 0 && companion && diameter && chords.length < 2)

@@ -5,7 +5,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { examplePress, FORCE_UNIT, pressPlan, pressSteps } from '../press';
-import { isCylinderSize, limitsOf } from '../setup';
+import { limitsOf, NOMINAL_SIZES } from '../setup';
 import { compute, PRESS } from './compute';
 import { StaticModulusInput } from './input';
 
@@ -15,7 +15,7 @@ export const staticModulus: Method<StaticModulusInput> = {
   title: 'Static modulus',
   designations: [standard('ASTM C469/C469M'), standard('EN 12390-13')],
   runOn: 'specimen',
-  takes: isCylinderSize,
+  forms: NOMINAL_SIZES,
   yields: [
     { quantity: 'modulus of elasticity', symbol: 'E' },
     { quantity: 'Poisson’s ratio', symbol: 'nu' },

@@ -1,4 +1,4 @@
-import { ChoiceField, InstantField, LogField, MeasureField } from '../fields';
+import { ChoiceField, InstantField, MeasureField } from '../fields';
 import {
   BROKEN_AT,
   FIRST_DIAMETER,
@@ -7,6 +7,8 @@ import {
   PressedSpecimenInput,
   SECOND_DIAMETER,
 } from '../press';
+import { RowsField } from '../rows-field';
+import { LoadingRow } from './rows';
 
 const GAUGE = {
   dimension: 'length',
@@ -79,16 +81,48 @@ export class StaticModulusInput extends PressedSpecimenInput {
   })
   gaugeArm?: string;
 
-  @LogField({
+  @RowsField({
     label: 'Loadings',
+    row: 'reading',
+    Row: LoadingRow,
     required: true,
-    help: 'Rows of: loading (1, 2, 3), load, axial reading, lateral strain in millionths where it is measured. The first loading seats the gauges.',
+    help: 'The first loading seats the gauges; the second and the third count.',
     example: {
-      US: '1,0,0\n1,24000,520\n2,0,0,0\n2,2200,42,7\n2,3100,58,10\n2,15200,305,52\n2,24000,489,86\n2,25000,511,90\n3,0,0,0\n3,2200,41,7\n3,3100,58,10\n3,15200,307,52\n3,24000,492,87\n3,25000,513,91',
-      SI: '1,0,0\n1,107,520\n2,0,0,0\n2,9.8,42,7\n2,13.8,58,10\n2,67.6,305,52\n2,106.8,489,86\n2,111.2,511,90\n3,0,0,0\n3,9.8,41,7\n3,13.8,58,10\n3,67.6,307,52\n3,106.8,492,87\n3,111.2,513,91',
+      US: [
+        ['1', '0', '0'],
+        ['1', '24000', '520'],
+        ['2', '0', '0', '0'],
+        ['2', '2200', '42', '7'],
+        ['2', '3100', '58', '10'],
+        ['2', '15200', '305', '52'],
+        ['2', '24000', '489', '86'],
+        ['2', '25000', '511', '90'],
+        ['3', '0', '0', '0'],
+        ['3', '2200', '41', '7'],
+        ['3', '3100', '58', '10'],
+        ['3', '15200', '307', '52'],
+        ['3', '24000', '492', '87'],
+        ['3', '25000', '513', '91'],
+      ],
+      SI: [
+        ['1', '0', '0'],
+        ['1', '107', '520'],
+        ['2', '0', '0', '0'],
+        ['2', '9.8', '42', '7'],
+        ['2', '13.8', '58', '10'],
+        ['2', '67.6', '305', '52'],
+        ['2', '106.8', '489', '86'],
+        ['2', '111.2', '511', '90'],
+        ['3', '0', '0', '0'],
+        ['3', '9.8', '41', '7'],
+        ['3', '13.8', '58', '10'],
+        ['3', '67.6', '307', '52'],
+        ['3', '106.8', '492', '87'],
+        ['3', '111.2', '513', '91'],
+      ],
     },
   })
-  loadings?: string;
+  loadings?: LoadingRow[];
 
   @MeasureField({ ...LOADING_RATE, help: 'If it was read.' })
   loadingRate?: string;

@@ -1,5 +1,7 @@
-import Papa from 'papaparse';
-import { type Exact, exact } from '../../quantity';
+import type { Exact } from '../../quantity';
+import { readMeasure } from '../fields';
+import { wholeRows } from '../rows-field';
+import type { LoadingRow } from './rows';
 
 /** One reading of a loading: load in lbf or kN, strains in millionths. */
 export interface LoadingPoint {
@@ -8,37 +10,25 @@ export interface LoadingPoint {
   readonly lateral: Exact | undefined;
 }
 
-export interface Loadings {
-  /** The readings of each loading in order, by its number. */
-  readonly cycles: ReadonlyMap<number, readonly LoadingPoint[]>;
-  /** Lines that could not be read, as they stand. */
-  readonly bad: readonly string[];
-}
+/** The readings of each loading in order, by its number. */
+export type Loadings = ReadonlyMap<number, readonly LoadingPoint[]>;
 
-/**
- * Reads rows of loading, load, axial reading and lateral strain; a header is passed over, a decimal comma borne.
- * @param strainOf turns an axial reading into strain, millionths
- */
-export function readLoadings(text: string | undefined, strainOf: (reading: Exact) => Exact): Loadings {
+/** The rows of the loadings. @param strainOf turns an axial reading into strain, millionths */
+export function loadingsOf(
+  rows: readonly LoadingRow[] | undefined,
+  strainOf: (reading: Exact) => Exact,
+): Loadings {
   const cycles = new Map<number, LoadingPoint[]>();
-  const bad: string[] = [];
-  const trimmed = (text ?? '').trim();
-  if (trimmed === '') return { cycles, bad };
-  const delimiter = /;/u.test(trimmed) ? ';' : /\t/u.test(trimmed) ? '\t' : ',';
-  const { data } = Papa.parse<string[]>(trimmed, { delimiter, skipEmptyLines: true });
-  data.forEach((cells, index) => {
-    const values = cells.map((cell) => cell.trim().replace(',', '.'));
-    const numbers = values.map((value) => (/^-?\d+(\.\d+)?$/u.test(value) ? exact(value) : undefined));
-    const [cycle, load, axial, lateral] = numbers;
-    if (!cycle || !load || !axial || !cycle.isInteger()) {
-      if (index > 0 || numbers.some((value) => value !== undefined)) bad.push(cells.join(delimiter));
-      return;
-    }
+  for (const row of wholeRows(rows)) {
+    const [cycle, load, axial, lateral] = (['loading', 'load', 'axial', 'lateral'] as const).map(
+      (column) => readMeasure(row, column)?.value,
+    );
+    if (!cycle || !load || !axial) continue;
     const own = cycles.get(cycle.toNumber()) ?? [];
     own.push({ load, axial: strainOf(axial), lateral });
     cycles.set(cycle.toNumber(), own);
-  });
-  return { cycles, bad };
+  }
+  return cycles;
 }
 
 /** Two readings that stand on either side of a value, and how the one sought lies between them. */

@@ -1,8 +1,10 @@
 'use client';
 import { Box, Button, Typography, useTheme } from '@mui/material';
+import { pathOf } from '@/core/methods';
 import { durationText } from '@/core/windows/duration-text';
 import { timeNow } from '../../clock';
-import { clock, localInput } from '../../time';
+import { newRow } from '../../rows/use-rows';
+import { clock } from '../../time';
 import { useNow } from '../../use-now';
 import type { BenchProps } from '../kit';
 
@@ -10,16 +12,16 @@ import type { BenchProps } from '../kit';
 export function CappingBench({ picture, take }: BenchProps) {
   const { palette } = useTheme();
   const now = useNow(timeNow(), 10_000);
-  const { specimens, drawn, lastCapAt, hardAt, hours, zone, pours, capped, firstCapAt } = picture.values;
+  const { specimens, drawn, lastCapAt, hardAt, hours, zone, capped, firstCapAt } = picture.values;
   const done = new Set(String(capped ?? '').split(','));
-  /** Writes a row for the end that has just been set into its cap; the youngest cap is this one now. */
+  /** Adds a row for the end that has just been set into its cap; the youngest cap is this one now. */
   const pour = (label: string, end: 1 | 2): void => {
-    const now = timeNow();
-    const before = String(pours ?? '').trimEnd();
-    const row = `${label},${end},${localInput(now, String(zone)).replace('T', ' ')}`;
-    take?.('pours', before === '' ? row : `${before}\n${row}`);
-    if (before === '' && !firstCapAt) take?.('firstCapAt', new Date(now).toISOString());
-    take?.('lastCapAt', new Date(now).toISOString());
+    const at = new Date(timeNow()).toISOString();
+    const row = newRow();
+    const cells = { specimen: label, end: String(end), at };
+    for (const [column, text] of Object.entries(cells)) take?.(pathOf('pours', row, column), text);
+    if (String(capped ?? '') === '' && !firstCapAt) take?.('firstCapAt', at);
+    take?.('lastCapAt', at);
   };
   const labels = String(specimens ?? '')
     .split(',')

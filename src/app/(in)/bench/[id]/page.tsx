@@ -2,11 +2,13 @@ import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { Limits } from '@/core/limits';
+import { formText } from '@/core/materials/forms';
 import { isCylinderSize } from '@/core/methods';
 import { methodsFor } from '@/core/methods/registry';
-import { mouldOf, mouldText } from '@/core/moulds';
+import { isHeld, isMould, kindOf } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
+import { factsBefore } from '@/server/facts';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { everyRun } from '@/server/queries/dossier';
 import { specimenDetail } from '@/server/queries/specimen';
@@ -29,29 +31,31 @@ export default async function BenchPage({
 }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const { specimen, dossier } = await pageData(() => specimenDetail(readingOnce(database()), actor, id));
+  const db = readingOnce(database());
+  const { specimen, dossier } = await pageData(() => specimenDetail(db, actor, id));
   // One that was left whole by its first test is still to be broken.
   const open = everyRun(specimen).find((run) => run.state === 'open');
   if (open) redirect(`/runs/${open.id}`);
   if (specimen.run && specimen.testedAt !== null) redirect(`/runs/${specimen.run.id}`);
   const { job, mix, placement, limits } = dossier;
   const now = Date.now();
-  const core = mouldOf(specimen.size).kind === 'core';
+  const core = kindOf(specimen.form) === 'core';
   const window =
     core && specimen.opensAt && specimen.closesAt
       ? { opensAt: specimen.opensAt.getTime(), closesAt: specimen.closesAt.getTime() }
-      : specimen.ageHours
-        ? ageWindow(specimen.castAt.getTime(), specimen.ageHours, limits, specimen.size)
+      : specimen.ageHours && isMould(specimen.form)
+        ? ageWindow(specimen.since.getTime(), specimen.ageHours, limits, specimen.form)
         : null;
   const state = window ? windowState(window, now, new Limits(limits.changes)) : null;
-  const methods = methodsFor(specimen.size);
+  const methods = methodsFor(specimen.form);
   const plan = methods[0]?.plan(job.system, {
     limitChanges: limits.changes,
     profile: job.profile,
+    facts: await factsBefore(db, methods[0]?.facts ?? {}, dossier),
     specimen: {
-      mould: specimen.size,
-      ...(isCylinderSize(specimen.size) ? { nominalSize: specimen.size } : {}),
-      ...specifiedFor(specimen, mix),
+      ...(isMould(specimen.form) ? { mould: specimen.form } : {}),
+      ...(isCylinderSize(specimen.form) ? { nominalSize: specimen.form } : {}),
+      ...specifiedFor(specimen, mix.asked),
       ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
     },
   });
@@ -61,7 +65,7 @@ export default async function BenchPage({
         {specimen.label}
       </Typography>
       <Card>
-        <Typography>{`${mix.code}, ${placement.element}. ${mouldText(specimen.size)}, ${specimen.cure} cured.`}</Typography>
+        <Typography>{`${mix.code}, ${placement.title}. ${formText(specimen.form)}${specimen.about.cure ? `, ${specimen.about.cure} cured` : ''}.`}</Typography>
         {window && state && specimen.ageHours ? (
           <Box sx={{ display: 'flex', gap: 2, mt: 1, alignItems: 'center' }}>
             <WindowBadge state={state} />
@@ -73,11 +77,11 @@ export default async function BenchPage({
                   : `${ageText(specimen.ageHours)}: ${durationText((window.closesAt - now) / 60_000)} left`}
             </Typography>
           </Box>
-        ) : (
+        ) : isHeld(specimen) ? (
           <Typography sx={{ mt: 1 }}>
             Held in reserve: broken only when the engineer asks for it, never averaged in.
           </Typography>
-        )}
+        ) : null}
         {specimen.discarded === null ? null : (
           <Typography
             color="error"
@@ -92,7 +96,7 @@ export default async function BenchPage({
       ) : null}
       {methods.length === 0 ? (
         <Typography>
-          {`A ${mouldText(specimen.size).toLowerCase()} is tested by a method that this version does not carry out. Its window stands here; note the test on `}
+          {`A ${formText(specimen.form).toLowerCase()} is tested by a method that this version does not carry out. Its window stands here; note the test on `}
           <TextLink href={`/specimens/${specimen.id}`}>the specimen’s page</TextLink>.
         </Typography>
       ) : actor.role === 'field' ? (

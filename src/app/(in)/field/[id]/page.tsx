@@ -1,13 +1,15 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
 import { sampleLabel } from '@/core/identity/labels';
+import { measureWords } from '@/core/material/measure-words';
+import { findMaterial } from '@/core/materials/registry';
 import { findMethod, METHODS, type MethodId } from '@/core/methods/registry';
 import { specimenClasses } from '@/core/moulds';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { fieldSample } from '@/server/queries/placement';
 import { runSheets } from '@/server/queries/run';
-import { measureWords } from '@/server/reports/content';
 import { FieldSample } from '@/ui/field/FieldSample';
 import { KeepForOffline } from '@/ui/field/KeepForOffline';
 import { LinkButton } from '@/ui/parts/LinkButton';
@@ -23,6 +25,8 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
   const now = new Date();
   const field = await pageData(() => fieldSample(db, actor, id));
   const { sample, placement, mix, job, load, limits } = field;
+  // What is taken in no loads has no clock of its own: its sample is its page.
+  if (!findMaterial(mix.material)?.comesInLoads) redirect(`/samples/${sample.id}`);
   const sheets = await runSheets(
     db,
     actor,
@@ -30,12 +34,18 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
     now,
   );
   const asked = [
-    mix.slump ? `slump ${mix.slumpKind === 'maximum' ? 'at most ' : ''}${measureWords(mix.slump)}` : '',
-    mix.slumpClass ? `slump class ${mix.slumpClass}` : '',
-    mix.slumpFlow ? `flow ${measureWords(mix.slumpFlow)}` : '',
-    mix.air ? `air ${measureWords(mix.air)}` : mix.exposure ? `air for ${mix.exposure}` : '',
-    mix.temperatureMaximum ? `at most ${measureWords(mix.temperatureMaximum)}` : '',
-    mix.waterRatio ? `w/cm ${mix.waterRatio}` : '',
+    mix.asked.slump
+      ? `slump ${mix.asked.slumpKind === 'maximum' ? 'at most ' : ''}${measureWords(mix.asked.slump)}`
+      : '',
+    mix.asked.slumpClass ? `slump class ${mix.asked.slumpClass}` : '',
+    mix.asked.slumpFlow ? `flow ${measureWords(mix.asked.slumpFlow)}` : '',
+    mix.asked.air
+      ? `air ${measureWords(mix.asked.air)}`
+      : mix.asked.exposure
+        ? `air for ${mix.asked.exposure}`
+        : '',
+    mix.asked.temperatureMaximum ? `at most ${measureWords(mix.asked.temperatureMaximum)}` : '',
+    mix.asked.waterRatio ? `w/cm ${mix.asked.waterRatio}` : '',
   ].filter(Boolean);
   return (
     <Stack spacing={1.5} sx={{ maxWidth: 760 }}>
@@ -44,13 +54,13 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
           {sampleLabel(job.number, sample.number)}
         </Typography>
         <Typography color="text.secondary">
-          {`${sample.kind === 'acceptance' ? '' : `${sample.kind}, `}${placement.element}, ${mix.code}`}
+          {`${sample.kind === 'acceptance' ? '' : `${sample.kind}, `}${placement.title}, ${mix.code}`}
         </Typography>
       </Stack>
       <KeepForOffline />
       <FieldSample
         sampleId={sample.id}
-        placementId={placement.id}
+        lotId={placement.id}
         sampledAt={sample.sampledAt.getTime()}
         ticket={sample.ticket}
         truck={sample.truck}
@@ -85,7 +95,7 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
           ageHours,
         }))}
         made={specimenClasses(field.specimens)}
-        designatedDays={mix.ageHours / 24}
+        designatedDays={mix.asked.ageHours / 24}
         limitChanges={limits.changes}
       />
       <LinkButton href={`/samples/${sample.id}`}>To the sample’s record</LinkButton>

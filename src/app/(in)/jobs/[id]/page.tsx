@@ -1,21 +1,23 @@
-import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { entryText, PROFILE_WORDS } from '@/core/limits';
+import { MATERIALS } from '@/core/materials/registry';
 import { METHODS } from '@/core/methods/registry';
-import { ageText } from '@/core/windows';
+import { capital } from '@/core/words';
 import { database } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { projectLimits } from '@/server/queries/gear';
 import { jobDetail } from '@/server/queries/jobs';
-import { measureWords } from '@/server/reports/content';
 import { Card, Empty } from '@/ui/parts/Card';
-import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
+import { LinkButton } from '@/ui/parts/LinkButton';
 import { localInput } from '@/ui/time';
 import { ExportResults } from '@/ui/views/ExportResults';
-import { NewMix } from '@/ui/views/NewMix';
-import { NewPlacement } from '@/ui/views/NewPlacement';
+import { LotTable } from '@/ui/views/LotTable';
+import { NewLot } from '@/ui/views/NewLot';
+import { NewSpecification } from '@/ui/views/NewSpecification';
 import { SampleGrid } from '@/ui/views/SampleGrid';
+import { SpecificationTable } from '@/ui/views/SpecificationTable';
 
 export const metadata: Metadata = { title: 'Job' };
 
@@ -26,6 +28,18 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
   const staff = actor.role !== 'client';
   const limits = staff ? (await projectLimits(database(), actor, job)).set : [];
   const byId = new Map(placements.map((row) => [row.placement.id, row]));
+  const choice = {
+    id: job.id,
+    name: job.name,
+    zone: job.zone,
+    system: job.system,
+    now: localInput(new Date(), job.zone),
+    specifications: mixes.map((mix) => ({
+      id: mix.id,
+      name: `${mix.code} v${mix.version}, ${mix.title}`,
+      material: mix.material,
+    })),
+  };
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -40,62 +54,43 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
           </LinkButton>
         ) : null}
       </Box>
-      <Card
-        title="Mixes"
-        actions={
-          actor.role === 'reviewer' || actor.role === 'manager' ? (
-            <NewMix jobId={job.id} system={job.system} />
-          ) : null
-        }
-      >
-        {mixes.length === 0 ? (
-          <Empty>
-            No mix yet. A reviewer or manager enters what is specified; then placements can be made.
-          </Empty>
-        ) : (
-          <Table size="small">
-            <TableHead>
-              <TableRow>
-                {['Mix', 'For', 'Specified', 'Slump', 'Temperature', 'Air', 'w/cm', 'Standing'].map(
-                  (word) => (
-                    <TableCell key={word}>{word}</TableCell>
-                  ),
-                )}
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {mixes.map((mix) => (
-                <TableRow key={mix.id}>
-                  <TableCell className="mono">{`${mix.code} v${mix.version}`}</TableCell>
-                  <TableCell>{mix.title}</TableCell>
-                  <TableCell className="mono">{`${measureWords(mix.specifiedStrength)} at ${ageText(mix.ageHours)}`}</TableCell>
-                  <TableCell>
-                    {mix.slump
-                      ? `${mix.slumpKind} ${measureWords(mix.slump)}`
-                      : mix.slumpFlow
-                        ? `flow ${measureWords(mix.slumpFlow)}`
-                        : mix.slumpClass
-                          ? `class ${mix.slumpClass}`
-                          : 'not specified'}
-                  </TableCell>
-                  <TableCell>
-                    {mix.temperatureMaximum
-                      ? `up to ${measureWords(mix.temperatureMaximum)}`
-                      : 'not specified'}
-                  </TableCell>
-                  <TableCell>
-                    {mix.air ? measureWords(mix.air) : mix.exposure ? `for ${mix.exposure}` : ''}
-                  </TableCell>
-                  <TableCell className="mono">{mix.waterRatio ?? ''}</TableCell>
-                  <TableCell>
-                    <TextLink href={`/verdicts/${mix.id}`}>Verdicts</TextLink>
-                  </TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-        )}
-      </Card>
+      {MATERIALS.map((material) => {
+        const own = mixes.filter((mix) => mix.material === material.id);
+        const decides = actor.role === 'reviewer' || actor.role === 'manager';
+        return own.length === 0 && !decides ? null : (
+          <Card
+            key={material.id}
+            title={capital(material.words.specification[1])}
+            actions={
+              decides ? <NewSpecification material={material.id} jobId={job.id} system={job.system} /> : null
+            }
+          >
+            {own.length === 0 ? (
+              <Typography color="text.secondary">
+                {`No ${material.words.specification[0]} yet. What is asked is entered first; then ${material.words.lot[1]}.`}
+              </Typography>
+            ) : (
+              <SpecificationTable material={material} specifications={own} />
+            )}
+          </Card>
+        );
+      })}
+      {MATERIALS.filter(({ comesInLoads }) => !comesInLoads).map((material) => {
+        const own = placements.filter((row) => row.material === material.id);
+        return mixes.every((mix) => mix.material !== material.id) ? null : (
+          <Card
+            key={material.id}
+            title={capital(material.words.lot[1])}
+            actions={staff ? <NewLot material={material.id} jobs={[choice]} /> : null}
+          >
+            {own.length === 0 ? (
+              <Empty>{`No ${material.words.lot[0]} yet. Enter one; then its ${material.words.sample[1]} are taken.`}</Empty>
+            ) : (
+              <LotTable material={material} rows={own} zone={job.zone} />
+            )}
+          </Card>
+        );
+      })}
       {staff ? (
         <Card
           title="Limits of this project"
@@ -124,22 +119,11 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
         title="Samples"
         actions={
           <>
-            {staff ? (
-              <NewPlacement
-                jobs={[
-                  {
-                    id: job.id,
-                    name: job.name,
-                    zone: job.zone,
-                    now: localInput(new Date(), job.zone),
-                    mixes: mixes.map((mix) => ({
-                      id: mix.id,
-                      name: `${mix.code} v${mix.version}, ${mix.title}`,
-                    })),
-                  },
-                ]}
-              />
-            ) : null}
+            {staff
+              ? MATERIALS.filter(({ comesInLoads }) => comesInLoads).map(({ id: material }) => (
+                  <NewLot key={material} material={material} jobs={[choice]} />
+                ))
+              : null}
             <ExportResults jobId={job.id} methods={METHODS.map(({ id, title }) => ({ id, title }))} />
           </>
         }
@@ -150,7 +134,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
           <SampleGrid
             zone={job.zone}
             rows={samples.map((sample) => {
-              const row = byId.get(sample.placementId);
+              const row = byId.get(sample.lotId);
               return {
                 id: sample.id,
                 label: sampleLabel(job.number, sample.number),
@@ -158,7 +142,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
                 mix: row?.mixCode ?? '',
                 placement: row?.placement.number ?? 0,
                 element: row
-                  ? `${row.placement.element}${row.placement.location ? `, ${row.placement.location}` : ''}`
+                  ? [row.placement.title, row.placement.about.location].filter(Boolean).join(', ')
                   : '',
                 ticket: sample.ticket,
                 broken: `${sample.broken} of ${sample.specimens}`,

@@ -1,12 +1,15 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
 import type { PairRow } from '@/core/cross-checks';
 import { batchDifferences } from '@/core/interchange';
-import { findMethod } from '@/core/methods/registry';
+import { measureWords } from '@/core/material/measure-words';
+import { findMethod, METHODS } from '@/core/methods/registry';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
-import { database } from '@/db/client';
+import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
+import { lotHead } from '@/server/queries/lot';
 import {
   claimedYield,
   freshSeries,
@@ -14,10 +17,12 @@ import {
   placementDay,
   samplePairs,
 } from '@/server/queries/placement';
-import { measureWords } from '@/server/reports/content';
+import { reportsOfLot } from '@/server/queries/sample';
 import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
+import { ReportLinks } from '@/ui/parts/ReportLinks';
+import { lotHref } from '@/ui/places';
 import { clock, dayTime, localInput } from '@/ui/time';
 import { AddLoad } from '@/ui/views/AddLoad';
 import { CorrectLoad } from '@/ui/views/CorrectLoad';
@@ -27,8 +32,9 @@ import { FreshPlot } from '@/ui/views/FreshPlot';
 import { ImportTickets } from '@/ui/views/ImportTickets';
 import { LivePage } from '@/ui/views/LivePage';
 import { PlanSampling } from '@/ui/views/PlanSampling';
+import { PrepareReport } from '@/ui/views/PrepareReport';
+import { ReadNow } from '@/ui/views/ReadNow';
 import { VolumeBar } from '@/ui/views/VolumeBar';
-import { WeatherNow } from '@/ui/views/WeatherNow';
 
 export const metadata: Metadata = { title: 'Placement' };
 
@@ -38,21 +44,29 @@ const number = (stored: string | null): number => Number(stored?.split(' ')[0] ?
 export default async function PlacementPage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const day = await pageData(() => placementDay(database(), actor, id));
+  const db = readingOnce(database());
+  // What comes in no loads has no day of its own.
+  const { material } = await pageData(() => lotHead(db, actor, id));
+  if (!material.comesInLoads) redirect(lotHref(id, material));
+  const day = await pageData(() => placementDay(db, actor, id));
   const { placement, mix, job, plan, loads, samples, weather, photos } = day;
+  const reports = await reportsOfLot(db, placement.id);
   const now = Date.now();
   const names = new Map(loads.map((load) => [load.id, String(load.number)]));
   const claim = claimedYield(day);
   const pairs = samplePairs(day);
   return (
     <Stack spacing={2}>
-      <LivePage placementId={placement.id} />
-      <Box>
-        <Typography variant="h1">{placement.element}</Typography>
-        <Typography color="text.secondary">
+      <LivePage lotId={placement.id} />
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Typography variant="h1">{placement.title}</Typography>
+        <Typography color="text.secondary" sx={{ flexGrow: 1 }}>
           <TextLink href={`/jobs/${job.id}`}>{job.name}</TextLink>
-          {`. ${mix.code}${placement.location ? `, ${placement.location}` : ''}. ${dayTime(placement.placedAt, job.zone)}`}
+          {`. ${mix.code}${placement.about.location ? `, ${placement.about.location}` : ''}. ${dayTime(placement.startsAt, job.zone)}`}
         </Typography>
+        {samples.length > 0 && actor.role !== 'field' ? (
+          <PrepareReport quiet of={{ lotId: placement.id }} signed={reports.at(-1)?.state === 'signed'} />
+        ) : null}
       </Box>
       <Box
         sx={{
@@ -66,10 +80,10 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           title="Sampling plan"
           actions={
             <PlanSampling
-              placementId={placement.id}
+              lotId={placement.id}
               system={job.system}
-              volume={measureWords(plan?.volume ?? placement.volume ?? '')}
-              area={measureWords(plan?.area ?? placement.area ?? '')}
+              volume={measureWords(plan?.volume ?? placement.about.volume ?? '')}
+              area={measureWords(plan?.area ?? placement.about.area ?? '')}
               planned={plan !== null}
               profile={job.profile}
             />
@@ -96,7 +110,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           title="Take a sample"
           actions={
             <AddLoad
-              placementId={placement.id}
+              lotId={placement.id}
               system={job.system}
               zone={job.zone}
               now={localInput(now, job.zone)}
@@ -105,7 +119,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           }
         >
           <TakeSample
-            placementId={placement.id}
+            lotId={placement.id}
             loads={loads.map((load) => ({ id: load.id, name: `${load.number}: ticket ${load.ticket}` }))}
           />
         </Card>
@@ -173,7 +187,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
         title="Trucks"
         actions={
           <ImportTickets
-            placementId={placement.id}
+            lotId={placement.id}
             system={job.system}
             zone={job.zone}
             profile={job.profile}
@@ -198,10 +212,16 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
               zone={job.zone}
               profile={job.profile}
               limitChanges={day.limits.changes}
-              bleedsLittle={mix.bleedsLittle}
+              bleedsLittle={mix.asked.bleedsLittle}
               concrete={job.system === 'US' ? '75 °F' : '24 °C'}
             />
-            <WeatherNow placementId={placement.id} />
+            {METHODS.flatMap(({ id, runOn, begin }) =>
+              runOn === 'lot' && begin ? (
+                <ReadNow key={id} lotId={placement.id} method={id} words={begin} />
+              ) : (
+                []
+              ),
+            )}
           </>
         }
       >
@@ -219,6 +239,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           </Box>
         </Card>
       ) : null}
+      <ReportLinks reports={reports} zone={job.zone} />
     </Stack>
   );
 }
@@ -396,7 +417,7 @@ function OnTheWay({ day, now }: { day: PlacementDay; now: number }) {
               </TableCell>
               <TableCell sx={{ textAlign: 'right' }}>
                 <AddLoad
-                  placementId={day.placement.id}
+                  lotId={day.placement.id}
                   system={job.system}
                   zone={job.zone}
                   now={localInput(now, job.zone)}

@@ -17,6 +17,7 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
   const actor = await pageActor();
   const report = await pageData(() => reportDetail(readingOnce(database()), actor, id));
   const staff = actor.role !== 'client';
+  const about = report.sampleId ? `/samples/${report.sampleId}` : `/lots/${report.lotId}`;
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -28,7 +29,9 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
             ? `Signed by ${report.signedBy}, ${dayTime(report.signedAt, report.zone)}`
             : 'Draft, not signed'}
         </Typography>
-        {staff ? <TextLink href={`/samples/${report.sampleId}`}>its sample</TextLink> : null}
+        {staff ? (
+          <TextLink href={about}>{report.sampleId ? 'its sample' : `its ${report.content.subject}`}</TextLink>
+        ) : null}
         <ReportActions
           reportId={report.id}
           seen={report.seen}
@@ -65,7 +68,8 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
             ))}
           </Box>
           <Typography sx={{ mt: 1 }}>
-            Reasons are accepted on <TextLink href={`/samples/${report.sampleId}`}>the sample</TextLink>.
+            {'Reasons are accepted on '}
+            <TextLink href={about}>{report.sampleId ? 'the sample' : 'its samples'}</TextLink>.
           </Typography>
         </Card>
       ) : null}

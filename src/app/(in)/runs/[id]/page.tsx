@@ -1,13 +1,16 @@
 import { Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
+import { findMaterial } from '@/core/materials/registry';
 import { findMethod } from '@/core/methods/registry';
+import { isHeld } from '@/core/moulds';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { runSheet } from '@/server/queries/run';
 import { InMethodFolder } from '@/ui/methods/registry';
 import { TextLink } from '@/ui/parts/LinkButton';
+import { lotHref } from '@/ui/places';
 import { RunSheet } from '@/ui/runsheet/RunSheet';
 import { SetBeside } from '@/ui/runsheet/SetBeside';
 import { runSheetData } from '../sheet-data';
@@ -20,7 +23,9 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const now = new Date();
   const sheet = await pageData(() => runSheet(readingOnce(database()), actor, id, now));
   const { specimen, sample, job, mix, placement } = sheet;
-  const placementHref = `/placements/${placement.id}`;
+  const material = findMaterial(mix.material);
+  const placementHref = lotHref(placement.id, material);
+  const [lotWord] = material?.words.lot ?? ['lot'];
   const canWrite = specimen || sheet.batch ? actor.role !== 'field' : true;
   const set = specimen
     ? sheet.sets.find(({ specimens }) => specimens.some((each) => each.id === specimen.id))
@@ -37,13 +42,18 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
         next={
           specimen
             ? waiting
-              ? { href: `/bench/${waiting.id}`, label: `Next: break ${waiting.label}` }
-              : { href: '/today', label: 'Back to today' }
+              ? {
+                  href: `/bench/${waiting.id}`,
+                  label: `Next: ${specimen.ageHours === null && !isHeld(specimen) ? '' : 'break '}${waiting.label}`,
+                }
+              : material?.comesInLoads
+                ? { href: '/today', label: 'Back to today' }
+                : { href: `/samples/${sample?.id}`, label: `Back to the ${material?.words.sample[0]}` }
             : sample
               ? { href: `/field/${sample.id}`, label: 'Back to the sample' }
               : sheet.batch
                 ? { href: '/ends', label: 'Back to ends' }
-                : { href: placementHref, label: 'Back to the placement' }
+                : { href: placementHref, label: `Back to the ${lotWord}` }
         }
         title={
           <>
@@ -52,10 +62,10 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
                 sheet.batch ??
                 (sample
                   ? sampleLabel(job.number, sample.number)
-                  : `${job.number} placement ${placement.number}`)}
+                  : `${job.number} ${lotWord} ${placement.number}`)}
             </Typography>
             <Typography color="text.secondary">
-              {`${findMethod(sheet.run.method)?.title ?? ''}${specimen ? `, ${specimen.ageHours ? ageText(specimen.ageHours) : 'held'}` : ''}. ${mix.code}, `}
+              {`${findMethod(sheet.run.method)?.title ?? ''}${specimen?.ageHours ? `, ${ageText(specimen.ageHours)}` : specimen && isHeld(specimen) ? ', held' : ''}. ${mix.code}, `}
               <TextLink
                 href={
                   sheet.batch
@@ -67,7 +77,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
                         : placementHref
                 }
               >
-                {placement.element}
+                {placement.title}
               </TextLink>
             </Typography>
           </>

@@ -11,11 +11,15 @@ import {
 } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
+import { saidOf } from '@/core/material/said';
+import { formText } from '@/core/materials/forms';
+import { findMaterial } from '@/core/materials/registry';
 import { findMethod } from '@/core/methods/registry';
-import { mouldText } from '@/core/moulds';
+import { isHeld } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { DUTY_FACTS } from '@/core/storage';
 import { ageText, durationText, windowState } from '@/core/windows';
+import { capital } from '@/core/words';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { specimenDetail } from '@/server/queries/specimen';
@@ -25,6 +29,7 @@ import { Findings } from '@/ui/parts/Findings';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { WindowBadge } from '@/ui/parts/WindowBadge';
 import { Working } from '@/ui/parts/Working';
+import { lotHref } from '@/ui/places';
 import { dayTime, localInput } from '@/ui/time';
 import { DecideHold } from '@/ui/views/DecideHold';
 import { LeaveOut } from '@/ui/views/LeaveOut';
@@ -41,6 +46,9 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
   const { storages, home, owed } = await specimenHome(db, actor, id, new Date());
   const { job, mix, placement, sample, limits } = dossier;
   const { zone } = job;
+  const material = findMaterial(mix.material);
+  const words = material?.words;
+  const aged = specimen.ageHours !== null || isHeld(specimen);
   const main = specimen.run?.main;
   const state =
     specimen.opensAt && specimen.closesAt
@@ -59,7 +67,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
         </Typography>
         {state ? (
           <WindowBadge state={state} />
-        ) : (
+        ) : isHeld(specimen) ? (
           <>
             <Typography color="text.secondary">Held in reserve</Typography>
             {actor.role === 'reviewer' || actor.role === 'manager' ? (
@@ -72,7 +80,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
               />
             ) : null}
           </>
-        )}
+        ) : null}
         {specimen.discarded !== null && actor.role !== 'field' && actor.role !== 'client' ? (
           <TakeBackDiscard specimenId={specimen.id} label={specimen.label} />
         ) : null}
@@ -114,15 +122,21 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
             pairs={[
               ['Job', <TextLink key="job" href={`/jobs/${job.id}`}>{`${job.number} ${job.name}`}</TextLink>],
               [
-                'Sample',
+                capital(words?.sample[0] ?? ''),
                 <TextLink key="sample" href={`/samples/${sample.id}`}>
                   {sampleLabel(job.number, sample.number)}
                 </TextLink>,
               ],
-              ['Mix', `${mix.code} v${mix.version}, ${mix.title}`],
-              ['Placed in', `${placement.element}${placement.location ? `, ${placement.location}` : ''}`],
-              ['Size', mouldText(specimen.size)],
-              ['Curing', specimen.cure],
+              [capital(words?.specification[0] ?? ''), `${mix.code} v${mix.version}, ${mix.title}`],
+              [
+                capital(words?.lot[0] ?? ''),
+                <TextLink key="lot" href={lotHref(placement.id, material)}>
+                  {placement.title}
+                </TextLink>,
+              ],
+              ...(material ? saidOf(material.Lot, { ...placement.about }) : []),
+              ['Form', formText(specimen.form)],
+              ...(specimen.about.cure ? [['Curing', specimen.about.cure] as const] : []),
               ...(home
                 ? [
                     [
@@ -133,8 +147,10 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
                     ] as const,
                   ]
                 : []),
-              ['Cast', dayTime(specimen.castAt, zone)],
-              ['Age asked', specimen.ageHours ? ageText(specimen.ageHours) : 'held'],
+              [aged ? 'Cast' : 'Taken', dayTime(specimen.since, zone)],
+              ...(aged
+                ? [['Age asked', specimen.ageHours ? ageText(specimen.ageHours) : 'held'] as const]
+                : []),
               ...(specimen.opensAt && specimen.closesAt
                 ? [
                     [
@@ -155,8 +171,8 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
               ...(specimen.testedAt
                 ? [
                     [
-                      'Broken',
-                      `${dayTime(specimen.testedAt, zone)}, at ${durationText((specimen.testedAt.getTime() - specimen.castAt.getTime()) / 60_000)}`,
+                      aged ? 'Broken' : 'Tested',
+                      `${dayTime(specimen.testedAt, zone)}${aged ? `, at ${durationText((specimen.testedAt.getTime() - specimen.since.getTime()) / 60_000)}` : ''}`,
                     ] as const,
                   ]
                 : []),

@@ -1,44 +1,56 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { LOW_STRENGTH_STEPS, withinClass, withinTrend } from '@/core/acceptance';
+import { findCriterion, LOW_STRENGTH_STEPS, withinClass, withinTrend } from '@/core/acceptance';
+import { measureWords } from '@/core/material/measure-words';
 import { exact, withThousands } from '@/core/quantity';
 import { withinTest } from '@/core/statistics';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
-import { pageActor, pageData, pageId } from '@/server/page';
+import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
 import type { SpecimenView } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
-import { measureWords } from '@/server/reports/content';
+import { materialOf, standingsOf } from '@/server/queries/specification';
 import { Card, Empty } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
+import { Pages } from '@/ui/parts/Pages';
 import { VerdictMark } from '@/ui/parts/Verdict';
 import { dayTime } from '@/ui/time';
 import { FollowUp } from '@/ui/views/FollowUp';
 import { MixChart } from '@/ui/views/MixChart';
 import { WithinChart } from '@/ui/views/WithinChart';
+import { StandingOf } from './standing';
 
-export const metadata: Metadata = { title: 'Verdicts of a mix' };
+export const metadata: Metadata = { title: 'Verdicts' };
 
 /** Tests drawn, listed and gone into at once, the newest; every one of them counts in what is said above. */
 const DRAWN = 200;
 const LISTED = 60;
 const LOW_LISTED = 12;
 
-export default async function MixVerdictPage({
+/** How a specification stands: a series in order where it makes one, else sample by sample. */
+export default async function VerdictPage({
   params,
   searchParams,
 }: {
   params: Promise<{ id: string }>;
-  searchParams: Promise<{ all?: string }>;
+  searchParams: Promise<{ page?: string }>;
 }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const series = await pageData(() => mixSeries(readingOnce(database()), actor, id));
+  const db = readingOnce(database());
+  const material = await pageData(() => materialOf(db, actor, id));
+  if (!material.comesInLoads) {
+    const [standing] = await pageData(() => standingsOf(db, actor, [id]));
+    return standing ? <StandingOf standing={standing} material={material} /> : null;
+  }
+  const series = await pageData(() => mixSeries(db, actor, id));
   const { mix, job, rows, verdicts } = series;
-  const everyTest = (await searchParams).all === '1';
-  const listed = rows.slice(everyTest ? 0 : -LISTED);
-  const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.pointIds.at(-1), verdict]));
-  const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.pointIds[0], verdict]));
+  // Page 0 is the newest; each page before it is older.
+  const page = pageNumber((await searchParams).page);
+  const end = rows.length - page * LISTED;
+  const listed = rows.slice(Math.max(0, end - LISTED), Math.max(0, end));
+  const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.members.at(-1), verdict]));
+  const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.members[0], verdict]));
   const full = rows.filter(
     ({ state, set }) => state === 'tested' && set.specimens.length === set.test.used.length,
   );
@@ -61,7 +73,7 @@ export default async function MixVerdictPage({
           <VerdictMark state={verdicts.soFar.state} />
         </Box>
         <Typography color="text.secondary">
-          {`${verdicts.soFar.waiting} waiting. ${measureWords(mix.specifiedStrength)} at ${ageText(mix.ageHours)}, `}
+          {`${verdicts.soFar.waiting} waiting. ${measureWords(mix.asked.specifiedStrength)} at ${ageText(mix.asked.ageHours)}, `}
           <TextLink href={`/jobs/${job.id}`}>{job.name}</TextLink>
         </Typography>
       </Box>
@@ -75,7 +87,7 @@ export default async function MixVerdictPage({
       >
         <Card title={`Strength tests in sampling order, ${verdicts.unit}`}>
           {rows.length === 0 ? (
-            <Empty>No cylinders of the specified age have been made of this mix yet.</Empty>
+            <Empty>No specimens of the specified age have been made of this mix yet.</Empty>
           ) : (
             <MixChart
               unit={verdicts.unit}
@@ -103,7 +115,7 @@ export default async function MixVerdictPage({
                   {verdicts.needed.text}
                 </Typography>
                 <Typography>
-                  {`is what the next result must reach, by the ${verdicts.needed.by === 'individual' ? 'rule for a single test' : 'mean of three'}.`}
+                  {`is what the next result must reach, by the criterion “${findCriterion(verdicts.needed.by)?.title ?? ''}”.`}
                 </Typography>
               </>
             ) : (
@@ -140,7 +152,7 @@ export default async function MixVerdictPage({
           <Card title="Criteria">
             {series.criteria.map((each) => (
               <Typography key={each.criterion} variant="body2">
-                {`${each.criterion === 'individual' ? 'No single test below' : 'Every mean of three in a row at least'} ${withThousands(each.criterion === 'individual' ? verdicts.individualLimit : verdicts.specified)} ${verdicts.unit}. ${each.designation}, ${each.edition}.`}
+                {`${findCriterion(each.criterion)?.asks ?? each.criterion} ${withThousands(verdicts.limits[each.criterion] ?? '')} ${verdicts.unit}. ${each.designation}, ${each.edition}.`}
               </Typography>
             ))}
             <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
@@ -150,7 +162,7 @@ export default async function MixVerdictPage({
         </Stack>
       </Box>
       {low.slice(-LOW_LISTED).map((verdict) => {
-        const row = rows.find(({ id: rowId }) => rowId === verdict.pointIds[0]);
+        const row = rows.find(({ id: rowId }) => rowId === verdict.members[0]);
         return row && actor.role !== 'client' ? (
           <FollowUp
             key={row.id}
@@ -220,12 +232,12 @@ export default async function MixVerdictPage({
             </TableBody>
           </Table>
         </Box>
-        {listed.length < rows.length ? (
-          <Typography sx={{ mt: 1 }}>
-            {`The newest ${listed.length} of ${rows.length}. `}
-            <TextLink href={`/verdicts/${mix.id}?all=1`}>All of them</TextLink>
-          </Typography>
-        ) : null}
+        <Pages
+          page={page}
+          pages={Math.ceil(rows.length / LISTED)}
+          words={`${rows.length} tests, the newest first`}
+          href={`/verdicts/${mix.id}`}
+        />
         {verdicts.excluded.length > 0 ? (
           <Typography variant="body2" sx={{ mt: 1 }}>
             {`Without a valid result, left out of the order: ${verdicts.excluded

@@ -1,7 +1,7 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { columnOf } from '@/core/interchange/columns';
+import { columnOf, isImportable } from '@/core/interchange/columns';
 import { fieldsOf } from '@/core/methods';
 import { METHODS } from '@/core/methods/registry';
 import { database } from '@/db/client';
@@ -21,16 +21,14 @@ export default async function ImportPage({ params }: { params: Promise<{ id: str
       <Typography variant="h1">{`Import results, ${job.name}`}</Typography>
       <ImportResults
         jobId={job.id}
-        methods={METHODS.filter(({ runOn }) => runOn === 'specimen').map(
-          ({ id: method, title, Input, press }) => ({
-            id: method,
-            title,
-            columns: fieldsOf(Input)
-              .filter(({ required }) => required)
-              .map((field) => columnOf(field, job.system)),
-            load: press?.fields.load ?? '',
-          }),
-        )}
+        methods={METHODS.filter(isImportable).map(({ id: method, title, Input, press }) => ({
+          id: method,
+          title,
+          columns: fieldsOf(Input)
+            .filter(({ required }) => required)
+            .map((field) => columnOf(field, job.system)),
+          load: press?.fields.load ?? '',
+        }))}
       />
     </Stack>
   );

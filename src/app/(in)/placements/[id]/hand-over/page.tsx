@@ -15,7 +15,7 @@ export default async function HandOverPage({ params }: { params: Promise<{ id: s
   const { placement, job, people, specimens, past } = await pageData(() => custody(database(), actor, id));
   return (
     <Stack spacing={2} sx={{ maxWidth: 760 }}>
-      <Typography variant="h1">{`Hand over, ${placement.element}`}</Typography>
+      <Typography variant="h1">{`Hand over, ${placement.title}`}</Typography>
       <HandOver
         zone={job.zone}
         now={Date.now()}

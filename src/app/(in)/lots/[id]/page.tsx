@@ -1,0 +1,167 @@
+import { Box, Stack, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { sampleLabel } from '@/core/identity/labels';
+import { saidOf } from '@/core/material/said';
+import { findMethod } from '@/core/methods/registry';
+import { unitLabel, withUnit } from '@/core/quantity';
+import { capital } from '@/core/words';
+import { isReportable } from '@/core/working';
+import { database, readingOnce } from '@/db/client';
+import { pageActor, pageData, pageId } from '@/server/page';
+import { lotDossier } from '@/server/queries/lot';
+import { Card, Empty, Facts } from '@/ui/parts/Card';
+import { TextLink } from '@/ui/parts/LinkButton';
+import { ReportLinks } from '@/ui/parts/ReportLinks';
+import { Working } from '@/ui/parts/Working';
+import { lotHref } from '@/ui/places';
+import { dayTime, localInput } from '@/ui/time';
+import { NewSample } from '@/ui/views/NewSample';
+import { PrepareReport } from '@/ui/views/PrepareReport';
+import { ReadNow } from '@/ui/views/ReadNow';
+import { SamplesTable } from '@/ui/views/SamplesTable';
+
+export const metadata: Metadata = { title: 'Lot' };
+
+/** A lot: what it is, its samples with what they came to, the tests of the lot itself, and what all say together. */
+export default async function LotPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const actor = await pageActor();
+  const lot = await pageData(() => lotDossier(readingOnce(database()), actor, id));
+  const { placement, mix, job, material, samples, runs, says, reports } = lot;
+  if (material.comesInLoads) redirect(lotHref(id, material));
+  const { words } = material;
+  const staff = actor.role !== 'client';
+  return (
+    <Stack spacing={2}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Typography variant="h1">{placement.title}</Typography>
+        <Typography color="text.secondary" sx={{ flexGrow: 1 }}>
+          <TextLink href={`/jobs/${job.id}`}>{`${job.number} ${job.name}`}</TextLink>
+          {`. ${capital(words.lot[0])} ${placement.number}, ${mix.code} v${mix.version}`}
+        </Typography>
+        {staff && actor.role !== 'field' && samples.length > 0 ? (
+          <PrepareReport of={{ lotId: placement.id }} signed={reports.at(-1)?.state === 'signed'} />
+        ) : null}
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
+        <Card title={capital(words.lot[0])}>
+          <Facts
+            pairs={[
+              ...saidOf(material.Lot, { ...placement.about }),
+              [material.lotFields.startsAt, dayTime(placement.startsAt, job.zone)],
+            ]}
+          />
+        </Card>
+        <Card title="Asked for">
+          <Facts
+            pairs={[
+              [
+                capital(words.specification[0]),
+                <TextLink key="specification" href={`/verdicts/${mix.id}`}>
+                  {`${mix.code} v${mix.version}, ${mix.title}`}
+                </TextLink>,
+              ],
+              ...material.summary({ ...mix.asked }).filter(([, text]) => text !== ''),
+            ]}
+          />
+        </Card>
+      </Box>
+      <Card
+        title={capital(words.sample[1])}
+        actions={
+          staff ? (
+            <NewSample
+              lotId={placement.id}
+              material={material.id}
+              system={job.system}
+              zone={job.zone}
+              now={localInput(new Date(), job.zone)}
+            />
+          ) : null
+        }
+      >
+        {samples.length === 0 ? (
+          <Empty>{`No ${words.sample[0]} yet. Enter the first; then its ${words.specimen[1]} are registered and tested.`}</Empty>
+        ) : (
+          <SamplesTable
+            material={material}
+            more={['Taken', 'Tested']}
+            rows={samples.map(({ sample, specimens, sets }) => ({
+              id: sample.id,
+              label: sampleLabel(job.number, sample.number),
+              about: sample.about,
+              sets,
+              cells: [
+                dayTime(sample.sampledAt, job.zone),
+                `${specimens.filter(({ testedAt }) => testedAt).length} of ${specimens.length}`,
+              ],
+            }))}
+          />
+        )}
+      </Card>
+      {says ? (
+        <Card title="All together">
+          {says.results.map(({ quantity, text, unit }) => (
+            <Typography key={quantity}>
+              {`${capital(quantity)}: `}
+              <span className="mono">{withUnit(text, unit)}</span>
+            </Typography>
+          ))}
+          {says.remarks.map((text) => (
+            <Typography key={text} color="warning.main">
+              {text}
+            </Typography>
+          ))}
+          <Working lines={says.lines} />
+        </Card>
+      ) : null}
+      {material.onLot.length > 0 ? (
+        <Card
+          title={`Of the ${words.lot[0]} itself`}
+          actions={
+            staff && actor.role !== 'field'
+              ? material.onLot.flatMap((method) => {
+                  const { begin, title } = findMethod(method) ?? {};
+                  return title ? (
+                    <ReadNow key={method} lotId={placement.id} method={method} words={begin ?? title} />
+                  ) : (
+                    []
+                  );
+                })
+              : null
+          }
+        >
+          {runs.length === 0 ? (
+            <Typography color="text.secondary">Nothing yet.</Typography>
+          ) : (
+            runs.map((run) => (
+              <Box key={run.id} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+                {staff ? (
+                  <TextLink href={`/runs/${run.id}`}>{findMethod(run.method)?.title}</TextLink>
+                ) : (
+                  <Typography>{findMethod(run.method)?.title}</Typography>
+                )}
+                <Typography className="mono">
+                  {run.state === 'open'
+                    ? 'being read'
+                    : run.main && isReportable(run.outcome?.findings ?? [])
+                      ? [run.main.text, unitLabel(run.main.unit)].filter(Boolean).join(' ')
+                      : 'no valid result'}
+                </Typography>
+              </Box>
+            ))
+          )}
+        </Card>
+      ) : null}
+      <ReportLinks reports={reports} zone={job.zone} />
+    </Stack>
+  );
+}

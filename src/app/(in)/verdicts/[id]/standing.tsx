@@ -1,0 +1,61 @@
+import { Box, Stack, Typography } from '@mui/material';
+import { sampleLabel } from '@/core/identity/labels';
+import type { Material } from '@/core/material/contract';
+import { capital } from '@/core/words';
+import type { Standing } from '@/server/queries/specification';
+import { Card, Empty, Facts } from '@/ui/parts/Card';
+import { TextLink } from '@/ui/parts/LinkButton';
+import { VerdictMark } from '@/ui/parts/Verdict';
+import { lotHref } from '@/ui/places';
+import { SamplesTable } from '@/ui/views/SamplesTable';
+
+/** How a specification stands whose samples are judged each by itself. */
+export function StandingOf({ standing, material }: { standing: Standing; material: Material }) {
+  const { mix, job, samples, state, more } = standing;
+  const { words } = material;
+  return (
+    <Stack spacing={2}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Typography variant="h1">
+          <span className="mono">{mix.code}</span>
+          {` ${mix.title}`}
+        </Typography>
+        <Box sx={{ fontSize: '1.25rem' }}>
+          <VerdictMark state={state} />
+        </Box>
+        <Typography color="text.secondary">
+          <TextLink href={`/jobs/${job.id}`}>{job.name}</TextLink>
+        </Typography>
+      </Box>
+      <Card title="Asked for">
+        <Facts pairs={material.summary({ ...mix.asked }).filter(([, text]) => text !== '')} />
+      </Card>
+      <Card title={capital(words.sample[1])}>
+        {samples.length === 0 ? (
+          <Empty>{`No ${words.sample[0]} has been taken of it yet.`}</Empty>
+        ) : (
+          <SamplesTable
+            material={material}
+            more={[capital(words.lot[0])]}
+            rows={samples.map(({ sample, placement, sets }) => ({
+              id: sample.id,
+              label: sampleLabel(job.number, sample.number),
+              about: sample.about,
+              sets,
+              cells: [
+                <TextLink key="lot" href={lotHref(placement.id, material)}>
+                  {placement.title}
+                </TextLink>,
+              ],
+            }))}
+          />
+        )}
+        {more ? (
+          <Typography color="text.secondary" sx={{ mt: 1 }}>
+            The newest are listed; the others are reached through their job.
+          </Typography>
+        ) : null}
+      </Card>
+    </Stack>
+  );
+}

@@ -1,0 +1,301 @@
+import type { LimitId, Limits } from '../limits';
+import type { Facts } from '../methods/facts';
+import {
+  type Exact,
+  exact,
+  largest,
+  meanOf,
+  type RoundingMode,
+  roundedText,
+  type System,
+  type UnitId,
+} from '../quantity';
+import { rangePercent } from '../statistics';
+import { plain, Sheet, sourceText, type WorkingLine } from '../working';
+import { criteriaOf } from './criteria';
+import type { Asked, Verdict } from './criterion';
+import { evaluate } from './evaluate';
+import { meanLine, rangeLine } from './set-lines';
+import { type Derived, ruleFor, type SetRule, type SpreadRule } from './set-rule';
+
+export interface CombineAbout {
+  readonly system: System;
+  readonly limits: Limits;
+  readonly mode: RoundingMode;
+  readonly unit: UnitId;
+  readonly asked: Asked;
+  /** How many more were tested and make no valid result. */
+  readonly rejected?: number;
+  /** What the rule asks to know besides. */
+  readonly facts?: Facts;
+}
+
+/** What the results of a set say together. */
+export interface Combined {
+  /** The mean as reported; null where there is none to report. */
+  readonly text: string | null;
+  /** The same before it was rounded. */
+  readonly mean: string | null;
+  /** The rule of the set in words, once there is something to say. */
+  readonly note: string | undefined;
+  /** Places in the list of the values that count. */
+  readonly used: readonly number[];
+  readonly lines: readonly WorkingLine[];
+  /** What the set is held against. */
+  readonly verdicts: readonly Verdict[];
+  /** What follows from the mean; absent where nothing does. */
+  readonly derived?: Derived;
+}
+
+/** One result of a set. */
+export interface Combinable {
+  readonly label: string;
+  /** Unrounded, of a specimen that may be reported. */
+  readonly value: string;
+  /** All that its test gave, by quantity. */
+  readonly quantities?: Readonly<Record<string, string>>;
+}
+
+/**
+ * Combines the results of a set by the rule of their method.
+ * @param waits true while some of the set are not tested: then its criteria decide nothing
+ */
+export function combine(
+  given: SetRule,
+  members: readonly Combinable[],
+  about: CombineAbout,
+  waits = false,
+): Combined {
+  const rule = ruleFor(given, about.limits.profile);
+  const values = members.map(({ value }) => value);
+  const all = values.map((_, place) => place);
+  if (rule.combine === 'each alone') return judged(rule, all, heldAgainst(rule, members, all, about));
+  const fewest = typeof rule.fewest === 'string' ? number(rule.fewest, about).toNumber() : (rule.fewest ?? 1);
+  if (values.length < fewest)
+    return { text: null, mean: null, note: undefined, used: all, lines: [], verdicts: [] };
+  const numbers = values.map((value) => exact(value));
+  const { used, note, reports } = chosen(rule, numbers, about);
+  const words = [
+    note,
+    ...fewerWords(rule, values.length, about),
+    ...(reports ? askedWords(rule, numbers, about) : []),
+  ].filter((each) => each !== undefined);
+  const counted = used.map((place) => numbers[place] ?? exact(0));
+  const pieces = members.map(({ label, value, quantities = {} }, place) => ({
+    label,
+    value,
+    used: used.includes(place),
+    quantities,
+  }));
+  const derived = reports
+    ? rule.derives?.(meanOf(counted), {
+        ...about,
+        facts: about.facts ?? {},
+        rejected: about.rejected ?? 0,
+        pieces,
+      })
+    : undefined;
+  return {
+    text: reports ? roundedText(meanOf(counted), number(rule.step, about), about.mode) : null,
+    mean: reports ? plain(meanOf(counted), 15) : null,
+    note: words.length > 0 ? words.join(' ') : undefined,
+    used: reports ? used : all,
+    lines: [...linesOf(rule, reports ? counted : numbers, about), ...(derived ? derived.lines : [])],
+    verdicts: reports ? heldAgainst(rule, members, used, about, { waits, derived }) : [],
+    ...(derived ? { derived } : {}),
+  };
+}
+
+function number(id: LimitId, { limits, system }: CombineAbout): Exact {
+  return limits.number(id, system);
+}
+
+interface Chosen {
+  readonly used: readonly number[];
+  readonly note: string | undefined;
+  /** False where there is no mean to report. */
+  readonly reports: boolean;
+}
+
+/** Which of the values count, and what is said of it. */
+function chosen(rule: SetRule, values: readonly Exact[], about: CombineAbout): Chosen {
+  const all = values.map((_, place) => place);
+  if (rule.combine === 'trimmed mean') return trimmed(rule, values, about);
+  const { spread } = rule;
+  if (!spread) return { used: all, note: undefined, reports: true };
+  const whole = apart(spread, values, about);
+  if (rule.combine === 'two nearest of three' && values.length === 3 && !whole.good)
+    return nearest(spread, values, whole, about);
+  const named =
+    rule.named && whole.row ? `${sourceText(about.limits.of(whole.row, about.system).source)}: ` : '';
+  return {
+    used: all,
+    note: `${named}${whole.words}`,
+    reports: whole.good || spread.beyond === 'said',
+  };
+}
+
+/** Leaves out the highest and the lowest: their number by how many there are. Equal values go as many as the rule says. */
+function trimmed({ trim }: SetRule, values: readonly Exact[], about: CombineAbout): Chosen {
+  const places = values
+    .map((value, place) => ({ value, place }))
+    .toSorted((a, b) => a.value.comparedTo(b.value) || a.place - b.place)
+    .map(({ place }) => place);
+  const reaches = (id: LimitId): boolean => number(id, about).lessThanOrEqualTo(values.length);
+  const ends = trim && reaches(trim.two) ? 2 : trim && reaches(trim.one) ? 1 : 0;
+  const used = places.slice(ends, places.length - ends).toSorted((a, b) => a - b);
+  const both = ends === 2 ? 'two ' : '';
+  return {
+    used,
+    note:
+      ends === 0
+        ? `Mean of all ${values.length}: too few to leave any out.`
+        : `Mean of ${used.length} of ${values.length}: the ${both}highest and the ${both}lowest are left out.`,
+    reports: true,
+  };
+}
+
+interface Apart {
+  readonly good: boolean;
+  readonly row: LimitId | undefined;
+  readonly value: Exact;
+  readonly words: string;
+}
+
+const COUNTS: Readonly<Record<number, string>> = { 2: ' of two', 3: ' of three' };
+
+/** How far values lie apart, against the row for their number. */
+function apart(spread: SpreadRule, values: readonly Exact[], about: CombineAbout): Apart {
+  const { rows, place, rounded, measure } = spread;
+  const exactly =
+    measure === 'range'
+      ? (rangePercent(values) ?? exact(0))
+      : largest(
+          values.map((value) => {
+            const mean = meanOf(values);
+            return value.minus(mean).abs().div(mean).times(100);
+          }),
+        );
+  const value = rounded ? exactly.toDecimalPlaces(place) : exactly;
+  const shown = value.toFixed(place);
+  const row = rows[values.length as 2 | 3] ?? rows.any;
+  const of = rows.any ? '' : (COUNTS[values.length] ?? ` of ${values.length}`);
+  const what =
+    measure === 'range'
+      ? `Range ${shown} % of the mean${of}`
+      : `The farthest lies ${shown} % from the mean${of}`;
+  if (!row) return { good: true, row, value, words: `${what}: ${spread.otherwise ?? 'no rule is known'}.` };
+  const most = about.limits.of(row, about.system).high ?? value;
+  const good = value.lessThanOrEqualTo(most);
+  const tail = good ? spread.good : spread.bad;
+  return { good, row, value, words: `${what}; ${most} % is allowed.${tail ? ` ${tail}` : ''}` };
+}
+
+/** Of three beyond their range the two nearest one another, when those agree; of a tie a person decides. */
+function nearest(spread: SpreadRule, values: readonly Exact[], whole: Apart, about: CombineAbout): Chosen {
+  const all = values.map((_, place) => place);
+  const middle = meanOf(values);
+  const distance = values.map((value) => value.minus(middle).abs());
+  const farthest = largest(distance);
+  const pairs = all
+    .filter((place) => distance[place]?.equals(farthest))
+    .map((place) => all.filter((each) => each !== place))
+    .map((pair) => ({
+      pair,
+      of: apart(
+        spread,
+        pair.map((place) => values[place] ?? exact(0)),
+        about,
+      ),
+    }))
+    .filter(({ of }) => of.good);
+  const most = whole.row && about.limits.of(whole.row, about.system).high;
+  const beyond = `Range ${whole.value.toFixed(spread.place)} % of the mean of three, more than ${most} %`;
+  const least = spread.rows[2] && about.limits.of(spread.rows[2], about.system).high;
+  const [first] = pairs;
+  if (!first)
+    return { used: [], reports: false, note: `${beyond}; no two agree within ${least} %. ${spread.bad}` };
+  if (pairs.length > 1)
+    return {
+      used: [],
+      reports: false,
+      note: `${beyond}; two lie equally far from the mean. A reviewer decides which one is left out.`,
+    };
+  return {
+    used: first.pair,
+    reports: true,
+    note: `${beyond}: the one farthest from the mean is left out. The other two: ${first.of.value.toFixed(spread.place)} %; ${least} % is allowed.`,
+  };
+}
+
+function fewerWords({ wanted, word }: SetRule, count: number, about: CombineAbout): string[] {
+  const least = wanted && number(wanted, about).toNumber();
+  return least && count < least
+    ? [`${count} of the ${least} ${word.toLowerCase()} the method asks for.`]
+    : [];
+}
+
+function askedWords({ againstAsked }: SetRule, values: readonly Exact[], { asked }: CombineAbout): string[] {
+  const wanted = againstAsked ? asked(againstAsked) : undefined;
+  if (!wanted) return [];
+  // A mean is compared unrounded.
+  return [`The mean is ${meanOf(values).lessThan(wanted) ? 'below' : 'not below'} the strength asked for.`];
+}
+
+function linesOf(rule: SetRule, values: readonly Exact[], about: CombineAbout): readonly WorkingLine[] {
+  if (values.length === 0) return [];
+  const { limits, system, unit } = about;
+  const sheet = new Sheet(about.mode);
+  meanLine(sheet, values, {
+    name: 'Mean of the unrounded results',
+    unit,
+    step: number(rule.step, about),
+    source: limits.of(rule.step, system).source,
+  });
+  const row =
+    rule.spread && (rule.spread.rows[values.length as 2 | 3] ?? rule.spread.rows.any ?? rule.spread.rows[3]);
+  if (row) rangeLine(sheet, values, limits.of(row, system).source);
+  return sheet.lines;
+}
+
+/** What a set is held against: a mean is that of the results that count, everything else is of all of them. */
+function heldAgainst(
+  rule: SetRule,
+  members: readonly Combinable[],
+  used: readonly number[],
+  about: CombineAbout,
+  { waits = false, derived }: { readonly waits?: boolean; readonly derived?: Derived | undefined } = {},
+): Verdict[] {
+  const step = number(rule.step, about);
+  return criteriaOf(rule.criteria ?? []).flatMap((criterion) => {
+    const follows = derived?.values[criterion.quantity];
+    const counted =
+      follows === undefined
+        ? members.filter((_, place) => criterion.statistic !== 'mean' || used.includes(place))
+        : [{ label: rule.word, value: follows }];
+    // While some are not tested a mean of them all decides nothing.
+    const held = waits
+      ? [{ id: '0', label: 'those of the set that are not tested yet', value: null }]
+      : counted.map(({ label, value }, place) => ({ id: String(place), label, value }));
+    return evaluate(criterion, held, { ...about, step });
+  });
+}
+
+/** Results that make no mean of their own: the criteria of the set say what they come to. */
+function judged(rule: SetRule, used: readonly number[], verdicts: readonly Verdict[]): Combined {
+  const unmet = criteriaOf(rule.criteria ?? []).filter(({ id }) =>
+    verdicts.some(({ criterion, state }) => criterion === id && state === 'does not meet'),
+  );
+  const words = new Set([
+    ...verdicts.map(({ sentence }) => sentence),
+    ...unmet.flatMap(({ whenNot }) => whenNot ?? []),
+  ]);
+  return {
+    text: null,
+    mean: null,
+    note: words.size > 0 ? [...words].join(' ') : undefined,
+    used,
+    lines: verdicts.flatMap(({ lines }) => lines),
+    verdicts,
+  };
+}

@@ -1,0 +1,71 @@
+import type { LimitId, Limits } from '../limits';
+import type { Exact, System } from '../quantity';
+import type { Source, WorkingLine } from '../working';
+
+export type VerdictState = 'meets' | 'does not meet' | 'not yet determinable' | 'needs decision';
+
+/** What is asked for, by name: `specifiedStrength`, in the unit of the values. */
+export type Asked = (name: string) => Exact | undefined;
+
+/** What a criterion holds a statistic against: a row of the register, what is asked for, a share of it, or a function. */
+export type CriterionLimit =
+  | { readonly row: LimitId }
+  | { readonly asked: string; readonly share?: LimitId }
+  | ((asked: Asked, limits: Limits, system: System) => Exact | undefined);
+
+/** A requirement as data: whose results, which statistic of them, and what it is held against. */
+export interface Criterion {
+  readonly id: string;
+  /** What it is called in lists, and how it asks, with the limit behind it. */
+  readonly title: string;
+  readonly asks: string;
+  readonly source: Source;
+  /** The result that counts, and the methods that give it. */
+  readonly quantity: string;
+  readonly by: readonly string[];
+  /** Each by itself; all of a set; every three that follow one another; all of a lot. */
+  readonly population: 'each' | 'set' | 'three in a row' | 'lot';
+  readonly statistic: 'value' | 'mean' | 'least' | 'greatest' | 'range %';
+  readonly holds: 'at least' | 'at most';
+  readonly limit: CriterionLimit;
+  /** Held as it is printed, or before anything was rounded. */
+  readonly compare: 'as reported' | 'unrounded';
+  /** What is to do where it does not hold. */
+  readonly whenNot?: string;
+  /** Fewer than this decide nothing yet. */
+  readonly count?: LimitId;
+}
+
+/** One result that a criterion looks at: of a specimen, or of a set. */
+export interface Member {
+  readonly id: string;
+  readonly label: string;
+  /** Unrounded, decimal text; null while it is waited for. */
+  readonly value: string | null;
+  /** As printed; absent where it is the same. */
+  readonly reported?: string;
+  /** More may come to it: it decides nothing yet. */
+  readonly waiting?: boolean;
+  /** It is only known to be so much or more, or so much or less. */
+  readonly bound?: 'at least' | 'at most';
+  /** Why it can still change; it decides nothing until then. */
+  readonly provisional?: string;
+  /** Why an engineer must say whether it counts. */
+  readonly engineer?: readonly string[];
+}
+
+/** The outcome of one criterion on one population, with its working: arithmetic, acceptance is the engineer's. */
+export interface Verdict {
+  readonly criterion: string;
+  readonly members: readonly string[];
+  readonly state: VerdictState;
+  /** Decimal text; null while it is not determinable. */
+  readonly statistic: string | null;
+  readonly limit: string;
+  /** Statistic less limit, decimal text; negative when short of an `at least`. */
+  readonly margin: string | null;
+  readonly sentence: string;
+  /** True when rounding first and comparing unrounded give opposite answers. */
+  readonly knifeEdge: boolean;
+  readonly lines: readonly WorkingLine[];
+}

@@ -1,0 +1,252 @@
+import type { Limits } from '../limits';
+import {
+  type Exact,
+  exact,
+  largest,
+  meanOf,
+  plainOf,
+  type RoundingMode,
+  roundTo,
+  type System,
+  smallest,
+  type UnitId,
+} from '../quantity';
+import { rangePercent } from '../statistics';
+import { plain, Sheet, sourceText } from '../working';
+import type { Asked, Criterion, Member, Verdict, VerdictState } from './criterion';
+
+export interface EvaluateAbout {
+  readonly system: System;
+  readonly unit: UnitId;
+  readonly limits: Limits;
+  readonly mode: RoundingMode;
+  readonly asked: Asked;
+  /** What results are reported to, for the question whether rounding decides. */
+  readonly step: Exact;
+}
+
+/**
+ * Holds results against a criterion: one verdict for every population that it has.
+ * @param members in the order of the series
+ * @returns none where the criterion's limit is not asked for, or where there are not enough for one population
+ */
+export function evaluate(criterion: Criterion, members: readonly Member[], about: EvaluateAbout): Verdict[] {
+  const limit = limitOf(criterion, about);
+  if (!limit) return [];
+  return populationsOf(criterion, members).map((own) => verdictOf(criterion, own, limit, about));
+}
+
+function populationsOf({ population }: Criterion, members: readonly Member[]): (readonly Member[])[] {
+  if (population === 'each') return members.map((member) => [member]);
+  if (population !== 'three in a row') return members.length > 0 ? [members] : [];
+  return members.slice(2).map((_, index) => members.slice(index, index + 3));
+}
+
+/** What the criterion asks for, and how it came about where that is a computation. */
+interface FoundLimit {
+  readonly value: Exact;
+  readonly share?: { readonly of: Exact; readonly share: Exact };
+}
+
+/** What a criterion asks of its statistic; undefined where that is not asked for. */
+export function limitOf({ limit, holds }: Criterion, about: EvaluateAbout): FoundLimit | undefined {
+  const { limits, system, asked } = about;
+  if (typeof limit === 'function') {
+    const value = limit(asked, limits, system);
+    return value && { value };
+  }
+  if ('row' in limit) {
+    const row = limits.of(limit.row, system);
+    const value = holds === 'at least' ? row.low : row.high;
+    return value && { value };
+  }
+  const of = asked(limit.asked);
+  if (!of) return undefined;
+  if (!limit.share) return { value: of };
+  const share = limits.number(limit.share, system);
+  return { value: share.times(of), share: { of, share } };
+}
+
+const NOTHING = { statistic: null, margin: null, knifeEdge: false, lines: [] } as const;
+
+function verdictOf(
+  criterion: Criterion,
+  members: readonly Member[],
+  limit: FoundLimit,
+  about: EvaluateAbout,
+): Verdict {
+  const { unit, limits, system } = about;
+  const base = {
+    criterion: criterion.id,
+    members: members.map(({ id }) => id),
+    limit: plain(limit.value, 15),
+  };
+  const undecided = (why: string): Verdict => ({
+    ...base,
+    ...NOTHING,
+    state: 'not yet determinable',
+    sentence: `Not yet determinable: ${why}.`,
+  });
+  const waited = members.filter(({ value, waiting }) => value === null || waiting);
+  if (waited.length > 0) return undecided(`needs ${waited.map(({ label }) => label).join(', ')}`);
+  const fewest = criterion.count && limits.number(criterion.count, system).toNumber();
+  if (fewest && members.length < fewest) return undecided(`${members.length} of ${fewest} tested`);
+  const open = members.find(({ provisional }) => provisional !== undefined);
+  if (open) return undecided(`${open.label}: ${open.provisional}`);
+
+  const sheet = new Sheet(about.mode);
+  const values = members.map((member) =>
+    exact((criterion.compare === 'as reported' ? member.reported : undefined) ?? member.value ?? 0),
+  );
+  const statistic = statisticLine(criterion, values, sheet, about);
+  if (limit.share)
+    sheet.line({
+      symbol: criterion.statistic === 'mean' ? 'm_least' : 'f_least',
+      name: criterion.title,
+      formula: 'k * fc',
+      uses: { k: limit.share.share, fc: limit.share.of },
+      value: limit.value,
+      unit,
+      source: criterion.source,
+    });
+  const bound = boundOf(criterion, members);
+  if (bound === 'mixed') return undecided('some results are bounds only');
+  const met = holds(criterion, statistic, limit.value);
+  // A bound decides only where what it may still be cannot turn the answer.
+  if (bound && (bound === criterion.holds) !== met)
+    return undecided(`${members.map(({ label }) => label).join(', ')} is known ${bound} only`);
+  const margin = statistic.minus(limit.value);
+  const knifeEdge =
+    criterion.compare === 'unrounded' &&
+    holds(criterion, roundTo(statistic, about.step, about.mode), limit.value) !== met;
+  const reasons = members.flatMap(({ label, engineer }) => (engineer ?? []).map((why) => `${label}: ${why}`));
+  return {
+    ...base,
+    state: decided(met, knifeEdge, reasons),
+    statistic: plain(statistic, 15),
+    margin: plain(margin, 15),
+    knifeEdge,
+    lines: sheet.lines,
+    sentence: sentenceOf(
+      criterion,
+      { statistic, limit: limit.value, met, margin, knifeEdge, reasons },
+      about,
+    ),
+  };
+}
+
+function holds({ holds: way }: Criterion, statistic: Exact, limit: Exact): boolean {
+  return way === 'at least' ? statistic.greaterThanOrEqualTo(limit) : statistic.lessThanOrEqualTo(limit);
+}
+
+/** Which way the statistic is only a bound; `mixed` where the members lean either way. */
+function boundOf({ statistic }: Criterion, members: readonly Member[]): Member['bound'] | 'mixed' {
+  const bounds = new Set(members.flatMap(({ bound }) => bound ?? []));
+  if (bounds.size === 0) return undefined;
+  if (bounds.size > 1 || statistic === 'range %') return 'mixed';
+  return [...bounds][0];
+}
+
+/** A criterion that is not met stays so; doubt about whether a test counts is put on top of a pass. */
+function decided(met: boolean, knifeEdge: boolean, reasons: readonly string[]): VerdictState {
+  if (!met) return 'does not meet';
+  return knifeEdge || reasons.length > 0 ? 'needs decision' : 'meets';
+}
+
+const NAMES = { least: 'Lowest', greatest: 'Highest', 'range %': 'Range of its mean' } as const;
+
+function statisticLine(
+  { statistic, population, source, compare }: Criterion,
+  values: readonly Exact[],
+  sheet: Sheet,
+  { unit }: EvaluateAbout,
+): Exact {
+  const [first = exact(0)] = values;
+  if (statistic === 'value' && compare === 'as reported') return first;
+  const uses = Object.fromEntries(values.map((value, index) => [`x${index + 1}`, value]));
+  const list = Object.keys(uses).join(', ');
+  if (statistic === 'mean')
+    return sheet.line({
+      symbol: 'm',
+      name: population === 'three in a row' ? 'Mean of three consecutive tests' : 'Mean',
+      formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
+      uses,
+      value: meanOf(values),
+      unit,
+      source,
+      show: 6,
+    });
+  if (statistic === 'value') return first;
+  const of = {
+    least: smallest,
+    greatest: largest,
+    'range %': (all: readonly Exact[]) => rangePercent(all) ?? exact(0),
+  };
+  const formula = {
+    least: `min(${list})`,
+    greatest: `max(${list})`,
+    'range %': `100 * (max(${list}) - min(${list})) / mean(${list})`,
+  };
+  return sheet.line({
+    symbol: statistic === 'range %' ? 'w' : 'f',
+    name: NAMES[statistic],
+    formula: formula[statistic],
+    uses,
+    value: of[statistic](values),
+    unit: statistic === 'range %' ? 'percent' : unit,
+    source,
+    show: 6,
+  });
+}
+
+const SHOWN = {
+  value: '',
+  mean: 'mean ',
+  least: 'lowest ',
+  greatest: 'highest ',
+  'range %': 'range ',
+} as const;
+
+function sentenceOf(
+  criterion: Criterion,
+  found: {
+    readonly statistic: Exact;
+    readonly limit: Exact;
+    readonly met: boolean;
+    readonly margin: Exact;
+    readonly knifeEdge: boolean;
+    readonly reasons: readonly string[];
+  },
+  { system, unit: usual }: EvaluateAbout,
+): string {
+  const { statistic, limit, met, margin, knifeEdge, reasons } = found;
+  const unit = criterion.statistic === 'range %' ? 'percent' : usual;
+  const place = system === 'US' ? 1 : 2;
+  const show = (value: Exact): string => plainOf(value.toDecimalPlaces(place), unit);
+  const what = `${SHOWN[criterion.statistic]}${criterion.population === 'three in a row' ? 'of three ' : ''}`;
+  const said = criterion.compare === 'as reported' ? plainOf(statistic, unit) : show(statistic);
+  const against = `${plainOf(limit, unit)}, ${sourceText(criterion.source)}`;
+  const words = met
+    ? `Meets: ${what}${said} against ${against}.`
+    : `Does not meet: ${what}${said} against ${against}; ${criterion.holds === 'at least' ? 'short' : 'over'} by ${show(margin.abs())}.`;
+  const edge = knifeEdge ? ' The answer depends on the rounding method: needs decision.' : '';
+  const open = reasons.length > 0 ? ` Needs decision: ${reasons.join('; ')}.` : '';
+  return `${words}${edge}${open}`;
+}
+
+/** Over several verdicts: the worst of them; a place still waiting is never taken for a pass. */
+export function summarise(verdicts: readonly Pick<Verdict, 'state'>[]): VerdictState {
+  const order: VerdictState[] = ['does not meet', 'needs decision', 'not yet determinable'];
+  const worst = order.find((state) => verdicts.some((verdict) => verdict.state === state));
+  return worst ?? (verdicts.length > 0 ? 'meets' : 'not yet determinable');
+}
+
+/** The verdict that governs: the largest shortfall relative to its limit, else the least margin. */
+export function governingOf<V extends Verdict>(verdicts: readonly V[]): V | null {
+  const known = verdicts.filter((verdict) => verdict.margin !== null);
+  const share = (verdict: Verdict): Exact => exact(verdict.margin ?? 0).div(verdict.limit);
+  return known.reduce<V | null>(
+    (worst, verdict) => (worst === null || share(verdict).lessThan(share(worst)) ? verdict : worst),
+    null,
+  );
+}

@@ -1,0 +1,107 @@
+import type { Limits } from '../limits';
+import type { Result } from '../methods/contract';
+import type { RunInput } from '../methods/fields';
+import type { RoundingMode, System } from '../quantity';
+import type { WorkingLine } from '../working';
+
+/** What the trade calls one of the things of a material, as it stands in the middle of a sentence, and several of them. */
+export type Word = readonly [one: string, many: string];
+
+/** How the trade calls the things of a material. */
+export interface MaterialWords {
+  readonly specification: Word;
+  readonly lot: Word;
+  readonly sample: Word;
+  readonly specimen: Word;
+  /** What its report is called, and in it the tests of a sample itself and those of its specimens. */
+  readonly report: string;
+  readonly onSample: string;
+  readonly onSpecimens: string;
+}
+
+/** A form that a specimen of the material can have. */
+export interface Form {
+  readonly id: string;
+  readonly text: string;
+  /** Stands before its number in the label; absent for those that go by letters A to Z. */
+  readonly letter?: string;
+}
+
+/** What is known when a sample is begun; instants ISO 8601. */
+export interface OpenedSample {
+  readonly kind: string;
+  readonly sampledAt: string;
+  /** Whether the press began the sample or stands for all of it. */
+  readonly press?: 'first portion' | 'whole' | undefined;
+  readonly load?: { readonly volume: string; readonly arrivedAt: string } | undefined;
+}
+
+/** What is stored of a specification, a lot or a sample, by the names of its fields. */
+export type Stored = Readonly<Record<string, unknown>>;
+
+/** What is held, said on a page and in a report: a heading and its text. */
+export type Said = readonly [label: string, text: string];
+
+/** What a lot's samples came to, as far as they are tested. */
+export interface SampleOfLot {
+  readonly label: string;
+  readonly about: Stored;
+  /** Of its sets: the result that counts, unrounded, and how many specimens it rests on. */
+  readonly results: readonly { readonly quantity: string; readonly value: string; readonly count: number }[];
+}
+
+/** What the samples of a lot say together, with the working. */
+export interface LotSays {
+  readonly results: readonly Result[];
+  readonly lines: readonly WorkingLine[];
+  readonly remarks: readonly string[];
+}
+
+/**
+ * A material as the application knows it: its words, what is asked of it and what is known of a lot as classes of fields,
+ * which make form, validation, import, report and facts.
+ */
+export interface Material {
+  readonly id: string;
+  readonly title: string;
+  readonly words: MaterialWords;
+  /** What is asked of it. */
+  readonly Asked: new () => RunInput;
+  /** What is known of a lot besides its title and time. */
+  readonly Lot: new () => RunInput;
+  /** What is known of a sample besides its time; absent where it is all taken as readings. */
+  readonly Sample?: new () => RunInput;
+  /** What stands on the form of a specification before anything is typed. */
+  readonly usual?: Readonly<Record<string, string>>;
+  /** What is told of a lot's title and time on the form. */
+  readonly lotFields: { readonly title: string; readonly titleHelp: string; readonly startsAt: string };
+  /** The forms that its specimens have. */
+  readonly forms: readonly Form[];
+  /**
+   * True where a lot comes in loads, is sampled by drawn plan and its specimens are made on the spot: it has a day of its
+   * own in the field.
+   */
+  readonly comesInLoads?: boolean;
+  /** The forms that pieces of a sample are registered in, as they come; the first is the usual one. */
+  pieces?(sample: Stored): readonly string[];
+  /** How many pieces a sample wants, how many to take for that, and why. */
+  plan?(sample: Stored, limits: Limits, system: System): { count: number; take: number; why: string };
+  /** What is asked for in short, for lists: the same headings for every specification. */
+  summary(asked: Stored): readonly Said[];
+  /** What stands with what is asked for though nobody types it: the age in hours. */
+  derive?(asked: Stored, system: System): Record<string, unknown>;
+  /** What cannot be asked for together, by field. */
+  problems?(asked: Stored): Readonly<Record<string, string>>;
+  /** What cannot be known of a lot together, by field. */
+  lotProblems?(about: Stored): Readonly<Record<string, string>>;
+  /** The tests that a sample is opened with, by method. */
+  opens(asked: Stored, sampleKind: string): readonly string[];
+  /** The tests that are made of a lot itself, by method. */
+  readonly onLot: readonly string[];
+  /** What is known then already, as method, field, text; what is not known is undefined. */
+  readIn?(sample: OpenedSample): readonly (readonly [string, string, string | undefined])[];
+  /** What the samples of a lot say to one another. */
+  across?(samples: readonly SampleOfLot[], about: { readonly mode: RoundingMode }): LotSays | null;
+  /** The criteria its specifications are held against. */
+  readonly criteria: readonly string[];
+}

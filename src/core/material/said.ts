@@ -1,0 +1,19 @@
+import { type FieldSpec, fieldsOf } from '../methods/fields';
+import type { Said, Stored } from './contract';
+import { measureWords } from './measure-words';
+
+/** What is stored by a class of fields, as people read it: only what was given, in the order of the fields. */
+export function saidOf(type: new () => object, stored: Stored): Said[] {
+  return fieldsOf(type).flatMap((field): Said[] => {
+    const text = wordsOf(field, stored[field.name]);
+    return text === '' ? [] : [[field.label, text]];
+  });
+}
+
+function wordsOf(field: FieldSpec, value: unknown): string {
+  if (field.kind === 'check') return value === true ? 'yes' : '';
+  if (typeof value !== 'string') return '';
+  if (field.kind === 'measure') return measureWords(value);
+  if (field.kind === 'choice') return field.options.find((option) => option.value === value)?.label ?? value;
+  return value;
+}

@@ -1,0 +1,45 @@
+import { SERIES_CRITERIA } from '../../acceptance/series';
+import type { Material } from '../../material/contract';
+import { Asked } from './asked';
+import { FORMS } from './forms';
+import { opens, readIn } from './opens';
+import { Placement } from './placement';
+import type { ConcreteAsked } from './record';
+import { summary } from './summary';
+
+/** Concrete, from the truck to the break. */
+export const concrete: Material = {
+  id: 'concrete',
+  title: 'Concrete',
+  words: {
+    specification: ['mix', 'mixes'],
+    lot: ['placement', 'placements'],
+    sample: ['sample', 'samples'],
+    specimen: ['specimen', 'specimens'],
+    report: 'Report of concrete tests',
+    onSample: 'Fresh concrete',
+    onSpecimens: 'Hardened specimens',
+  },
+  Asked,
+  Lot: Placement,
+  lotFields: {
+    title: 'Element',
+    titleHelp: 'What is placed: pier cap 2, slab bay C.',
+    startsAt: 'Starts at',
+  },
+  forms: FORMS,
+  comesInLoads: true,
+  summary,
+  usual: { ageDays: '28', slumpKind: 'target' },
+  derive: ({ ageDays, slump, slumpKind, air, exposure, airMethod }) => ({
+    ageHours: Number(ageDays) * 24,
+    slumpKind: slump ? (slumpKind ?? 'target') : null,
+    airMethod: airMethod ?? (air || exposure ? 'pressure' : null),
+  }),
+  problems: ({ slumpKind, slump }): Record<string, string> =>
+    slumpKind === 'maximum' && !slump ? { slump: 'Slump: how much?' } : {},
+  opens: (asked, kind) => opens(asked as unknown as ConcreteAsked, kind),
+  readIn,
+  onLot: ['evaporation'],
+  criteria: SERIES_CRITERIA,
+};

@@ -1,0 +1,13 @@
+import type { Material } from '../material/contract';
+import { concrete } from './concrete';
+import { rock } from './rock';
+
+/** Every material by its id. One entry here makes a material known everywhere. */
+const REGISTRY = { concrete, rock } as const satisfies Record<string, Material>;
+
+export const MATERIALS: readonly Material[] = Object.values(REGISTRY);
+
+/** The material of an id; undefined when there is none. */
+export function findMaterial(id: string): Material | undefined {
+  return MATERIALS.find((material) => material.id === id);
+}

@@ -1,0 +1,81 @@
+import type { Material, Stored } from '../../material/contract';
+import { measureWords } from '../../material/measure-words';
+import { across } from './across';
+import { Asked, Group, Lot } from './fields';
+import { FORMS } from './forms';
+
+const LAWS: Readonly<Record<string, string>> = {
+  general: 'general K',
+  is: 'K by IS 8764',
+  gb: 'power law of GB/T 50218',
+};
+
+/** Rock, from the borehole or the face to its index, and what is estimated from it. */
+export const rock: Material = {
+  id: 'rock',
+  title: 'Rock',
+  words: {
+    specification: ['rock unit', 'rock units'],
+    lot: ['borehole or face', 'boreholes and faces'],
+    sample: ['group', 'groups'],
+    specimen: ['piece', 'pieces'],
+    report: 'Report of tests on rock',
+    onSample: 'Tests of the group',
+    onSpecimens: 'Pieces under the point load',
+  },
+  Asked,
+  Lot,
+  Sample: Group,
+  lotFields: {
+    title: 'Borehole or face',
+    titleHelp: 'As it is called on the drawings: BH-4, north face.',
+    startsAt: 'Drilled or opened at',
+  },
+  usual: { law: 'own' },
+  forms: FORMS,
+  pieces: ({ pieces }) => [String(pieces)],
+  plan: ({ pieces }, limits, system) => {
+    const lumps = pieces === 'rock-lump';
+    const count = limits.number(lumps ? 'point.pieces-lump' : 'point.pieces-core', system).toNumber();
+    const share = limits.number(lumps ? 'point.yield-lump' : 'point.yield-core', system).toNumber();
+    return {
+      count,
+      take: Math.ceil(count / share),
+      why: `${count} valid tests make a group; about ${Math.round(share * 100)} of 100 ${lumps ? 'lumps' : 'pieces'} give one.`,
+    };
+  },
+  summary: (asked) => [
+    ['Expected', measureWords(asked.expectedStrength)],
+    ['Mean index', atLeast(asked, 'leastIndex')],
+    ['Lowest index', atLeast(asked, 'leastPiece')],
+    ['Estimated strength', atLeast(asked, 'leastStrength')],
+    ['Estimated by', lawWords(asked)],
+  ],
+  problems: ({ law, factor, factorFrom }): Record<string, string> => {
+    if (factor && !factorFrom)
+      return { factorFrom: 'Say where this factor comes from: it is printed beside every estimate.' };
+    return factor && law && law !== 'own'
+      ? { factor: 'Take the factor away, or choose “as typed below, else the site’s own”.' }
+      : {};
+  },
+  lotProblems: ({ depthFrom, depthTo }): Record<string, string> => {
+    const [from, to] = [depthFrom, depthTo].map((depth) => Number.parseFloat(String(depth)));
+    return from !== undefined && to !== undefined && from > to
+      ? { depthTo: 'Depth to lies above depth from.' }
+      : {};
+  },
+  opens: () => [],
+  onLot: ['site-factor'],
+  across,
+  criteria: ['rock-index-mean', 'rock-index-least', 'rock-estimate'],
+};
+
+function atLeast(asked: Stored, name: string): string {
+  const words = measureWords(asked[name]);
+  return words ? `at least ${words}` : '';
+}
+
+function lawWords({ law, factor }: Stored): string {
+  const named = LAWS[String(law)];
+  return named ?? (factor ? `K ${String(factor)}` : 'the site’s K, else the general one');
+}

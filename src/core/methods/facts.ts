@@ -1,0 +1,150 @@
+import type { Dimension } from '../quantity';
+import { readInstant } from '../quantity';
+import { isPossible, rangeWords, setupMeasure } from './measure-text';
+import { didYouMean } from './nearest';
+import { RATIO_RANGE, SPECIFIED, type SpecifiedName } from './specified';
+
+/** What a fact is, so that one given from outside can be held against it. */
+export type FactKind =
+  | { readonly dimension: Dimension; readonly among?: SpecifiedName }
+  | { readonly options: readonly string[] }
+  | 'text'
+  | 'texts'
+  | 'flag'
+  | 'ratio'
+  | 'instant';
+
+/**
+ * Something a method needs to know and does not read itself: it says whose it is and what to take of it, and one function
+ * of the server gathers it.
+ */
+export interface FactSource {
+  /** Whose: what is specified, the lot, the same sample, or everything made to the same specification. */
+  readonly of: 'asked' | 'lot' | 'sample' | 'specification';
+  /** A field of what is asked, of the lot or of the sample; a quantity of a result; `input.shape`, a reading. */
+  readonly take: string;
+  /** The methods whose tests say it, the first that has it counts; absent where it is stored with whom it is of. */
+  readonly by?: readonly string[];
+  /** Of several: the newest, an attempt before this one, that on the sample before, or the newest few. */
+  readonly which?: 'newest' | 'earlier' | 'before' | 'several';
+  readonly is: FactKind;
+  /** A result as it was computed, before it was rounded, and without its unit. */
+  readonly unrounded?: true;
+}
+
+export type FactSources = Readonly<Record<string, FactSource>>;
+export type Fact = string | boolean | readonly string[];
+export type Facts = Readonly<Record<string, Fact>>;
+
+interface Known {
+  readonly facts?: Facts | undefined;
+}
+
+/** A fact as text; undefined where it is not known. */
+export function factText(setup: Known, name: string): string | undefined {
+  const fact = setup.facts?.[name];
+  return typeof fact === 'string' ? fact : undefined;
+}
+
+/** A fact that is one of a few words; undefined where it is none of them. */
+export function factOption<T extends string>(
+  setup: Known,
+  name: string,
+  options: readonly T[],
+): T | undefined {
+  const fact = factText(setup, name);
+  return options.find((option) => option === fact);
+}
+
+/** A measured fact in a unit; undefined where it is not known. */
+export function factMeasure(
+  setup: Known,
+  name: string,
+  dimension: Dimension,
+  unit?: Parameters<typeof setupMeasure>[2],
+): ReturnType<typeof setupMeasure> {
+  return setupMeasure(factText(setup, name), dimension, unit);
+}
+
+/** True where a fact is known to be so. */
+export function factFlag(setup: Known, name: string): boolean {
+  return setup.facts?.[name] === true;
+}
+
+/** A fact that is several texts; none where it is not known. */
+export function factTexts(setup: Known, name: string): readonly string[] {
+  const fact = setup.facts?.[name];
+  return Array.isArray(fact) ? fact : [];
+}
+
+/** A fact that is asked for by the specification. */
+export function asked(take: string, is: FactKind): FactSource {
+  return { of: 'asked', take, is };
+}
+
+/** What is asked of a concrete, where it can be asked for at all. */
+export function specified(name: SpecifiedName): FactSource {
+  return asked(name, { dimension: SPECIFIED[name].dimension, among: name });
+}
+
+/** A result that another test of the same sample came to. @param by methods, the first that has it counts */
+export function resultOn(take: string, by: readonly string[], is: FactKind): FactSource {
+  return { of: 'sample', take, by, is };
+}
+
+/** A result, or a reading, of the attempts before this one on the same sample. */
+export function earlier(take: string, by: readonly string[], is: FactKind): FactSource {
+  return { of: 'sample', take, by, which: 'earlier', is };
+}
+
+/** A result that the same test came to on the sample before, of the same lot. */
+export function resultBefore(take: string, by: readonly string[], is: FactKind): FactSource {
+  return { of: 'sample', take, by, which: 'before', is };
+}
+
+/** What is wrong with facts given from outside, by name; empty when nothing is. */
+export function factProblems(sources: FactSources, facts: unknown): Record<string, string> {
+  if (facts === undefined) return {};
+  if (typeof facts !== 'object' || facts === null || Array.isArray(facts))
+    return { '': 'an object of facts is expected.' };
+  const found: Record<string, string> = {};
+  for (const [name, fact] of Object.entries(facts)) {
+    const source = sources[name];
+    const problem = source
+      ? factProblem(source.is, fact)
+      : `this method asks for no such fact.${didYouMean(name, Object.keys(sources))}`;
+    if (problem) found[name] = problem;
+  }
+  return found;
+}
+
+const LONGEST = 200;
+const MOST = 50;
+
+function factProblem(is: FactKind, fact: unknown): string | null {
+  if (is === 'flag') return typeof fact === 'boolean' ? null : 'true or false is expected.';
+  if (is === 'texts') {
+    const good = Array.isArray(fact) && fact.length <= MOST && fact.every((each) => isText(each));
+    return good ? null : 'a list of texts is expected.';
+  }
+  if (!isText(fact)) return 'a text is expected.';
+  if (is === 'text') return null;
+  if (is === 'instant') {
+    const read = readInstant(fact);
+    return read.ok ? null : read.problem;
+  }
+  if (is === 'ratio') {
+    const value = /^\d{0,2}\.?\d{1,6}$/u.test(fact) ? Number(fact) : Number.NaN;
+    const [low, high] = RATIO_RANGE;
+    return value >= low && value <= high ? null : `a plain number between ${low} and ${high} is expected.`;
+  }
+  if ('options' in is)
+    return is.options.includes(fact) ? null : `one of ${is.options.join(', ')} is expected.`;
+  const { dimension, among } = is;
+  if (setupMeasure(fact, dimension) !== undefined && (!among || isPossible(fact, among))) return null;
+  return `a ${dimension} with its unit is expected${among ? `, between ${rangeWords(among)}` : ''}.`;
+}
+
+function isText(fact: unknown): fact is string {
+  return typeof fact === 'string' && fact.length <= LONGEST;
+}

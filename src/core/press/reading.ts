@@ -1,0 +1,29 @@
+/** The levers as the operator has set them; the fine knob from 0 to 1. */
+export interface Levers {
+  readonly pump: boolean;
+  readonly approach: boolean;
+  readonly fine: number;
+  readonly door: boolean;
+}
+
+/** One reading of the indicator. */
+export interface PressReading extends Levers {
+  readonly t: number;
+  /** kN unless `unit` says otherwise. */
+  readonly load: number;
+  readonly unit: 'kN' | 'lbf';
+  readonly peak: number;
+  /** Stress by the area that is set in the indicator, MPa; absent without a specimen. */
+  readonly stress?: number;
+  /** Platen travel, mm. */
+  readonly position: number;
+}
+
+/** One line of a press, a JSON object: see docs/devices.md. */
+export interface ReadingLine extends Omit<PressReading, 'position'> {
+  readonly seq: number;
+  /** Platen travel, mm. */
+  readonly pos: number;
+  /** The device's wall clock when the line was sent, ms since 1970. */
+  readonly at: number;
+}

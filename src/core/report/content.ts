@@ -1,0 +1,103 @@
+import type { SetPlot, Verdict } from '../acceptance';
+import type { Said } from '../material/contract';
+import type { Conformity, Result } from '../methods';
+import type { CurvePoint } from '../signals';
+import type { WorkingLine } from '../working';
+
+/** The specimen that a test was made on. */
+export interface ReportedSpecimen {
+  readonly label: string;
+  readonly form: string;
+  readonly cure: string;
+  /** Age it was made for, empty where none is asked; and how old it was. */
+  readonly designatedAge: string;
+  readonly age: string;
+}
+
+/** One test as a report shows it. */
+export interface ReportTest {
+  /** Absent for a test of the sample itself. */
+  readonly specimen?: ReportedSpecimen;
+  /** The sample it belongs to, in a report of several. */
+  readonly sample?: string;
+  /** What stands of it in the table of specimens, by the headings of its method. */
+  readonly columns: readonly Said[];
+  /** The load log it rests on, thinned to be drawn; the file itself stays whole. */
+  readonly log?: {
+    readonly name: string;
+    readonly sha256: string;
+    readonly startAt: number;
+    readonly points: readonly CurvePoint[];
+    readonly words: string;
+  };
+  readonly title: string;
+  readonly method: string;
+  readonly attempt: number;
+  readonly at: string;
+  readonly by: string;
+  readonly readings: readonly { readonly label: string; readonly text: string }[];
+  readonly results: readonly Result[];
+  readonly lines: readonly WorkingLine[];
+  readonly remarks: readonly string[];
+  readonly conformity: readonly Conformity[];
+  readonly equipment: readonly string[];
+  readonly valid: boolean;
+}
+
+export interface ReportSet {
+  /** `Strength test at 28 d`. */
+  readonly title: string;
+  /** The sample it belongs to, in a report of several. */
+  readonly sample?: string;
+  readonly cure: string;
+  readonly value: string | null;
+  readonly unit: string;
+  readonly state: string;
+  /** True for the strength test of a mix, whose result is valid or not; others have a mean or none. */
+  readonly strength: boolean;
+  readonly used: readonly string[];
+  /** Valid results that its rule leaves out of the mean. */
+  readonly trimmed: readonly string[];
+  readonly leftOut: readonly { readonly label: string; readonly why: string }[];
+  /** What follows from it: an estimate, a class. */
+  readonly said: readonly Said[];
+  readonly plot?: SetPlot;
+  readonly lines: readonly WorkingLine[];
+  readonly remarks: readonly string[];
+}
+
+/** A report as data: what the page shows, what the PDF prints, what is frozen when it is signed. */
+export interface ReportContent {
+  readonly schema: 2;
+  readonly title: string;
+  /** What it is of, in a few words: `sample PMF-007`. */
+  readonly subject: string;
+  /** What its tests are called: of the sample itself, and of its specimens. */
+  readonly words: { readonly onSample: string; readonly onSpecimens: string };
+  readonly job: {
+    readonly number: string;
+    readonly name: string;
+    readonly owner: string;
+    readonly location: string;
+  };
+  /** What was tested, and what was asked for. */
+  readonly facts: readonly Said[];
+  readonly tests: readonly ReportTest[];
+  readonly waiting: readonly string[];
+  readonly discarded: readonly { readonly label: string; readonly why: string }[];
+  readonly sets: readonly ReportSet[];
+  /** What the samples of a lot say together. */
+  readonly together: {
+    readonly results: readonly Result[];
+    readonly lines: readonly WorkingLine[];
+    readonly remarks: readonly string[];
+  } | null;
+  readonly verdicts: readonly (Pick<Verdict, 'criterion' | 'state' | 'sentence'> & {
+    readonly of?: string;
+  })[];
+  readonly rounding: string;
+  readonly methods: readonly string[];
+  readonly limitsRevision: number;
+  readonly recalledLimits: boolean;
+  readonly statements: readonly string[];
+}

@@ -1,0 +1,269 @@
+import { findCriterion } from '../acceptance/criteria';
+import type { VerdictState } from '../acceptance/criterion';
+import type { SetPlot } from '../acceptance/set-rule';
+import { withUnit } from '../quantity';
+import type { WorkingLine } from '../working';
+import type { ReportContent, ReportSet, ReportTest } from './content';
+
+/** A column of a table: what stands in it decides how wide it is and how it is set. */
+export interface Column {
+  readonly heading: string;
+  readonly as: 'mono' | 'small' | 'plain' | 'strong';
+  /** In points of a page 516 wide, or as wide as what stands in it; absent: what is left. */
+  readonly width?: number | 'auto';
+}
+
+/** A part of a report, the same on the screen and on paper. */
+export type Section =
+  | {
+      readonly kind: 'table';
+      readonly title: string;
+      readonly columns: readonly Column[];
+      readonly rows: readonly (readonly string[])[];
+      /** What the table comes to. */
+      readonly sentences: readonly string[];
+      readonly notes: readonly string[];
+    }
+  | {
+      readonly kind: 'verdicts';
+      readonly title: string;
+      readonly rows: readonly {
+        readonly title: string;
+        readonly state: VerdictState;
+        readonly sentence: string;
+      }[];
+    }
+  | {
+      readonly kind: 'list';
+      readonly title: string;
+      readonly items: readonly string[];
+      readonly none: string;
+    }
+  | {
+      readonly kind: 'curves';
+      readonly title: string;
+      readonly curves: readonly { readonly label: string; readonly log: NonNullable<ReportTest['log']> }[];
+    }
+  | {
+      readonly kind: 'plots';
+      readonly title: string;
+      readonly plots: readonly { readonly of: string; readonly plot: SetPlot }[];
+    }
+  | {
+      readonly kind: 'working';
+      readonly title: string;
+      readonly sheets: readonly { readonly title: string; readonly lines: readonly WorkingLine[] }[];
+    };
+
+/** What stays on one line: a word, or two of which the second is short, a number with its unit among them. */
+export const WHOLE = /^\S+(?: \S{1,6})?$/u;
+
+/** What a test came to, as it is printed; one that has no number of its own is done. */
+export function resultText({ results, valid }: Pick<ReportTest, 'results' | 'valid'>): string {
+  if (!valid) return 'no valid result';
+  const [result] = results;
+  return result ? withUnit(result.text, result.unit) : 'done';
+}
+
+/** The parts of a report in their order; one that has nothing to say is left out. */
+export function sectionsOf(content: ReportContent): Section[] {
+  const onSample = content.tests.filter(({ specimen }) => !specimen);
+  const onSpecimens = content.tests.filter(({ specimen }) => specimen);
+  const equipment = [...new Set(content.tests.flatMap((test) => test.equipment))];
+  return [
+    ...sampleTable(content, onSample),
+    ...specimenTable(content, onSpecimens),
+    ...derived(content),
+    ...verdicts(content),
+    { kind: 'list', title: 'Departures and remarks', items: remarksOf(content), none: 'None.' },
+    { kind: 'list', title: 'Equipment', items: equipment, none: 'Not recorded.' },
+    ...plots(content),
+    ...curves(onSpecimens),
+    ...working(content, onSpecimens),
+  ];
+}
+
+function sampleTable({ words }: ReportContent, tests: readonly ReportTest[]): Section[] {
+  if (tests.length === 0) return [];
+  const several = tests.some(({ sample }) => sample !== undefined);
+  return [
+    {
+      kind: 'table',
+      title: words.onSample,
+      columns: [
+        ...(several ? [{ heading: 'Sample', as: 'mono', width: 'auto' } as const] : []),
+        { heading: 'Test', as: 'plain', width: 95 },
+        { heading: 'Method', as: 'plain', width: several ? 66 : 85 },
+        { heading: 'Result', as: 'mono', width: 65 },
+        { heading: 'When', as: 'small', width: several ? 70 : 95 },
+        { heading: 'Against the specification', as: 'small' },
+      ],
+      rows: tests.map((test) => [
+        ...(several ? [test.sample ?? ''] : []),
+        `${test.title}${test.attempt > 1 ? `, attempt ${test.attempt}` : ''}`,
+        test.method,
+        resultText(test),
+        test.at,
+        test.conformity.map(({ sentence }) => sentence).join(' ') || 'no requirement',
+      ]),
+      sentences: [],
+      notes: [],
+    },
+  ];
+}
+
+function specimenTable(content: ReportContent, tests: readonly ReportTest[]): Section[] {
+  if (tests.length === 0) return [];
+  const { sets, waiting, discarded, words } = content;
+  const headings = [...new Set(tests.flatMap(({ columns }) => columns.map(([heading]) => heading)))];
+  const aged = tests.some(({ specimen }) => specimen?.designatedAge);
+  const titled = aged || new Set(tests.map(({ title }) => title)).size > 1;
+  return [
+    {
+      kind: 'table',
+      title: words.onSpecimens,
+      columns: [
+        { heading: 'Specimen', as: 'mono', width: 'auto' },
+        ...(titled ? [{ heading: 'Test', as: 'small', width: 62 } as const] : []),
+        ...(aged
+          ? ([
+              { heading: 'Age', as: 'plain', width: 'auto' },
+              { heading: 'At test', as: 'small', width: 46 },
+            ] as const)
+          : []),
+        ...headings.map((heading, place): Column => {
+          const last = place === headings.length - 1;
+          return { heading, as: 'small', ...(last ? {} : { width: 'auto' }) };
+        }),
+        { heading: 'Result', as: 'strong', width: 'auto' },
+        { heading: 'Tested', as: 'small', width: 62 },
+      ],
+      rows: tests.map((test) => {
+        const { specimen } = test;
+        return [
+          specimen?.label ?? '',
+          ...(titled ? [test.title] : []),
+          ...(aged ? [specimen?.designatedAge ?? '', specimen?.age ?? ''] : []),
+          ...headings.map((heading) => test.columns.find(([own]) => own === heading)?.[1] ?? ''),
+          resultText(test),
+          // The offset stands with the working, and with when the sample was taken.
+          `${test.at.split(' UTC')[0]}, ${test.by}`,
+        ];
+      }),
+      sentences: sets.map(setSentence),
+      notes: [
+        ...sets.flatMap(({ trimmed }) =>
+          trimmed.length > 0 ? [`Left out of the mean by its rule: ${trimmed.join(', ')}.`] : [],
+        ),
+        ...(waiting.length > 0 ? [`Not tested yet: ${waiting.join(', ')}.`] : []),
+        ...discarded.map(({ label, why }) => `${label} was discarded: ${why}`),
+      ],
+    },
+  ];
+}
+
+/** A set in a sentence. */
+export function setSentence(set: ReportSet): string {
+  const of = set.sample ? `${set.sample}: ` : '';
+  if (!set.value) return `${of}${set.title}: ${set.strength ? 'no valid result' : 'no mean'}.`;
+  const count =
+    set.used.length === 1 ? `one ${set.strength ? 'cylinder' : 'specimen'}` : `mean of ${set.used.length}`;
+  const open = set.state === 'pending' ? ' so far, not complete' : '';
+  const cure = set.cure ? `, ${set.cure} cured` : '';
+  return `${of}${set.title}${cure}: ${set.value} ${set.unit}, ${count}${open}.`;
+}
+
+function derived({ sets, together }: ReportContent): Section[] {
+  const rows = [
+    ...sets.flatMap(({ sample, said }) =>
+      said.map(([label, text]): string[] => [sample ? `${sample}: ${label}` : label, text]),
+    ),
+    ...(together?.results ?? []).map(({ quantity, text, unit }): string[] => [
+      quantity.charAt(0).toUpperCase() + quantity.slice(1),
+      withUnit(text, unit),
+    ]),
+  ];
+  if (rows.length === 0) return [];
+  return [
+    {
+      kind: 'table',
+      title: 'What follows from it',
+      columns: [
+        { heading: 'What', as: 'plain', width: 170 },
+        { heading: 'Comes to', as: 'plain' },
+      ],
+      rows,
+      sentences: [],
+      notes: [],
+    },
+  ];
+}
+
+function verdicts({ verdicts: all }: ReportContent): Section[] {
+  if (all.length === 0) return [];
+  return [
+    {
+      kind: 'verdicts',
+      title: 'Against the project’s criteria',
+      rows: all.map(({ criterion, state, sentence, of }) => ({
+        title: [of, findCriterion(criterion)?.title ?? criterion].filter(Boolean).join(': '),
+        state,
+        sentence,
+      })),
+    },
+  ];
+}
+
+/** What a remark is about: its specimen, or the test, of several samples with which. */
+function aboutOf({ specimen, sample, title }: ReportTest): string {
+  return specimen?.label ?? [sample, title].filter(Boolean).join(', ');
+}
+
+/** Every departure and remark of a report, each with what it is about, in the order of the report. */
+export function remarksOf({
+  tests,
+  sets,
+  together,
+}: Pick<ReportContent, 'tests' | 'sets' | 'together'>): string[] {
+  const ordered = [...tests.filter(({ specimen }) => !specimen), ...tests.filter(({ specimen }) => specimen)];
+  return [
+    ...ordered.flatMap((test) => test.remarks.map((text) => `${aboutOf(test)}: ${text}`)),
+    ...sets.flatMap((set) =>
+      set.remarks.map((text) => `${set.sample ? `${set.sample}, ` : ''}${set.title}: ${text}`),
+    ),
+    ...(together?.remarks ?? []),
+  ];
+}
+
+function plots({ sets }: ReportContent): Section[] {
+  const drawn = sets.flatMap(({ sample, title, plot }) =>
+    plot && plot.points.length > 1 ? [{ of: sample ?? title, plot }] : [],
+  );
+  return drawn.length > 0 ? [{ kind: 'plots', title: drawn[0]?.plot.title ?? '', plots: drawn }] : [];
+}
+
+function curves(tests: readonly ReportTest[]): Section[] {
+  const drawn = tests.flatMap(({ specimen, log }) =>
+    log && log.points.length > 1 ? [{ label: specimen?.label ?? '', log }] : [],
+  );
+  return drawn.length > 0 ? [{ kind: 'curves', title: 'Load curves', curves: drawn }] : [];
+}
+
+function working({ sets, together }: ReportContent, tests: readonly ReportTest[]): Section[] {
+  const sheets = [
+    ...tests.map(({ specimen, by, at, lines }) => ({ title: `${specimen?.label}, by ${by}, ${at}`, lines })),
+    ...sets.map(({ sample, title, lines }) => ({ title: sample ? `${sample}, ${title}` : title, lines })),
+    { title: 'All together', lines: together?.lines ?? [] },
+    // What is not tested yet has nothing to work out.
+  ].filter(({ lines }) => lines.length > 0);
+  return sheets.length > 0 ? [{ kind: 'working', title: 'Working', sheets }] : [];
+}
+
+/** The last words of a report: methods, rounding, and the register it was held against. */
+export function rulesText({ methods, rounding, limitsRevision, recalledLimits }: ReportContent): string {
+  return `${methods.join('; ')}. Rounding: ${rounding}. Limits register revision ${limitsRevision}.${
+    recalledLimits
+      ? ' Some limits are recalled from memory and not yet confirmed by the laboratory against its own copy of the standards.'
+      : ''
+  }`;
+}

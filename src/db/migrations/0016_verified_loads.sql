@@ -1,1 +1,0 @@
-ALTER TABLE "equipment_verifications" ADD COLUMN "loads" jsonb;

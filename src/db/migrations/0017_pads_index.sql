@@ -1,1 +1,0 @@
-CREATE INDEX "readings_pads" ON "readings" USING btree ("text") WHERE field = 'pads';

@@ -1,1 +1,0 @@
-CREATE INDEX "samples_sampled_at_index" ON "samples" USING btree ("sampled_at");

@@ -1,0 +1,321 @@
+import { and, desc, eq, inArray, isNotNull, lt, ne, sql } from 'drizzle-orm';
+import {
+  type Fact,
+  type FactSource,
+  type FactSources,
+  type Facts,
+  fieldOf,
+  type Method,
+  type Outcome,
+} from '@/core/methods';
+import { findMethod, METHODS } from '@/core/methods/registry';
+import type { System } from '@/core/quantity';
+import { isReportable } from '@/core/working';
+import type { Queryable } from '@/db/client';
+import { jobs, lots, outcomes, runs, samples } from '@/db/schema';
+import type { RunPlace } from './run-place';
+
+/** A test that may say a fact. */
+interface Said {
+  readonly method: string;
+  readonly attempt: number;
+  readonly input: Readonly<Record<string, unknown>>;
+  readonly outcome: Outcome;
+}
+
+/** What a test says of a fact: a result of a valid test, or a reading as it was typed, with the unit it was meant in. */
+function taken({ take, is, unrounded }: FactSource, said: Said, system: System): string | undefined {
+  if (take.startsWith('input.')) {
+    const name = take.slice('input.'.length);
+    const raw = said.input[name];
+    if (typeof raw !== 'string' || raw === '') return undefined;
+    const spec = fieldOf(findMethod(said.method)?.Input ?? Object, name);
+    return spec?.kind === 'measure' && !/[a-z"'°%]/iu.test(raw) ? `${raw} ${spec.unit[system]}` : raw;
+  }
+  const result = said.outcome.results.find(({ quantity }) => quantity === take);
+  if (!result || !isReportable(said.outcome.findings)) return undefined;
+  if (unrounded) return result.value;
+  return is === 'ratio' ? result.reported : `${result.reported} ${result.unit}`;
+}
+
+/** The first of a source's methods that says it counts; of several tests of a method, the first given. */
+function firstSaid(source: FactSource, said: readonly Said[], system: System): string | undefined {
+  for (const method of source.by ?? []) {
+    const own = said.find((each) => each.method === method);
+    const value = own && taken(source, own, system);
+    if (value !== undefined) return value;
+  }
+  return undefined;
+}
+
+/** The newest outcomes of a sample's completed runs, the last attempt first, but for one run. */
+async function onSample(db: Queryable, sampleId: string, runId: string): Promise<Said[]> {
+  // All of the sample's, so that the runs of one page ask the same.
+  const all = await db
+    .selectDistinctOn([outcomes.runId], {
+      runId: outcomes.runId,
+      method: runs.method,
+      attempt: runs.attempt,
+      outcome: outcomes.outcome,
+      input: outcomes.input,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .where(eq(runs.sampleId, sampleId))
+    .orderBy(outcomes.runId, desc(outcomes.seq));
+  return all.filter((each) => each.runId !== runId).toSorted((a, b) => b.attempt - a.attempt);
+}
+
+/** The methods of which some test is told what they gave on the sample before. */
+const COMPARED: readonly string[] = [
+  ...new Set(
+    METHODS.flatMap(({ facts }) => Object.values(facts ?? {})).flatMap((source) =>
+      source.of === 'sample' && source.which === 'before' ? (source.by ?? []) : [],
+    ),
+  ),
+];
+
+/**
+ * The newest outcome of each compared test on an earlier sample of the same placement, the latest first. All of them in
+ * one statement, so that the runs of one page ask the same.
+ */
+async function onSampleBefore(db: Queryable, sample: typeof samples.$inferSelect): Promise<Said[]> {
+  const rows = await db
+    .selectDistinctOn([runs.method], {
+      method: runs.method,
+      attempt: runs.attempt,
+      sampledAt: samples.sampledAt,
+      seq: outcomes.seq,
+      outcome: outcomes.outcome,
+      input: outcomes.input,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .innerJoin(samples, eq(samples.id, runs.sampleId))
+    .where(
+      and(
+        eq(samples.lotId, sample.lotId),
+        lt(samples.sampledAt, sample.sampledAt),
+        ne(samples.id, sample.id),
+        inArray(runs.method, [...COMPARED]),
+        isNotNull(runs.completedAt),
+      ),
+    )
+    .orderBy(runs.method, desc(samples.sampledAt), desc(outcomes.seq));
+  return rows.toSorted((a, b) => b.sampledAt.getTime() - a.sampledAt.getTime() || b.seq - a.seq);
+}
+
+const SEVERAL = 3;
+
+/** What the newest valid tests on earlier samples of the same specification say, each in the unit of its own job. */
+async function ofSpecification(
+  db: Queryable,
+  source: FactSource,
+  sample: typeof samples.$inferSelect,
+): Promise<string[]> {
+  const mix = db.select({ id: lots.specificationId }).from(lots).where(eq(lots.id, sample.lotId));
+  const rows = await db
+    .select({
+      method: runs.method,
+      attempt: runs.attempt,
+      input: outcomes.input,
+      outcome: outcomes.outcome,
+      system: jobs.system,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .innerJoin(samples, eq(samples.id, runs.sampleId))
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .where(
+      and(
+        inArray(lots.specificationId, mix),
+        inArray(runs.method, [...(source.by ?? [])]),
+        ne(samples.id, sample.id),
+        lt(samples.sampledAt, sample.sampledAt),
+        sql`NOT EXISTS (SELECT FROM outcomes later WHERE later.run_id = ${runs.id} AND later.seq > ${outcomes.seq})`,
+      ),
+    )
+    .orderBy(desc(samples.sampledAt), desc(outcomes.seq))
+    .limit(SEVERAL * 3);
+  return rows
+    .filter(({ outcome }) => outcome.results.length > 0 && isReportable(outcome.findings))
+    .flatMap((row) => taken(source, row, row.system) ?? [])
+    .slice(0, SEVERAL);
+}
+
+/** What the newest test of the lot says that was made before this one. */
+async function onLotBefore(
+  db: Queryable,
+  source: FactSource,
+  { placement, run, job }: RunPlace,
+  input: Readonly<Record<string, unknown>>,
+): Promise<string | undefined> {
+  const rows = await db
+    .select({
+      id: runs.id,
+      method: runs.method,
+      attempt: runs.attempt,
+      input: outcomes.input,
+      outcome: outcomes.outcome,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .where(and(eq(runs.lotId, placement.id), inArray(runs.method, [...(source.by ?? [])])));
+  const madeAt = (method: string, read: Readonly<Record<string, unknown>>): number =>
+    Date.parse(String(read[findMethod(method)?.performedAt ?? ''] ?? ''));
+  const own = madeAt(run.method, input);
+  const [before] = rows
+    .filter(({ id }) => id !== run.id)
+    .map((row) => ({ row, at: madeAt(row.method, row.input) }))
+    .filter(({ at }) => !Number.isNaN(at) && (Number.isNaN(own) || at < own))
+    .toSorted((a, b) => b.at - a.at);
+  return before && taken(source, before.row, job.system);
+}
+
+/** A field of what is asked or of the lot, as it is stored. */
+function stored(row: Readonly<Record<string, unknown>>, { take, is }: FactSource): Fact | undefined {
+  const value = row[take];
+  if (is === 'flag') return value === true ? true : undefined;
+  return typeof value === 'string' && value !== '' ? value : undefined;
+}
+
+/** The newest test of each of some methods that was made of a lot of a specification; one that is not valid says nothing. */
+async function onLotsOf(
+  db: Queryable,
+  methods: readonly string[],
+  specificationId: string,
+): Promise<ReadonlyMap<string, Said>> {
+  if (methods.length === 0) return new Map();
+  const newest = await db
+    .selectDistinctOn([runs.method], {
+      method: runs.method,
+      attempt: runs.attempt,
+      input: outcomes.input,
+      outcome: outcomes.outcome,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .innerJoin(lots, eq(lots.id, runs.lotId))
+    .where(and(eq(lots.specificationId, specificationId), inArray(runs.method, [...methods])))
+    .orderBy(runs.method, desc(outcomes.seq));
+  return new Map(
+    newest.filter(({ outcome }) => isReportable(outcome.findings)).map((said) => [said.method, said]),
+  );
+}
+
+/** What is known before any test is begun: of the specification, the lot and the sample, and of tests of such lots. */
+export async function factsBefore(
+  db: Queryable,
+  sources: FactSources,
+  { sample, placement, mix, job }: Pick<RunPlace, 'sample' | 'placement' | 'mix' | 'job'>,
+): Promise<Facts> {
+  const own = { asked: mix.asked, lot: placement.about, sample: sample?.about, specification: {} };
+  const all = Object.entries(sources);
+  const methods = all.flatMap(([, { of, by }]) => (of === 'specification' ? (by ?? []) : []));
+  const said = await onLotsOf(db, [...new Set(methods)], mix.id);
+  return Object.fromEntries(
+    all.flatMap(([name, source]): [string, Fact][] => {
+      const fact =
+        source.of === 'specification'
+          ? firstSaid(source, [...said.values()], job.system)
+          : source.by
+            ? undefined
+            : stored({ ...own[source.of] }, source);
+      return fact === undefined ? [] : [[name, fact]];
+    }),
+  );
+}
+
+/**
+ * Everything that a method asks to know of others, gathered for one run.
+ * @param input the readings so far: what was made before it is told by its own time
+ */
+export async function gatherFacts(
+  db: Queryable,
+  place: RunPlace,
+  method: Method,
+  input: Readonly<Record<string, unknown>>,
+): Promise<Facts> {
+  const { sample, run, job } = place;
+  const sources = Object.entries(method.facts ?? {});
+  const told = ({ of, which, by }: FactSource) =>
+    of !== 'sample' ? of : by ? (which ?? 'newest') : 'stored';
+  const asks = (what: ReturnType<typeof told>): boolean =>
+    sources.some(([, source]) => told(source) === what);
+  const others = sample && (asks('newest') || asks('earlier')) ? await onSample(db, sample.id, run.id) : [];
+  const before = sample && asks('before') ? await onSampleBefore(db, sample) : [];
+  const one = async (source: FactSource): Promise<Fact | undefined> => {
+    switch (told(source)) {
+      case 'stored':
+        return stored({ ...sample?.about }, source);
+      case 'asked':
+        return stored({ ...place.mix.asked }, source);
+      case 'lot':
+        return source.by
+          ? onLotBefore(db, source, place, input)
+          : stored({ ...place.placement.about }, source);
+      case 'before': {
+        // The last test counts, by whichever method; where it was not valid nothing is compared.
+        const last = before.find(({ method: made }) => source.by?.includes(made));
+        return last && taken(source, last, job.system);
+      }
+      case 'earlier':
+        return firstSaid(
+          source,
+          others.filter(({ attempt }) => attempt < run.attempt),
+          job.system,
+        );
+      case 'specification': {
+        const several = sample ? await ofSpecification(db, source, sample) : [];
+        return several.length > 0 ? several : undefined;
+      }
+      default:
+        return firstSaid(source, others, job.system);
+    }
+  };
+  const facts: Record<string, Fact> = {};
+  for (const [name, source] of sources) {
+    const fact = await one(source);
+    if (fact !== undefined) facts[name] = fact;
+  }
+  return facts;
+}
+
+/** The facts of a method that rest on other tests of its own sample, by name. */
+function restingOn(method: Method, other?: string): string[] {
+  return Object.entries(method.facts ?? {})
+    .filter(
+      ([, { of, by, which }]) =>
+        of === 'sample' && which !== 'before' && by && (!other || by.includes(other)),
+    )
+    .map(([name]) => name);
+}
+
+/**
+ * The completed runs of a sample that may take a fact from a run of it; those under a signed report are left as they
+ * were signed.
+ * @returns the runs, each with the names of its facts that rest on such a test
+ */
+export async function runsRestingOn(
+  db: Queryable,
+  place: RunPlace,
+): Promise<{ id: string; resting: string[] }[]> {
+  const { run, sample } = place;
+  const methods = METHODS.filter((method) => restingOn(method, run.method).length > 0).map(({ id }) => id);
+  if (!sample || run.sampleId === null || methods.length === 0) return [];
+  const rows = await db
+    .select({ id: runs.id, method: runs.method })
+    .from(runs)
+    .where(
+      and(
+        eq(runs.sampleId, sample.id),
+        ne(runs.id, run.id),
+        eq(runs.state, 'complete'),
+        inArray(runs.method, methods),
+        sql`report_locking_run(${runs.id}) IS NULL`,
+      ),
+    )
+    .orderBy(runs.startedAt);
+  return rows.map(({ id, method }) => ({ id, resting: restingOn(findMethod(method) as Method, run.method) }));
+}

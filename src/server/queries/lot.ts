@@ -1,0 +1,47 @@
+import { and, eq } from 'drizzle-orm';
+import { sampleLabel } from '@/core/identity/labels';
+import type { LotSays } from '@/core/material/contract';
+import { findMaterial } from '@/core/materials/registry';
+import type { Queryable } from '@/db/client';
+import { jobs, lots, reports, samples, specifications } from '@/db/schema';
+import { present, readableJobs } from '../scope';
+import type { Actor } from '../use-case';
+import { runViews } from './dossier';
+import { reportsOf, sampleDossiers } from './sample';
+
+/** A lot with its specification and job, and what its material is. */
+export async function lotHead(db: Queryable, actor: Actor, lotId: string) {
+  const [found] = await db
+    .select({ placement: lots, mix: specifications, job: jobs })
+    .from(lots)
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .innerJoin(jobs, eq(jobs.id, lots.jobId))
+    .where(and(eq(lots.id, lotId), readableJobs(db, actor)));
+  const head = present(found, 'This lot');
+  return { ...head, material: present(findMaterial(head.mix.material), 'This material') };
+}
+
+/** Everything about one lot: its samples with what they came to, the tests of the lot itself, its reports. */
+export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
+  const head = await lotHead(db, actor, lotId);
+  const { job, material } = head;
+  const releasedOnly = actor.role === 'client';
+  const dossiers = await sampleDossiers(db, actor, eq(samples.lotId, lotId));
+  const runs = await runViews(db, { lotIds: [lotId] });
+  const says: LotSays | null =
+    material.across?.(
+      dossiers.map(({ sample, sets }) => ({
+        label: sampleLabel(job.number, sample.number),
+        about: sample.about,
+        results: sets.flatMap(({ mean, test }) => (mean ? [{ ...mean, count: test.used.length }] : [])),
+      })),
+      { mode: job.rounding },
+    ) ?? null;
+  return {
+    ...head,
+    samples: dossiers,
+    runs: releasedOnly ? runs.filter(({ released }) => released) : runs,
+    says,
+    reports: await reportsOf(db, eq(reports.lotId, lotId), releasedOnly),
+  };
+}

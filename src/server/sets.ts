@@ -1,0 +1,280 @@
+import {
+  combine,
+  type Derived,
+  type SetMember,
+  type SetRule,
+  type StrengthTest,
+  strengthTest,
+  type Verdict,
+} from '@/core/acceptance';
+import type { Limits } from '@/core/limits';
+import {
+  type Facts,
+  isCylinderSize,
+  type Method,
+  type NominalSize,
+  type Result,
+  setupMeasure,
+} from '@/core/methods';
+import { findMethod, METHODS, methodsFor } from '@/core/methods/registry';
+import { isHeld } from '@/core/moulds';
+import { exact, type UnitId } from '@/core/quantity';
+import { ageText } from '@/core/windows';
+import { isReportable } from '@/core/working';
+import type { Queryable } from '@/db/client';
+import type { jobs, lots, samples, specifications } from '@/db/schema';
+import { factsBefore } from './facts';
+import { groupBy } from './group-by';
+import { type SpecimenView, specimenViews, withoutUnreleased } from './queries/dossier';
+import { limitsOfJobs } from './run-setup';
+import { specifiedFor } from './specified';
+
+/** Specimens of one sample whose results stand together, and what they say. */
+export interface SpecimenSet {
+  readonly key: string;
+  /** What it is called: `Strength test at 28 days`. */
+  readonly title: string;
+  /** The method that breaks them. */
+  readonly method: string;
+  readonly ageHours: number | null;
+  readonly cure: 'standard' | 'field' | null;
+  readonly specimens: readonly SpecimenView[];
+  /** True at the age the specified strength is for; younger sets inform only. */
+  readonly designated: boolean;
+  readonly test: StrengthTest;
+  /** What they are, where they are no cylinders: `Cores`. */
+  readonly what?: string;
+  /** What the specimens say together where that is no strength test: cubes by their school, cores by 85 and 75 %. */
+  readonly note?: string;
+  /** Its mean before it was rounded, where its rule makes one. */
+  readonly mean?: { readonly quantity: string; readonly value: string };
+  /** What the set is held against, where its own rule says so. */
+  readonly verdicts: readonly Verdict[];
+  /** What follows from its mean. */
+  readonly derived?: Derived;
+}
+
+type Job = Pick<typeof jobs.$inferSelect, 'system' | 'rounding'>;
+type Specification = Pick<typeof specifications.$inferSelect, 'asked'>;
+
+/** A specimen as its set's strength test sees it. */
+export function setMember(view: SpecimenView & { size: NominalSize }): SetMember {
+  const { run } = view;
+  const outcome = run?.state === 'complete' ? run.outcome : null;
+  const strength = outcome ? run?.strength : undefined;
+  const density = outcome?.results.find(({ quantity }) => quantity === 'density');
+  const late = outcome?.findings.some((found) => /^(specimen|cylinder)\.age-/u.test(found.id)) ?? false;
+  return {
+    label: view.label,
+    size: view.size,
+    strength: strength?.value ?? null,
+    reported: strength?.reported ?? null,
+    valid:
+      view.discarded === null && (outcome === null || (isReportable(outcome.findings) && Boolean(strength))),
+    outOfWindow: late,
+    ...(view.leftOut ? { leftOut: view.leftOut } : {}),
+    ...(density ? { density: density.value } : {}),
+  };
+}
+
+/** The method that a specimen is broken by: the one that broke it, else the first that its form is made for. */
+function breakMethod({ run, form }: SpecimenView): Method | undefined {
+  return run?.state === 'complete' ? findMethod(run.method) : methodsFor(form)[0];
+}
+
+/**
+ * The sets of one sample: specimens that one method breaks, alike in all that its rule names, never mixed. Held ones
+ * belong to no set. Those whose mean is a strength test stand first, by age.
+ * @param facts what rules ask to know besides, by method
+ */
+export function setsOf(
+  views: readonly SpecimenView[],
+  job: Job,
+  { asked }: Specification,
+  limits: Limits,
+  facts: ReadonlyMap<string, Facts> = new Map(),
+): SpecimenSet[] {
+  const due = views.filter((view) => !isHeld(view));
+  const brokenBy = groupBy(due, (view) => breakMethod(view)?.id);
+  const keyed = METHODS.flatMap(({ id, set: rule }) => {
+    const own = brokenBy.get(id);
+    if (!rule || !own) return [];
+    const alike = groupBy(own, (view) =>
+      rule.by.map((what) => (what === 'age' ? view.ageHours : view.about.cure)).join('/'),
+    );
+    const sets = [...alike].map(([key, members]) =>
+      setOf({ rule, method: id, key: `${id}/${key}` }, members, job, asked, limits, facts.get(id)),
+    );
+    return rule.combine === 'strength test'
+      ? sets.toSorted((a, b) => (a.ageHours ?? 0) - (b.ageHours ?? 0))
+      : sets;
+  });
+  const isTest = ({ what }: SpecimenSet): boolean => what === undefined;
+  return [...keyed.filter(isTest), ...keyed.filter((set) => !isTest(set))];
+}
+
+interface Named {
+  readonly rule: SetRule;
+  readonly method: string;
+  readonly key: string;
+}
+
+/** One set: its strength test, or what its rule says of it. */
+function setOf(
+  { rule, method, key }: Named,
+  members: readonly SpecimenView[],
+  job: Job,
+  asked: Specification['asked'],
+  limits: Limits,
+  facts: Facts | undefined,
+): SpecimenSet {
+  const [first] = members;
+  const ageHours = rule.by.includes('age') ? (first?.ageHours ?? null) : null;
+  const at = ageHours === null ? '' : ` at ${ageText(ageHours)}`;
+  const base = { key, method, ageHours, cure: first?.about.cure ?? null, specimens: members };
+  if (rule.combine === 'strength test') {
+    const designated = first?.ageHours === asked.ageHours;
+    const cylinders = members.flatMap((view) => {
+      const { form: size } = view;
+      return isCylinderSize(size) ? [setMember({ ...view, size })] : [];
+    });
+    const test = strengthTest(cylinders, job.system, limits, { mode: job.rounding, designated });
+    const title = `${designated ? 'Strength test' : 'For information'}${at}`;
+    return { ...base, title, designated, test, verdicts: [] };
+  }
+  const tested = members.flatMap((view) => {
+    const outcome = view.run?.state === 'complete' ? view.run.outcome : null;
+    const result = outcome?.results.find((each) => each.quantity === rule.quantity);
+    return outcome && result && view.leftOut === null && isReportable(outcome.findings)
+      ? [
+          {
+            label: view.label,
+            value: result.value,
+            unit: result.unit,
+            quantities: byQuantity(outcome.results),
+          },
+        ]
+      : [];
+  });
+  const unit = tested[0]?.unit ?? (job.system === 'US' ? 'psi' : 'MPa');
+  const waiting = members.filter(({ testedAt, discarded }) => !testedAt && discarded === null);
+  const { text, mean, note, used, lines, verdicts, derived } = combine(
+    rule,
+    tested,
+    {
+      system: job.system,
+      limits,
+      mode: job.rounding,
+      unit,
+      asked: (name) =>
+        measureOf(
+          name === 'specifiedStrength'
+            ? first && specifiedFor(first, asked).specifiedStrength
+            : (asked as unknown as Record<string, unknown>)[name],
+          unit,
+        ),
+      ...(facts ? { facts } : {}),
+      rejected: members.filter(
+        ({ testedAt, leftOut, run }) =>
+          testedAt && leftOut === null && !isReportable(run?.outcome?.findings ?? []),
+      ).length,
+    },
+    waiting.length > 0,
+  );
+  const out = members.flatMap(({ label, leftOut }) => (leftOut === null ? [] : [{ label, why: leftOut }]));
+  const words = [note, ...out.map((each) => `Left out: ${each.label}, ${each.why}.`)]
+    .filter(Boolean)
+    .join(' ');
+  return {
+    ...base,
+    title: `${rule.word}${at}`,
+    designated: false,
+    what: rule.word,
+    test: {
+      state: waiting.length > 0 ? 'pending' : 'tested',
+      value: text,
+      text,
+      unit,
+      used: tested.filter((_, place) => used.includes(place)).map(({ label }) => label),
+      leftOut: out,
+      waitingFor: waiting.map(({ label }) => label),
+      lines,
+      findings: [],
+      engineer: [],
+    },
+    ...(words ? { note: words } : {}),
+    ...(mean === null ? {} : { mean: { quantity: rule.quantity, value: mean } }),
+    verdicts,
+    ...(derived ? { derived } : {}),
+  };
+}
+
+function byQuantity(results: readonly Result[]): Record<string, string> {
+  return Object.fromEntries(results.map(({ quantity, value }) => [quantity, value]));
+}
+
+/** What is asked for, a stress in the unit of the results or a plain number; undefined where it is not. */
+function measureOf(stored: unknown, unit: UnitId) {
+  if (typeof stored !== 'string' || stored === '') return undefined;
+  return /^[\d.]+$/u.test(stored) ? exact(stored) : setupMeasure(stored, 'stress', unit);
+}
+
+interface Place {
+  readonly sample: typeof samples.$inferSelect;
+  readonly job: typeof jobs.$inferSelect;
+  readonly placement: typeof lots.$inferSelect;
+  readonly mix: typeof specifications.$inferSelect;
+}
+
+/** The specimens of a sample and the sets they make, by the limits that its job keeps to now. */
+export async function setsOfSample(db: Queryable, place: Place, releasedOnly = false) {
+  const [own] = await setsOfSamples(db, [place], releasedOnly);
+  return own as NonNullable<typeof own>;
+}
+
+/** The same of several samples, asked for together, in their order. */
+export async function setsOfSamples<P extends Place>(
+  db: Queryable,
+  places: readonly P[],
+  releasedOnly = false,
+) {
+  const limitsBy = await limitsOfJobs(
+    db,
+    places.map(({ job }) => job),
+  );
+  const all = await specimenViews(
+    db,
+    places.map(({ sample }) => sample.id),
+  );
+  const views = groupBy(releasedOnly ? withoutUnreleased(all) : all, ({ sampleId }) => sampleId);
+  const known = new Map<string, ReadonlyMap<string, Facts>>();
+  const made = [];
+  for (const place of places) {
+    const specimens = views.get(place.sample.id) ?? [];
+    // What is known of a lot is known for all its samples.
+    const key = [
+      place.placement.id,
+      ...new Set(specimens.flatMap((view) => breakMethod(view)?.id ?? [])),
+    ].join();
+    const facts = known.get(key) ?? (await factsBy(db, specimens, place));
+    known.set(key, facts);
+    const limits = limitsBy(place.job);
+    made.push({ place, limits, specimens, sets: setsOf(specimens, place.job, place.mix, limits, facts) });
+  }
+  return made;
+}
+
+/** What the rules of these specimens' methods ask to know, by method. */
+async function factsBy(
+  db: Queryable,
+  views: readonly SpecimenView[],
+  place: Place,
+): Promise<ReadonlyMap<string, Facts>> {
+  const methods = new Set(views.flatMap((view) => breakMethod(view)?.id ?? []));
+  const facts = new Map<string, Facts>();
+  for (const id of methods) {
+    const sources = findMethod(id)?.set?.facts;
+    if (sources) facts.set(id, await factsBefore(db, sources, place));
+  }
+  return facts;
+}

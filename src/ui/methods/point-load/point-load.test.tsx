@@ -1,0 +1,277 @@
+// @vitest-environment jsdom
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Limits } from '@/core/limits';
+import { usableInput } from '@/core/methods';
+import { complete } from '@/core/methods/complete';
+import { pointLoad } from '@/core/methods/point-load';
+import { derives } from '@/core/methods/point-load/group';
+import { exact } from '@/core/quantity';
+import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
+import { Results } from '../../runsheet/Results';
+import { useRun } from '../../runsheet/use-run';
+import { LumpAdvisor } from './Advisor';
+import { PointLoadBench } from './Bench';
+import { PointLoadGroup } from './Group';
+import { LoadClock } from './LoadClock';
+
+let asked: readonly Asked[] = [];
+const saved = (): Record<string, string> =>
+  Object.fromEntries(savedReadings(asked).map(({ field, text }) => [field, text]));
+beforeEach(() => {
+  localStorage.clear();
+  asked = standInServer();
+});
+afterEach(() => {
+  vi.useRealTimers();
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+function Sheet({ readOnly = false }: { readOnly?: boolean }) {
+  const data = sheetData({ method: 'point-load', system: 'SI' });
+  const run = useRun(data, Date.UTC(2031, 5, 12));
+  return <LumpAdvisor run={run} data={data} readOnly={readOnly} />;
+}
+const type = (label: RegExp, text: string): boolean =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+
+describe('the advisor of a lump', () => {
+  it('puts the best way first, says what is wrong with the others, and takes the sizes over', async () => {
+    await opened('point-load', <Sheet />);
+    expect(screen.queryByText(/Best/u)).toBeNull();
+    type(/First size/u, '80');
+    type(/Second size/u, '38');
+    type(/Third size/u, '57');
+    expect(screen.getAllByText(/Best|Not like this/u).map(({ textContent }) => textContent)).toEqual([
+      '✓ Best',
+      '✕ Not like this',
+      '✕ Not like this',
+    ]);
+    expect(screen.getByText('38 mm between the points, 57 mm wide: 0.67.')).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Take these sizes' }));
+    await waitFor(() => expect(saved()).toEqual({ depth: '38', width1: '57', freeEnd: '40' }));
+  });
+  it('asks for a length where none was typed, and takes nothing over where nothing can be written', async () => {
+    await opened('point-load', <Sheet readOnly />);
+    type(/First size/u, 'large');
+    expect(screen.getByText('A length is expected.')).toBeDefined();
+    for (const [label, text] of [
+      [/First size/u, '50'],
+      [/Second size/u, '60'],
+      [/Third size/u, '3.5 in'],
+    ] as const)
+      type(label, text);
+    expect(screen.getByText(/Best/u)).toBeDefined();
+    expect(screen.queryByRole('button', { name: 'Take these sizes' })).toBeNull();
+  });
+});
+
+describe('the bench of a piece', () => {
+  const shown = (depth: number | null, width: number | null, more: object = {}) =>
+    render(
+      <PointLoadBench
+        picture={{
+          kind: 'point-load',
+          values: {
+            type: 'lump',
+            depth,
+            width,
+            top: width,
+            bottom: width,
+            freeEnd: 30,
+            diameter: 55,
+            system: 'SI',
+            least: 30,
+            most: 85,
+            lowRatio: 0.3,
+            highRatio: 1,
+            share: 0.5,
+            ...more,
+          },
+        }}
+      />,
+    );
+  it('says in words and by its place whether the method takes the shape', () => {
+    shown(44, 62);
+    expect(screen.getByText('✓ Shape as the method takes it')).toBeDefined();
+    expect(screen.getByText(/44 mm between the points, 62 mm wide, equal to a core of 55 mm/u)).toBeDefined();
+    cleanup();
+    shown(63, 62);
+    expect(screen.getByText('✕ Outside what the method takes')).toBeDefined();
+    cleanup();
+    shown(90, 95);
+    expect(screen.getByText('✕ Outside what the method takes')).toBeDefined();
+  });
+  it('waits for the sizes, and has no field of widths for a core across', () => {
+    shown(null, null);
+    expect(screen.getByText(/stands here between the points/u)).toBeDefined();
+    cleanup();
+    shown(54, 54, { type: 'diametral' });
+    expect(screen.queryByText(/Shape as the method/u)).toBeNull();
+    expect(screen.getByRole('img', { name: /between the points/u })).toBeDefined();
+  });
+});
+
+describe('an awkward lump', () => {
+  it('is given by six sizes, and both of its widths are taken over', async () => {
+    await opened('point-load', <Sheet />);
+    fireEvent.click(screen.getByRole('checkbox', { name: /not parallel/u }));
+    for (const [label, text] of [
+      [/First size, mm/u, '80'],
+      [/Second size, mm/u, '38'],
+      [/Third size, mm/u, '54'],
+      [/First size, other end/u, '84'],
+      [/Second size, other end/u, '40'],
+    ] as const)
+      type(label, text);
+    expect(screen.queryByText(/Best/u)).toBeNull();
+    type(/Third size, other end/u, '62');
+    expect(screen.getByText('39 mm between the points, 58 mm wide: 0.67.')).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Take these sizes' }));
+    await waitFor(() => expect(saved()).toEqual({ depth: '39', width1: '54', width2: '62', freeEnd: '41' }));
+  });
+});
+
+describe('the load that is expected of a piece', () => {
+  const picture = (over: object) => ({
+    kind: 'point-load',
+    values: {
+      system: 'SI',
+      depth: 45,
+      width: 60,
+      diameter: 58.6,
+      soonest: 10,
+      latest: 60,
+      expected: 12.4,
+      ...over,
+    },
+  });
+  it('is told with its rate, and with the strokes of a pump', () => {
+    const { rerender } = render(<PointLoadBench picture={picture({})} />);
+    expect(screen.getByText('About 12 kN is expected: 0.21 to 1.2 kN/s.')).toBeDefined();
+    rerender(<PointLoadBench picture={picture({ stroke: 0.6 })} />);
+    expect(screen.getByText(/21 strokes, one every 0\.48 to 2\.9 s\./u)).toBeDefined();
+    rerender(<PointLoadBench picture={picture({ expected: null })} />);
+    expect(screen.queryByText(/is expected/u)).toBeNull();
+  });
+});
+
+describe('a group drawn', () => {
+  const same = {
+    label: 'L',
+    value: '3.0',
+    used: true,
+    quantities: { 'equivalent diameter': '55', 'failure load': '9.1' },
+  };
+  const PLOT = derives(exact(3), {
+    pieces: [same, same, same],
+    rejected: 0,
+    facts: {},
+    asked: () => undefined,
+    system: 'SI',
+    unit: 'MPa',
+    limits: new Limits(),
+    mode: 'half-even',
+  }).plot;
+  const piece = (label: string, value: number | null, used = true) => ({
+    id: label,
+    label,
+    value,
+    used,
+  });
+  const draw = (pieces: ReturnType<typeof piece>[], mean: number | null = 3.1) =>
+    render(<PointLoadGroup pieces={pieces} mean={mean} unit="MPa" plot={PLOT} />);
+  it('shows every valid piece, those left out of the mean hollow and by name', () => {
+    const { container } = draw([
+      piece('L1', 2.4, false),
+      piece('L2', 3.0),
+      piece('L3', 3.2),
+      piece('L4', 4.1, false),
+      piece('L5', null),
+    ]);
+    const drawn = [...container.querySelectorAll('circle')];
+    expect(drawn).toHaveLength(4);
+    expect(drawn.filter((each) => each.getAttribute('stroke-dasharray'))).toHaveLength(2);
+    expect(screen.getByText(/left out of the mean by its rule: L1, L4\./u)).toBeDefined();
+    expect(screen.getByRole('img', { name: /4 indices from 2\.4 to 4\.1 MPa, mean 3\.1/u })).toBeDefined();
+    expect(screen.getByText(/No line over sizes: pieces of one size carry none/u)).toBeDefined();
+  });
+  it('is drawn of one piece, and not at all of none', () => {
+    const { container, rerender } = draw([piece('L1', 2.4)], null);
+    expect(container.querySelectorAll('circle')).toHaveLength(1);
+    expect(screen.getByText(/None is left out/u)).toBeDefined();
+    rerender(<PointLoadGroup pieces={[piece('L1', null)]} mean={null} unit="MPa" plot={PLOT} />);
+    expect(container.querySelectorAll('circle')).toHaveLength(0);
+  });
+  it('puts pieces of one index above one another', () => {
+    const { container } = draw([piece('L1', 3), piece('L2', 3), piece('L3', 3)]);
+    const heights = [...container.querySelectorAll('circle')].map((each) => each.getAttribute('cy'));
+    expect(new Set(heights).size).toBe(3);
+  });
+});
+
+it('the number of a piece is kept back until it is said how it broke', () => {
+  const { input, setup } = pointLoad.example('SI');
+  const method = complete(pointLoad as never);
+  const outcome = method.compute(usableInput(method, input).input, setup);
+  const { rerender } = render(<Results outcome={outcome} method={method} values={{}} />);
+  expect(screen.queryByTestId('main-result')).toBeNull();
+  expect(screen.getByText('The number is kept back until it is said: how it broke.')).toBeDefined();
+  rerender(<Results outcome={outcome} method={method} values={{ fracture: 'through' }} />);
+  expect(screen.getByTestId('main-result').textContent).toMatch(/^\d\.\d\d$/u);
+});
+
+function Clock({ readOnly = false }: { readOnly?: boolean }) {
+  const data = sheetData({ method: 'point-load', system: 'SI' });
+  const run = useRun(data, Date.UTC(2031, 5, 12));
+  return <LoadClock run={run} data={data} readOnly={readOnly} />;
+}
+
+describe('the clock of the load', () => {
+  const begin = async () => {
+    await opened('point-load', <Clock />);
+    vi.useFakeTimers({ now: Date.UTC(2031, 5, 12, 14), toFake: ['Date', 'setInterval', 'clearInterval'] });
+    fireEvent.click(screen.getByRole('button', { name: 'The load begins' }));
+  };
+  const wait = (seconds: number) => act(() => vi.advanceTimersByTime(seconds * 1000));
+  it('says when it may fail, when it is time to pump faster, and when it is too late', async () => {
+    await begin();
+    wait(4);
+    expect(screen.getByText('Not before 10 s')).toBeDefined();
+    wait(4.5);
+    expect(screen.getByText(/^Slower, if it is near/u)).toBeDefined();
+    wait(1.5);
+    expect(screen.getByRole('timer').textContent).toBe('10.0 s');
+    expect(screen.getByText('✓ Now it may fail, until 60 s')).toBeDefined();
+    wait(43);
+    expect(screen.getByText('Faster: 7 s left')).toBeDefined();
+    wait(7);
+    expect(screen.getByText('Faster: 0 s left')).toBeDefined();
+    wait(0.2);
+    expect(screen.getByText(/^✕ Past 60 s/u)).toBeDefined();
+  });
+  it('takes the seconds, cut down, and the moment it broke', async () => {
+    await begin();
+    wait(9.95);
+    fireEvent.click(screen.getByRole('button', { name: 'It broke' }));
+    vi.useRealTimers();
+    await waitFor(() =>
+      expect(saved()).toMatchObject({
+        time: '9.9',
+        testedAt: expect.stringMatching(/^2031-06-12T14:00:09/u),
+      }),
+    );
+    expect(screen.getByRole('button', { name: 'The load begins' })).toBeDefined();
+  });
+  it('is not there where nothing can be written', async () => {
+    await opened(
+      'point-load',
+      <>
+        <p>sheet</p>
+        <Clock readOnly />
+      </>,
+    );
+    expect(screen.queryByRole('button', { name: 'The load begins' })).toBeNull();
+  });
+});

@@ -1,0 +1,17 @@
+import type { Run } from '../runsheet/run';
+import type { RunSheetData } from '../runsheet/types';
+import type { TableField } from './use-rows';
+
+/** What the views of a table of rows are given. */
+export interface RowsProps {
+  readonly run: Run;
+  readonly data: RunSheetData;
+  readonly field: TableField;
+  readonly readOnly: boolean;
+  /** What is wrong with the table as a whole. */
+  readonly error: string | undefined;
+  /** What is still missing is said at its cell. */
+  readonly showMissing: boolean;
+  readonly onNext: (step: 1 | -1) => void;
+  readonly register: (element: HTMLElement | null) => void;
+}
