@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { signedIn, whenAlive } from './helpers';
+import { signedIn } from './helpers';
 
 // What is done at a desk: gear, limits, people, jobs, reasons, amendments, low tests.
 
@@ -24,7 +24,6 @@ test('a machine past its date withholds the go-ahead, and going on takes a reaso
   await page.getByRole('tab', { name: 'Plan' }).click();
   await expect(page.getByText('352 to 528 lbf/s')).toBeVisible();
   await page.reload();
-  await whenAlive(page);
   await page.getByRole('tab', { name: 'History' }).click();
   await expect(page.getByText('Testing machine: PR-02')).toBeVisible();
   await page.close();

@@ -24,6 +24,7 @@ export async function signedIn(
       errors.push(message.text());
   });
   page.on('close', () => expect(errors).toEqual([]));
+  loadedAlive(page);
   await page.goto('/sign-in');
   await page.getByLabel('E-mail').fill(PEOPLE.find(({ key }) => key === who)?.email ?? '');
   await page.getByLabel('Password').fill(DEMO_PASSWORD);
@@ -32,12 +33,29 @@ export async function signedIn(
   return page;
 }
 
-/** Waits until the buttons of a page that was just loaded answer: before that a press is lost, as anybody's would be. */
-export async function whenAlive(page: Page): Promise<void> {
-  await page.waitForFunction(() => {
-    const buttons = [...document.querySelectorAll('main button')];
-    return buttons.some((button) => Object.keys(button).some((name) => name.startsWith('__reactProps')));
-  });
+/** Waits until every button of a page that was just loaded answers: before that a press is lost, as anybody's would be. */
+async function whenAlive(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('button')].every((button) =>
+      Object.keys(button).some((name) => name.startsWith('__reactProps')),
+    ),
+  );
+}
+
+/** Every page that is loaded or loaded again is waited for until it has come alive. */
+function loadedAlive(page: Page): void {
+  const goto = page.goto.bind(page);
+  const reload = page.reload.bind(page);
+  page.goto = async (...told) => {
+    const response = await goto(...told);
+    await whenAlive(page);
+    return response;
+  };
+  page.reload = async (...told) => {
+    const response = await reload(...told);
+    await whenAlive(page);
+    return response;
+  };
 }
 
 /** No serious accessibility fault by axe, the rules of WCAG 2 A and AA. */

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { expectAccessible, signedIn, whenAlive } from './helpers';
+import { expectAccessible, signedIn } from './helpers';
 
 // A set of three broken on the live stand-in, as a technician does it: scan, measure, break, name, next.
 test.describe.configure({ mode: 'default' });
@@ -115,7 +115,6 @@ test('a set of three is broken on the live press, its curves kept and laid over 
         });
       }, page.url().split('/').at(-1));
       await page.reload();
-      await whenAlive(page);
       await page
         .getByRole('button', { name: /Load to failure/ })
         .first()

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { expectAccessible, signedIn, toBench, whenAlive } from './helpers';
+import { expectAccessible, signedIn, toBench } from './helpers';
 
 const toStep = (page: Page, title: string): Promise<void> =>
   page
@@ -40,7 +40,6 @@ test('lumps out of a face are laid, broken, rejected or counted, and make a grou
   desk.setDefaultTimeout(20_000);
   await desk.goto('/jobs');
   await desk.getByRole('link', { name: /PMF/ }).first().click();
-  await whenAlive(desk);
   await desk.getByRole('button', { name: 'New rock unit' }).click();
   const form = desk.getByRole('dialog');
   await form.getByLabel('Code').fill(code);
@@ -60,7 +59,6 @@ test('lumps out of a face are laid, broken, rejected or counted, and make a grou
   const page = await signedIn(browser, 'laboratory');
   page.setDefaultTimeout(20_000);
   await page.goto(job);
-  await whenAlive(page);
   await page.getByRole('button', { name: 'New borehole or face' }).click();
   const lot = page.getByRole('dialog');
   await lot.getByLabel('Rock unit').click();
@@ -153,7 +151,6 @@ test('lumps out of a face are laid, broken, rejected or counted, and make a grou
 
   // The site's own factor, its pairs pasted; then the group is estimated by it.
   await page.goto(bench);
-  await whenAlive(page);
   await page.getByRole('button', { name: 'Factor K from pairs' }).click();
   await page.waitForURL('**/runs/**');
   await choose(page, 'I, fresh');
