@@ -1,13 +1,15 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { LANES } from '@/core/waits/wait';
 import { stateOf } from '@/core/windows';
-import { people, reports, runs, samples, specimens } from '@/db/schema';
+import { people, reports, runs, samples, specimens, waits } from '@/db/schema';
 import { loadDemo } from '@/demo/load';
 import { freshDatabase } from '@/testing/database';
 import { sampleDossier } from './queries/sample';
 import { seriesOf, seriesPage } from './queries/series';
-import { dayList, doneAt, openFreshTests } from './queries/today';
+import { dayList, openFreshTests } from './queries/today';
 import type { Actor } from './use-case';
+import { rebuildWaits } from './waits';
 
 // A Sunday night in winter: whatever the day, the scenario has work to show.
 const NOW = new Date('2031-02-09T23:40:00-05:00');
@@ -24,11 +26,18 @@ afterAll(() => fresh?.close());
 it('has something due, something closing, something missed and something to come', async () => {
   const { sets, closing, hidden } = await dayList(fresh.db, actor, NOW);
   expect(Object.values(hidden).every(({ sets: rest }) => rest === 0)).toBe(true);
-  const found = sets.map((set) => stateOf(set, NOW.getTime(), closing, doneAt(set)));
+  const found = sets.map((set) => stateOf(set, NOW.getTime(), closing, set.doneAt));
   expect([...new Set(found)].toSorted()).toEqual(
     expect.arrayContaining(['closing', 'missed', 'not open yet', 'open']),
   );
   expect((await openFreshTests(fresh.db, actor, NOW)).length).toBeGreaterThan(0);
+});
+
+it('has its waits as a rebuild derives them, in every place of work', async () => {
+  const { rows, changed } = await fresh.db.transaction((tx) => rebuildWaits(tx, NOW));
+  expect([rows > 100, changed]).toEqual([true, 0]);
+  const lanes = await fresh.db.selectDistinct({ lane: waits.lane }).from(waits);
+  expect(lanes.map(({ lane }) => lane).toSorted()).toEqual(Object.keys(LANES).toSorted());
 });
 
 it('has one mix that passes comfortably, one that just does, and one with a low test and its follow-up', async () => {

@@ -8,7 +8,6 @@ import { countStatements } from '@/testing/statements';
 import { createSpecification } from './actions/jobs';
 import { registerPieces } from './actions/pieces';
 import { prepareReport } from './actions/reports';
-import { boxedSets } from './queries/boxes';
 import { diameterLotList, endBatchList, endsToMake } from './queries/ends';
 import { exportRecords } from './queries/export';
 import { cardList, gearList, limitRegister, peopleList, signInList } from './queries/gear';
@@ -22,7 +21,7 @@ import { mixSeries, seriesOf, seriesPage } from './queries/series';
 import { standingsOf } from './queries/specification';
 import { search, specimenDetail } from './queries/specimen';
 import { storageList } from './queries/storage';
-import { dayList, openFreshTests } from './queries/today';
+import { dayList, openFreshTests, siteWaits } from './queries/today';
 import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -78,7 +77,7 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
       Promise.all([
         recentPlacements(db, manager, new Date(CAST)),
         jobsToPlace(db, manager),
-        boxedSets(db, manager, new Date(CAST)),
+        siteWaits(db, manager, new Date(CAST)),
         cardList(db, manager, '2031-05-14'),
       ]),
     jobs: () => jobList(db, manager),

@@ -185,7 +185,7 @@ describe('samples and specimens', () => {
     ).toBe(true);
     expect(rows.find(({ ageHours }) => ageHours === null)?.opensAt).toBeNull();
     const { sets } = await dayList(site.db, site.actors.laboratory, new Date(AT_28_DAYS), 'open');
-    const own = sets.filter((set) => set.sampleId === sampleId);
+    const own = sets.filter(({ href }) => href === `/samples/${sampleId}`);
     expect(own.map(({ specimens: all }) => all.length)).toEqual([3]);
     expect(own[0]).toMatchObject({
       opensAt: AT_28_DAYS - 20 * 3_600_000,

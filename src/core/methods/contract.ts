@@ -2,6 +2,7 @@ import type { SetRule } from '../acceptance/set-rule';
 import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
 import type { Exact, System, UnitId } from '../quantity';
+import type { Wait } from '../waits/wait';
 import type { Finding, Source, WorkingLine } from '../working';
 import type { FactSources } from './facts';
 import type { RunInput } from './fields';
@@ -161,6 +162,8 @@ export interface Method<I extends RunInput = RunInput> {
    * do not say it yet.
    */
   counts?(values: Readonly<Record<string, string>>, system: System, setup: RunSetup): CountPlan | null;
+  /** What is waited for by its readings so far: projected with every reading, for the lists of the day. */
+  waits?(input: I, setup: RunSetup): readonly Wait[];
   /** How it is loaded, for methods that a press carries out. */
   readonly press?: PressUse<I>;
   /** What the results of several specimens say together. */

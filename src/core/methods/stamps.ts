@@ -12,6 +12,7 @@ import {
   type Stamps,
 } from '../clocks';
 import { cite, type Limits } from '../limits';
+import type { Wait } from '../waits/wait';
 import { type Finding, finding } from '../working';
 import { fieldsOf, type RunInput, readMeasure } from './fields';
 import type { RunSetup } from './setup';
@@ -124,6 +125,44 @@ export function clockFindings(
     found.push(missed(clock, early, elapsed, field, reading, limits));
   }
   return found;
+}
+
+/**
+ * What is waited for by the clocks of a run: each that has begun, from the end of its least time to the end of its most.
+ * @param ids the clocks this method answers for
+ */
+export function clockWaits(
+  input: RunInput,
+  setup: RunSetup,
+  limits: Limits,
+  ids: readonly ClockId[],
+): readonly Wait[] {
+  const stamps = sampleStamps(input, setup);
+  const counted = clocksFor(limits.profile);
+  return ids.flatMap((id): Wait[] => {
+    const clock = clockOf(id);
+    if (!counted.includes(clock) || (clock.for && !setup.sample?.specimens?.includes(clock.for))) return [];
+    const { startedAt, endedAt, most, least } = readClock(clock, stamps, 0, limits, input.system);
+    if (startedAt === null) return [];
+    const after = (seconds: number): string => new Date(startedAt + seconds * 1000).toISOString();
+    // What only asks for a least time is over when that is up, whoever looks.
+    const done =
+      endedAt === null
+        ? most === null
+          ? after(least ?? 0)
+          : undefined
+        : after((endedAt - startedAt) / 1000);
+    return [
+      {
+        id,
+        what: clock.title,
+        lane: 'field',
+        opens: after(least ?? 0),
+        ...(most === null ? {} : { closes: after(most) }),
+        ...(done ? { done } : {}),
+      },
+    ];
+  });
 }
 
 /** The field that stamps the end of a clock, or its start when another run stamps the end. */

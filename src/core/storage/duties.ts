@@ -1,6 +1,7 @@
 import { DateTime } from 'luxon';
 import type { Limit, LimitId, Limits } from '../limits';
 import type { System } from '../quantity';
+import type { Wait } from '../waits/wait';
 
 export const STORAGE_KINDS = ['tank', 'room'] as const;
 export type StorageKind = (typeof STORAGE_KINDS)[number];
@@ -84,6 +85,30 @@ export function readDuty(
   const state =
     now > dueAt ? 'overdue' : now >= doneAt + WARN_SHARE * (dueAt - doneAt) ? 'due soon' : 'in order';
   return { duty, state, doneAt, dueAt, limit };
+}
+
+/**
+ * A duty of a tank or room as what is waited for: from when it is due soon to when it is due; one that was never done is
+ * due from the beginning.
+ * @param since when the tank or room was taken into use
+ */
+export function dutyWait(
+  duty: Duty,
+  doneAt: number | null,
+  since: number,
+  limits: Limits,
+  system: System,
+): Wait {
+  const { dueAt } = readDuty(duty, doneAt, since, limits, system);
+  const instant = (at: number): string => new Date(Math.round(at)).toISOString();
+  return {
+    id: duty,
+    what: DUTY_FACTS[duty].title,
+    lane: 'tank',
+    ...(doneAt === null || dueAt === null
+      ? { opens: instant(since) }
+      : { opens: instant(doneAt + WARN_SHARE * (dueAt - doneAt)), closes: instant(dueAt) }),
+  };
 }
 
 /** The duties that a kind of storage has. */

@@ -6,3 +6,4 @@ export * from './press';
 export * from './reports';
 export * from './runs';
 export * from './storage';
+export * from './waits';

@@ -38,6 +38,7 @@ import { measureText } from '../measure-text';
 import { currentReadings } from '../readings';
 import { limitsNow } from '../run-setup';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
+import { projectSample } from '../waits';
 import { instantField } from './samples';
 
 /** A placement, locked for what is added to it in order, with its job. */
@@ -407,4 +408,5 @@ async function stampCuring(
     by,
     savedAt: now,
   });
+  await projectSample(tx, sampleId, now);
 }

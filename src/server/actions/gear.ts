@@ -35,6 +35,7 @@ import { NotFound } from '../errors';
 import { measureText } from '../measure-text';
 import { limitsNow } from '../run-setup';
 import { BENCH, defineUseCase, MANAGERS, refuseFields } from '../use-case';
+import { projectUnderLimit } from '../waits';
 
 /** The kinds of equipment that the methods ask for. */
 export const EQUIPMENT_KINDS: readonly string[] = [
@@ -450,6 +451,7 @@ export const changeLimit = defineUseCase({
         at: now,
       })
       .returning({ revision: limitChanges.revision });
+    if (input.status !== 'confirmed') await projectUnderLimit(tx, input.limitId, now);
     return { revision: made?.revision ?? 0 };
   },
 });

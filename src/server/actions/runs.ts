@@ -56,6 +56,7 @@ import {
   STAFF,
   type Transaction,
 } from '../use-case';
+import { projectRun, projectSample } from '../waits';
 
 export class StartRunInput {
   @IsString() method: string;
@@ -353,10 +354,21 @@ export const saveReadings = defineUseCase({
       }
       if (place.sample && text !== null) await followSample(tx, place.sample.id, method, reading.field, text);
     }
-    if (run.state === 'complete' && written.length > 0) await recordOutcome(context, place, method);
+    if (written.length > 0) {
+      if (run.sampleId && written.some(({ field }) => isStamp(method, field)))
+        await projectSample(tx, run.sampleId, context.now);
+      else await projectRun(tx, place, context.now);
+      if (run.state === 'complete') await recordOutcome(context, place, method);
+    }
     return { saved };
   },
 });
+
+/** True for a reading that stamps a moment of the sample clock. */
+function isStamp(method: Method, path: string): boolean {
+  const field = fieldAt(method.Input, path);
+  return field?.kind === 'instant' && field.event !== undefined;
+}
 
 /** What a reading sets of the sample itself, its own time and what it was taken for, is kept with the sample too. */
 async function followSample(
@@ -476,6 +488,7 @@ export const completeRun = defineUseCase({
       .set({ state: 'complete', completedAt: now, completedBy: actor.id })
       .where(eq(runs.id, run.id));
     const outcome = await recordOutcome(context, place, method);
+    await projectRun(tx, await runPlace(tx, run.id), now);
     await recordReasons(context, run.id, outcome, input);
     if (run.specimenId) {
       await tx.insert(specimenEvents).values({

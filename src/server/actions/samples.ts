@@ -38,6 +38,7 @@ import { windowsOf } from '../age';
 import { NotFound } from '../errors';
 import { newestRevision } from '../run-setup';
 import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
+import { projectSample } from '../waits';
 import { lockJob, storedFields } from './jobs';
 
 /** How far a clock on a phone may be ahead before a time is taken for a typing mistake. */
@@ -169,7 +170,10 @@ export const takeSample = defineUseCase({
         ? [{ id: randomUUID(), runId: run.id, field, text, takenAt: sampledAt, by: actor.id, savedAt: now }]
         : [];
     });
-    if (rows.length > 0) await tx.insert(readings).values(rows);
+    if (rows.length > 0) {
+      await tx.insert(readings).values(rows);
+      await projectSample(tx, sampleId, now);
+    }
     return { sampleId };
   },
 });

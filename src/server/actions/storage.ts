@@ -6,6 +6,7 @@ import { storageDuties, storages } from '@/db/schema';
 import { NotFound } from '../errors';
 import { measureText } from '../measure-text';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
+import { projectDuties } from '../waits';
 import { instantField } from './samples';
 
 /** What a tank or room can have, °F. */
@@ -44,6 +45,7 @@ export const addStorage = defineUseCase({
       .insert(storages)
       .values({ ...input, name, volume: input.kind === 'tank' ? volume : null, createdAt: now })
       .returning({ id: storages.id });
+    if (made) await projectDuties(tx, made.id);
     return { storageId: made?.id ?? '' };
   },
 });
@@ -90,6 +92,7 @@ export const recordDuty = defineUseCase({
         note: input.note?.trim() ?? '',
       })
       .returning({ id: storageDuties.id });
+    await projectDuties(tx, storage.id);
     return { dutyId: made?.id ?? '' };
   },
 });

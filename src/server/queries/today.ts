@@ -1,27 +1,36 @@
-import { and, asc, eq, gte, type SQL, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, isNull, type SQL, sql } from 'drizzle-orm';
+import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods/registry';
+import type { Lane } from '@/core/waits/wait';
 import { closingShare, stateOf, type WindowState } from '@/core/windows';
 import type { Queryable } from '@/db/client';
-import { jobs, runs, samples } from '@/db/schema';
+import { jobs, lots, runs, samples, waits } from '@/db/schema';
 import { limitsNow } from '../run-setup';
-import { readableJobs } from '../scope';
+import { readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 
-/** Specimens of one sample that share an age and a window, and are broken together. */
+/** What waits for the same thing in the same time: specimens of one sample that are broken together, a box, a tank. */
 export interface DueSet {
   readonly key: string;
-  readonly sampleId: string;
-  readonly jobName: string;
-  readonly mixCode: string;
-  readonly element: string;
-  readonly zone: string;
-  readonly ageHours: number;
+  readonly lane: Lane;
+  readonly what: string;
+  readonly ageHours: number | null;
+  /** Where it is: the lot, or the tank or room; what is asked of it, and where one goes on with it. */
+  readonly place: string;
+  readonly detail: string;
+  readonly href: string;
+  readonly zone: string | null;
   readonly opensAt: number;
-  readonly closesAt: number;
+  readonly bestAt: number | null;
+  readonly closesAt: number | null;
+  /** When the last of it was done, or ends by itself; null while some wait. */
+  readonly doneAt: number | null;
+  readonly provisional: string | null;
+  /** Its specimens, where it is about some. */
   readonly specimens: readonly {
     readonly id: string;
     readonly label: string;
-    readonly testedAt: number | null;
+    readonly doneAt: number | null;
   }[];
 }
 
@@ -38,9 +47,15 @@ export type DayPart = (typeof DAY_PARTS)[number];
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
-/** How far ahead the day looks, and how far back a missed window still stands. */
+/** How far ahead the day looks, and how far back a missed window still stands: on site it is soon nobody's any more. */
 const AHEAD_MS = 48 * HOUR;
-const MISSED_MS = 45 * DAY;
+const MISSED_MS: Readonly<Record<Lane, number>> = {
+  field: 7 * DAY,
+  ends: 7 * DAY,
+  press: 45 * DAY,
+  tank: 45 * DAY,
+};
+const LONGEST_MS = Math.max(...Object.values(MISSED_MS));
 /** Sets of each part that are sent at once; `show` asks for more of one. */
 const SENT: Readonly<Record<DayPart, number>> = { open: 40, missed: 10, coming: 15, done: 10 };
 const SENT_WHEN_ASKED = 400;
@@ -54,15 +69,23 @@ const PART: Readonly<Record<WindowState, DayPart>> = {
 };
 
 interface SetRow extends Record<string, unknown> {
-  sampleId: string;
-  jobName: string;
-  mixCode: string;
-  element: string;
-  zone: string;
-  ageHours: number;
+  lane: Lane;
+  what: string;
+  ageHours: number | null;
+  owner: string;
+  lotId: string | null;
+  sampleId: string | null;
+  runId: string | null;
+  storage: string | null;
+  lot: string | null;
+  code: string | null;
+  zone: string | null;
   opensAt: string;
-  closesAt: string;
-  specimens: { id: string; label: string; testedAt: string | null }[];
+  bestAt: string | null;
+  closesAt: string | null;
+  doneAt: string | null;
+  provisional: string | null;
+  specimens: { id: string; label: string; doneAt: string | null }[] | null;
 }
 
 function readable(actor: Actor): SQL {
@@ -81,24 +104,32 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
   const at = now.getTime();
   const instant = (ms: number): SQL => sql`${new Date(at + ms).toISOString()}::timestamptz`;
   const { rows } = await db.execute<SetRow>(sql`
-    SELECT s.sample_id AS "sampleId", s.age_hours AS "ageHours", s.opens_at AS "opensAt", s.closes_at AS "closesAt",
-           j.name AS "jobName", j.zone, m.code AS "mixCode", p.title AS element,
-           json_agg(json_build_object('id', s.id, 'label', s.label, 'testedAt', s.tested_at) ORDER BY s.label) AS specimens
-    FROM specimens s
-    JOIN samples a ON a.id = s.sample_id
-    JOIN lots p ON p.id = a.lot_id
-    JOIN specifications m ON m.id = p.specification_id
-    JOIN jobs j ON j.id = a.job_id
-    WHERE s.closes_at IS NOT NULL AND s.discarded_at IS NULL ${readable(actor)}
-      AND ((s.tested_at IS NULL AND s.closes_at >= ${instant(-MISSED_MS)} AND s.opens_at <= ${instant(AHEAD_MS)})
-        OR s.tested_at >= ${instant(-DAY)})
-    GROUP BY s.sample_id, s.age_hours, s.opens_at, s.closes_at, j.name, j.zone, m.code, p.title
-    ORDER BY s.closes_at, min(s.label)`);
+    SELECT w.lane, w.what, w.age_hours AS "ageHours", w.sample_id AS "sampleId",
+           min(w.opens_at) AS "opensAt", min(w.best_at) AS "bestAt", max(w.closes_at) AS "closesAt", p.id AS "lotId", p.title AS lot, m.code, j.zone,
+           t.name AS storage, min(w.run_id::text) AS "runId", min(w.owner::text) AS owner,
+           min(w.provisional) AS provisional,
+           CASE WHEN bool_or(w.done_at IS NULL) THEN NULL ELSE max(w.done_at) END AS "doneAt",
+           json_agg(json_build_object('id', s.id, 'label', s.label, 'doneAt', w.done_at) ORDER BY s.label)
+             FILTER (WHERE s.id IS NOT NULL) AS specimens
+    FROM waits w
+    LEFT JOIN specimens s ON s.id = w.specimen_id
+    LEFT JOIN samples a ON a.id = w.sample_id
+    LEFT JOIN lots p ON p.id = coalesce(w.lot_id, a.lot_id)
+    LEFT JOIN specifications m ON m.id = p.specification_id
+    LEFT JOIN jobs j ON j.id = p.job_id
+    LEFT JOIN storages t ON t.id = w.storage_id
+    WHERE s.discarded_at IS NULL AND w.opens_at <= ${instant(AHEAD_MS)} ${readable(actor)}
+      AND (w.done_at >= ${instant(-DAY)}
+        OR (w.done_at IS NULL AND (w.closes_at >= ${instant(-LONGEST_MS)}
+          OR (w.closes_at IS NULL AND w.opens_at >= ${instant(-LONGEST_MS)}))))
+    GROUP BY w.lane, w.what, w.age_hours, w.sample_id, w.storage_id, p.id, p.title, m.code, j.zone, t.name,
+             -- Of one run together; of specimens only those with the same window.
+             w.run_id, CASE WHEN w.run_id IS NULL THEN w.opens_at END, CASE WHEN w.run_id IS NULL THEN w.closes_at END`);
   const closing = closingShare(limits);
   const parts: Record<DayPart, DueSet[]> = { open: [], missed: [], coming: [], done: [] };
-  for (const row of rows) {
-    const set = setOf(row);
-    parts[PART[stateOf(set, at, closing, doneAt(set))]].push(set);
+  for (const set of rows.map(setOf).toSorted(byEnd)) {
+    if (set.doneAt === null && set.closesAt !== null && set.closesAt < at - MISSED_MS[set.lane]) continue;
+    parts[PART[stateOf(set, at, closing, set.doneAt)]].push(set);
   }
   // The newest of what is over stands first in what is sent; a page lists them by time all the same.
   parts.done.reverse();
@@ -109,14 +140,14 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
   });
   return {
     closing,
-    sets: cut.flatMap(({ sent }) => sent).toSorted((a, b) => a.closesAt - b.closesAt),
+    sets: cut.flatMap(({ sent }) => sent).toSorted(byEnd),
     hidden: Object.fromEntries(
       cut.map(({ part, rest }) => [
         part,
         {
           sets: rest.length,
           specimens: rest.reduce(
-            (sum, { specimens }) => sum + specimens.filter(({ testedAt }) => testedAt === null).length,
+            (sum, { specimens }) => sum + specimens.filter(({ doneAt }) => doneAt === null).length,
             0,
           ),
         },
@@ -125,24 +156,109 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
   };
 }
 
+/** What ends first stands first; what stays open until it is done, last. */
+function byEnd(a: DueSet, b: DueSet): number {
+  return endOf(a) - endOf(b) || a.key.localeCompare(b.key);
+}
+
+function endOf({ closesAt, doneAt }: DueSet): number {
+  return closesAt ?? doneAt ?? Number.MAX_SAFE_INTEGER;
+}
+
 function setOf(row: SetRow): DueSet {
-  const { opensAt, closesAt, specimens, ...rest } = row;
+  const at = (text: string | null): number | null => (text === null ? null : Date.parse(text));
+  const { sampleId, runId, storage } = row;
+  const specimens = row.specimens ?? [];
   return {
-    ...rest,
-    key: `${row.sampleId}/${row.ageHours}/${Date.parse(opensAt)}`,
-    opensAt: Date.parse(opensAt),
-    closesAt: Date.parse(closesAt),
-    specimens: specimens.map((each) => ({
-      ...each,
-      testedAt: each.testedAt ? Date.parse(each.testedAt) : null,
-    })),
+    key: `${row.what}/${sampleId ?? row.owner}/${row.opensAt}`,
+    lane: row.lane,
+    what: row.what,
+    ageHours: row.ageHours,
+    place: row.lot ?? storage ?? '',
+    detail: row.code ?? '',
+    href:
+      storage !== null
+        ? '/gear/storage'
+        : specimens.length === 0 && sampleId && row.lane === 'field'
+          ? `/field/${sampleId}`
+          : runId && specimens.length > 0
+            ? `/runs/${runId}`
+            : sampleId
+              ? `/samples/${sampleId}`
+              : `/lots/${row.lotId}`,
+    zone: row.zone,
+    opensAt: Date.parse(row.opensAt),
+    bestAt: at(row.bestAt),
+    closesAt: at(row.closesAt),
+    doneAt: at(row.doneAt),
+    provisional: row.provisional,
+    specimens: specimens.map((each) => ({ ...each, doneAt: at(each.doneAt) })),
   };
 }
 
-/** When the last of a set was broken; null while one waits. */
-export function doneAt({ specimens }: Pick<DueSet, 'specimens'>): number | null {
-  const times = specimens.map(({ testedAt }) => testedAt);
-  return times.some((time) => time === null) ? null : Math.max(...(times as number[]));
+/** What waits on site, by when it must be done. */
+export interface SiteWait {
+  readonly key: string;
+  readonly sampleId: string;
+  readonly label: string;
+  readonly lot: string;
+  readonly zone: string;
+  readonly what: string;
+  readonly opensAt: number;
+  readonly closesAt: number;
+  readonly provisional: string | null;
+}
+
+const ON_SITE = 16;
+
+/**
+ * What samples wait for on site: boxes to collect, moulds to take off.
+ * @returns the first of them by their end, and how many more there are
+ */
+export async function siteWaits(
+  db: Queryable,
+  actor: Actor,
+  now: Date,
+): Promise<{ readonly waits: readonly SiteWait[]; readonly more: number }> {
+  staffOnly(actor);
+  const rows = await db
+    .select({
+      owner: waits.owner,
+      key: waits.key,
+      sampleId: samples.id,
+      number: samples.number,
+      job: jobs.number,
+      lot: lots.title,
+      zone: jobs.zone,
+      what: waits.what,
+      opensAt: waits.opensAt,
+      closesAt: waits.closesAt,
+      provisional: waits.provisional,
+      all: sql<number>`count(*) OVER ()::int`,
+    })
+    .from(waits)
+    .innerJoin(samples, eq(samples.id, waits.sampleId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(jobs, eq(jobs.id, lots.jobId))
+    .where(
+      and(
+        eq(waits.lane, 'field' satisfies Lane),
+        isNull(waits.doneAt),
+        gte(waits.closesAt, new Date(now.getTime() - MISSED_MS.field)),
+      ),
+    )
+    .orderBy(asc(waits.closesAt), asc(samples.number))
+    .limit(ON_SITE);
+  return {
+    waits: rows.map(({ owner, key, number, job, opensAt, closesAt, all: _, ...row }) => ({
+      ...row,
+      key: `${owner} ${key}`,
+      label: sampleLabel(job, number),
+      opensAt: opensAt.getTime(),
+      closesAt: closesAt?.getTime() ?? opensAt.getTime(),
+    })),
+    more: (rows[0]?.all ?? 0) - rows.length,
+  };
 }
 
 /** Samples of the last day with tests still open: what the field owes now. Counted by sample, named while they are few. */

@@ -2,6 +2,7 @@
 import { Box, useTheme } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useLayoutEffect, useRef, useState } from 'react';
+import { LANES, type Lane } from '@/core/waits/wait';
 import { ageText, durationText } from '@/core/windows/duration-text';
 import type { WindowState } from '@/core/windows/window-state';
 import { MONO } from '../theme';
@@ -12,7 +13,7 @@ const HOUR = 3_600_000;
 const BEFORE = 20 * HOUR;
 const AFTER = 50 * HOUR;
 const ROW = 26;
-const LANE_HEAD = 92;
+const LANE_HEAD = 60;
 
 /** Time runs to the right, now stands still; each set waiting is a bracket from its opening to its closing. */
 export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: number; zone: string }) {
@@ -32,16 +33,11 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
   const from = now - BEFORE;
   const to = now + AFTER;
   const x = (at: number): number => LANE_HEAD + ((at - from) / (to - from)) * (width - LANE_HEAD - 8);
-  const shown = sets.filter((set) => set.closesAt > from && set.opensAt < to);
-  const lanes = [...new Set(shown.map((set) => set.ageHours))]
-    .toSorted((a, b) => a - b)
-    .map((age) => ({
-      age,
-      rows: rowsOf(
-        shown.filter((set) => set.ageHours === age),
-        x,
-      ),
-    }));
+  const shown = sets.filter((set) => endOf(set, to) > from && set.opensAt < to);
+  const lanes = (Object.keys(LANES) as Lane[]).flatMap((lane) => {
+    const own = shown.filter((set) => set.lane === lane);
+    return own.length === 0 ? [] : [{ lane, rows: rowsOf(own, x, to) }];
+  });
   let top = 26;
   const placed = lanes.map((lane) => {
     const y = top;
@@ -74,17 +70,17 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
           </g>
         ))}
         {placed.map((lane) => (
-          <g key={lane.age}>
+          <g key={lane.lane}>
             <line x1={0} x2={width} y1={lane.y - 5} y2={lane.y - 5} stroke={palette.divider} />
             <text x={0} y={lane.y + 15} fontSize={13} fontWeight={700} fill={palette.text.primary}>
-              {`Press ${ageText(lane.age)}`}
+              {LANES[lane.lane]}
             </text>
             {lane.rows.flatMap((row, index) =>
               row.map((set) => {
                 const left = Math.max(x(set.opensAt), LANE_HEAD);
-                const right = Math.min(x(set.closesAt), width - 2);
+                const right = Math.min(x(endOf(set, to)), width - 2);
                 const y = lane.y + index * ROW;
-                const label = `${(set.waiting[0] ?? set.specimens[0])?.label ?? ''}${set.specimens.length > 1 ? ` +${set.specimens.length - 1}` : ''}`;
+                const label = labelOf(set);
                 const solid = set.state === 'open' || set.state === 'closing';
                 const inside = right - left > label.length * 7.6 + 10;
                 return (
@@ -94,10 +90,10 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
                     role="link"
                     tabIndex={0}
                     style={{ cursor: 'pointer' }}
-                    onClick={() => router.push(`/samples/${set.sampleId}`)}
-                    onKeyDown={(event) => event.key === 'Enter' && router.push(`/samples/${set.sampleId}`)}
+                    onClick={() => router.push(set.href)}
+                    onKeyDown={(event) => event.key === 'Enter' && router.push(set.href)}
                   >
-                    <title>{`${set.element}, ${ageText(set.ageHours)}: ${dayTime(set.opensAt, zone)} to ${dayTime(set.closesAt, zone)}, ${set.state}${solid ? `, ${durationText((set.closesAt - now) / 60_000)} left` : ''}`}</title>
+                    <title>{titleOf(set, now, set.zone ?? zone)}</title>
                     <rect
                       x={left}
                       y={y}
@@ -107,15 +103,14 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
                       opacity={solid ? 0.92 : 1}
                     />
                     <path
-                      d={`M${left + 6} ${y}H${left}v19h6M${right - 6} ${y}h6v19h-6`}
+                      d={`M${left + 6} ${y}H${left}v19h6${endsIn(set, to) ? `M${right - 6} ${y}h6v19h-6` : ''}`}
                       fill="none"
                       stroke={colour[set.state]}
                       strokeWidth={2}
                     />
-                    <path
-                      d={`M${x((set.opensAt + set.closesAt) / 2) - 4} ${y + 23}l4 -5l4 5z`}
-                      fill={colour[set.state]}
-                    />
+                    {set.bestAt === null ? null : (
+                      <path d={`M${x(set.bestAt) - 4} ${y + 23}l4 -5l4 5z`} fill={colour[set.state]} />
+                    )}
                     {set.state === 'missed' ? (
                       <line
                         x1={left}
@@ -159,16 +154,43 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
   );
 }
 
+/** Where a bracket ends; what stays open until it is done goes on to the edge. */
+function endOf({ closesAt, doneAt }: DueSet, edge: number): number {
+  return closesAt ?? doneAt ?? edge;
+}
+
+function endsIn(set: DueSet, edge: number): boolean {
+  return endOf(set, edge) < edge;
+}
+
+/** Its first specimen and how many more; where it has none, what is to be done. */
+function labelOf({ waiting, specimens, what, ageHours }: DueSet): string {
+  const first = waiting[0] ?? specimens[0];
+  if (!first) return what;
+  const more = specimens.length > 1 ? ` +${specimens.length - 1}` : '';
+  return `${first.label}${more}${ageHours === null ? '' : ` ${ageText(ageHours)}`}`;
+}
+
+function titleOf(set: DueSet, now: number, zone: string): string {
+  const { closesAt, state } = set;
+  const what = set.ageHours === null ? set.what : `${set.what} at ${ageText(set.ageHours)}`;
+  const to = closesAt === null ? '' : ` to ${dayTime(closesAt, zone)}`;
+  const left =
+    closesAt !== null && (state === 'open' || state === 'closing')
+      ? `, ${durationText((closesAt - now) / 60_000)} left`
+      : '';
+  return `${what}, ${set.place}: ${dayTime(set.opensAt, zone)}${to}, ${state}${left}`;
+}
+
 /** Puts brackets that overlap under each other, in as few rows as they need. */
-function rowsOf(sets: readonly DueSet[], x: (at: number) => number): DueSet[][] {
+function rowsOf(sets: readonly DueSet[], x: (at: number) => number, edge: number): DueSet[][] {
   const rows: DueSet[][] = [];
   for (const set of sets.toSorted((a, b) => a.opensAt - b.opensAt)) {
-    const width = Math.max(x(set.closesAt) - x(set.opensAt), 100);
     const free = rows.find((row) => {
       const last = row.at(-1);
-      return !last || Math.max(x(last.closesAt), x(last.opensAt) + 130) < x(set.opensAt);
+      return !last || Math.max(x(endOf(last, edge)), x(last.opensAt) + 150) < x(set.opensAt);
     });
-    if (free && width > 0) free.push(set);
+    if (free) free.push(set);
     else rows.push([set]);
   }
   return rows;

@@ -13,6 +13,7 @@ import {
 import { sampleLabel } from '@/core/identity/labels';
 import { ageText, durationText } from '@/core/windows/duration-text';
 import type { WindowState } from '@/core/windows/window-state';
+import { capital } from '@/core/words';
 import { Card, Empty } from '../parts/Card';
 import { LinkButton, TextLink } from '../parts/LinkButton';
 import { WindowBadge } from '../parts/WindowBadge';
@@ -56,7 +57,7 @@ export function Today({
   const missed = sets.filter((set) => set.state === 'missed');
   const coming = sets.filter((set) => set.state === 'not open yet');
   const done = sets.filter((set) => set.state === 'done');
-  const zone = listed[0]?.zone ?? 'UTC';
+  const zone = listed.find((set) => set.zone)?.zone ?? 'UTC';
   return (
     <Stack spacing={2}>
       <Headline now={now} zone={zone} urgent={urgent} missed={missed} coming={coming} hidden={hidden} />
@@ -69,16 +70,18 @@ export function Today({
       <DueTable
         title="Open now"
         part="open"
+        zone={zone}
         hidden={hidden}
         sets={urgent}
         now={now}
         canTest={canTest}
-        empty="Nothing waits at the press now."
+        empty="Nothing waits now."
       />
       {missed.length > 0 ? (
         <DueTable
-          title="Missed, not broken"
+          title="Missed"
           part="missed"
+          zone={zone}
           hidden={hidden}
           sets={missed}
           now={now}
@@ -89,6 +92,7 @@ export function Today({
       <DueTable
         title="Coming in two days"
         part="coming"
+        zone={zone}
         hidden={hidden}
         sets={coming}
         now={now}
@@ -99,6 +103,7 @@ export function Today({
         <DueTable
           title="Done in the last day"
           part="done"
+          zone={zone}
           hidden={hidden}
           sets={done}
           now={now}
@@ -127,20 +132,25 @@ function Headline({
 }) {
   const [first] = urgent;
   const [next] = coming;
-  const count = urgent.reduce((sum, set) => sum + set.waiting.length, hidden.open.specimens);
+  const press = urgent.filter(({ lane }) => lane === 'press');
+  const count = press.reduce((sum, set) => sum + set.waiting.length, hidden.open.specimens);
+  const what =
+    count > 0
+      ? `${count} ${count === 1 ? 'specimen' : 'specimens'} to break`
+      : `${urgent.length} ${urgent.length === 1 ? 'thing waits' : 'things wait'}`;
   const late = missed.length + hidden.missed.sets;
   return (
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 3, flexWrap: 'wrap' }}>
       <Typography variant="h1" component="h1">
         {first
-          ? `${count} ${count === 1 ? 'specimen' : 'specimens'} to break, first within ${durationText((first.closesAt - now) / 60_000)}`
+          ? `${what}${first.closesAt === null ? '' : `, first within ${durationText((first.closesAt - now) / 60_000)}`}`
           : next
-            ? `Nothing to break now; next window opens in ${durationText((next.opensAt - now) / 60_000)}`
+            ? `Nothing to do now; next window opens in ${durationText((next.opensAt - now) / 60_000)}`
             : 'Nothing is waiting'}
       </Typography>
       {missed.length > 0 ? (
         <Typography color="error" sx={{ fontWeight: 700 }}>
-          {`${late} ${late === 1 ? 'set' : 'sets'} missed`}
+          {`${late} missed`}
         </Typography>
       ) : null}
       <Typography className="mono" color="text.secondary" sx={{ ml: 'auto' }}>
@@ -182,11 +192,13 @@ function FreshCard({ fresh, now }: { fresh: readonly Fresh[]; now: number }) {
 }
 
 function timeWords(set: DueSet, now: number): string {
+  const end = set.closesAt ?? set.doneAt;
+  const left = end === null ? 'until done' : durationText((end - now) / 60_000);
   const words: Record<WindowState, string> = {
     'not open yet': `opens in ${durationText((set.opensAt - now) / 60_000)}`,
-    open: durationText((set.closesAt - now) / 60_000),
-    closing: durationText((set.closesAt - now) / 60_000),
-    missed: `${durationText((now - set.closesAt) / 60_000)} late`,
+    open: left,
+    closing: left,
+    missed: `${durationText((now - (set.closesAt ?? now)) / 60_000)} late`,
     done: '',
   };
   return words[set.state];
@@ -195,6 +207,7 @@ function timeWords(set: DueSet, now: number): string {
 function DueTable({
   title,
   part,
+  zone,
   hidden,
   sets,
   now,
@@ -203,6 +216,8 @@ function DueTable({
 }: {
   title: string;
   part: Part;
+  /** Of what belongs to no job of its own. */
+  zone: string;
   hidden: Hidden;
   sets: readonly DueSet[];
   now: number;
@@ -220,9 +235,9 @@ function DueTable({
               <TableRow>
                 <TableCell>Time left</TableCell>
                 <TableCell>Window</TableCell>
+                <TableCell>What</TableCell>
                 <TableCell>Specimens</TableCell>
-                <TableCell>Age</TableCell>
-                <TableCell>Where it was placed</TableCell>
+                <TableCell>Where</TableCell>
                 <TableCell>From to</TableCell>
               </TableRow>
             </TableHead>
@@ -239,9 +254,21 @@ function DueTable({
                     <WindowBadge state={set.state} />
                   </TableCell>
                   <TableCell>
+                    {set.specimens.length === 0 ? (
+                      <TextLink href={set.href}>{whatWords(set)}</TextLink>
+                    ) : (
+                      whatWords(set)
+                    )}
+                    {set.provisional ? (
+                      <Typography variant="body2" color="text.secondary">
+                        {capital(set.provisional)}
+                      </Typography>
+                    ) : null}
+                  </TableCell>
+                  <TableCell>
                     <Stack direction="row" spacing={0.5} useFlexGap sx={{ flexWrap: 'wrap' }}>
                       {set.specimens.map((specimen) =>
-                        canTest && specimen.testedAt === null ? (
+                        canTest && set.lane === 'press' && specimen.doneAt === null ? (
                           <LinkButton
                             key={specimen.id}
                             size="small"
@@ -249,7 +276,7 @@ function DueTable({
                             href={`/bench/${specimen.id}`}
                             sx={{ minHeight: 36 }}
                           >
-                            {`Break ${specimen.label}`}
+                            {`${set.what} ${specimen.label}`}
                           </LinkButton>
                         ) : (
                           <Chip
@@ -263,16 +290,13 @@ function DueTable({
                       )}
                     </Stack>
                   </TableCell>
-                  <TableCell sx={{ whiteSpace: 'nowrap' }}>{ageText(set.ageHours)}</TableCell>
                   <TableCell>
-                    <TextLink href={`/samples/${set.sampleId}`}>{set.element}</TextLink>
+                    <TextLink href={set.href}>{set.place}</TextLink>
                     <Typography variant="body2" color="text.secondary">
-                      {set.mixCode}
+                      {set.detail}
                     </Typography>
                   </TableCell>
-                  <TableCell sx={{ whiteSpace: 'nowrap' }}>
-                    {`${dayTime(set.opensAt, set.zone)} to ${sameDay(set) ? clock(set.closesAt, set.zone) : dayTime(set.closesAt, set.zone)}`}
-                  </TableCell>
+                  <TableCell sx={{ whiteSpace: 'nowrap' }}>{spanWords(set, set.zone ?? zone)}</TableCell>
                 </TableRow>
               ))}
             </TableBody>
@@ -288,6 +312,16 @@ function DueTable({
   );
 }
 
-function sameDay(set: DueSet): boolean {
-  return dayTime(set.opensAt, set.zone).slice(0, -6) === dayTime(set.closesAt, set.zone).slice(0, -6);
+function whatWords({ what, ageHours }: DueSet): string {
+  return ageHours === null ? what : `${what} at ${ageText(ageHours)}`;
+}
+
+/** From when to when, the day said once. */
+function spanWords({ opensAt, closesAt, doneAt }: DueSet, zone: string): string {
+  const end = closesAt ?? doneAt;
+  const from = dayTime(opensAt, zone);
+  if (end === null) return `from ${from}`;
+  if (end <= opensAt) return from;
+  const day = (text: string): string => text.slice(0, -6);
+  return `${from} to ${day(from) === day(dayTime(end, zone)) ? clock(end, zone) : dayTime(end, zone)}`;
 }

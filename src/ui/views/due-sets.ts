@@ -1,20 +1,25 @@
+import type { Lane } from '@/core/waits/wait';
 import { stateOf, type WindowState } from '@/core/windows/window-state';
 
-/** Specimens of one sample that share an age and a window, as the server lists them. */
+/** What waits for the same thing in the same time, as the server lists it. */
 export interface SetView {
   readonly key: string;
-  readonly sampleId: string;
-  readonly jobName: string;
-  readonly mixCode: string;
-  readonly element: string;
-  readonly ageHours: number;
+  readonly lane: Lane;
+  readonly what: string;
+  readonly ageHours: number | null;
+  readonly place: string;
+  readonly detail: string;
+  readonly href: string;
+  readonly zone: string | null;
   readonly opensAt: number;
-  readonly closesAt: number;
-  readonly zone: string;
+  readonly bestAt: number | null;
+  readonly closesAt: number | null;
+  readonly doneAt: number | null;
+  readonly provisional: string | null;
   readonly specimens: readonly {
     readonly id: string;
     readonly label: string;
-    readonly testedAt: number | null;
+    readonly doneAt: number | null;
   }[];
 }
 
@@ -24,13 +29,17 @@ export interface DueSet extends SetView {
   readonly waiting: SetView['specimens'];
 }
 
-/** How the sets stand now; a set is done when all of it is broken. Those with the least time left come first. */
+/** How the sets stand now; a set is done when all of it is. Those with the least time left come first. */
 export function standing(sets: readonly SetView[], now: number, closing: number): DueSet[] {
   return sets
     .map((set): DueSet => {
-      const waiting = set.specimens.filter(({ testedAt }) => testedAt === null);
-      const doneAt = waiting.length === 0 ? (set.specimens[0]?.testedAt ?? null) : null;
-      return { ...set, waiting, state: stateOf(set, now, closing, doneAt) };
+      const waiting = set.specimens.filter(({ doneAt }) => doneAt === null || doneAt > now);
+      return { ...set, waiting, state: stateOf(set, now, closing, set.doneAt) };
     })
-    .toSorted((a, b) => a.closesAt - b.closesAt);
+    .toSorted((a, b) => endOf(a) - endOf(b));
+}
+
+/** When it ends: what stays open until it is done ends last. */
+function endOf({ closesAt, doneAt }: SetView): number {
+  return closesAt ?? doneAt ?? Number.MAX_SAFE_INTEGER;
 }

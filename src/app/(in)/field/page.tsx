@@ -4,18 +4,18 @@ import { sampleLabel } from '@/core/identity/labels';
 import { findMaterial, MATERIALS } from '@/core/materials/registry';
 import { database } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
-import { boxedSets } from '@/server/queries/boxes';
 import { cardList } from '@/server/queries/gear';
 import { jobsToPlace, recentPlacements } from '@/server/queries/jobs';
+import { siteWaits } from '@/server/queries/today';
 import { staffOnly } from '@/server/scope';
 import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { lotHref } from '@/ui/places';
 import { dayTime, fullDay, localInput } from '@/ui/time';
-import { Boxes } from '@/ui/views/Boxes';
 import { NewLot } from '@/ui/views/NewLot';
 import { NewSample } from '@/ui/views/NewSample';
+import { SiteWaits } from '@/ui/views/SiteWaits';
 
 export const metadata: Metadata = { title: 'Field' };
 
@@ -29,7 +29,7 @@ export default async function FieldPage() {
     recentPlacements(db, actor, now),
     jobsToPlace(db, actor),
   ]);
-  const boxes = await boxedSets(db, actor, now);
+  const site = await siteWaits(db, actor, now);
   const due = (await cardList(db, actor, now.toISOString().slice(0, 10))).filter(
     ({ personId, state }) => personId === actor.id && (state === 'lapses soon' || state === 'lapsed'),
   );
@@ -54,12 +54,12 @@ export default async function FieldPage() {
             : `Your certificate ${card.number} lapses on ${fullDay(`${card.expiresOn}T12:00:00Z`, 'UTC')}: book the examination.`}
         </Alert>
       ))}
-      {boxes.sets.length > 0 ? (
-        <Card title="In their boxes">
-          <Boxes sets={boxes.sets} now={now.getTime()} />
-          {boxes.more > 0 ? (
+      {site.waits.length > 0 ? (
+        <Card title="Waiting on site">
+          <SiteWaits waits={site.waits} now={now.getTime()} />
+          {site.more > 0 ? (
             <Typography color="text.secondary" sx={{ mt: 1 }}>
-              {`and ${boxes.more} more sets that may stay longer`}
+              {`and ${site.more} more that have longer`}
             </Typography>
           ) : null}
         </Card>

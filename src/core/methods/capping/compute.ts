@@ -1,7 +1,8 @@
 import { DateTime } from 'luxon';
 import { type CapThickness, capThickness, drawn, hardeningHours } from '../../ends';
 import { cite, isWithin, type LimitId, type Limits } from '../../limits';
-import { type Exact, exact, largest, meanOf, plainOf, smallest } from '../../quantity';
+import { type Exact, exact, largest, meanOf, plainOf, type System, smallest } from '../../quantity';
+import type { Wait } from '../../waits/wait';
 import { bySeverity, type Finding, finding, type Severity, Sheet, standard } from '../../working';
 import { compoundFinding, hardensIn } from '../compound-checks';
 import type { Outcome, Result } from '../contract';
@@ -72,10 +73,8 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
     });
     results.push(resultOf({ quantity: 'mean cap thickness', symbol: 't', value: mean, unit, step, mode }));
   }
-  const expected = setupMeasure(setup.batch?.expected, 'stress', STRESS_UNIT[system]);
-  const lot = setup.equipment?.find(({ number }) => number === input.lot);
-  const shown = hardensIn(lot?.compound, expected, dayOf(input.lastCapAt, setup), system, limits);
-  const hard = hardeningHours(input.kind ?? 'sulfur', expected, system, limits, true, shown);
+  const expected = expectedOf(setup, system);
+  const hours = hardens(input, setup).toNumber();
   const pours = wholeRows(input.pours);
   return {
     results,
@@ -98,14 +97,41 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
         lastCapAt: input.lastCapAt ?? null,
         firstCapAt: input.firstCapAt ?? null,
         capped: pours.map(({ specimen, end }) => `${specimen}/${end}`).join(','),
-        hours: hard.hours.toNumber(),
-        hardAt: input.lastCapAt
-          ? DateTime.fromISO(input.lastCapAt).plus({ hours: hard.hours.toNumber() }).toUTC().toISO()
-          : null,
+        hours,
+        hardAt: input.lastCapAt ? hardAfter(input.lastCapAt, hours) : null,
         zone: setup.zone ?? 'utc',
       },
     },
   };
+}
+
+function expectedOf(setup: RunSetup, system: System): Exact | undefined {
+  return setupMeasure(setup.batch?.expected, 'stress', STRESS_UNIT[system]);
+}
+
+/** Hours that these caps harden under the strength expected, with what the lot of compound was qualified to. */
+function hardens(input: CappingInput, setup: RunSetup): Exact {
+  const { system } = input;
+  const limits = limitsOf(setup);
+  const expected = expectedOf(setup, system);
+  const lot = setup.equipment?.find(({ number }) => number === input.lot);
+  const shown = hardensIn(lot?.compound, expected, dayOf(input.lastCapAt, setup), system, limits);
+  return hardeningHours(input.kind ?? 'sulfur', expected, system, limits, true, shown).hours;
+}
+
+function hardAfter(poured: string, hours: number): string {
+  return DateTime.fromISO(poured).plus({ hours }).toUTC().toISO() ?? '';
+}
+
+/** The hardening of each specimen's caps, from its own youngest one where that is on record: it ends by itself. */
+export function waits(input: CappingInput, setup: RunSetup): Wait[] {
+  const { lastCapAt } = input;
+  if (!lastCapAt) return [];
+  const hours = hardens(input, setup).toNumber();
+  return (setup.batch?.specimens ?? []).map((label) => {
+    const hard = hardAfter(capTime(input, label) ?? lastCapAt, hours);
+    return { id: 'hard', what: 'Caps hard', lane: 'ends', about: label, opens: hard, done: hard };
+  });
 }
 
 /** When the younger of some caps was poured; undefined while none is on record. */

@@ -6,7 +6,7 @@ import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup, setupMeasure } from '../setup';
-import { capTime, compute, drawnLabels } from './compute';
+import { capTime, compute, drawnLabels, waits } from './compute';
 import { CappingInput } from './input';
 
 const HAZARD =
@@ -80,6 +80,7 @@ export const capping: Method<CappingInput> = {
   mainResult: 'mean cap thickness',
   plan,
   compute,
+  waits,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(CappingInput), system), system },
     setup: {

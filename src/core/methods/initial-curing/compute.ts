@@ -1,5 +1,7 @@
+import type { ClockId } from '../../clocks';
 import { cite, isWithin, type Limit, type Limits } from '../../limits';
 import { type Exact, exact, plainOf, type UnitId, unitLabel } from '../../quantity';
+import type { Wait } from '../../waits/wait';
 import { capital } from '../../words';
 import { bySeverity, commonPractice, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
@@ -7,12 +9,23 @@ import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
-import { clockFindings, sampleStamps } from '../stamps';
+import { clockFindings, clockWaits, sampleStamps } from '../stamps';
 import type { InitialCuringInput } from './input';
 import { type LogSummary, readLog, summariseLog, type TemperatureLog } from './log';
 import { estimatedSet } from './set-time';
 
 const C31 = standard('ASTM C31/C31M');
+/** Clocks of what comes after the box was moved. */
+const LATER = [
+  'transport',
+  'bare',
+  'demould-en',
+  'demould-is',
+  'beams-stored',
+  'beam-soak',
+  'field-beam-soak',
+  'arrival',
+] as const satisfies readonly ClockId[];
 const NOT_STANDARD = 'Every specimen carries the remark and is still tested; strengths are not corrected.';
 
 /** The temperature range of initial curing for the strength that is specified. */
@@ -105,19 +118,7 @@ export function compute(input: InitialCuringInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity([
-      ...clockFindings(input, setup, limits, [
-        'initial-cure',
-        'after-set',
-        'on-site',
-        'transport',
-        'bare',
-        'demould-en',
-        'demould-is',
-        'beams-stored',
-        'beam-soak',
-        'field-beam-soak',
-        'arrival',
-      ]),
+      ...clockFindings(input, setup, limits, ['initial-cure', 'after-set', 'on-site', ...LATER]),
       ...rangeFindings(input, { minimum, maximum, range, summary, log }, unit),
       ...nearFindings(input, { minimum, maximum, range }, limits, unit),
       ...departureFindings(input, set, setup, limits),
@@ -140,6 +141,47 @@ export function compute(input: InitialCuringInput, setup: RunSetup): Outcome {
   };
 }
 
+const HOUR = 3_600_000;
+
+/**
+ * The box on site: from when its specimens may be moved, by the measured set or an estimate of it, until the longest
+ * initial curing is over; then what follows on the way and in the laboratory.
+ */
+export function waits(input: InitialCuringInput, setup: RunSetup): Wait[] {
+  const limits = limitsOf(setup);
+  const { moulded, batched, collected, ...stamps } = sampleStamps(input, setup);
+  if (moulded === undefined) return [];
+  const parts = setParts(input, limits);
+  const set =
+    stamps['final-set'] ??
+    (parts && batched !== undefined
+      ? batched + parts.without.plus(parts.retarder).toNumber() * HOUR
+      : undefined);
+  const after = limits.number('curing.after-set', input.system).toNumber() * HOUR;
+  const most = limits.number('curing.initial', input.system).toNumber() * HOUR;
+  const instant = (at: number): string => new Date(at).toISOString();
+  const why =
+    set === undefined
+      ? 'when they may be moved is not known: enter the set, or the mean temperature until then'
+      : stamps['final-set'] === undefined
+        ? 'by an estimated set'
+        : undefined;
+  // A school that keeps them on site longer has a clock of its own for it.
+  const longer = clockWaits(input, setup, limits, ['on-site']).map(({ opens }) => Date.parse(opens));
+  return [
+    {
+      id: 'collect',
+      what: 'Collect the specimens',
+      lane: 'field',
+      opens: instant(Math.max(set === undefined ? moulded : set + after, ...longer)),
+      closes: instant(moulded + most),
+      ...(collected === undefined ? {} : { done: instant(collected) }),
+      ...(why && collected === undefined ? { provisional: why } : {}),
+    },
+    ...clockWaits(input, setup, limits, LATER),
+  ];
+}
+
 function lesser(a: Exact | undefined, b: Exact | undefined): Exact | undefined {
   return a && b ? (a.lessThan(b) ? a : b) : (a ?? b);
 }
@@ -159,17 +201,28 @@ function thinned(points: TemperatureLog['points']): string | null {
     .join(';');
 }
 
-function setEstimate(input: InitialCuringInput, limits: Limits, sheet: Sheet): Exact | undefined {
+/** What the final set is estimated from while it is not measured, hours; undefined where the temperature is not known. */
+function setParts(
+  input: InitialCuringInput,
+  limits: Limits,
+): { without: Exact; retarder: Exact } | undefined {
   const mean = readMeasure(input, 'meanTemperature')?.value;
   if (!mean || input.setAt) return undefined;
-  const retarder = readMeasure(input, 'retarder')?.value ?? exact(0);
-  const without = estimatedSet(mean, exact(0), input.system, limits);
+  return {
+    without: estimatedSet(mean, exact(0), input.system, limits),
+    retarder: readMeasure(input, 'retarder')?.value ?? exact(0),
+  };
+}
+
+function setEstimate(input: InitialCuringInput, limits: Limits, sheet: Sheet): Exact | undefined {
+  const parts = setParts(input, limits);
+  if (!parts) return undefined;
   return sheet.line({
     symbol: 'ts',
     name: 'Final set after batching, estimated',
     formula: 't0 + r',
-    uses: { t0: without, r: retarder },
-    value: without.plus(retarder),
+    uses: { t0: parts.without, r: parts.retarder },
+    value: parts.without.plus(parts.retarder),
     unit: 'h',
     source: commonPractice,
     round: { step: '0.1', rule: 'hours to 0.1' },

@@ -4,7 +4,7 @@ import { exampleInput } from '../example';
 import { specified } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
-import { compute, initialRange } from './compute';
+import { compute, initialRange, waits } from './compute';
 import { InitialCuringInput } from './input';
 
 /** Order of work: ASTM C31/C31M and C511 (from memory), in our own words. */
@@ -90,6 +90,7 @@ export const initialCuring: Method<InitialCuringInput> = {
     ];
   },
   compute,
+  waits,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(InitialCuringInput), system), system },
     setup: {
