@@ -11,6 +11,7 @@ export default defineConfig({
     './src/db/schema/reports.ts',
     './src/db/schema/storage.ts',
     './src/db/schema/practice.ts',
+    './src/db/schema/verdicts.ts',
     './src/db/schema/waits.ts',
   ],
   out: './src/db/migrations',

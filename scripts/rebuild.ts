@@ -1,16 +1,19 @@
 import 'reflect-metadata';
 import { openDatabase } from '../src/db/client';
+import { rebuildVerdicts } from '../src/server/verdicts';
 import { rebuildWaits } from '../src/server/waits';
 
 const url = process.env.BRICOLE_DATABASE_URL;
 if (!url) throw new Error('BRICOLE_DATABASE_URL');
 const { db, pool } = openDatabase(url);
+const said = (what: string, { rows, changed }: { rows: number; changed: number }): void => {
+  const words = changed === 0 ? 'all as they were' : `${changed} rows were another thing and are mended`;
+  process.stdout.write(`bricole: ${rows} ${what}, ${words}\n`);
+};
 try {
-  process.stdout.write('bricole: deriving what waits from the records\n');
-  const { rows, changed } = await db.transaction((tx) => rebuildWaits(tx, new Date()));
-  process.stdout.write(
-    `bricole: ${rows} waits, ${changed === 0 ? 'all as they were' : `${changed} were another thing and are mended`}\n`,
-  );
+  process.stdout.write('bricole: deriving what waits and what is decided from the records\n');
+  said('waits', await db.transaction((tx) => rebuildWaits(tx, new Date())));
+  said('verdicts', await db.transaction((tx) => rebuildVerdicts(tx)));
 } finally {
   await pool.end();
 }

@@ -27,11 +27,13 @@ import { acceptReason, completeRun, saveReadings, startRun } from '@/server/acti
 import { makeSpecimens, takeSample } from '@/server/actions/samples';
 import { registerSmall } from '@/server/actions/small-specimens';
 import { recordEvent } from '@/server/actions/specimens';
+import { perform } from '@/server/perform';
 import { runViews, specimenViews } from '@/server/queries/dossier';
 import { reportDetail } from '@/server/queries/reports';
+import { sampleDossier } from '@/server/queries/sample';
 import { mixSeries } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
-import { type Actor, perform, type UseCase } from '@/server/use-case';
+import type { Actor, UseCase } from '@/server/use-case';
 import { addCores } from './cores';
 import type { Readings } from './fresh';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
@@ -499,8 +501,13 @@ class Loader {
     const series = await mixSeries(this.db, this.actors.manager, specificationId);
     const low = series.verdicts.individuals.find(({ state }) => state === 'does not meet');
     const row = series.rows.find(({ id }) => id === low?.members[0]);
-    const broken = row?.set.specimens[0]?.testedAt?.getTime();
-    if (!row || !broken) return;
+    if (!row) return;
+    const { sets } = await sampleDossier(this.db, this.actors.manager, row.sampleId);
+    const times = (sets.find(({ designated }) => designated)?.specimens ?? []).flatMap(
+      ({ testedAt }) => testedAt?.getTime() ?? [],
+    );
+    const [broken] = times;
+    if (broken === undefined) return;
     const notes: [PersonKey, string, string, number][] = [
       [
         'laboratory',
@@ -538,7 +545,6 @@ class Loader {
       await this.act(who, recordFollowUp, { sampleId: row.sampleId, stepId, note }, at);
     }
     const hands = { act: this.act.bind(this), read: this.read.bind(this) };
-    const last = Math.max(...row.set.specimens.map(({ testedAt }) => testedAt?.getTime() ?? 0));
-    await addCores(this.db, hands, row.sampleId, last, this.now);
+    await addCores(this.db, hands, row.sampleId, Math.max(...times), this.now);
   }
 }

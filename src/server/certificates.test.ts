@@ -6,11 +6,12 @@ import { errorsOf } from '@/testing/refusals';
 import { breakSpecimen, CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addCard, CARD_METHODS, withdrawCard } from './actions/cards';
 import { completeRun, saveReadings } from './actions/runs';
+import { perform } from './perform';
 import { runViews } from './queries/dossier';
 import { cardList } from './queries/gear';
 import { runSheet } from './queries/run';
 import { mixSeries } from './queries/series';
-import { type Actor, perform } from './use-case';
+import type { Actor } from './use-case';
 
 const HOUR = 3_600_000;
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;

@@ -9,6 +9,7 @@ import { sampleDossier } from './queries/sample';
 import { seriesOf, seriesPage } from './queries/series';
 import { dayList, openFreshTests } from './queries/today';
 import type { Actor } from './use-case';
+import { rebuildVerdicts } from './verdicts';
 import { rebuildWaits } from './waits';
 
 // A Sunday night in winter: whatever the day, the scenario has work to show.
@@ -33,9 +34,11 @@ it('has something due, something closing, something missed and something to come
   expect((await openFreshTests(fresh.db, actor, NOW)).length).toBeGreaterThan(0);
 });
 
-it('has its waits as a rebuild derives them, in every place of work', async () => {
+it('has its waits, in every place of work, and its verdicts as a rebuild derives them', async () => {
   const { rows, changed } = await fresh.db.transaction((tx) => rebuildWaits(tx, NOW));
   expect([rows > 100, changed]).toEqual([true, 0]);
+  const decided = await fresh.db.transaction((tx) => rebuildVerdicts(tx));
+  expect([decided.rows > 100, decided.changed]).toEqual([true, 0]);
   const lanes = await fresh.db.selectDistinct({ lane: waits.lane }).from(waits);
   expect(lanes.map(({ lane }) => lane).toSorted()).toEqual(Object.keys(LANES).toSorted());
 });

@@ -17,11 +17,11 @@ import { makeEndBatch } from './actions/ends';
 import { addEquipment, describePads, qualifyPads, recordLotStrength } from './actions/gear';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens } from './actions/samples';
+import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
 import { endBatchList, endsToMake } from './queries/ends';
 import { gearList } from './queries/gear';
 import { runSheet } from './queries/run';
-import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

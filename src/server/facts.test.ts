@@ -7,7 +7,7 @@ import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
 import { createLot, createSpecification } from './actions/jobs';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
-import { perform } from './use-case';
+import { perform } from './perform';
 
 const MINUTE = 60_000;
 const at = (minutes: number): string => new Date(CAST + minutes * MINUTE).toISOString();

@@ -19,12 +19,12 @@ import { makeSpecimens, takeSample } from './actions/samples';
 import { Conflict, Invalid } from './errors';
 import { barcodeSvg, labelPdf, labelsOf } from './labels';
 import { LiveChanges } from './live';
+import { perform } from './perform';
 import { custody } from './queries/custody';
 import { claimedYield, fieldSample, freshSeries, placementDay } from './queries/placement';
 import { placementCsv } from './queries/placement-csv';
 import { runSheet } from './queries/run';
 import { sampleEvents } from './sample-stamps';
-import { perform } from './use-case';
 
 const MINUTE = 60_000;
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;

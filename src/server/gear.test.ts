@@ -14,12 +14,12 @@ import {
 import { addEquipment, changeLimit, recordVerification, setService } from './actions/gear';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { Invalid } from './errors';
+import { perform } from './perform';
 import { exportRecords } from './queries/export';
 import { gearList, limitRegister } from './queries/gear';
 import { jobDetail } from './queries/jobs';
 import { runSheet } from './queries/run';
 import { search } from './queries/specimen';
-import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

@@ -8,6 +8,7 @@ import { countStatements } from '@/testing/statements';
 import { createSpecification } from './actions/jobs';
 import { registerPieces } from './actions/pieces';
 import { prepareReport } from './actions/reports';
+import { perform } from './perform';
 import { diameterLotList, endBatchList, endsToMake } from './queries/ends';
 import { exportRecords } from './queries/export';
 import { cardList, gearList, limitRegister, peopleList, signInList } from './queries/gear';
@@ -22,7 +23,6 @@ import { standingsOf } from './queries/specification';
 import { search, specimenDetail } from './queries/specimen';
 import { storageList } from './queries/storage';
 import { dayList, openFreshTests, siteWaits } from './queries/today';
-import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

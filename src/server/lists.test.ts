@@ -7,10 +7,11 @@ import { errorsOf } from '@/testing/refusals';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, type Site } from '@/testing/site';
 import { attach } from './actions/attach';
 import { letClientSee } from './actions/people';
+import { perform } from './perform';
 import { exportRecords } from './queries/export';
 import { jobDetail, jobList, recentPlacements, usualZone } from './queries/jobs';
 import { search, specimenDetail } from './queries/specimen';
-import { type Actor, perform } from './use-case';
+import type { Actor } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

@@ -18,10 +18,11 @@ import {
 } from '@/testing/site';
 import { keepLoadLog } from './actions/load-logs';
 import { completeRun, saveReadings, startRun } from './actions/runs';
+import { perform } from './perform';
 import { runViews } from './queries/dossier';
 import { logFile } from './queries/load-log';
 import { runSheet } from './queries/run';
-import { type Actor, perform } from './use-case';
+import type { Actor } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

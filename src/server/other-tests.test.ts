@@ -12,11 +12,11 @@ import {
 } from '@/testing/site';
 import { prepareReport } from './actions/reports';
 import { acceptReason, completeRun, saveReadings, startRun } from './actions/runs';
+import { perform } from './perform';
 import { withoutUnreleased } from './queries/dossier';
 import { sampleDossier } from './queries/sample';
 import { specimenDetail } from './queries/specimen';
 import { composeReport } from './reports/content';
-import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

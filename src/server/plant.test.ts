@@ -10,12 +10,12 @@ import { addLoad, planSampling } from './actions/field';
 import { importEquipment } from './actions/gear';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
+import { perform } from './perform';
 import { runViews } from './queries/dossier';
 import { gearList } from './queries/gear';
 import { jobList, usualZone } from './queries/jobs';
 import { placementDay, samplePairs } from './queries/placement';
 import { runSheet } from './queries/run';
-import { perform } from './use-case';
 
 const MINUTE = 60_000;
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;

@@ -5,8 +5,9 @@ import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { CAST, makeSite, type Site } from '@/testing/site';
 import { recordExercise, recordPractice } from './actions/practice';
+import { perform } from './perform';
 import { practiceRecord } from './queries/practice';
-import { type Actor, perform } from './use-case';
+import type { Actor } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

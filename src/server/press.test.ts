@@ -10,10 +10,10 @@ import { AT_28_DAYS, breakValues, makeSample, makeSite, readingsOf, type Site } 
 import { describeMachine } from './actions/gear';
 import { closePressFeed, drivePress, openPressFeed } from './actions/press';
 import { saveReadings, startRun } from './actions/runs';
+import { perform } from './perform';
 import { pressFeed } from './press/feed';
 import { lastRecorded, PressRecorder, recordedLines } from './press/recorder';
 import { gearList } from './queries/gear';
-import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

@@ -10,12 +10,12 @@ import { changeLimit } from './actions/gear';
 import { createLot } from './actions/jobs';
 import { saveReadings } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
+import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
 import { limitRegister, projectLimits } from './queries/gear';
 import { runSheet } from './queries/run';
 import { composeReport } from './reports/content';
 import { limitChangesAt } from './run-setup';
-import { perform } from './use-case';
 
 const HOUR = 3_600_000;
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;

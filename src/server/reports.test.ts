@@ -17,12 +17,13 @@ import { prepareReport, recordFollowUp } from './actions/reports';
 import { acceptReason, saveReadings } from './actions/runs';
 import { describeSample } from './actions/samples';
 import { Conflict, NotFound } from './errors';
+import { perform } from './perform';
 import { exportRecords } from './queries/export';
 import { reportDetail, reportFile, reportList } from './queries/reports';
 import { sampleDossier } from './queries/sample';
-import { mixSeries, specifiedValue } from './queries/series';
+import { mixSeries } from './queries/series';
 import { composeReport } from './reports/content';
-import { perform } from './use-case';
+import { specifiedValue } from './verdicts';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

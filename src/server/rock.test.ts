@@ -17,6 +17,7 @@ import { makeSpecimens, takeSample } from './actions/samples';
 import { recordEvent, takeBackDiscard } from './actions/specimens';
 import { Conflict, Invalid, NotFound } from './errors';
 import { labelsOf } from './labels';
+import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
 import { exportRecords } from './queries/export';
 import { lotDossier } from './queries/lot';
@@ -24,7 +25,6 @@ import { reportDetail, reportList } from './queries/reports';
 import { sampleDossier } from './queries/sample';
 import { seriesPage } from './queries/series';
 import { standingsOf } from './queries/specification';
-import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

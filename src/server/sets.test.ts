@@ -17,12 +17,12 @@ import { prepareReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { registerSmall } from './actions/small-specimens';
 import { leaveOut, takeBackIn } from './actions/specimens';
+import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
 import { diameterLotList, endsToMake } from './queries/ends';
 import { gearList } from './queries/gear';
 import { runSheet } from './queries/run';
 import { sampleDossier } from './queries/sample';
-import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

@@ -246,7 +246,17 @@ export async function setsOfSamples<P extends Place>(
     db,
     places.map(({ sample }) => sample.id),
   );
-  const views = groupBy(releasedOnly ? withoutUnreleased(all) : all, ({ sampleId }) => sampleId);
+  return setsOfViews(db, places, releasedOnly ? withoutUnreleased(all) : all, limitsBy);
+}
+
+/** The same of specimens that are known already. */
+export async function setsOfViews<P extends Place>(
+  db: Queryable,
+  places: readonly P[],
+  all: readonly SpecimenView[],
+  limitsBy: (job: P['job']) => Limits,
+) {
+  const views = groupBy(all, ({ sampleId }) => sampleId);
   const known = new Map<string, ReadonlyMap<string, Facts>>();
   const made = [];
   for (const place of places) {

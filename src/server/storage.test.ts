@@ -16,11 +16,11 @@ import {
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { decideHold, recordEvent } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
+import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
 import { sampleDossier } from './queries/sample';
 import { specimenHome, storageList } from './queries/storage';
 import { setsOf } from './sets';
-import { perform } from './use-case';
 
 const DAY = 86_400_000;
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;

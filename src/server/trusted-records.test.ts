@@ -22,11 +22,12 @@ import { prepareReport, signReport } from './actions/reports';
 import { completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { leaveOut, recordEvent, takeBackDiscard } from './actions/specimens';
+import { perform } from './perform';
 import { placementDay } from './queries/placement';
 import { reportDetail, reportFile } from './queries/reports';
 import { sampleDossier } from './queries/sample';
 import { dayList } from './queries/today';
-import { type Actor, perform, type UseCase } from './use-case';
+import type { Actor, UseCase } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

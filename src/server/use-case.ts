@@ -1,8 +1,7 @@
-import { sql } from 'drizzle-orm';
-import { type FieldErrors, validated } from '@/core/methods';
+import type { FieldErrors } from '@/core/methods';
 import type { Database, Queryable } from '@/db/client';
 import type { Role } from '@/db/schema';
-import { Invalid, Refused, refusalOf } from './errors';
+import { Invalid } from './errors';
 
 /** Who acts. */
 export interface Actor {
@@ -45,33 +44,6 @@ export const STAFF: readonly Role[] = ['field', 'laboratory', 'reviewer', 'manag
 export const BENCH: readonly Role[] = ['laboratory', 'reviewer', 'manager'];
 export const SIGNERS: readonly Role[] = ['reviewer'];
 export const MANAGERS: readonly Role[] = ['manager'];
-
-/**
- * Carries out a use case: checks the right, validates, acts in one transaction that names the actor for the audit.
- * @throws Refused, Invalid, NotFound, Conflict: what a person's request can run into
- */
-export async function perform<I extends object, R>(
-  db: Database,
-  actor: Actor,
-  definition: UseCase<I, R>,
-  data: unknown,
-  now: Date = new Date(),
-): Promise<R> {
-  if (!definition.roles.includes(actor.role)) throw new Refused();
-  const input = validated(definition.Input, data, { strict: true });
-  if (!input.ok) throw new Invalid(input.errors);
-  try {
-    await definition.ready?.({ db, actor, now }, input.value);
-    return await db.transaction(async (tx) => {
-      await tx.execute(
-        sql`SELECT set_config('bricole.actor', ${actor.id}, true), set_config('bricole.use_case', ${definition.name}, true)`,
-      );
-      return definition.act({ tx, actor, now }, input.value);
-    });
-  } catch (error) {
-    throw refusalOf(error) ?? error;
-  }
-}
 
 /** Throws an error for fields that only the database can judge. */
 export function refuseFields(errors: FieldErrors): never {

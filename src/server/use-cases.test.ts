@@ -20,13 +20,13 @@ import { acceptReason, completeRun, giveReason, saveReadings, startRun } from '.
 import { makeSpecimens, takeSample } from './actions/samples';
 import { recordEvent } from './actions/specimens';
 import { Conflict, Invalid, Refused } from './errors';
+import { perform } from './perform';
 import { jobList } from './queries/jobs';
 import { sampleDossier } from './queries/sample';
 import { mixSeries } from './queries/series';
 import { search } from './queries/specimen';
 import { dayList } from './queries/today';
 import { USE_CASES } from './registry';
-import { perform } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;

@@ -9,8 +9,9 @@ import { changeLimit } from './actions/gear';
 import { completeRun, saveReadings } from './actions/runs';
 import { recordEvent } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
+import { perform } from './perform';
 import { dayList, siteWaits } from './queries/today';
-import { perform, type UseCase } from './use-case';
+import type { UseCase } from './use-case';
 import { rebuildWaits } from './waits';
 
 const HOUR = 3_600_000;

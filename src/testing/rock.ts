@@ -3,8 +3,8 @@ import { addEquipment, recordVerification } from '@/server/actions/gear';
 import { createLot, createSpecification } from '@/server/actions/jobs';
 import { completeRun, saveReadings, startRun } from '@/server/actions/runs';
 import { takeSample } from '@/server/actions/samples';
+import { perform } from '@/server/perform';
 import { specimenViews } from '@/server/queries/dossier';
-import { perform } from '@/server/use-case';
 import { CAST, readingsOf, type Site } from './site';
 
 const MINUTE = 60_000;

@@ -7,9 +7,10 @@ import { createJob, createLot, createSpecification } from '@/server/actions/jobs
 import { signReport } from '@/server/actions/reports';
 import { completeRun, saveReadings, startRun } from '@/server/actions/runs';
 import { makeSpecimens, takeSample } from '@/server/actions/samples';
+import { perform } from '@/server/perform';
 import { specimenViews } from '@/server/queries/dossier';
 import { reportDetail } from '@/server/queries/reports';
-import { type Actor, perform } from '@/server/use-case';
+import type { Actor } from '@/server/use-case';
 import { personOf } from './database';
 
 export const CAST = Date.parse('2031-05-14T13:30:00Z');

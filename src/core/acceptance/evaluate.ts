@@ -242,11 +242,12 @@ export function summarise(verdicts: readonly Pick<Verdict, 'state'>[]): VerdictS
 }
 
 /** The verdict that governs: the largest shortfall relative to its limit, else the least margin. */
-export function governingOf<V extends Verdict>(verdicts: readonly V[]): V | null {
-  const known = verdicts.filter((verdict) => verdict.margin !== null);
-  const share = (verdict: Verdict): Exact => exact(verdict.margin ?? 0).div(verdict.limit);
-  return known.reduce<V | null>(
-    (worst, verdict) => (worst === null || share(verdict).lessThan(share(worst)) ? verdict : worst),
-    null,
-  );
+export function governingOf<V extends Pick<Verdict, 'margin' | 'limit'>>(verdicts: readonly V[]): V | null {
+  let worst: { readonly verdict: V; readonly share: Exact } | undefined;
+  for (const verdict of verdicts) {
+    if (verdict.margin === null) continue;
+    const share = exact(verdict.margin).div(verdict.limit);
+    if (!worst || share.lessThan(worst.share)) worst = { verdict, share };
+  }
+  return worst?.verdict ?? null;
 }

@@ -26,15 +26,18 @@ export interface SeriesPoint {
   readonly engineer: readonly string[];
 }
 
-export interface SeriesVerdicts {
+/** A verdict as it is known after it was decided: without its working. */
+export type Decided = Omit<Verdict, 'lines' | 'knifeEdge'>;
+
+export interface SeriesVerdicts<V extends Decided = Verdict> {
   readonly unit: UnitId;
   readonly specified: string;
   readonly individualLimit: string;
   /** What each criterion asks of one result, by its id, decimal text. */
   readonly limits: Readonly<Record<string, string>>;
   /** One for every test from the third that can have a window, keyed to its last test. */
-  readonly windows: readonly Verdict[];
-  readonly individuals: readonly Verdict[];
+  readonly windows: readonly V[];
+  readonly individuals: readonly V[];
   /** Tests without a valid result, left out of the order with their reason. */
   readonly excluded: readonly { readonly id: string; readonly label: string }[];
   /** Tests that a single one may be, below what their mean is asked to be: an early word to the engineer. */
@@ -44,7 +47,7 @@ export interface SeriesVerdicts {
   /** Over what is decided so far, with the number of tests still waiting. */
   readonly soFar: { readonly state: VerdictState; readonly waiting: number };
   /** The criterion that governs: the largest shortfall relative to its limit, else the least margin. */
-  readonly governing: Verdict | null;
+  readonly governing: V | null;
   /** What the next result must reach, and which criterion asks it; null before there is a result. */
   readonly needed: { readonly text: string; readonly value: string; readonly by: string } | null;
 }
@@ -66,41 +69,72 @@ export function evaluateSeries(
   limits: Limits,
   mode: RoundingMode = 'half-even',
 ): SeriesVerdicts {
-  const unit: UnitId = system === 'US' ? 'psi' : 'MPa';
-  const ordered = points.toSorted((a, b) => a.sampledAt - b.sampledAt || a.label.localeCompare(b.label));
-  const population = ordered.filter((point) => point.state !== 'no valid result');
+  const { about, held } = heldTo(specified, system, limits, mode);
+  const members = inOrder(points)
+    .filter((point) => point.state !== 'no valid result')
+    .map((point) => ({ ...point, waiting: point.state === 'pending' }));
+  const of = (wanted: Criterion['population']): Verdict[] =>
+    held.flatMap(({ criterion }) =>
+      criterion.population === wanted ? evaluate(criterion, members, about) : [],
+    );
+  const found = { windows: of('three in a row'), individuals: of('each') };
+  return seriesStanding(points, found, specified, system, limits, mode);
+}
+
+function inOrder<P extends SeriesPoint>(points: readonly P[]): P[] {
+  return points.toSorted((a, b) => a.sampledAt - b.sampledAt || a.label.localeCompare(b.label));
+}
+
+/** What a series is held against, and what each criterion asks of one result. */
+function heldTo(specified: string, system: System, limits: Limits, mode: RoundingMode) {
   const fc = exact(specified);
   const about: EvaluateAbout = {
     system,
-    unit,
+    unit: system === 'US' ? 'psi' : 'MPa',
     limits,
     mode,
     asked: (name) => (name === 'specifiedStrength' ? fc : undefined),
     step: limits.number('cylinder.strength-step', system),
   };
-  const members = population.map((point) => ({ ...point, waiting: point.state === 'pending' }));
   const held = criteriaOf(SERIES_CRITERIA).map((criterion) => ({
     criterion,
-    verdicts: evaluate(criterion, members, about),
     limit: limitOf(criterion, about)?.value,
   }));
-  const of = (wanted: Criterion['population']): Verdict[] =>
-    held.flatMap(({ criterion, verdicts }) => (criterion.population === wanted ? verdicts : []));
-  const individuals = of('each');
-  const all = held.flatMap(({ verdicts }) => verdicts);
+  return { fc, about, held };
+}
+
+/**
+ * How a series stands by verdicts that are known already.
+ * @param found its verdicts in sampling order, of three in a row and of each
+ */
+export function seriesStanding<V extends Decided>(
+  points: readonly SeriesPoint[],
+  found: { readonly windows: readonly V[]; readonly individuals: readonly V[] },
+  specified: string,
+  system: System,
+  limits: Limits,
+  mode: RoundingMode = 'half-even',
+): SeriesVerdicts<V> {
+  const { fc, about, held } = heldTo(specified, system, limits, mode);
+  const ordered = inOrder(points);
+  const population = ordered.filter((point) => point.state !== 'no valid result');
+  const { windows, individuals } = found;
+  const all = held.flatMap(({ criterion }) =>
+    [...windows, ...individuals].filter((verdict) => verdict.criterion === criterion.id),
+  );
   const floor = held.find(({ criterion }) => criterion.population === 'each')?.limit ?? fc;
   const watch = individuals
     .filter(({ statistic }) => statistic !== null && exact(statistic).lessThan(fc))
     .filter(({ statistic }) => exact(statistic ?? 0).greaterThanOrEqualTo(floor))
-    .flatMap(({ members: ids }) => ids);
+    .flatMap(({ members }) => members);
   return {
-    unit,
+    unit: about.unit,
     specified: plain(fc, 15),
     individualLimit: plain(floor, 15),
     limits: Object.fromEntries(
       held.flatMap(({ criterion, limit }) => (limit ? [[criterion.id, plain(limit, 15)]] : [])),
     ),
-    windows: of('three in a row'),
+    windows,
     individuals,
     excluded: ordered
       .filter((point) => point.state === 'no valid result')

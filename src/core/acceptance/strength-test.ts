@@ -48,6 +48,14 @@ export interface StrengthTest {
   readonly engineer: readonly string[];
 }
 
+/** Beginnings of the names of the limits that a strength test and its criteria are held to. */
+export const STRENGTH_TEST_LIMITS = [
+  'acceptance.',
+  'set.',
+  'cylinder.strength-step',
+  'cylinder.density-agree',
+] as const;
+
 /**
  * The strength test of one sample at one age: the mean of its valid cylinders.
  * @param members all cylinders made for this age, held ones not included

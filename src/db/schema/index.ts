@@ -6,4 +6,5 @@ export * from './press';
 export * from './reports';
 export * from './runs';
 export * from './storage';
+export * from './verdicts';
 export * from './waits';

@@ -35,6 +35,7 @@ import { NotFound } from '../errors';
 import { measureText } from '../measure-text';
 import { limitsNow } from '../run-setup';
 import { BENCH, defineUseCase, MANAGERS, refuseFields } from '../use-case';
+import { judgeUnderLimit } from '../verdicts';
 import { projectUnderLimit } from '../waits';
 
 /** The kinds of equipment that the methods ask for. */
@@ -451,7 +452,10 @@ export const changeLimit = defineUseCase({
         at: now,
       })
       .returning({ revision: limitChanges.revision });
-    if (input.status !== 'confirmed') await projectUnderLimit(tx, input.limitId, now);
+    if (input.status !== 'confirmed') {
+      await projectUnderLimit(tx, input.limitId, now);
+      await judgeUnderLimit(tx, input.limitId, input.jobId);
+    }
     return { revision: made?.revision ?? 0 };
   },
 });

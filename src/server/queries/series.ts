@@ -1,33 +1,43 @@
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import { evaluateSeries, type SeriesPoint, type SeriesVerdicts, type VerdictState } from '@/core/acceptance';
-import { sampleLabel } from '@/core/identity/labels';
+import { and, asc, eq, sql } from 'drizzle-orm';
+import {
+  type Criterion,
+  type Decided,
+  findCriterion,
+  governingOf,
+  type SeriesPoint,
+  type SeriesVerdicts,
+  seriesStanding,
+  summarise,
+  type VerdictState,
+} from '@/core/acceptance';
 import type { Limits } from '@/core/limits';
 import { findMaterial } from '@/core/materials/registry';
-import { measureIn, parseMeasure } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
   followUps,
   jobs,
   lots,
-  outcomes,
   people,
   requirements,
-  runs,
   samples,
+  sets,
   specifications,
+  verdicts,
 } from '@/db/schema';
 import { groupBy } from '../group-by';
 import { limitsOfJobs } from '../run-setup';
 import { anyOf, present, readableJobs } from '../scope';
-import { type SpecimenSet, setsOf } from '../sets';
 import type { Actor } from '../use-case';
-import { type SpecimenView, specimenViews, withoutUnreleased } from './dossier';
-import { standingsOf } from './specification';
+import { specifiedValue } from '../verdicts';
 
 export interface SeriesRow extends SeriesPoint {
   readonly sampleId: string;
   readonly element: string;
-  readonly set: SpecimenSet;
+  /** How many specimens its set has. */
+  readonly members: number;
+  /** Their strengths as reported; unrounded where every one of them counts. */
+  readonly singles: readonly string[];
+  readonly whole: readonly string[] | null;
   /** Result of the youngest set of the same sample, for early warning. */
   readonly early: { readonly ageHours: number; readonly text: string } | null;
 }
@@ -38,15 +48,8 @@ export interface MixSeries {
   readonly criteria: readonly (typeof requirements.$inferSelect)[];
   readonly rows: readonly SeriesRow[];
   readonly limits: Limits;
-  readonly verdicts: SeriesVerdicts;
+  readonly verdicts: SeriesVerdicts<Decided>;
   readonly followUps: readonly { sampleId: string; stepId: string; note: string; byName: string; at: Date }[];
-}
-
-/** f'c as decimal text in the job's unit. */
-export function specifiedValue(asked: { readonly specifiedStrength: string }, system: 'US' | 'SI'): string {
-  const unit = system === 'US' ? 'psi' : 'MPa';
-  const parsed = parseMeasure(asked.specifiedStrength, 'stress', unit);
-  return parsed.ok ? measureIn(parsed.measure, unit).value.toSignificantDigits(15).toFixed() : '0';
 }
 
 /**
@@ -71,21 +74,25 @@ export async function seriesOf(
     .where(and(anyOf(specifications.id, specificationIds), readableJobs(db, actor)));
   const readable = found.map(({ mix }) => mix.id);
   if (readable.length === 0) return [];
-  const taken = await db
-    .select({ sample: samples, element: lots.title, specificationId: lots.specificationId })
-    .from(samples)
-    .innerJoin(lots, eq(lots.id, samples.lotId))
-    .where(anyOf(lots.specificationId, readable))
-    .orderBy(asc(samples.sampledAt));
   const limitsBy = await limitsOfJobs(
     db,
     found.map(({ job }) => job),
   );
-  const sampleIds = taken.map(({ sample }) => sample.id);
-  const all = await specimenViews(db, sampleIds, { detail: 'series' });
   const releasedOnly = actor.role === 'client';
-  const views = groupBy(releasedOnly ? withoutUnreleased(all) : all, ({ sampleId }) => sampleId);
-  const uncertified = await uncertifiedSamples(db, sampleIds);
+  const kept = await db
+    .select({ set: sets, element: lots.title })
+    .from(sets)
+    .innerJoin(samples, eq(samples.id, sets.sampleId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .where(and(anyOf(sets.specificationId, readable), eq(sets.released, releasedOnly), sets.counts))
+    .orderBy(asc(sets.sampledAt), asc(sets.label));
+  const decided = groupBy(
+    await db
+      .select()
+      .from(verdicts)
+      .where(and(anyOf(verdicts.specificationId, readable), eq(verdicts.released, releasedOnly))),
+    ({ specificationId }) => specificationId,
+  );
   const done = await db
     .select({
       specificationId: lots.specificationId,
@@ -102,21 +109,34 @@ export async function seriesOf(
     .where(anyOf(lots.specificationId, readable))
     .orderBy(asc(followUps.at));
   const criteria = await db.select().from(requirements).where(anyOf(requirements.specificationId, readable));
-  const takenBy = groupBy(taken, ({ specificationId }) => specificationId);
+  const keptBy = groupBy(kept, ({ set }) => set.specificationId);
   const series: MixSeries[] = [];
   for (const id of specificationIds) {
     const own = found.find(({ mix }) => mix.id === id);
     if (!own) continue;
     const { mix, job } = own;
     const limits = limitsBy(job);
-    const rows = rowsOf(takenBy.get(id) ?? [], own, limits, views, uncertified);
+    const rows = (keptBy.get(id) ?? []).map(rowOf);
+    const place = new Map(rows.map((row, index) => [row.id, index]));
+    const inOrder = (decided.get(id) ?? []).toSorted(
+      (one, two) => (place.get(one.sampleId) ?? 0) - (place.get(two.sampleId) ?? 0),
+    );
+    const of = (wanted: Criterion['population']): Decided[] =>
+      inOrder.filter(({ criterion }) => findCriterion(criterion)?.population === wanted);
     series.push({
       job,
       mix,
       criteria: criteria.filter(({ specificationId }) => specificationId === id),
       rows,
       limits,
-      verdicts: evaluateSeries(rows, specifiedValue(mix.asked, job.system), job.system, limits, job.rounding),
+      verdicts: seriesStanding(
+        rows,
+        { windows: of('three in a row'), individuals: of('each') },
+        specifiedValue(mix.asked, job.system),
+        job.system,
+        limits,
+        job.rounding,
+      ),
       followUps: releasedOnly ? [] : done.filter(({ specificationId }) => specificationId === id),
     });
     // What others ask for meanwhile comes in between two specifications.
@@ -125,68 +145,20 @@ export async function seriesOf(
   return series;
 }
 
-/** The strength tests of one mix, each with its set, the youngest result and what an engineer has to decide. */
-function rowsOf(
-  taken: readonly { readonly sample: typeof samples.$inferSelect; readonly element: string }[],
-  { mix, job }: Pick<MixSeries, 'mix' | 'job'>,
-  limits: Limits,
-  views: ReadonlyMap<string, SpecimenView[]>,
-  uncertified: ReadonlySet<string | null>,
-): SeriesRow[] {
-  return taken.flatMap(({ sample, element }): SeriesRow[] => {
-    const sets = setsOf(views.get(sample.id) ?? [], job, mix, limits);
-    const set = sets.find((each) => each.designated && each.cure === 'standard');
-    if (!set) return [];
-    const young = sets.find(
-      (each) =>
-        !each.what &&
-        each.ageHours !== null &&
-        each.ageHours < mix.asked.ageHours &&
-        each.test.state === 'tested',
-    );
-    const unaccepted = set.specimens.some(
-      ({ run }) => run?.state === 'complete' && run.openReasons.length > 0,
-    );
-    return [
-      {
-        id: sample.id,
-        sampleId: sample.id,
-        label: sampleLabel(job.number, sample.number),
-        sampledAt: sample.sampledAt.getTime(),
-        value: set.test.state === 'tested' ? set.test.value : null,
-        state: set.test.state,
-        engineer: [
-          ...set.test.engineer,
-          ...(unaccepted ? ['a recorded reason is not accepted yet'] : []),
-          ...(uncertified.has(sample.id) ? ['sampled or moulded without a valid certificate'] : []),
-        ],
-        element,
-        set,
-        early:
-          young?.test.text && young.ageHours !== null
-            ? { ageHours: young.ageHours, text: young.test.text }
-            : null,
-      },
-    ];
-  });
-}
-
-/** Samples that somebody without a valid certificate took or moulded, by the newest outcomes of those runs. */
-async function uncertifiedSamples(
-  db: Queryable,
-  sampleIds: readonly string[],
-): Promise<ReadonlySet<string | null>> {
-  if (sampleIds.length === 0) return new Set();
-  const newest = await db
-    .selectDistinctOn([outcomes.runId], {
-      sampleId: runs.sampleId,
-      uncertified: sql<boolean>`${outcomes.outcome} -> 'findings' @> '[{"id":"people.certified"}]'::jsonb`,
-    })
-    .from(outcomes)
-    .innerJoin(runs, eq(runs.id, outcomes.runId))
-    .where(and(anyOf(runs.sampleId, sampleIds), inArray(runs.method, ['sampling', 'moulding'])))
-    .orderBy(outcomes.runId, desc(outcomes.seq));
-  return new Set(newest.filter(({ uncertified }) => uncertified).map(({ sampleId }) => sampleId));
+/** A strength test of a series as it is kept. */
+function rowOf({ set, element }: { set: typeof sets.$inferSelect; element: string }): SeriesRow {
+  const { sampleId, label, sampledAt, value, state, members, told } = set;
+  return {
+    id: sampleId,
+    sampleId,
+    label,
+    sampledAt: sampledAt.getTime(),
+    value,
+    state,
+    element,
+    members,
+    ...told,
+  };
 }
 
 /** A specification as the list of verdicts shows it. */
@@ -216,8 +188,8 @@ export async function seriesPage(
 }> {
   const found = await db
     .select({
-      id: specifications.id,
-      material: specifications.material,
+      mix: specifications,
+      job: jobs,
       count: sql<number>`(count(*) over ())::int`,
     })
     .from(specifications)
@@ -235,44 +207,66 @@ export async function seriesPage(
   const series = await seriesOf(
     db,
     actor,
-    found.filter(({ material }) => inSeries(material)).map(({ id }) => id),
+    found.filter(({ mix }) => inSeries(mix.material)).map(({ mix }) => mix.id),
   );
-  const standings = await standingsOf(
+  const alone = await judgedAlone(
     db,
-    actor,
-    found.filter(({ material }) => !inSeries(material)).map(({ id }) => id),
+    found.filter(({ mix }) => !inSeries(mix.material)).map(({ mix }) => mix.id),
+    actor.role === 'client',
   );
-  const shown = found.flatMap(({ id }): ShownSpecification[] => {
-    const own = series.find(({ mix }) => mix.id === id);
+  const shown = found.map(({ mix, job }): ShownSpecification => {
+    const own = series.find((each) => each.mix.id === mix.id);
     if (own) {
       const { individuals, soFar, needed, governing } = own.verdicts;
-      return [
-        {
-          mix: own.mix,
-          job: own.job,
-          state: soFar.state,
-          words: `${individuals.length - soFar.waiting} tests decided, ${soFar.waiting} waiting.`,
-          needed: needed?.text ?? null,
-          governing: governing?.sentence ?? null,
-        },
-      ];
+      return {
+        mix,
+        job,
+        state: soFar.state,
+        words: `${individuals.length - soFar.waiting} tests decided, ${soFar.waiting} waiting.`,
+        needed: needed?.text ?? null,
+        governing: governing?.sentence ?? null,
+      };
     }
-    const each = standings.find(({ mix }) => mix.id === id);
-    if (!each) return [];
-    const decided = each.samples.filter(({ sets }) =>
-      sets.some(({ test }) => test.state === 'tested'),
-    ).length;
-    return [
-      {
-        mix: each.mix,
-        job: each.job,
-        state: each.state,
-        words: `${decided} of ${each.samples.length} ${findMaterial(each.mix.material)?.words.sample[1]} tested.`,
-        needed: null,
-        governing: each.governing?.sentence ?? null,
-      },
-    ];
+    const { taken, tested, held } = alone(mix.id);
+    return {
+      mix,
+      job,
+      state: summarise(held),
+      words: `${tested} of ${taken} ${findMaterial(mix.material)?.words.sample[1]} tested.`,
+      needed: null,
+      governing: governingOf(held)?.sentence ?? null,
+    };
   });
   const count = found[0]?.count ?? 0;
   return { shown, count, pages: Math.ceil(count / MIXES_SHOWN) };
+}
+
+/** What is decided of specifications whose samples are judged each by itself. */
+async function judgedAlone(db: Queryable, ids: readonly string[], released: boolean) {
+  const held =
+    ids.length === 0
+      ? []
+      : await db
+          .select()
+          .from(verdicts)
+          .where(and(anyOf(verdicts.specificationId, ids), eq(verdicts.released, released)));
+  const counted =
+    ids.length === 0
+      ? []
+      : await db
+          .select({
+            id: lots.specificationId,
+            taken: sql<number>`count(DISTINCT ${samples.id})::int`,
+            tested: sql<number>`(count(DISTINCT ${sets.sampleId}) FILTER (WHERE ${sets.state} = 'tested'))::int`,
+          })
+          .from(samples)
+          .innerJoin(lots, eq(lots.id, samples.lotId))
+          .leftJoin(sets, and(eq(sets.sampleId, samples.id), eq(sets.released, released)))
+          .where(anyOf(lots.specificationId, ids))
+          .groupBy(lots.specificationId);
+  const heldBy = groupBy(held, ({ specificationId }) => specificationId);
+  return (id: string) => {
+    const { taken = 0, tested = 0 } = counted.find((each) => each.id === id) ?? {};
+    return { taken, tested, held: heldBy.get(id) ?? [] };
+  };
 }

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto';
+import { and, eq, ne } from 'drizzle-orm';
 import { DateTime } from 'luxon';
+import { SERIES_CRITERIA } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
 import type { Material, Said } from '@/core/material/contract';
@@ -15,12 +17,13 @@ import { ageText, durationText } from '@/core/windows';
 import { capital } from '@/core/words';
 import { type Finding, isReportable, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
+import { verdicts } from '@/db/schema';
 import { Conflict } from '../errors';
 import { curvesOf, type RunCurve } from '../queries/curves';
 import { everyRun, type RunView, type SpecimenView } from '../queries/dossier';
 import { lotDossier } from '../queries/lot';
 import { sampleDossier, type sampleDossiers } from '../queries/sample';
-import { mixSeries } from '../queries/series';
+import { anyOf } from '../scope';
 import type { SpecimenSet } from '../sets';
 import type { Actor } from '../use-case';
 
@@ -71,8 +74,8 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
   const parts = [];
   for (const dossier of dossiers) parts.push(await partOf(db, dossier, whole !== undefined));
   const runs = [...parts.flatMap((part) => part.runs), ...(whole?.runs.filter(isComplete) ?? [])];
-  const verdicts = material?.comesInLoads
-    ? await seriesVerdicts(db, actor, mix.id, dossiers)
+  const decided = material?.comesInLoads
+    ? await seriesVerdicts(db, dossiers)
     : parts.flatMap((part) => part.verdicts);
   const methods = [...new Set(runs.map((run) => run.method))].flatMap(
     (id) =>
@@ -103,7 +106,7 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
     discarded: parts.flatMap(({ discarded }) => discarded),
     sets: parts.flatMap(({ sets }) => sets),
     together: whole?.says ?? null,
-    verdicts,
+    verdicts: decided,
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
     methods: [
       ...methods,
@@ -225,17 +228,33 @@ function reportSet(set: SpecimenSet, of: { readonly sample?: string }): ReportSe
 }
 
 /** The verdicts of a series that these samples decided. */
-async function seriesVerdicts(
-  db: Queryable,
-  actor: Actor,
-  specificationId: string,
-  dossiers: readonly Dossier[],
-) {
-  const own = new Set(dossiers.map(({ sample }) => sample.id));
-  const series = await mixSeries(db, actor, specificationId);
-  return [...series.verdicts.windows, ...series.verdicts.individuals]
-    .filter((verdict) => own.has(verdict.members.at(-1) ?? '') && verdict.state !== 'not yet determinable')
-    .map(({ criterion, state, sentence }) => ({ criterion, state, sentence }));
+async function seriesVerdicts(db: Queryable, dossiers: readonly Dossier[]) {
+  const decided = await db
+    .select({
+      sampleId: verdicts.sampleId,
+      criterion: verdicts.criterion,
+      state: verdicts.state,
+      sentence: verdicts.sentence,
+    })
+    .from(verdicts)
+    .where(
+      and(
+        anyOf(
+          verdicts.sampleId,
+          dossiers.map(({ sample }) => sample.id),
+        ),
+        eq(verdicts.released, false),
+        ne(verdicts.state, 'not yet determinable'),
+      ),
+    );
+  // As the criteria of a series stand, and within each by the order of the samples.
+  return SERIES_CRITERIA.flatMap((id) =>
+    dossiers.flatMap(({ sample }) =>
+      decided
+        .filter(({ criterion, sampleId }) => criterion === id && sampleId === sample.id)
+        .map(({ criterion, state, sentence }) => ({ criterion, state, sentence })),
+    ),
+  );
 }
 
 function placeFacts({ job, mix, placement }: Dossier, material: Material | undefined): Said[] {

@@ -7,7 +7,6 @@ import { withinTest } from '@/core/statistics';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
-import type { SpecimenView } from '@/server/queries/dossier';
 import { mixSeries } from '@/server/queries/series';
 import { materialOf, standingsOf } from '@/server/queries/specification';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -51,13 +50,11 @@ export default async function VerdictPage({
   const listed = rows.slice(Math.max(0, end - LISTED), Math.max(0, end));
   const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.members.at(-1), verdict]));
   const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.members[0], verdict]));
-  const full = rows.filter(
-    ({ state, set }) => state === 'tested' && set.specimens.length === set.test.used.length,
-  );
-  const alike = full.filter(({ set }) => set.specimens.length === full[0]?.set.specimens.length);
-  const sets = alike.map(({ set }) => set.specimens.map(strengthOf));
+  const full = rows.filter(({ whole }) => whole !== null);
+  const alike = full.filter(({ members }) => members === full[0]?.members);
+  const sets = alike.map(({ whole }) => (whole ?? []).map((value) => exact(value)));
   const within = withinTest(sets);
-  const trend = withinTrend(sets, series.limits);
+  const trend = withinTrend(sets.slice(-DRAWN), series.limits);
   const last = trend.at(-1);
   const span = series.limits.number('within.sets', 'US').toFixed();
   const low = verdicts.individuals.filter(({ state }) => state === 'does not meet');
@@ -99,10 +96,7 @@ export default async function VerdictPage({
                 value: row.value === null ? null : Number(row.value),
                 state: row.state,
                 average: windowValue(windowOf.get(row.id)?.statistic),
-                singles: row.set.specimens.flatMap((view) => {
-                  const strength = view.run?.strength;
-                  return strength ? [Number(strength.reported)] : [];
-                }),
+                singles: row.singles.map(Number),
               }))}
             />
           )}
@@ -251,10 +245,6 @@ export default async function VerdictPage({
       </Card>
     </Stack>
   );
-}
-
-function strengthOf(view: SpecimenView) {
-  return exact(view.run?.strength?.value ?? 0);
 }
 
 function windowValue(statistic: string | null | undefined): number | null {

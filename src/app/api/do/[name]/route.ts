@@ -2,9 +2,9 @@ import 'reflect-metadata';
 import { database } from '@/db/client';
 import { NotFound } from '@/server/errors';
 import { answering, ownJson } from '@/server/http';
+import { perform } from '@/server/perform';
 import { findUseCase } from '@/server/registry';
 import { requireActor } from '@/server/session';
-import { perform } from '@/server/use-case';
 
 /** Carries out one use case. The right, the fields and the rules are checked behind this door, never before it. */
 export function POST(request: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {

@@ -1,0 +1,405 @@
+import { and, asc, count, desc, eq, inArray, ne, notInArray, type SQL, sql } from 'drizzle-orm';
+import { evaluateSeries, type SeriesPoint, STRENGTH_TEST_LIMITS, type Verdict } from '@/core/acceptance';
+import { sampleLabel } from '@/core/identity/labels';
+import type { Limits } from '@/core/limits';
+import { findMaterial } from '@/core/materials/registry';
+import { METHODS } from '@/core/methods/registry';
+import { exact, measureIn, parseMeasure } from '@/core/quantity';
+import type { Queryable } from '@/db/client';
+import { jobs, lots, outcomes, runs, samples, sets, specifications, verdicts } from '@/db/schema';
+import { groupBy } from './group-by';
+import { specimenViews, withoutUnreleased } from './queries/dossier';
+import { limitsOfJobs } from './run-setup';
+import { anyOf } from './scope';
+import { type SpecimenSet, setsOfViews } from './sets';
+import type { Transaction } from './use-case';
+
+type SetRow = typeof sets.$inferInsert;
+type VerdictRow = typeof verdicts.$inferInsert;
+interface Place {
+  readonly sample: typeof samples.$inferSelect;
+  readonly placement: typeof lots.$inferSelect;
+  readonly mix: typeof specifications.$inferSelect;
+  readonly job: typeof jobs.$inferSelect;
+}
+
+/** f'c as decimal text in the job's unit. */
+export function specifiedValue(asked: { readonly specifiedStrength: string }, system: 'US' | 'SI'): string {
+  const unit = system === 'US' ? 'psi' : 'MPa';
+  const parsed = parseMeasure(asked.specifiedStrength, 'stress', unit);
+  return parsed.ok ? measureIn(parsed.measure, unit).value.toSignificantDigits(15).toFixed() : '0';
+}
+
+/** Projects what the samples come to that this transaction has touched, by whichever way: the database tells them. */
+export async function projectTouched(tx: Transaction): Promise<void> {
+  const { rows } = await tx.execute<{ touched: string | null }>(
+    sql`SELECT current_setting('bricole.touched', true) AS touched`,
+  );
+  const touched = rows[0]?.touched?.trim();
+  if (touched) await projectSamples(tx, touched.split(' '));
+}
+
+/**
+ * Derives anew what samples come to and what is decided by them, as staff and as clients see it.
+ * @returns how many rows are another thing than before
+ */
+export async function projectSamples(tx: Transaction, sampleIds: readonly string[]): Promise<number> {
+  const places = await tx
+    .select({ sample: samples, placement: lots, mix: specifications, job: jobs })
+    .from(samples)
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .where(anyOf(samples.id, sampleIds));
+  let changed = 0;
+  for (const [specificationId, own] of groupBy(places, ({ mix }) => mix.id)) {
+    // Two who decide on one specification at a time: the second sees what the first has written.
+    await tx.execute(sql`SELECT pg_advisory_xact_lock(hashtext(${`verdicts ${specificationId}`}))`);
+    changed += await projectOf(tx, own);
+  }
+  return changed;
+}
+
+async function projectOf(tx: Transaction, places: readonly Place[]): Promise<number> {
+  const [{ mix, job }] = places as readonly [Place, ...Place[]];
+  const ids = places.map(({ sample }) => sample.id);
+  const limitsBy = await limitsOfJobs(tx, [job]);
+  const limits = limitsBy(job);
+  const all = await specimenViews(tx, ids, { detail: 'series' });
+  const inSeries = findMaterial(mix.material)?.comesInLoads === true;
+  const uncertified = inSeries ? await uncertifiedSamples(tx, ids) : new Set<string>();
+  const before = inSeries ? await pointsOf(tx, anyOf(sets.sampleId, ids)) : [];
+  let changed = 0;
+  for (const released of [false, true]) {
+    const made = await setsOfViews(tx, places, released ? withoutUnreleased(all) : all, limitsBy);
+    const rows = made.flatMap(({ place, sets: own }) =>
+      own.map((set) => setRow(place, set, own, released, uncertified.has(place.sample.id))),
+    );
+    changed += await replaceSets(tx, ids, released, rows);
+    if (!inSeries) {
+      const held = made.flatMap(({ place, sets: own }) =>
+        own.flatMap((set) =>
+          set.verdicts.map((verdict) => verdictRow(mix.id, place.sample.id, released, verdict, set.key)),
+        ),
+      );
+      changed += await replaceVerdicts(tx, ids, released, held);
+      continue;
+    }
+    const was = before.filter((point) => point.released === released);
+    const moved = [...was, ...rows.filter(({ counts }) => counts)];
+    changed += await judgeAround(tx, { mix, job, limits, released }, moved, ids);
+  }
+  return changed;
+}
+
+/** A set as it is kept. */
+function setRow(
+  { sample, mix, job }: Place,
+  set: SpecimenSet,
+  all: readonly SpecimenSet[],
+  released: boolean,
+  uncertified: boolean,
+): SetRow {
+  const young = all.find(
+    (each) =>
+      !each.what &&
+      each.ageHours !== null &&
+      each.ageHours < mix.asked.ageHours &&
+      each.test.state === 'tested',
+  );
+  const unaccepted = set.specimens.some(({ run }) => run?.state === 'complete' && run.openReasons.length > 0);
+  const strengths = set.specimens.flatMap(({ run }) => run?.strength ?? []);
+  return {
+    sampleId: sample.id,
+    key: set.key,
+    released,
+    specificationId: mix.id,
+    sampledAt: sample.sampledAt,
+    label: sampleLabel(job.number, sample.number),
+    counts: set.designated && set.cure === 'standard',
+    state: set.test.state,
+    value: set.test.state === 'tested' ? set.test.value : null,
+    members: set.specimens.length,
+    told: {
+      singles: strengths.map(({ reported }) => reported),
+      whole:
+        set.test.state === 'tested' && set.specimens.length === set.test.used.length
+          ? strengths.map(({ value }) => value)
+          : null,
+      engineer: [
+        ...set.test.engineer,
+        ...(unaccepted ? ['a recorded reason is not accepted yet'] : []),
+        ...(uncertified ? ['sampled or moulded without a valid certificate'] : []),
+      ],
+      early:
+        young?.test.text && young.ageHours !== null
+          ? { ageHours: young.ageHours, text: young.test.text }
+          : null,
+    },
+  };
+}
+
+function verdictRow(
+  specificationId: string,
+  sampleId: string,
+  released: boolean,
+  verdict: Verdict,
+  key = '',
+): VerdictRow {
+  const { criterion, state, statistic, limit, margin, sentence, members } = verdict;
+  return {
+    sampleId,
+    released,
+    criterion,
+    key,
+    specificationId,
+    state,
+    statistic,
+    limit,
+    margin,
+    share: margin === null ? null : exact(margin).div(limit).toNumber(),
+    sentence,
+    members,
+  };
+}
+
+const told = (column: { readonly name: string }): SQL => sql.raw(`excluded."${column.name}"`);
+const tuple = (parts: readonly SQL[]): SQL => sql`(${sql.join([...parts], sql`, `)})`;
+
+/** What is written anew of a row, and only where it is another thing. */
+function renewed<N extends string>(
+  table: Readonly<Record<N, { readonly name: string }>>,
+  names: readonly N[],
+) {
+  const columns = names.map((name) => table[name]);
+  return {
+    set: Object.fromEntries(names.map((name, index) => [name, told(columns[index] as { name: string })])),
+    setWhere: sql`${tuple(columns.map((column) => sql`${column}`))} IS DISTINCT FROM ${tuple(columns.map(told))}`,
+  };
+}
+
+async function replaceSets(
+  tx: Transaction,
+  sampleIds: readonly string[],
+  released: boolean,
+  rows: readonly SetRow[],
+): Promise<number> {
+  const kept = rows.map(({ sampleId, key }) => `${sampleId} ${key}`);
+  const gone = await tx
+    .delete(sets)
+    .where(
+      and(
+        anyOf(sets.sampleId, sampleIds),
+        eq(sets.released, released),
+        kept.length > 0 ? notInArray(sql`${sets.sampleId} || ' ' || ${sets.key}`, kept) : undefined,
+      ),
+    )
+    .returning({ key: sets.key });
+  if (rows.length === 0) return gone.length;
+  const changed = await tx
+    .insert(sets)
+    .values([...rows])
+    .onConflictDoUpdate({
+      target: [sets.sampleId, sets.key, sets.released],
+      ...renewed(sets, [
+        'specificationId',
+        'sampledAt',
+        'label',
+        'counts',
+        'state',
+        'value',
+        'members',
+        'told',
+      ]),
+    })
+    .returning({ key: sets.key });
+  return gone.length + changed.length;
+}
+
+async function replaceVerdicts(
+  tx: Transaction,
+  sampleIds: readonly string[],
+  released: boolean,
+  rows: readonly VerdictRow[],
+): Promise<number> {
+  const kept = rows.map(({ sampleId, criterion, key }) => `${sampleId} ${criterion} ${key}`);
+  const gone = await tx
+    .delete(verdicts)
+    .where(
+      and(
+        anyOf(verdicts.sampleId, sampleIds),
+        eq(verdicts.released, released),
+        kept.length > 0
+          ? notInArray(
+              sql`${verdicts.sampleId} || ' ' || ${verdicts.criterion} || ' ' || ${verdicts.key}`,
+              kept,
+            )
+          : undefined,
+      ),
+    )
+    .returning({ key: verdicts.key });
+  if (rows.length === 0) return gone.length;
+  const changed = await tx
+    .insert(verdicts)
+    .values([...rows])
+    .onConflictDoUpdate({
+      target: [verdicts.sampleId, verdicts.released, verdicts.criterion, verdicts.key],
+      ...renewed(verdicts, [
+        'specificationId',
+        'state',
+        'statistic',
+        'limit',
+        'margin',
+        'share',
+        'sentence',
+        'members',
+      ]),
+    })
+    .returning({ key: verdicts.key });
+  return gone.length + changed.length;
+}
+
+type Point = SeriesPoint & { readonly released: boolean };
+
+/** Tests of a series as they are kept, in sampling order; the first or the last few of them, or all. */
+async function pointsOf(
+  db: Queryable,
+  which: SQL | undefined,
+  few: { readonly first?: number; readonly last?: number } = {},
+): Promise<Point[]> {
+  const way = few.last === undefined ? asc : desc;
+  const query = db
+    .select()
+    .from(sets)
+    .where(and(which, sets.counts))
+    .orderBy(way(sets.sampledAt), way(sets.label));
+  const most = few.first ?? few.last;
+  const rows = await (most === undefined ? query : query.limit(most));
+  const points = rows.map(({ sampleId, label, sampledAt, value, state, released, told: { engineer } }) => ({
+    id: sampleId,
+    label,
+    sampledAt: sampledAt.getTime(),
+    value,
+    state,
+    engineer,
+    released,
+  }));
+  return few.last === undefined ? points : points.toReversed();
+}
+
+/** Means of three reach over two tests on either side. */
+const REACH = 2;
+
+interface Series {
+  readonly mix: typeof specifications.$inferSelect;
+  readonly job: typeof jobs.$inferSelect;
+  readonly limits: Limits;
+  readonly released: boolean;
+}
+
+/**
+ * Judges a series anew around places in its order, old ones and new ones: from the two tests before the first, which keep
+ * their own verdicts, to the two after the last.
+ * @param touched samples whose verdicts are written anew even where they have no place any more
+ */
+async function judgeAround(
+  tx: Transaction,
+  { mix, job, limits, released }: Series,
+  places: readonly { readonly sampledAt: number | Date; readonly label: string }[],
+  touched: readonly string[],
+): Promise<number> {
+  const ordered = places
+    .map(({ sampledAt, label }) => ({ at: new Date(sampledAt), label }))
+    .toSorted((a, b) => a.at.getTime() - b.at.getTime() || a.label.localeCompare(b.label));
+  const [first, last] = [ordered[0], ordered.at(-1)];
+  const own = and(eq(sets.specificationId, mix.id), eq(sets.released, released));
+  const valid = and(own, ne(sets.state, 'no valid result'));
+  const position = sql`(${sets.sampledAt}, ${sets.label})`;
+  const of = (place: { at: Date; label: string }): SQL =>
+    sql`(${place.at.toISOString()}::timestamptz, ${place.label})`;
+  const before = first
+    ? await pointsOf(tx, and(valid, sql`${position} < ${of(first)}`), { last: REACH })
+    : [];
+  const here =
+    first && last ? await pointsOf(tx, and(own, sql`${position} BETWEEN ${of(first)} AND ${of(last)}`)) : [];
+  const after = last ? await pointsOf(tx, and(valid, sql`${position} > ${of(last)}`), { first: REACH }) : [];
+  const points = [...before, ...here, ...after];
+  const judged = [...new Set([...touched, ...[...here, ...after].map(({ id }) => id)])];
+  const { windows, individuals } = evaluateSeries(
+    points,
+    specifiedValue(mix.asked, job.system),
+    job.system,
+    limits,
+    job.rounding,
+  );
+  const rows = [...windows, ...individuals].flatMap((verdict) => {
+    const at = verdict.members.at(-1) ?? '';
+    return judged.includes(at) ? [verdictRow(mix.id, at, released, verdict)] : [];
+  });
+  return replaceVerdicts(tx, judged, released, rows);
+}
+
+/** Samples that somebody without a valid certificate took or moulded, by the newest outcomes of those runs. */
+async function uncertifiedSamples(
+  db: Queryable,
+  sampleIds: readonly string[],
+): Promise<ReadonlySet<string | null>> {
+  const newest = await db
+    .selectDistinctOn([outcomes.runId], {
+      sampleId: runs.sampleId,
+      uncertified: sql<boolean>`${outcomes.outcome} -> 'findings' @> '[{"id":"people.certified"}]'::jsonb`,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .where(and(anyOf(runs.sampleId, sampleIds), inArray(runs.method, ['sampling', 'moulding'])))
+    .orderBy(outcomes.runId, desc(outcomes.seq));
+  return new Set(newest.filter(({ uncertified }) => uncertified).map(({ sampleId }) => sampleId));
+}
+
+/** Limits that sets and their criteria hang on: those of a strength test, and of the methods with a rule of their own. */
+const HELD_TO: readonly string[] = [
+  ...STRENGTH_TEST_LIMITS,
+  ...METHODS.flatMap(({ set, limitPrefixes }) =>
+    set && set.combine !== 'strength test' ? limitPrefixes : [],
+  ),
+];
+
+/** What is decided is derived anew, where a limit has changed that it hangs on. @param jobId the project that set it */
+export async function judgeUnderLimit(
+  tx: Transaction,
+  limitId: string,
+  jobId: string | undefined,
+): Promise<void> {
+  if (HELD_TO.some((beginning) => limitId.startsWith(beginning)))
+    await rebuildVerdicts(tx, jobId ? eq(lots.jobId, jobId) : undefined);
+}
+
+/** Samples that are derived anew at a time, of one specification. */
+const AT_ONCE = 500;
+
+/**
+ * Derives every set and verdict anew from the records.
+ * @param which the specifications; absent: all
+ * @returns how many rows there are, and how many were another thing than before: none, unless something was wrong
+ */
+export async function rebuildVerdicts(
+  tx: Transaction,
+  which?: SQL,
+): Promise<{ readonly rows: number; readonly changed: number }> {
+  const taken = await tx
+    .select({ id: samples.id, specificationId: lots.specificationId })
+    .from(samples)
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .where(which)
+    .orderBy(asc(lots.specificationId), asc(samples.sampledAt));
+  let changed = 0;
+  for (const own of groupBy(taken, ({ specificationId }) => specificationId).values())
+    for (let from = 0; from < own.length; from += AT_ONCE)
+      changed += await projectSamples(
+        tx,
+        own.slice(from, from + AT_ONCE).map(({ id }) => id),
+      );
+  const [held] = await tx.select({ rows: count() }).from(verdicts);
+  return { rows: held?.rows ?? 0, changed };
+}
