@@ -4,9 +4,21 @@ import { sampleLabel } from '@/core/identity/labels';
 import type { Limits } from '@/core/limits';
 import { findMaterial } from '@/core/materials/registry';
 import { METHODS } from '@/core/methods/registry';
-import { exact, measureIn, parseMeasure } from '@/core/quantity';
+import { type Exact, exact, measureIn, parseMeasure } from '@/core/quantity';
+import { spreadOf } from '@/core/statistics';
+import { plain } from '@/core/working';
 import type { Queryable } from '@/db/client';
-import { jobs, lots, outcomes, runs, samples, sets, specifications, verdicts } from '@/db/schema';
+import {
+  jobs,
+  lots,
+  outcomes,
+  runs,
+  type SetTold,
+  samples,
+  sets,
+  specifications,
+  verdicts,
+} from '@/db/schema';
 import { groupBy } from './group-by';
 import { specimenViews, withoutUnreleased } from './queries/dossier';
 import { limitsOfJobs } from './run-setup';
@@ -122,9 +134,9 @@ function setRow(
     members: set.specimens.length,
     told: {
       singles: strengths.map(({ reported }) => reported),
-      whole:
-        set.test.state === 'tested' && set.specimens.length === set.test.used.length
-          ? strengths.map(({ value }) => value)
+      spread:
+        set.test.state === 'tested' && set.specimens.length === set.test.used.length && strengths.length > 0
+          ? spreadText(strengths.map(({ value }) => exact(value)))
           : null,
       engineer: [
         ...set.test.engineer,
@@ -137,6 +149,11 @@ function setRow(
           : null,
     },
   };
+}
+
+function spreadText(values: readonly Exact[]): NonNullable<SetTold['spread']> {
+  const { range, mean } = spreadOf(values);
+  return { range: plain(range, 15), mean: plain(mean, 15) };
 }
 
 function verdictRow(

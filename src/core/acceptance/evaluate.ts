@@ -241,13 +241,17 @@ export function summarise(verdicts: readonly Pick<Verdict, 'state'>[]): VerdictS
   return worst ?? (verdicts.length > 0 ? 'meets' : 'not yet determinable');
 }
 
-/** The verdict that governs: the largest shortfall relative to its limit, else the least margin. */
+/** Shares that are written differently by less than this are the same. */
+const SAME = 1e-12;
+
+/** The verdict that governs: the largest shortfall relative to its limit, else the least margin; of equal ones the first. */
 export function governingOf<V extends Pick<Verdict, 'margin' | 'limit'>>(verdicts: readonly V[]): V | null {
-  let worst: { readonly verdict: V; readonly share: Exact } | undefined;
+  let worst: { readonly verdict: V; readonly share: number } | undefined;
   for (const verdict of verdicts) {
     if (verdict.margin === null) continue;
-    const share = exact(verdict.margin).div(verdict.limit);
-    if (!worst || share.lessThan(worst.share)) worst = { verdict, share };
+    // Only compared, never reported: doubles tell shares apart that 15 digits tell apart.
+    const share = Number(verdict.margin) / Number(verdict.limit);
+    if (!worst || share < worst.share - SAME) worst = { verdict, share };
   }
   return worst?.verdict ?? null;
 }

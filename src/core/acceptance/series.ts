@@ -40,8 +40,6 @@ export interface SeriesVerdicts<V extends Decided = Verdict> {
   readonly individuals: readonly V[];
   /** Tests without a valid result, left out of the order with their reason. */
   readonly excluded: readonly { readonly id: string; readonly label: string }[];
-  /** Tests that a single one may be, below what their mean is asked to be: an early word to the engineer. */
-  readonly watch: readonly string[];
   /** Over everything, places still waiting included: a pending test is never taken for a pass. */
   readonly summary: VerdictState;
   /** Over what is decided so far, with the number of tests still waiting. */
@@ -123,10 +121,6 @@ export function seriesStanding<V extends Decided>(
     [...windows, ...individuals].filter((verdict) => verdict.criterion === criterion.id),
   );
   const floor = held.find(({ criterion }) => criterion.population === 'each')?.limit ?? fc;
-  const watch = individuals
-    .filter(({ statistic }) => statistic !== null && exact(statistic).lessThan(fc))
-    .filter(({ statistic }) => exact(statistic ?? 0).greaterThanOrEqualTo(floor))
-    .flatMap(({ members }) => members);
   return {
     unit: about.unit,
     specified: plain(fc, 15),
@@ -139,7 +133,6 @@ export function seriesStanding<V extends Decided>(
     excluded: ordered
       .filter((point) => point.state === 'no valid result')
       .map(({ id, label }) => ({ id, label })),
-    watch,
     summary: summarise(all),
     soFar: {
       state: summarise(all.filter((verdict) => verdict.state !== 'not yet determinable')),

@@ -1,6 +1,6 @@
 import type { LimitId, Limits } from '../limits';
 import type { Exact } from '../quantity';
-import { withinTest } from '../statistics';
+import { type Spread, withinSpreads } from '../statistics';
 
 /** How well a laboratory repeats itself, as it is called. */
 export type WithinClass = 'excellent' | 'very good' | 'good' | 'fair' | 'poor';
@@ -27,14 +27,14 @@ export function withinClass(coefficient: Exact, limits: Limits): WithinClass {
 
 /**
  * The within-test variation over the last sets, again after each set: whether the laboratory drifts.
- * @param sets strengths of full sets of one size in the order they were broken
+ * @param spreads of full sets of one size in the order they were broken
  * @returns a coefficient in percent for every set from the tenth on; empty while there are fewer
  * Source: ACI 214R (from memory): V₁ = 100 R̄ / (d₂ X̄), over at least ten sets.
  */
-export function withinTrend(sets: readonly (readonly Exact[])[], limits: Limits): readonly Exact[] {
+export function withinTrend(spreads: readonly Spread[], size: number, limits: Limits): readonly Exact[] {
   const count = limits.number('within.sets', 'US').toNumber();
-  return sets.flatMap((_, index) => {
-    const some = sets.slice(index + 1 - count, index + 1);
-    return index + 1 < count ? [] : (withinTest(some)?.coefficient ?? []);
+  return spreads.flatMap((_, index) => {
+    const some = spreads.slice(index + 1 - count, index + 1);
+    return index + 1 < count ? [] : (withinSpreads(some, size)?.coefficient ?? []);
   });
 }

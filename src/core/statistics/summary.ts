@@ -37,22 +37,41 @@ export const RANGE_DIVISORS: Readonly<Record<number, string>> = {
   10: '3.078',
 };
 
+/** How far the results of one set lie apart, and their mean. */
+export interface Spread {
+  readonly range: Exact;
+  readonly mean: Exact;
+}
+
+export function spreadOf(set: readonly Exact[]): Spread {
+  return { range: largest(set).minus(smallest(set)), mean: meanOf(set) };
+}
+
+interface WithinTest {
+  readonly deviation: Exact;
+  readonly coefficient: Exact;
+  readonly meanRange: Exact;
+}
+
 /**
  * Within-test standard deviation of sets of one size, and its coefficient of variation.
  * @param sets strengths of the cylinders of each set, one unit, two to ten in each set, all of one size
  * @returns undefined when there is no set, the sizes differ or a size has no divisor
  * Source: ACI 214R (from memory): s₁ = R̄ / d₂, V₁ = 100 s₁ / X̄.
  */
-export function withinTest(
-  sets: readonly (readonly Exact[])[],
-): { readonly deviation: Exact; readonly coefficient: Exact; readonly meanRange: Exact } | undefined {
+export function withinTest(sets: readonly (readonly Exact[])[]): WithinTest | undefined {
   const size = sets[0]?.length;
   if (size === undefined || sets.some((set) => set.length !== size)) return undefined;
+  return withinSpreads(sets.map(spreadOf), size);
+}
+
+/** The same of sets whose spread is known already. @param size of every one of them */
+export function withinSpreads(spreads: readonly Spread[], size: number): WithinTest | undefined {
   const divisor = RANGE_DIVISORS[size];
-  if (divisor === undefined) return undefined;
-  const meanRange = meanOf(sets.map((set) => largest(set).minus(smallest(set))));
+  if (divisor === undefined || spreads.length === 0) return undefined;
+  const meanRange = meanOf(spreads.map(({ range }) => range));
   const deviation = meanRange.div(divisor);
-  const overall = meanOf(sets.map((set) => meanOf(set)));
+  const overall = meanOf(spreads.map(({ mean }) => mean));
   if (overall.isZero()) return undefined;
   return { deviation, meanRange, coefficient: deviation.div(overall).times(exact(100)) };
 }

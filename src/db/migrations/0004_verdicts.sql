@@ -31,7 +31,7 @@ CREATE TABLE "verdicts" (
 --> statement-breakpoint
 CREATE INDEX "sets_in_order" ON "sets" USING btree ("specification_id","released","sampled_at","label") WHERE counts;--> statement-breakpoint
 CREATE INDEX "sets_of_specification" ON "sets" USING btree ("specification_id","released");--> statement-breakpoint
-CREATE INDEX "verdicts_of_specification" ON "verdicts" USING btree ("specification_id","released");--> statement-breakpoint
+CREATE INDEX "verdicts_of_specification" ON "verdicts" USING btree ("specification_id","released","share");--> statement-breakpoint
 GRANT SELECT, INSERT, UPDATE, DELETE ON sets, verdicts TO bricole_app;
 --> statement-breakpoint
 -- Which samples a transaction changed what they come to: the server projects them before it ends, whatever changed them.

@@ -14,9 +14,10 @@ import { at } from './columns';
 
 /** What the set of a strength test is told of besides its value. */
 export interface SetTold {
-  /** The strengths of its specimens as they were reported, and unrounded where all of them count. */
+  /** The strengths of its specimens as they were reported. */
   readonly singles: readonly string[];
-  readonly whole: readonly string[] | null;
+  /** How far they lie apart unrounded, and their mean, where all of them count; decimal text. */
+  readonly spread: { readonly range: string; readonly mean: string } | null;
   /** Why an engineer must say whether it counts. */
   readonly engineer: readonly string[];
   /** Result of the youngest set of the same sample, for early warning. */
@@ -75,6 +76,6 @@ export const verdicts = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.sampleId, table.released, table.criterion, table.key] }),
-    index('verdicts_of_specification').on(table.specificationId, table.released),
+    index('verdicts_of_specification').on(table.specificationId, table.released, table.share),
   ],
 );

@@ -3,7 +3,6 @@ import {
   type Criterion,
   type Decided,
   findCriterion,
-  governingOf,
   type SeriesPoint,
   type SeriesVerdicts,
   seriesStanding,
@@ -19,6 +18,7 @@ import {
   lots,
   people,
   requirements,
+  type SetTold,
   samples,
   sets,
   specifications,
@@ -30,16 +30,11 @@ import { anyOf, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { specifiedValue } from '../verdicts';
 
-export interface SeriesRow extends SeriesPoint {
+export interface SeriesRow extends SeriesPoint, SetTold {
   readonly sampleId: string;
   readonly element: string;
   /** How many specimens its set has. */
   readonly members: number;
-  /** Their strengths as reported; unrounded where every one of them counts. */
-  readonly singles: readonly string[];
-  readonly whole: readonly string[] | null;
-  /** Result of the youngest set of the same sample, for early warning. */
-  readonly early: { readonly ageHours: number; readonly text: string } | null;
 }
 
 export interface MixSeries {
@@ -203,70 +198,100 @@ export async function seriesPage(
     )
     .limit(MIXES_SHOWN)
     .offset(page * MIXES_SHOWN);
-  const inSeries = (material: string): boolean => findMaterial(material)?.comesInLoads === true;
-  const series = await seriesOf(
+  const standing = await standingBy(
     db,
-    actor,
-    found.filter(({ mix }) => inSeries(mix.material)).map(({ mix }) => mix.id),
-  );
-  const alone = await judgedAlone(
-    db,
-    found.filter(({ mix }) => !inSeries(mix.material)).map(({ mix }) => mix.id),
+    found.map(({ mix }) => mix.id),
     actor.role === 'client',
   );
+  const limitsBy = await limitsOfJobs(
+    db,
+    found.map(({ job }) => job),
+  );
   const shown = found.map(({ mix, job }): ShownSpecification => {
-    const own = series.find((each) => each.mix.id === mix.id);
-    if (own) {
-      const { individuals, soFar, needed, governing } = own.verdicts;
-      return {
-        mix,
-        job,
-        state: soFar.state,
-        words: `${individuals.length - soFar.waiting} tests decided, ${soFar.waiting} waiting.`,
-        needed: needed?.text ?? null,
-        governing: governing?.sentence ?? null,
-      };
-    }
-    const { taken, tested, held } = alone(mix.id);
+    const { states, governing, taken, tested, waiting, valid, before } = standing(mix.id);
+    const material = findMaterial(mix.material);
+    const inSeries = material?.comesInLoads === true;
+    const decided = states.filter((state) => !inSeries || state !== 'not yet determinable');
     return {
       mix,
       job,
-      state: summarise(held),
-      words: `${tested} of ${taken} ${findMaterial(mix.material)?.words.sample[1]} tested.`,
-      needed: null,
-      governing: governingOf(held)?.sentence ?? null,
+      state: summarise(decided.map((state) => ({ state }))),
+      words: inSeries
+        ? `${valid - waiting} tests decided, ${waiting} waiting.`
+        : `${tested} of ${taken} ${material?.words.sample[1]} tested.`,
+      needed: inSeries
+        ? (seriesStanding<Decided>(
+            before,
+            { windows: [], individuals: [] },
+            specifiedValue(mix.asked, job.system),
+            job.system,
+            limitsBy(job),
+            job.rounding,
+          ).needed?.text ?? null)
+        : null,
+      governing,
     };
   });
   const count = found[0]?.count ?? 0;
   return { shown, count, pages: Math.ceil(count / MIXES_SHOWN) };
 }
 
-/** What is decided of specifications whose samples are judged each by itself. */
-async function judgedAlone(db: Queryable, ids: readonly string[], released: boolean) {
-  const held =
-    ids.length === 0
-      ? []
-      : await db
-          .select()
-          .from(verdicts)
-          .where(and(anyOf(verdicts.specificationId, ids), eq(verdicts.released, released)));
-  const counted =
-    ids.length === 0
-      ? []
-      : await db
-          .select({
-            id: lots.specificationId,
-            taken: sql<number>`count(DISTINCT ${samples.id})::int`,
-            tested: sql<number>`(count(DISTINCT ${sets.sampleId}) FILTER (WHERE ${sets.state} = 'tested'))::int`,
-          })
-          .from(samples)
-          .innerJoin(lots, eq(lots.id, samples.lotId))
-          .leftJoin(sets, and(eq(sets.sampleId, samples.id), eq(sets.released, released)))
-          .where(anyOf(lots.specificationId, ids))
-          .groupBy(lots.specificationId);
-  const heldBy = groupBy(held, ({ specificationId }) => specificationId);
+interface StandingRow extends Record<string, unknown> {
+  readonly id: string;
+  readonly states: readonly VerdictState[] | null;
+  readonly governing: string | null;
+  readonly taken: number;
+  readonly tested: number;
+  readonly waiting: number;
+  readonly valid: number;
+  readonly before: readonly { readonly value: string; readonly at: string; readonly label: string }[] | null;
+}
+
+/** How specifications stand, counted where the verdicts are kept: no test of them is read. */
+async function standingBy(db: Queryable, ids: readonly string[], released: boolean) {
+  const { rows } = await db.execute<StandingRow>(sql`
+    SELECT m.id, d.states, g.sentence AS governing, n.taken, c.tested, c.waiting, c.valid, b.before
+    FROM specifications m
+    CROSS JOIN LATERAL (SELECT array_agg(DISTINCT v.state) AS states FROM verdicts v
+      WHERE v.specification_id = m.id AND v.released = ${released}) d
+    LEFT JOIN LATERAL (SELECT v.sentence FROM verdicts v
+      WHERE v.specification_id = m.id AND v.released = ${released} AND v.share IS NOT NULL
+      ORDER BY v.share, v.criterion DESC LIMIT 1) g ON true
+    CROSS JOIN LATERAL (SELECT count(*)::int AS taken FROM samples s JOIN lots l ON l.id = s.lot_id
+      WHERE l.specification_id = m.id) n
+    CROSS JOIN LATERAL (SELECT (count(DISTINCT s.sample_id) FILTER (WHERE s.state = 'tested'))::int AS tested,
+        (count(*) FILTER (WHERE s.counts AND s.state = 'pending'))::int AS waiting,
+        (count(*) FILTER (WHERE s.counts AND s.state <> 'no valid result'))::int AS valid
+      FROM sets s WHERE s.specification_id = m.id AND s.released = ${released}) c
+    -- The two tests before the first that waits: what the next must reach hangs on them.
+    CROSS JOIN LATERAL (
+      SELECT json_agg(t ORDER BY t.at, t.label) AS before FROM (
+        SELECT s.value, s.sampled_at AS at, s.label FROM sets s
+        WHERE s.specification_id = m.id AND s.released = ${released} AND s.counts AND s.state = 'tested'
+          AND NOT EXISTS (SELECT FROM sets p WHERE p.specification_id = m.id AND p.released = ${released} AND p.counts
+            AND p.state = 'pending' AND (p.sampled_at, p.label) < (s.sampled_at, s.label))
+        ORDER BY s.sampled_at DESC, s.label DESC LIMIT 2) t) b
+    WHERE m.id = ANY(${sql.param([...ids])}::uuid[])`);
+  const byId = new Map(rows.map((row) => [row.id, row]));
   return (id: string) => {
-    const { taken = 0, tested = 0 } = counted.find((each) => each.id === id) ?? {};
-    return { taken, tested, held: heldBy.get(id) ?? [] };
+    const row = byId.get(id);
+    return {
+      states: row?.states ?? [],
+      governing: row?.governing ?? null,
+      taken: row?.taken ?? 0,
+      tested: row?.tested ?? 0,
+      waiting: row?.waiting ?? 0,
+      valid: row?.valid ?? 0,
+      before: (row?.before ?? []).map(
+        ({ value, at, label }): SeriesPoint => ({
+          id: label,
+          label,
+          sampledAt: Date.parse(at),
+          value,
+          state: 'tested',
+          engineer: [],
+        }),
+      ),
+    };
   };
 }

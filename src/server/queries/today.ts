@@ -57,7 +57,7 @@ const MISSED_MS: Readonly<Record<Lane, number>> = {
 };
 const LONGEST_MS = Math.max(...Object.values(MISSED_MS));
 /** Sets of each part that are sent at once; `show` asks for more of one. */
-const SENT: Readonly<Record<DayPart, number>> = { open: 40, missed: 10, coming: 15, done: 10 };
+const SENT: Readonly<Record<DayPart, number>> = { open: 24, missed: 6, coming: 10, done: 6 };
 const SENT_WHEN_ASKED = 400;
 
 const PART: Readonly<Record<WindowState, DayPart>> = {

@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { findCriterion, LOW_STRENGTH_STEPS, withinClass, withinTrend } from '@/core/acceptance';
 import { measureWords } from '@/core/material/measure-words';
 import { exact, withThousands } from '@/core/quantity';
-import { withinTest } from '@/core/statistics';
+import { withinSpreads } from '@/core/statistics';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
@@ -50,11 +50,15 @@ export default async function VerdictPage({
   const listed = rows.slice(Math.max(0, end - LISTED), Math.max(0, end));
   const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.members.at(-1), verdict]));
   const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.members[0], verdict]));
-  const full = rows.filter(({ whole }) => whole !== null);
-  const alike = full.filter(({ members }) => members === full[0]?.members);
-  const sets = alike.map(({ whole }) => (whole ?? []).map((value) => exact(value)));
-  const within = withinTest(sets);
-  const trend = withinTrend(sets.slice(-DRAWN), series.limits);
+  const full = rows.filter(({ spread }) => spread !== null);
+  const size = full[0]?.members ?? 0;
+  const alike = full.filter(({ members }) => members === size);
+  const spreads = alike.map(({ spread }) => ({
+    range: exact(spread?.range ?? 0),
+    mean: exact(spread?.mean ?? 0),
+  }));
+  const within = withinSpreads(spreads, size);
+  const trend = withinTrend(spreads.slice(-DRAWN), size, series.limits);
   const last = trend.at(-1);
   const span = series.limits.number('within.sets', 'US').toFixed();
   const low = verdicts.individuals.filter(({ state }) => state === 'does not meet');
@@ -124,9 +128,9 @@ export default async function VerdictPage({
           <Card title="Within the sets">
             <Typography>
               {last
-                ? `Coefficient of variation ${last.toFixed(1)} % over the last ${span} sets: ${withinClass(last, series.limits)}. ${within?.coefficient.toFixed(1)} % over all ${sets.length}. ACI 214R, field.`
+                ? `Coefficient of variation ${last.toFixed(1)} % over the last ${span} sets: ${withinClass(last, series.limits)}. ${within?.coefficient.toFixed(1)} % over all ${spreads.length}. ACI 214R, field.`
                 : within
-                  ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${sets.length} full sets; fewer than ${span}, so look at it with care. ACI 214R.`
+                  ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${spreads.length} full sets; fewer than ${span}, so look at it with care. ACI 214R.`
                   : 'It stands here once full sets are broken: how well the laboratory repeats itself.'}
             </Typography>
             {trend.length > 1 ? (
