@@ -2,7 +2,8 @@ import { say } from './say.mjs';
 import { freePort, start, TSX } from './system.mjs';
 
 /** Machines of the demo scenario that a stand-in takes the place of. */
-const STAND_INS = ['PR-01', 'PR-02', 'PR-03', 'PR-04'];
+const HAND_PUMPED = ['PL-01'];
+const STAND_INS = ['PR-01', 'PR-02', 'PR-03', 'PR-04', ...HAND_PUMPED];
 const FIRST_PORT = 4710;
 
 /** Where the machines can be followed: BRICOLE_FEEDS as it is given, else a stand-in for each on a free port. */
@@ -23,7 +24,9 @@ export function startPresses(env) {
   const begun = [];
   if (process.env.BRICOLE_FEEDS === undefined) {
     say('starting the stand-in presses');
-    begun.push(start('node', [TSX, 'src/devices/press/main.ts'], env));
+    begun.push(
+      start('node', [TSX, 'src/devices/press/main.ts'], { ...env, BRICOLE_HAND_PUMPED: HAND_PUMPED.join() }),
+    );
   }
   begun.push(start('node', [TSX, 'src/server/press/record.ts'], env));
   return begun;

@@ -25,7 +25,7 @@ import { keepLoadLog } from './actions/load-logs';
 import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
 import { registerPieces } from './actions/pieces';
 import { recordExercise, recordPractice } from './actions/practice';
-import { closePressFeed, drivePress, openPressFeed } from './actions/press';
+import { closePressFeed, drivePress, openPressFeed, pumpFrame } from './actions/press';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, takeSample } from './actions/samples';
@@ -72,6 +72,7 @@ export const USE_CASES = {
   'open-press-feed': openPressFeed,
   'close-press-feed': closePressFeed,
   'drive-press': drivePress,
+  'pump-frame': pumpFrame,
   'add-equipment': addEquipment,
   'import-equipment': importEquipment,
   'record-verification': recordVerification,

@@ -166,6 +166,8 @@ export interface Method<I extends RunInput = RunInput> {
   waits?(input: I, setup: RunSetup): readonly Wait[];
   /** How it is loaded, for methods that a press carries out. */
   readonly press?: PressUse<I>;
+  /** The reading that names its frame, for methods loaded by a pump worked by hand. */
+  readonly handPumped?: string;
   /** What the results of several specimens say together. */
   readonly set?: SetRule;
   /**

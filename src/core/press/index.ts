@@ -1,5 +1,7 @@
 export * from './concrete-curve';
 export * from './dial';
+export * from './hand-pump-watch';
+export * from './hand-pumped';
 export * from './live-curve';
 export * from './protocol';
 export * from './reading';

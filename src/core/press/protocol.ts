@@ -1,3 +1,4 @@
+import type { PlacedPiece } from './hand-pumped';
 import type { Levers, ReadingLine } from './reading';
 import type { PlacedSpecimen } from './simulated-press';
 
@@ -34,6 +35,9 @@ export type PressCommand =
   | { readonly from: number }
   | { readonly levers: Levers }
   | { readonly place: PlacedSpecimen }
+  | { readonly piece: PlacedPiece }
+  | { readonly stroke: true }
+  | { readonly release: true }
   | { readonly resetPeak: true }
   | { readonly times: 1 | 10 | 60 };
 

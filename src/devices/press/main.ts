@@ -1,10 +1,17 @@
 import { PressServer } from './press-server';
 
 /** Starts the stand-in presses named in BRICOLE_FEEDS, `NUMBER=host:port` with commas between, until it is ended. */
+// Which of them are frames with a pump worked by hand: BRICOLE_HAND_PUMPED, numbers with commas between.
+const handPumped = (process.env.BRICOLE_HAND_PUMPED ?? '').split(',');
 const feeds = (process.env.BRICOLE_FEEDS ?? '').split(',').filter(Boolean);
 const servers = feeds.map((feed, index) => {
   const [number = '', address = ''] = feed.split('=');
-  return new PressServer({ number, port: Number(address.split(':')[1]), seed: 100 + index });
+  return new PressServer({
+    number,
+    port: Number(address.split(':')[1]),
+    seed: 100 + index,
+    handPumped: handPumped.includes(number),
+  });
 });
 for (const server of servers) await server.start();
 process.stdout.write(`stand-in presses: ${feeds.join(', ')}\n`);

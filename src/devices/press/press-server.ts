@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import net from 'node:net';
 import {
+  HandPumpedFrame,
   type HelloLine,
   type PlacedSpecimen,
   PRESS_MAKEUP,
@@ -19,11 +20,13 @@ export interface PressServerOptions {
   readonly port: number;
   readonly seed: number;
   readonly makeup?: Partial<PressMakeup>;
+  /** A frame with a pump that is worked by hand, in place of a press. */
+  readonly handPumped?: boolean;
 }
 
 /** A stand-in press on a loopback port: it simulates in real time and speaks the line protocol to whoever connects. */
 export class PressServer {
-  private readonly press: SimulatedPress;
+  private readonly press: SimulatedPress | HandPumpedFrame;
   private readonly boot = randomUUID();
   private readonly remembered: ReadingLine[] = [];
   private readonly clients = new Set<net.Socket>();
@@ -36,7 +39,9 @@ export class PressServer {
 
   constructor(private readonly options: PressServerOptions) {
     this.makeup = { ...PRESS_MAKEUP, rate: 50, ...options.makeup };
-    this.press = new SimulatedPress(options.seed, this.makeup);
+    this.press = options.handPumped
+      ? new HandPumpedFrame(options.seed, this.makeup.rate)
+      : new SimulatedPress(options.seed, this.makeup);
     this.server = net.createServer((socket) => this.welcome(socket));
   }
 
@@ -126,9 +131,13 @@ export class PressServer {
       const replay = { replay: from, oldest: this.remembered[0]?.seq ?? this.seq + 1 };
       this.send([replay, ...this.remembered.filter(({ seq }) => seq >= from)], [socket]);
       this.clients.add(socket);
+    } else if ('resetPeak' in command) this.press.resetPeak();
+    else if (this.press instanceof HandPumpedFrame) {
+      if ('piece' in command) this.press.place(command.piece);
+      else if ('stroke' in command) this.press.stroke();
+      else if ('release' in command) this.press.release();
     } else if ('levers' in command) this.press.levers = command.levers;
     else if ('place' in command) this.press.place(command.place satisfies PlacedSpecimen);
-    else if ('resetPeak' in command) this.press.resetPeak();
     else if ('times' in command) this.times = Math.min(60, Math.max(1, command.times));
   }
 }

@@ -17,13 +17,13 @@ import {
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { limitsOf, usableInput } from '@/core/methods';
 import { logBand } from '@/core/methods/press';
-import { type Levers, loadIn, PRESS_CASES, recordCsv, recordOf } from '@/core/press';
+import { type Levers, loadIn, PRESS_CASES, type PressCommand, recordCsv, recordOf } from '@/core/press';
 import { analyseLog, type LogMapping, thinned } from '@/core/signals';
 import { loadLogs, pressFeeds } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { pressFeed } from '../press/feed';
 import { lastRecorded, recordedLines } from '../press/recorder';
-import { placedFor, pressRun, runMachine } from '../press/run';
+import { pieceFor, placedFor, pressRun, runFrame, runMachine } from '../press/run';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { CURVE_POINTS, untilBroken } from './load-logs';
 import { recomputeRun } from './runs';
@@ -209,6 +209,38 @@ export const drivePress = defineUseCase({
       (!input.resetPeak || feed.send({ resetPeak: true })) &&
       (input.levers === undefined || feed.send({ levers: { ...input.levers } }));
     if (!sent) throw new Conflict('The line to the machine is down: it is being made again.');
+    return {};
+  },
+});
+
+export class PumpFrameInput {
+  @IsUUID() runId: string;
+  @IsIn(['place', 'stroke', 'release', 'reset peak'], { message: 'Choose what is done.' })
+  what: 'place' | 'stroke' | 'release' | 'reset peak';
+}
+
+/** Works the pump of a stand-in frame, or puts the run's piece in. A real frame is pumped by hand. */
+export const pumpFrame = defineUseCase({
+  name: 'pump frame',
+  roles: BENCH,
+  Input: PumpFrameInput,
+  async ready({ db }, input) {
+    const { frame } = await runFrame(db, input.runId);
+    await pressFeed(frame)?.ready();
+  },
+  async act({ tx }, input) {
+    const { frame } = await runFrame(tx, input.runId);
+    const feed = pressFeed(frame);
+    if (!feed?.about?.simulated)
+      throw new Conflict('There is no stand-in frame at the other end of the line.');
+    const commands: Readonly<Record<PumpFrameInput['what'], PressCommand>> = {
+      place: { piece: pieceFor(input.runId) },
+      stroke: { stroke: true },
+      release: { release: true },
+      'reset peak': { resetPeak: true },
+    };
+    if (!feed.send(commands[input.what]))
+      throw new Conflict('The line to the frame is down: it is being made again.');
     return {};
   },
 });

@@ -2,8 +2,17 @@ import { eq } from 'drizzle-orm';
 import { limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
 import { LENGTH_UNIT, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
-import { type PlacedSpecimen, PRESS_CASES, PRESS_MAKEUP, seedOf, travelTo, trueStrength } from '@/core/press';
+import {
+  type PlacedPiece,
+  type PlacedSpecimen,
+  PRESS_CASES,
+  PRESS_MAKEUP,
+  seedOf,
+  travelTo,
+  trueStrength,
+} from '@/core/press';
 import { convert, type Exact, exact } from '@/core/quantity';
+import { Chance } from '@/core/statistics';
 import type { Queryable } from '@/db/client';
 import { runs } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
@@ -29,6 +38,26 @@ export async function runMachine(db: Queryable, runId: string) {
   const machine = current.find(({ field }) => field === method.press?.fields.machine)?.text;
   if (!machine) throw new Conflict('Choose the testing machine on the run sheet first.');
   return { run, method, current, machine };
+}
+
+/** Loads that a stand-in's pieces split at, kN, what a stroke adds, and strokes before the points grip. Our choice. */
+const PIECES = { least: 5, most: 16, stroke: 1.1, slack: 2 } as const;
+
+/** The run's piece as the stand-in of a hand-pumped frame takes it: always the same one for the same run. */
+export function pieceFor(runId: string): PlacedPiece {
+  const chance = new Chance(seedOf(runId));
+  return { splits: chance.between(PIECES.least, PIECES.most), stroke: PIECES.stroke, slack: PIECES.slack };
+}
+
+/** The frame of a run that is loaded by hand, where it can be followed. @throws Conflict when none was chosen */
+export async function runFrame(db: Queryable, runId: string) {
+  const [run] = await db.select().from(runs).where(eq(runs.id, runId));
+  const method = run && findMethod(run.method);
+  if (!run || !method?.handPumped) throw new NotFound('This run');
+  const current = await currentReadings(db, run.id);
+  const frame = current.find(({ field }) => field === method.handPumped)?.text;
+  if (!frame) throw new Conflict('Choose the frame on the run sheet first.');
+  return { run, frame };
 }
 
 /** A run in a press, with all that its test is computed with. */

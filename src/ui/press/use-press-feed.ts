@@ -63,13 +63,17 @@ interface Message {
  * The readings of a machine, followed live and watched: redrawn some times a second, however many come.
  * @param from the first reading wanted, for a test that is followed already; null for only what comes
  * @param request what the break is watched with; it begins anew when the specimen or its expectation changes
+ * @param each is told every reading as it comes, for a watch of its own
  */
 export function usePressFeed(
   machine: string | undefined,
   from: number | null,
   unit: 'lbf' | 'kN',
   request: WatchRequest | null,
+  each?: (line: ReadingLine) => void,
 ) {
+  const told = useRef(each);
+  told.current = each;
   const [state, setState] = useState<FeedState>(NOTHING);
   const watch = useRef<PressWatch | null>(null);
   const lines = useRef<ReadingLine[]>([]);
@@ -131,6 +135,7 @@ export function usePressFeed(
         lines.current.push(line);
         curve.current.take(line.t, loadIn(line.load, line.unit, unit));
         watch.current?.take(watched(line, unit));
+        told.current?.(line);
       }
       held.current = {
         ...before,

@@ -120,6 +120,7 @@ export const pointLoad: Method<PointLoadInput> = {
     follows: ['estimated strength'],
     derives,
   },
+  handPumped: 'frame',
   looksFirst: 'fracture',
   mainResult: 'point load strength index',
   plan: (system, setup) => {

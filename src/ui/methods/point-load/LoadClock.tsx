@@ -5,14 +5,25 @@ import { limitsOf } from '@/core/methods';
 import { timeNow } from '../../clock';
 import { MONO } from '../../theme';
 import type { InstrumentProps } from '../kit';
+import { LiveFrame } from './LiveFrame';
+import { wordsAt } from './words-at';
 
 const TICK_MS = 100;
-/** So long before the end of its time it is said to pump faster; so long before its beginning, slower. Our choice. */
-const NEAR_END_S = 10;
-const NEAR_START_S = 2;
+/** How the load is followed: by the frame's own line where it has one, else by two presses. */
+export function LoadClock(props: InstrumentProps) {
+  const { run, data, readOnly } = props;
+  const frame = data.setup.equipment?.find(({ number }) => number === run.readings.values.frame);
+  if (readOnly) return null;
+  return (
+    <>
+      {frame?.live ? <LiveFrame {...props} frame={frame.number} /> : null}
+      <ByHand {...props} />
+    </>
+  );
+}
 
 /** The seconds from the beginning of the load: pressed at the first stroke and at the bang, in its time or out of it. */
-export function LoadClock({ run, data, readOnly }: InstrumentProps) {
+function ByHand({ run, data }: InstrumentProps) {
   const [begun, setBegun] = useState<number | null>(null);
   const [now, setNow] = useState(0);
   useEffect(() => {
@@ -22,7 +33,6 @@ export function LoadClock({ run, data, readOnly }: InstrumentProps) {
   }, [begun]);
   const window = limitsOf(data.setup).of('point.time', data.system);
   const [soonest, latest] = [window.low?.toNumber() ?? 0, window.high?.toNumber() ?? 0];
-  if (readOnly) return null;
   // Cut down to tenths, never rounded up: 9.99 s is before its time.
   const seconds = begun === null ? 0 : Math.max(0, Math.floor((now - begun) / TICK_MS) / 10);
   const says = wordsAt(seconds, soonest, latest);
@@ -67,15 +77,4 @@ export function LoadClock({ run, data, readOnly }: InstrumentProps) {
       )}
     </Box>
   );
-}
-
-/** What the seconds say: too soon to fail, in its time, near its end, too late. */
-function wordsAt(seconds: number, soonest: number, latest: number): { words: string; good: boolean } {
-  if (seconds > latest) return { words: `✕ Past ${latest} s: it counts only with a reason`, good: false };
-  if (seconds >= latest - NEAR_END_S)
-    return { words: `Faster: ${Math.ceil(latest - seconds)} s left`, good: false };
-  if (seconds >= soonest) return { words: `✓ Now it may fail, until ${latest} s`, good: true };
-  return seconds >= soonest - NEAR_START_S
-    ? { words: `Slower, if it is near its load: not before ${soonest} s`, good: false }
-    : { words: `Not before ${soonest} s`, good: true };
 }

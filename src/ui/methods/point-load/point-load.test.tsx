@@ -228,6 +228,74 @@ function Clock({ readOnly = false }: { readOnly?: boolean }) {
   return <LoadClock run={run} data={data} readOnly={readOnly} />;
 }
 
+// The curve is drawn on a canvas, which there is none of here.
+vi.mock('../../charts/Line', () => ({ Line: () => null }));
+
+/** The line of a frame, as the page is told of it. */
+class LineOfFrame {
+  static newest: LineOfFrame | undefined;
+  onmessage: ((event: { data: string }) => void) | null = null;
+  onerror: (() => void) | null = null;
+  constructor(readonly url: string) {
+    LineOfFrame.newest = this;
+  }
+  close(): void {}
+  /** Readings of fifty a second from a place on; the peak is held. */
+  send(from: number, loads: readonly number[]): void {
+    let peak = 0;
+    const lines = loads.map((load, index) => {
+      peak = Math.max(peak, load);
+      const seq = from + index;
+      return {
+        seq,
+        t: seq / 50,
+        load,
+        peak,
+        unit: 'kN',
+        pos: 0,
+        at: Date.now(),
+        pump: true,
+        approach: false,
+        fine: 0,
+        door: true,
+      };
+    });
+    this.onmessage?.({ data: JSON.stringify({ boot: 'b', simulated: true, lines }) });
+  }
+}
+
+describe('a frame that is followed live', () => {
+  const Live = () => {
+    const equipment = [{ number: 'PL-9', kind: 'point load frame', name: 'Frame', live: true as const }];
+    const data = sheetData({
+      method: 'point-load',
+      system: 'SI',
+      readings: { frame: 'PL-9' },
+      setup: { equipment },
+    });
+    const run = useRun(data, Date.UTC(2031, 5, 12));
+    return <LoadClock run={run} data={data} readOnly={false} />;
+  };
+  const steps = Array.from({ length: 600 }, (_, index) => Math.floor(index / 50) * 0.9);
+  it('begins with the first load, finds the split by itself, and fills in what is empty', async () => {
+    vi.stubGlobal('EventSource', LineOfFrame);
+    await opened('point-load', <Live />);
+    expect(LineOfFrame.newest?.url).toBe('/api/press/PL-9');
+    await act(async () => LineOfFrame.newest?.send(1, steps));
+    await waitFor(() => expect(screen.getByText('✓ Now it may fail, until 60 s')).toBeDefined());
+    expect(saved()).not.toHaveProperty('load');
+    await act(async () => LineOfFrame.newest?.send(601, [9.9, 10.4, 11.26, 0.1, 0.1]));
+    await waitFor(() => expect(saved()).toMatchObject({ load: '11.26', time: '11' }));
+    expect(screen.getByText(/^Split at 11.26 kN after 11\.0 s/u)).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Pump once' }));
+    await waitFor(() =>
+      expect(asked.at(-1)).toMatchObject({ useCase: 'pump-frame', data: { what: 'stroke' } }),
+    );
+    // By hand it is as before.
+    expect(screen.getByRole('button', { name: 'The load begins' })).toBeDefined();
+  });
+});
+
 describe('the clock of the load', () => {
   const begin = async () => {
     await opened('point-load', <Clock />);

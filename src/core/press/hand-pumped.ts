@@ -1,0 +1,135 @@
+import { Chance } from '../statistics';
+import type { Levers, PressReading } from './reading';
+
+/** A piece between the points of the frame, and how the pump takes it. */
+export interface PlacedPiece {
+  /** Load it splits at, kN. */
+  readonly splits: number;
+  /** What one stroke adds once the points grip, kN. */
+  readonly stroke: number;
+  /** Strokes until they grip. */
+  readonly slack: number;
+}
+
+/** The least time between two strokes of a hand, and how long one rises, s. */
+const STROKE_S = 0.4;
+const RISE_S = 0.15;
+/** What a stroke shoots over by, share of itself, how fast that dies away, s, and what the valve lets by, share a second. */
+const OVERSHOOT = 0.25;
+const SETTLES_S = 0.08;
+const LEAK = 0.004;
+/** What the halves still carry, share of the load they split at. */
+const REMAINDER = 0.01;
+const DT = 0.001;
+const RATE = 50;
+const STEP = 0.01;
+const NOISE = 0.004;
+
+/**
+ * A frame with a pump worked by hand: every stroke lifts the load by a jump that shoots over and settles, the valve leaks a
+ * little between them, and the piece splits at once. Deterministic, in kilonewtons and seconds; a teaching model.
+ * Source: our own model.
+ */
+export class HandPumpedFrame {
+  private time = 0;
+  private force = 0;
+  private over = 0;
+  private rising = 0;
+  private strokes = 0;
+  private strokeAt = Number.NEGATIVE_INFINITY;
+  private register = 0;
+  private next = 0;
+  private split = false;
+  private piece: PlacedPiece | null = null;
+  private readonly chance: Chance;
+  levers: Levers = { pump: false, approach: false, fine: 0, door: true };
+
+  constructor(
+    seed: number,
+    readonly rate: number = RATE,
+  ) {
+    this.chance = new Chance(seed);
+  }
+
+  /** True force between the points, kN. */
+  get trueForce(): number {
+    return this.force + this.over;
+  }
+
+  /** Puts a piece between the points: the valve is opened, the peak set back. */
+  place(piece: PlacedPiece): void {
+    this.piece = piece;
+    this.split = false;
+    this.strokes = 0;
+    this.release();
+    this.resetPeak();
+  }
+
+  resetPeak(): void {
+    this.register = 0;
+  }
+
+  /** Opens the valve. */
+  release(): void {
+    [this.force, this.over, this.rising] = [0, 0, 0];
+  }
+
+  /** One stroke of the pump; a hand is no faster than its arm. @returns false for one that came too soon */
+  stroke(): boolean {
+    if (this.time - this.strokeAt < STROKE_S) return false;
+    this.strokeAt = this.time;
+    this.strokes += 1;
+    if (this.piece && !this.split && this.strokes > this.piece.slack)
+      this.rising += this.piece.stroke * (1 + 0.1 * this.chance.normal(0, 1));
+    return true;
+  }
+
+  /** Lets time pass, and gives the readings of the indicator that fall into it. */
+  run(seconds: number): PressReading[] {
+    const readings: PressReading[] = [];
+    const until = this.time + seconds - DT / 2;
+    while (this.time < until) {
+      this.step();
+      if (this.time < this.next - DT / 2) continue;
+      this.next += 1 / this.rate;
+      readings.push(this.read());
+    }
+    return readings;
+  }
+
+  private step(): void {
+    this.time += DT;
+    if (this.rising > 0) {
+      const lift = Math.min(this.rising, ((this.piece?.stroke ?? 0) / RISE_S) * DT);
+      this.rising -= lift;
+      this.force += lift;
+      this.over += OVERSHOOT * lift;
+    }
+    this.over -= (this.over / SETTLES_S) * DT;
+    this.force -= LEAK * this.force * DT;
+    if (this.piece && !this.split && this.trueForce >= this.piece.splits) {
+      // The indicator holds what it split at, not what the next reading would have met.
+      this.register = Math.max(this.register, stepped(this.piece.splits));
+      this.split = true;
+      [this.force, this.over, this.rising] = [REMAINDER * this.piece.splits, 0, 0];
+    }
+  }
+
+  private read(): PressReading {
+    const load = stepped(Math.max(0, this.trueForce + this.chance.normal(0, NOISE)));
+    this.register = Math.max(this.register, load);
+    return {
+      ...this.levers,
+      pump: this.rising > 0,
+      t: Number(this.time.toFixed(3)),
+      load,
+      unit: 'kN',
+      peak: this.register,
+      position: 0,
+    };
+  }
+}
+
+function stepped(load: number): number {
+  return Number((STEP * Math.round(load / STEP)).toFixed(2));
+}
