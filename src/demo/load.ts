@@ -31,7 +31,7 @@ import { perform } from '@/server/perform';
 import { runViews, specimenViews } from '@/server/queries/dossier';
 import { reportDetail } from '@/server/queries/reports';
 import { sampleDossier } from '@/server/queries/sample';
-import { mixSeries } from '@/server/queries/series';
+import { mixPage } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
 import type { Actor, UseCase } from '@/server/use-case';
 import { addCores } from './cores';
@@ -498,9 +498,8 @@ class Loader {
   }
 
   private async followUp(specificationId: string): Promise<void> {
-    const series = await mixSeries(this.db, this.actors.manager, specificationId);
-    const low = series.verdicts.individuals.find(({ state }) => state === 'does not meet');
-    const row = series.rows.find(({ id }) => id === low?.members[0]);
+    const { low } = await mixPage(this.db, this.actors.manager, specificationId, 0);
+    const [row] = low;
     if (!row) return;
     const { sets } = await sampleDossier(this.db, this.actors.manager, row.sampleId);
     const times = (sets.find(({ designated }) => designated)?.specimens ?? []).flatMap(

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cards, runs } from '@/db/schema';
 import { freshDatabase, personOf } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
+import { mixSeries } from '@/testing/series';
 import { breakSpecimen, CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addCard, CARD_METHODS, withdrawCard } from './actions/cards';
 import { completeRun, saveReadings } from './actions/runs';
@@ -10,7 +11,6 @@ import { perform } from './perform';
 import { runViews } from './queries/dossier';
 import { cardList } from './queries/gear';
 import { runSheet } from './queries/run';
-import { mixSeries } from './queries/series';
 import type { Actor } from './use-case';
 
 const HOUR = 3_600_000;

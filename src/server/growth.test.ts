@@ -18,7 +18,7 @@ import { fieldSample, placementDay } from './queries/placement';
 import { reportDetail, reportList } from './queries/reports';
 import { runSheet, runSheets } from './queries/run';
 import { sampleDossier } from './queries/sample';
-import { mixSeries, seriesOf, seriesPage } from './queries/series';
+import { mixPage, seriesPage } from './queries/series';
 import { standingsOf } from './queries/specification';
 import { search, specimenDetail } from './queries/specimen';
 import { storageList } from './queries/storage';
@@ -102,7 +102,7 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
     ends: () =>
       Promise.all([endsToMake(db, manager, day), endBatchList(db, manager), diameterLotList(db, manager)]),
     verdicts: () => seriesPage(db, manager, 0),
-    'verdicts of a mix': () => mixSeries(db, manager, site.specificationId),
+    'verdicts of a mix': () => mixPage(db, manager, site.specificationId, 0),
     reports: () => reportList(db, manager),
     report: () => reportDetail(db, manager, reportId),
     gear: () => gearList(db, manager, '2031-06-11'),
@@ -155,20 +155,4 @@ describe('what a page asks the records', () => {
       expect(sent, name).toBeLessThanOrEqual(30);
     }
   }, 120_000);
-
-  it('asked for together, each mix stands as it does alone', async () => {
-    const { shown, count } = await seriesPage(fresh.db, site.actors.manager, 0);
-    expect([shown.length, count]).toEqual([5, 5]);
-    const series = await seriesOf(
-      fresh.db,
-      site.actors.manager,
-      shown.filter(({ mix }) => mix.material === 'concrete').map(({ mix }) => mix.id),
-    );
-    expect(series.filter(({ rows }) => rows.length > 0)).toHaveLength(1);
-    for (const { limits, ...each } of series) {
-      const { limits: alone, ...rest } = await mixSeries(fresh.db, site.actors.manager, each.mix.id);
-      expect(each).toEqual(rest);
-      expect([limits.changes, limits.revision]).toEqual([alone.changes, alone.revision]);
-    }
-  });
 });

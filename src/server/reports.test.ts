@@ -9,6 +9,7 @@ import { findMethod } from '@/core/methods/registry';
 import type { ReportContent } from '@/core/report';
 import { outcomes, readings, reports, samples } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
+import { mixSeries } from '@/testing/series';
 import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site, signShown } from '@/testing/site';
 import { openAmendment } from './actions/amendments';
 import { importResults, previewResults } from './actions/import';
@@ -21,7 +22,6 @@ import { perform } from './perform';
 import { exportRecords } from './queries/export';
 import { reportDetail, reportFile, reportList } from './queries/reports';
 import { sampleDossier } from './queries/sample';
-import { mixSeries } from './queries/series';
 import { composeReport } from './reports/content';
 import { specifiedValue } from './verdicts';
 

@@ -3,6 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { audit, people, ROLES, readings, runs, specimens } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
+import { mixSeries } from '@/testing/series';
 import {
   AT_28_DAYS,
   breakSpecimen,
@@ -23,7 +24,6 @@ import { Conflict, Invalid, Refused } from './errors';
 import { perform } from './perform';
 import { jobList } from './queries/jobs';
 import { sampleDossier } from './queries/sample';
-import { mixSeries } from './queries/series';
 import { search } from './queries/specimen';
 import { dayList } from './queries/today';
 import { USE_CASES } from './registry';

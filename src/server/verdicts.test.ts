@@ -7,6 +7,7 @@ import { Chance } from '@/core/statistics';
 import { jobs, lots, runs, samples, sets, specifications, specimens, verdicts } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { breakPieces, groupOf, makeRock } from '@/testing/rock';
+import { mixSeries } from '@/testing/series';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { correctCastTime } from './actions/cast-time';
 import { changeLimit } from './actions/gear';
@@ -17,7 +18,7 @@ import { leaveOut, recordEvent } from './actions/specimens';
 import { perform } from './perform';
 import { reportDetail } from './queries/reports';
 import { sampleDossier } from './queries/sample';
-import { mixSeries, seriesPage } from './queries/series';
+import { mixPage, seriesPage } from './queries/series';
 import { setsOfSamples } from './sets';
 import type { UseCase } from './use-case';
 import { rebuildVerdicts, specifiedValue } from './verdicts';
@@ -88,6 +89,28 @@ async function agrees(): Promise<void> {
     whole.excluded,
   ]);
   expect(kept.governing?.sentence).toEqual(whole.governing?.sentence);
+  // The page counts and picks out in the database what the whole says.
+  const page = await mixPage(site.db, site.actors.manager, site.specificationId, 0);
+  expect([page.state, page.waiting, page.governing, page.asks.needed, page.excluded.labels]).toEqual([
+    whole.soFar.state,
+    whole.soFar.waiting,
+    whole.governing?.sentence ?? null,
+    whole.needed,
+    whole.excluded.map(({ label }) => label),
+  ]);
+  const failing = (all: readonly { state: string; members: readonly string[] }[]) =>
+    all.filter(({ state }) => state === 'does not meet').map(({ members }) => members.at(-1));
+  expect(page.low.map(({ sampleId }) => sampleId)).toEqual(failing(whole.individuals));
+  expect(page.lowMeans).toBe(failing(whole.windows).length);
+  expect([...page.means.values()].map(plain).toSorted()).toEqual(whole.windows.map(plain).toSorted());
+  expect(page.listed.map(({ id }) => id)).toEqual(page.drawn.map(({ id }) => id));
+  const alike = page.drawn.filter(({ spread }) => spread !== null);
+  expect(page.within?.count ?? 0).toBe(alike.length);
+  if (page.within)
+    expect(page.within.spread.range.toNumber()).toBeCloseTo(
+      alike.reduce((sum, { spread }) => sum + Number(spread?.range), 0) / alike.length,
+      6,
+    );
 }
 
 describe('a series', () => {

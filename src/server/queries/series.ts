@@ -1,4 +1,4 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, type SQL, sql } from 'drizzle-orm';
 import {
   type Criterion,
   type Decided,
@@ -11,6 +11,7 @@ import {
 } from '@/core/acceptance';
 import type { Limits } from '@/core/limits';
 import { findMaterial } from '@/core/materials/registry';
+import { exact } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
   followUps,
@@ -24,12 +25,12 @@ import {
   specifications,
   verdicts,
 } from '@/db/schema';
-import { groupBy } from '../group-by';
 import { limitsOfJobs } from '../run-setup';
 import { anyOf, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { specifiedValue } from '../verdicts';
 
+/** A strength test of a series, or its place while it is not broken yet. */
 export interface SeriesRow extends SeriesPoint, SetTold {
   readonly sampleId: string;
   readonly element: string;
@@ -37,111 +38,8 @@ export interface SeriesRow extends SeriesPoint, SetTold {
   readonly members: number;
 }
 
-export interface MixSeries {
-  readonly job: typeof jobs.$inferSelect;
-  readonly mix: typeof specifications.$inferSelect;
-  readonly criteria: readonly (typeof requirements.$inferSelect)[];
-  readonly rows: readonly SeriesRow[];
-  readonly limits: Limits;
-  readonly verdicts: SeriesVerdicts<Decided>;
-  readonly followUps: readonly { sampleId: string; stepId: string; note: string; byName: string; at: Date }[];
-}
-
-/**
- * The strength tests of one mix in sampling order, and how they stand against its criteria.
- * For a client only results of signed reports count; the others are waiting.
- */
-export async function mixSeries(db: Queryable, actor: Actor, specificationId: string): Promise<MixSeries> {
-  const [series] = await seriesOf(db, actor, [specificationId]);
-  return present(series, 'This mix');
-}
-
-/** The series of several specifications, asked for together, in the order of their names. */
-export async function seriesOf(
-  db: Queryable,
-  actor: Actor,
-  specificationIds: readonly string[],
-): Promise<MixSeries[]> {
-  const found = await db
-    .select({ mix: specifications, job: jobs })
-    .from(specifications)
-    .innerJoin(jobs, eq(jobs.id, specifications.jobId))
-    .where(and(anyOf(specifications.id, specificationIds), readableJobs(db, actor)));
-  const readable = found.map(({ mix }) => mix.id);
-  if (readable.length === 0) return [];
-  const limitsBy = await limitsOfJobs(
-    db,
-    found.map(({ job }) => job),
-  );
-  const releasedOnly = actor.role === 'client';
-  const kept = await db
-    .select({ set: sets, element: lots.title })
-    .from(sets)
-    .innerJoin(samples, eq(samples.id, sets.sampleId))
-    .innerJoin(lots, eq(lots.id, samples.lotId))
-    .where(and(anyOf(sets.specificationId, readable), eq(sets.released, releasedOnly), sets.counts))
-    .orderBy(asc(sets.sampledAt), asc(sets.label));
-  const decided = groupBy(
-    await db
-      .select()
-      .from(verdicts)
-      .where(and(anyOf(verdicts.specificationId, readable), eq(verdicts.released, releasedOnly))),
-    ({ specificationId }) => specificationId,
-  );
-  const done = await db
-    .select({
-      specificationId: lots.specificationId,
-      sampleId: followUps.sampleId,
-      stepId: followUps.stepId,
-      note: followUps.note,
-      byName: people.name,
-      at: followUps.at,
-    })
-    .from(followUps)
-    .innerJoin(people, eq(people.id, followUps.by))
-    .innerJoin(samples, eq(samples.id, followUps.sampleId))
-    .innerJoin(lots, eq(lots.id, samples.lotId))
-    .where(anyOf(lots.specificationId, readable))
-    .orderBy(asc(followUps.at));
-  const criteria = await db.select().from(requirements).where(anyOf(requirements.specificationId, readable));
-  const keptBy = groupBy(kept, ({ set }) => set.specificationId);
-  const series: MixSeries[] = [];
-  for (const id of specificationIds) {
-    const own = found.find(({ mix }) => mix.id === id);
-    if (!own) continue;
-    const { mix, job } = own;
-    const limits = limitsBy(job);
-    const rows = (keptBy.get(id) ?? []).map(rowOf);
-    const place = new Map(rows.map((row, index) => [row.id, index]));
-    const inOrder = (decided.get(id) ?? []).toSorted(
-      (one, two) => (place.get(one.sampleId) ?? 0) - (place.get(two.sampleId) ?? 0),
-    );
-    const of = (wanted: Criterion['population']): Decided[] =>
-      inOrder.filter(({ criterion }) => findCriterion(criterion)?.population === wanted);
-    series.push({
-      job,
-      mix,
-      criteria: criteria.filter(({ specificationId }) => specificationId === id),
-      rows,
-      limits,
-      verdicts: seriesStanding(
-        rows,
-        { windows: of('three in a row'), individuals: of('each') },
-        specifiedValue(mix.asked, job.system),
-        job.system,
-        limits,
-        job.rounding,
-      ),
-      followUps: releasedOnly ? [] : done.filter(({ specificationId }) => specificationId === id),
-    });
-    // What others ask for meanwhile comes in between two specifications.
-    await new Promise((resolve) => setImmediate(resolve));
-  }
-  return series;
-}
-
 /** A strength test of a series as it is kept. */
-function rowOf({ set, element }: { set: typeof sets.$inferSelect; element: string }): SeriesRow {
+export function seriesRow({ set, element }: { set: typeof sets.$inferSelect; element: string }): SeriesRow {
   const { sampleId, label, sampledAt, value, state, members, told } = set;
   return {
     id: sampleId,
@@ -156,8 +54,175 @@ function rowOf({ set, element }: { set: typeof sets.$inferSelect; element: strin
   };
 }
 
+/** Tests drawn, listed and gone into at once, the newest; every one of them counts in what is said of them all. */
+const DRAWN = 200;
+const LISTED = 60;
+const LOW_LISTED = 12;
+
+/**
+ * How a mix stands by its strength tests, with a page of them: the newest drawn, a page listed, all of them counted. For a
+ * client only results of signed reports count; the others are waiting.
+ * @param page from 0, the newest
+ */
+export async function mixPage(db: Queryable, actor: Actor, specificationId: string, page: number) {
+  const [found] = await db
+    .select({ mix: specifications, job: jobs })
+    .from(specifications)
+    .innerJoin(jobs, eq(jobs.id, specifications.jobId))
+    .where(and(eq(specifications.id, specificationId), readableJobs(db, actor)));
+  const { mix, job } = present(found, 'This mix');
+  const released = actor.role === 'client';
+  const limits = (await limitsOfJobs(db, [job]))(job);
+  const standing = (await standingBy(db, [mix.id], released))(mix.id);
+  const own = and(eq(sets.specificationId, mix.id), eq(sets.released, released), sets.counts);
+  const rowsOf = async (offset: number, limit: number): Promise<SeriesRow[]> =>
+    (
+      await db
+        .select({ set: sets, element: lots.title })
+        .from(sets)
+        .innerJoin(samples, eq(samples.id, sets.sampleId))
+        .innerJoin(lots, eq(lots.id, samples.lotId))
+        .where(own)
+        .orderBy(desc(sets.sampledAt), desc(sets.label))
+        .limit(limit)
+        .offset(offset)
+    )
+      .map(seriesRow)
+      .toReversed();
+  const drawn = await rowsOf(0, DRAWN);
+  const listed = await rowsOf(page * LISTED, LISTED);
+  const decided = await db
+    .select()
+    .from(verdicts)
+    .where(
+      and(
+        anyOf(verdicts.sampleId, [...new Set([...drawn, ...listed].map(({ id }) => id))]),
+        eq(verdicts.released, released),
+        eq(verdicts.key, ''),
+      ),
+    );
+  const by = (wanted: Criterion['population']): ReadonlyMap<string, (typeof decided)[number]> =>
+    new Map(
+      decided
+        .filter(({ criterion }) => findCriterion(criterion)?.population === wanted)
+        .map((verdict) => [verdict.sampleId, verdict]),
+    );
+  const low = (
+    await db
+      .select({
+        sampleId: sets.sampleId,
+        label: sets.label,
+        criterion: verdicts.criterion,
+        sentence: verdicts.sentence,
+      })
+      .from(verdicts)
+      .innerJoin(
+        sets,
+        and(eq(sets.sampleId, verdicts.sampleId), eq(sets.released, verdicts.released), sets.counts),
+      )
+      .where(
+        and(
+          eq(verdicts.specificationId, mix.id),
+          eq(verdicts.released, released),
+          eq(verdicts.state, 'does not meet'),
+        ),
+      )
+      .orderBy(desc(sets.sampledAt), desc(sets.label))
+  ).toReversed();
+  const failing = (wanted: Criterion['population']) =>
+    low.filter(({ criterion }) => findCriterion(criterion)?.population === wanted);
+  const excluded = await db
+    .select({ label: sets.label, all: sql<number>`count(*) OVER ()::int` })
+    .from(sets)
+    .where(and(own, eq(sets.state, 'no valid result')))
+    .orderBy(desc(sets.sampledAt), desc(sets.label))
+    .limit(LISTED);
+  return {
+    mix,
+    job,
+    limits,
+    state: summarise(standing.states.filter(isDecided).map((state) => ({ state }))),
+    waiting: standing.waiting,
+    governing: standing.governing,
+    asks: asksOf(mix, job, limits, standing.before),
+    criteria: await db.select().from(requirements).where(eq(requirements.specificationId, mix.id)),
+    drawn,
+    listed,
+    count: standing.rows,
+    pages: Math.ceil(standing.rows / LISTED),
+    means: by('three in a row'),
+    singles: by('each'),
+    low: failing('each').slice(-LOW_LISTED),
+    lowMeans: failing('three in a row').length,
+    excluded: {
+      labels: excluded.map(({ label }) => label).toReversed(),
+      more: (excluded[0]?.all ?? 0) - excluded.length,
+    },
+    within: await withinAll(db, own),
+    followUps: released ? [] : await followUpsOf(db, mix.id),
+  };
+}
+
+const isDecided = (state: VerdictState): boolean => state !== 'not yet determinable';
+
+/** What a series is held against, and what the next result must reach after the last ones. */
+function asksOf(
+  mix: typeof specifications.$inferSelect,
+  job: typeof jobs.$inferSelect,
+  limits: Limits,
+  before: readonly SeriesPoint[],
+): SeriesVerdicts<Decided> {
+  return seriesStanding<Decided>(
+    before,
+    { windows: [], individuals: [] },
+    specifiedValue(mix.asked, job.system),
+    job.system,
+    limits,
+    job.rounding,
+  );
+}
+
+/** The mean range and the mean of all full sets of the size that the series began with; undefined where there are none. */
+async function withinAll(db: Queryable, own: SQL | undefined) {
+  const mean = (name: 'range' | 'mean'): SQL<string> =>
+    sql<string>`avg((${sets.told} #>> ${sql.raw(`'{spread,${name}}'`)})::numeric)`;
+  const [first] = await db
+    .select({ size: sets.members, count: count(), range: mean('range'), mean: mean('mean') })
+    .from(sets)
+    .where(and(own, sql`jsonb_typeof(${sets.told} -> 'spread') = 'object'`))
+    .groupBy(sets.members)
+    .orderBy(sql`min(${sets.sampledAt})`)
+    .limit(1);
+  return (
+    first && {
+      size: first.size,
+      count: first.count,
+      spread: { range: exact(first.range), mean: exact(first.mean) },
+    }
+  );
+}
+
+async function followUpsOf(db: Queryable, specificationId: string) {
+  return db
+    .select({
+      sampleId: followUps.sampleId,
+      stepId: followUps.stepId,
+      note: followUps.note,
+      byName: people.name,
+      at: followUps.at,
+    })
+    .from(followUps)
+    .innerJoin(people, eq(people.id, followUps.by))
+    .innerJoin(samples, eq(samples.id, followUps.sampleId))
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .where(eq(lots.specificationId, specificationId))
+    .orderBy(asc(followUps.at));
+}
+
 /** A specification as the list of verdicts shows it. */
-export interface ShownSpecification extends Pick<MixSeries, 'mix' | 'job'> {
+export interface ShownSpecification {
+  readonly mix: typeof specifications.$inferSelect;
+  readonly job: typeof jobs.$inferSelect;
   readonly state: VerdictState;
   readonly words: string;
   /** What the next result must reach; null where nothing is known of it. */
@@ -211,7 +276,7 @@ export async function seriesPage(
     const { states, governing, taken, tested, waiting, valid, before } = standing(mix.id);
     const material = findMaterial(mix.material);
     const inSeries = material?.comesInLoads === true;
-    const decided = states.filter((state) => !inSeries || state !== 'not yet determinable');
+    const decided = states.filter((state) => !inSeries || isDecided(state));
     return {
       mix,
       job,
@@ -219,21 +284,12 @@ export async function seriesPage(
       words: inSeries
         ? `${valid - waiting} tests decided, ${waiting} waiting.`
         : `${tested} of ${taken} ${material?.words.sample[1]} tested.`,
-      needed: inSeries
-        ? (seriesStanding<Decided>(
-            before,
-            { windows: [], individuals: [] },
-            specifiedValue(mix.asked, job.system),
-            job.system,
-            limitsBy(job),
-            job.rounding,
-          ).needed?.text ?? null)
-        : null,
+      needed: inSeries ? (asksOf(mix, job, limitsBy(job), before).needed?.text ?? null) : null,
       governing,
     };
   });
-  const count = found[0]?.count ?? 0;
-  return { shown, count, pages: Math.ceil(count / MIXES_SHOWN) };
+  const all = found[0]?.count ?? 0;
+  return { shown, count: all, pages: Math.ceil(all / MIXES_SHOWN) };
 }
 
 interface StandingRow extends Record<string, unknown> {
@@ -242,6 +298,7 @@ interface StandingRow extends Record<string, unknown> {
   readonly governing: string | null;
   readonly taken: number;
   readonly tested: number;
+  readonly rows: number;
   readonly waiting: number;
   readonly valid: number;
   readonly before: readonly { readonly value: string; readonly at: string; readonly label: string }[] | null;
@@ -250,7 +307,7 @@ interface StandingRow extends Record<string, unknown> {
 /** How specifications stand, counted where the verdicts are kept: no test of them is read. */
 async function standingBy(db: Queryable, ids: readonly string[], released: boolean) {
   const { rows } = await db.execute<StandingRow>(sql`
-    SELECT m.id, d.states, g.sentence AS governing, n.taken, c.tested, c.waiting, c.valid, b.before
+    SELECT m.id, d.states, g.sentence AS governing, n.taken, c.tested, c.rows, c.waiting, c.valid, b.before
     FROM specifications m
     CROSS JOIN LATERAL (SELECT array_agg(DISTINCT v.state) AS states FROM verdicts v
       WHERE v.specification_id = m.id AND v.released = ${released}) d
@@ -260,6 +317,7 @@ async function standingBy(db: Queryable, ids: readonly string[], released: boole
     CROSS JOIN LATERAL (SELECT count(*)::int AS taken FROM samples s JOIN lots l ON l.id = s.lot_id
       WHERE l.specification_id = m.id) n
     CROSS JOIN LATERAL (SELECT (count(DISTINCT s.sample_id) FILTER (WHERE s.state = 'tested'))::int AS tested,
+        (count(*) FILTER (WHERE s.counts))::int AS rows,
         (count(*) FILTER (WHERE s.counts AND s.state = 'pending'))::int AS waiting,
         (count(*) FILTER (WHERE s.counts AND s.state <> 'no valid result'))::int AS valid
       FROM sets s WHERE s.specification_id = m.id AND s.released = ${released}) c
@@ -280,6 +338,7 @@ async function standingBy(db: Queryable, ids: readonly string[], released: boole
       governing: row?.governing ?? null,
       taken: row?.taken ?? 0,
       tested: row?.tested ?? 0,
+      rows: row?.rows ?? 0,
       waiting: row?.waiting ?? 0,
       valid: row?.valid ?? 0,
       before: (row?.before ?? []).map(

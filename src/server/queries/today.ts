@@ -156,9 +156,13 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
   };
 }
 
-/** What ends first stands first; what stays open until it is done, last. */
+/** What ends first stands first, of those that end together by their labels; what stays open until it is done, last. */
 function byEnd(a: DueSet, b: DueSet): number {
-  return endOf(a) - endOf(b) || a.key.localeCompare(b.key);
+  return endOf(a) - endOf(b) || nameOf(a).localeCompare(nameOf(b));
+}
+
+function nameOf({ specimens, what }: DueSet): string {
+  return specimens[0]?.label ?? what;
 }
 
 function endOf({ closesAt, doneAt }: DueSet): number {

@@ -16,7 +16,12 @@ export function LoadClock(props: InstrumentProps) {
   if (readOnly) return null;
   return (
     <>
-      {frame?.live ? <LiveFrame {...props} frame={frame.number} /> : null}
+      {frame?.live ? (
+        <>
+          <LiveFrame {...props} frame={frame.number} />
+          <Typography sx={{ mt: 2 }}>Where the line is down, by hand:</Typography>
+        </>
+      ) : null}
       <ByHand {...props} />
     </>
   );

@@ -7,7 +7,7 @@ import { withinSpreads } from '@/core/statistics';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
-import { mixSeries } from '@/server/queries/series';
+import { mixPage } from '@/server/queries/series';
 import { materialOf, standingsOf } from '@/server/queries/specification';
 import { Card, Empty } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
@@ -20,11 +20,6 @@ import { WithinChart } from '@/ui/views/WithinChart';
 import { StandingOf } from './standing';
 
 export const metadata: Metadata = { title: 'Verdicts' };
-
-/** Tests drawn, listed and gone into at once, the newest; every one of them counts in what is said above. */
-const DRAWN = 200;
-const LISTED = 60;
-const LOW_LISTED = 12;
 
 /** How a specification stands: a series in order where it makes one, else sample by sample. */
 export default async function VerdictPage({
@@ -42,27 +37,20 @@ export default async function VerdictPage({
     const [standing] = await pageData(() => standingsOf(db, actor, [id]));
     return standing ? <StandingOf standing={standing} material={material} /> : null;
   }
-  const series = await pageData(() => mixSeries(db, actor, id));
-  const { mix, job, rows, verdicts } = series;
-  // Page 0 is the newest; each page before it is older.
   const page = pageNumber((await searchParams).page);
-  const end = rows.length - page * LISTED;
-  const listed = rows.slice(Math.max(0, end - LISTED), Math.max(0, end));
-  const windowOf = new Map(verdicts.windows.map((verdict) => [verdict.members.at(-1), verdict]));
-  const singleOf = new Map(verdicts.individuals.map((verdict) => [verdict.members[0], verdict]));
-  const full = rows.filter(({ spread }) => spread !== null);
-  const size = full[0]?.members ?? 0;
-  const alike = full.filter(({ members }) => members === size);
+  const series = await pageData(() => mixPage(db, actor, id, page));
+  const { mix, job, asks, drawn, listed, means, singles, low, excluded, limits } = series;
+  const size = series.within?.size ?? 0;
+  const within = series.within && withinSpreads([series.within.spread], size);
+  const alike = drawn.filter(({ spread, members }) => spread !== null && members === size);
   const spreads = alike.map(({ spread }) => ({
     range: exact(spread?.range ?? 0),
     mean: exact(spread?.mean ?? 0),
   }));
-  const within = withinSpreads(spreads, size);
-  const trend = withinTrend(spreads.slice(-DRAWN), size, series.limits);
+  const trend = withinTrend(spreads, size, limits);
   const last = trend.at(-1);
-  const span = series.limits.number('within.sets', 'US').toFixed();
-  const low = verdicts.individuals.filter(({ state }) => state === 'does not meet');
-  const lowAverage = verdicts.windows.filter(({ state }) => state === 'does not meet');
+  const span = limits.number('within.sets', 'US').toFixed();
+  const full = series.within?.count ?? 0;
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -71,10 +59,10 @@ export default async function VerdictPage({
           {` ${mix.title}`}
         </Typography>
         <Box sx={{ fontSize: '1.25rem' }}>
-          <VerdictMark state={verdicts.soFar.state} />
+          <VerdictMark state={series.state} />
         </Box>
         <Typography color="text.secondary">
-          {`${verdicts.soFar.waiting} waiting. ${measureWords(mix.asked.specifiedStrength)} at ${ageText(mix.asked.ageHours)}, `}
+          {`${series.waiting} waiting. ${measureWords(mix.asked.specifiedStrength)} at ${ageText(mix.asked.ageHours)}, `}
           <TextLink href={`/jobs/${job.id}`}>{job.name}</TextLink>
         </Typography>
       </Box>
@@ -86,20 +74,20 @@ export default async function VerdictPage({
           alignItems: 'start',
         }}
       >
-        <Card title={`Strength tests in sampling order, ${verdicts.unit}`}>
-          {rows.length === 0 ? (
+        <Card title={`Strength tests in sampling order, ${asks.unit}`}>
+          {series.count === 0 ? (
             <Empty>No specimens of the specified age have been made of this mix yet.</Empty>
           ) : (
             <MixChart
-              unit={verdicts.unit}
-              specified={Number(verdicts.specified)}
-              floor={Number(verdicts.individualLimit)}
-              points={rows.slice(-DRAWN).map((row) => ({
+              unit={asks.unit}
+              specified={Number(asks.specified)}
+              floor={Number(asks.individualLimit)}
+              points={drawn.map((row) => ({
                 label: row.label,
                 day: dayTime(row.sampledAt, job.zone).slice(4, -6),
                 value: row.value === null ? null : Number(row.value),
                 state: row.state,
-                average: windowValue(windowOf.get(row.id)?.statistic),
+                average: windowValue(means.get(row.id)?.statistic),
                 singles: row.singles.map(Number),
               }))}
             />
@@ -107,13 +95,13 @@ export default async function VerdictPage({
         </Card>
         <Stack spacing={2}>
           <Card title="Next">
-            {verdicts.needed ? (
+            {asks.needed ? (
               <>
                 <Typography className="mono" sx={{ fontSize: '2rem' }}>
-                  {verdicts.needed.text}
+                  {asks.needed.text}
                 </Typography>
                 <Typography>
-                  {`is what the next result must reach, by the criterion “${findCriterion(verdicts.needed.by)?.title ?? ''}”.`}
+                  {`is what the next result must reach, by the criterion “${findCriterion(asks.needed.by)?.title ?? ''}”.`}
                 </Typography>
               </>
             ) : (
@@ -123,14 +111,14 @@ export default async function VerdictPage({
             )}
           </Card>
           <Card title="Governing">
-            <Typography>{verdicts.governing?.sentence ?? 'Nothing is decided yet.'}</Typography>
+            <Typography>{series.governing ?? 'Nothing is decided yet.'}</Typography>
           </Card>
           <Card title="Within the sets">
             <Typography>
               {last
-                ? `Coefficient of variation ${last.toFixed(1)} % over the last ${span} sets: ${withinClass(last, series.limits)}. ${within?.coefficient.toFixed(1)} % over all ${spreads.length}. ACI 214R, field.`
+                ? `Coefficient of variation ${last.toFixed(1)} % over the last ${span} sets: ${withinClass(last, limits)}. ${within?.coefficient.toFixed(1)} % over all ${full}. ACI 214R, field.`
                 : within
-                  ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${spreads.length} full sets; fewer than ${span}, so look at it with care. ACI 214R.`
+                  ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${full} full sets; fewer than ${span}, so look at it with care. ACI 214R.`
                   : 'It stands here once full sets are broken: how well the laboratory repeats itself.'}
             </Typography>
             {trend.length > 1 ? (
@@ -140,7 +128,7 @@ export default async function VerdictPage({
                 labels={alike.slice(-trend.length).map(({ label }) => label)}
                 lines={(['within.excellent', 'within.very-good', 'within.good', 'within.fair'] as const).map(
                   (id) => ({
-                    at: series.limits.number(id, 'US').toNumber(),
+                    at: limits.number(id, 'US').toNumber(),
                     word: id.slice('within.'.length).replace('-', ' '),
                   }),
                 )}
@@ -150,7 +138,7 @@ export default async function VerdictPage({
           <Card title="Criteria">
             {series.criteria.map((each) => (
               <Typography key={each.criterion} variant="body2">
-                {`${findCriterion(each.criterion)?.asks ?? each.criterion} ${withThousands(verdicts.limits[each.criterion] ?? '')} ${verdicts.unit}. ${each.designation}, ${each.edition}.`}
+                {`${findCriterion(each.criterion)?.asks ?? each.criterion} ${withThousands(asks.limits[each.criterion] ?? '')} ${asks.unit}. ${each.designation}, ${each.edition}.`}
               </Typography>
             ))}
             <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
@@ -159,24 +147,23 @@ export default async function VerdictPage({
           </Card>
         </Stack>
       </Box>
-      {low.slice(-LOW_LISTED).map((verdict) => {
-        const row = rows.find(({ id: rowId }) => rowId === verdict.members[0]);
-        return row && actor.role !== 'client' ? (
-          <FollowUp
-            key={row.id}
-            sampleId={row.sampleId}
-            title={`Low test ${row.label}: ${verdict.sentence}`}
-            canRecord={actor.role !== 'field'}
-            steps={LOW_STRENGTH_STEPS.map((step) => ({
-              ...step,
-              done: series.followUps
-                .filter((each) => each.sampleId === row.sampleId && each.stepId === step.id)
-                .map((each) => `${dayTime(each.at, job.zone)}, ${each.byName}: ${each.note}`),
-            }))}
-          />
-        ) : null;
-      })}
-      {lowAverage.length > 0 ? (
+      {actor.role === 'client'
+        ? null
+        : low.map(({ sampleId, label, sentence }) => (
+            <FollowUp
+              key={sampleId}
+              sampleId={sampleId}
+              title={`Low test ${label}: ${sentence}`}
+              canRecord={actor.role !== 'field'}
+              steps={LOW_STRENGTH_STEPS.map((step) => ({
+                ...step,
+                done: series.followUps
+                  .filter((each) => each.sampleId === sampleId && each.stepId === step.id)
+                  .map((each) => `${dayTime(each.at, job.zone)}, ${each.byName}: ${each.note}`),
+              }))}
+            />
+          ))}
+      {series.lowMeans > 0 ? (
         <Card title="Mean of three below f′c">
           <Typography>
             The rule asks for steps to raise the average of later tests; it does not of itself ask for cores.
@@ -198,8 +185,8 @@ export default async function VerdictPage({
             </TableHead>
             <TableBody>
               {listed.toReversed().map((row) => {
-                const single = singleOf.get(row.id);
-                const average = windowOf.get(row.id);
+                const single = singles.get(row.id);
+                const average = means.get(row.id);
                 return (
                   <TableRow key={row.id}>
                     <TableCell className="mono">
@@ -218,7 +205,7 @@ export default async function VerdictPage({
                       {average?.statistic
                         ? withThousands(
                             exact(average.statistic)
-                              .toDecimalPlaces(verdicts.unit === 'psi' ? 0 : 1)
+                              .toDecimalPlaces(asks.unit === 'psi' ? 0 : 1)
                               .toFixed(),
                           )
                         : ''}
@@ -232,18 +219,13 @@ export default async function VerdictPage({
         </Box>
         <Pages
           page={page}
-          pages={Math.ceil(rows.length / LISTED)}
-          words={`${rows.length} tests, the newest first`}
+          pages={series.pages}
+          words={`${series.count} tests, the newest first`}
           href={`/verdicts/${mix.id}`}
         />
-        {verdicts.excluded.length > 0 ? (
+        {excluded.labels.length > 0 ? (
           <Typography variant="body2" sx={{ mt: 1 }}>
-            {`Without a valid result, left out of the order: ${verdicts.excluded
-              .slice(-LISTED)
-              .map(({ label }) => label)
-              .join(
-                ', ',
-              )}${verdicts.excluded.length > LISTED ? `, and ${verdicts.excluded.length - LISTED} before` : ''}.`}
+            {`Without a valid result, left out of the order: ${excluded.labels.join(', ')}${excluded.more > 0 ? `, and ${excluded.more} before` : ''}.`}
           </Typography>
         ) : null}
       </Card>
