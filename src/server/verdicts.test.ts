@@ -90,7 +90,7 @@ async function agrees(): Promise<void> {
   ]);
   expect(kept.governing?.sentence).toEqual(whole.governing?.sentence);
   // The page counts and picks out in the database what the whole says.
-  const page = await mixPage(site.db, site.actors.manager, site.specificationId, 0);
+  const page = await mixPage(site.db, site.actors.manager, site.specificationId, 0, true);
   expect([page.state, page.waiting, page.governing, page.asks.needed, page.excluded.labels]).toEqual([
     whole.soFar.state,
     whole.soFar.waiting,

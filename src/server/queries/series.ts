@@ -56,15 +56,24 @@ export function seriesRow({ set, element }: { set: typeof sets.$inferSelect; ele
 
 /** Tests drawn, listed and gone into at once, the newest; every one of them counts in what is said of them all. */
 const DRAWN = 200;
-const LISTED = 60;
-const LOW_LISTED = 12;
+const LISTED = 40;
+/** Low tests gone into, the newest; `all` asks for more of them. */
+const LOW_LISTED = 3;
+const LOW_WHEN_ASKED = 24;
 
 /**
  * How a mix stands by its strength tests, with a page of them: the newest drawn, a page listed, all of them counted. For a
  * client only results of signed reports count; the others are waiting.
  * @param page from 0, the newest
+ * @param allLow true for more than the newest of the low tests
  */
-export async function mixPage(db: Queryable, actor: Actor, specificationId: string, page: number) {
+export async function mixPage(
+  db: Queryable,
+  actor: Actor,
+  specificationId: string,
+  page: number,
+  allLow = false,
+) {
   const [found] = await db
     .select({ mix: specifications, job: jobs })
     .from(specifications)
@@ -72,8 +81,6 @@ export async function mixPage(db: Queryable, actor: Actor, specificationId: stri
     .where(and(eq(specifications.id, specificationId), readableJobs(db, actor)));
   const { mix, job } = present(found, 'This mix');
   const released = actor.role === 'client';
-  const limits = (await limitsOfJobs(db, [job]))(job);
-  const standing = (await standingBy(db, [mix.id], released))(mix.id);
   const own = and(eq(sets.specificationId, mix.id), eq(sets.released, released), sets.counts);
   const rowsOf = async (offset: number, limit: number): Promise<SeriesRow[]> =>
     (
@@ -89,8 +96,25 @@ export async function mixPage(db: Queryable, actor: Actor, specificationId: stri
     )
       .map(seriesRow)
       .toReversed();
-  const drawn = await rowsOf(0, DRAWN);
-  const listed = await rowsOf(page * LISTED, LISTED);
+  // Asked for side by side: none of them waits for another.
+  const [limitsBy, standings, drawn, listed, failed, excluded, criteria, within, done] = await Promise.all([
+    limitsOfJobs(db, [job]),
+    standingBy(db, [mix.id], released),
+    rowsOf(0, DRAWN),
+    rowsOf(page * LISTED, LISTED),
+    failedOf(db, mix.id, released),
+    db
+      .select({ label: sets.label, all: sql<number>`count(*) OVER ()::int` })
+      .from(sets)
+      .where(and(own, eq(sets.state, 'no valid result')))
+      .orderBy(desc(sets.sampledAt), desc(sets.label))
+      .limit(LISTED),
+    db.select().from(requirements).where(eq(requirements.specificationId, mix.id)),
+    withinAll(db, own),
+    released ? [] : followUpsOf(db, mix.id),
+  ]);
+  const limits = limitsBy(job);
+  const standing = standings(mix.id);
   const decided = await db
     .select()
     .from(verdicts)
@@ -107,36 +131,8 @@ export async function mixPage(db: Queryable, actor: Actor, specificationId: stri
         .filter(({ criterion }) => findCriterion(criterion)?.population === wanted)
         .map((verdict) => [verdict.sampleId, verdict]),
     );
-  const low = (
-    await db
-      .select({
-        sampleId: sets.sampleId,
-        label: sets.label,
-        criterion: verdicts.criterion,
-        sentence: verdicts.sentence,
-      })
-      .from(verdicts)
-      .innerJoin(
-        sets,
-        and(eq(sets.sampleId, verdicts.sampleId), eq(sets.released, verdicts.released), sets.counts),
-      )
-      .where(
-        and(
-          eq(verdicts.specificationId, mix.id),
-          eq(verdicts.released, released),
-          eq(verdicts.state, 'does not meet'),
-        ),
-      )
-      .orderBy(desc(sets.sampledAt), desc(sets.label))
-  ).toReversed();
   const failing = (wanted: Criterion['population']) =>
-    low.filter(({ criterion }) => findCriterion(criterion)?.population === wanted);
-  const excluded = await db
-    .select({ label: sets.label, all: sql<number>`count(*) OVER ()::int` })
-    .from(sets)
-    .where(and(own, eq(sets.state, 'no valid result')))
-    .orderBy(desc(sets.sampledAt), desc(sets.label))
-    .limit(LISTED);
+    failed.filter(({ criterion }) => findCriterion(criterion)?.population === wanted);
   return {
     mix,
     job,
@@ -145,22 +141,48 @@ export async function mixPage(db: Queryable, actor: Actor, specificationId: stri
     waiting: standing.waiting,
     governing: standing.governing,
     asks: asksOf(mix, job, limits, standing.before),
-    criteria: await db.select().from(requirements).where(eq(requirements.specificationId, mix.id)),
+    criteria,
     drawn,
     listed,
     count: standing.rows,
     pages: Math.ceil(standing.rows / LISTED),
     means: by('three in a row'),
     singles: by('each'),
-    low: failing('each').slice(-LOW_LISTED),
+    low: failing('each').slice(-(allLow ? LOW_WHEN_ASKED : LOW_LISTED)),
+    lowBefore: Math.max(0, failing('each').length - (allLow ? LOW_WHEN_ASKED : LOW_LISTED)),
     lowMeans: failing('three in a row').length,
     excluded: {
       labels: excluded.map(({ label }) => label).toReversed(),
       more: (excluded[0]?.all ?? 0) - excluded.length,
     },
-    within: await withinAll(db, own),
-    followUps: released ? [] : await followUpsOf(db, mix.id),
+    within,
+    followUps: done,
   };
+}
+
+/** What does not meet of a series, in sampling order. */
+async function failedOf(db: Queryable, specificationId: string, released: boolean) {
+  const rows = await db
+    .select({
+      sampleId: sets.sampleId,
+      label: sets.label,
+      criterion: verdicts.criterion,
+      sentence: verdicts.sentence,
+    })
+    .from(verdicts)
+    .innerJoin(
+      sets,
+      and(eq(sets.sampleId, verdicts.sampleId), eq(sets.released, verdicts.released), sets.counts),
+    )
+    .where(
+      and(
+        eq(verdicts.specificationId, specificationId),
+        eq(verdicts.released, released),
+        eq(verdicts.state, 'does not meet'),
+      ),
+    )
+    .orderBy(desc(sets.sampledAt), desc(sets.label));
+  return rows.toReversed();
 }
 
 const isDecided = (state: VerdictState): boolean => state !== 'not yet determinable';

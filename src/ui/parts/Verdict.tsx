@@ -13,9 +13,9 @@ export function VerdictMark({ state, word }: { state: VerdictState; word?: strin
   const look = LOOK[state];
   return (
     <Box component="span" sx={{ color: look.colour, fontWeight: 700, whiteSpace: 'nowrap' }}>
-      <Box component="span" aria-hidden="true" className="mono" sx={{ mr: 0.75 }}>
+      <span aria-hidden="true" className="mono" style={{ marginRight: 6 }}>
         {look.mark}
-      </Box>
+      </span>
       {word ?? look.word}
     </Box>
   );

@@ -27,7 +27,7 @@ export default async function VerdictPage({
   searchParams,
 }: {
   params: Promise<{ id: string }>;
-  searchParams: Promise<{ page?: string }>;
+  searchParams: Promise<{ page?: string; low?: string }>;
 }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
@@ -37,8 +37,9 @@ export default async function VerdictPage({
     const [standing] = await pageData(() => standingsOf(db, actor, [id]));
     return standing ? <StandingOf standing={standing} material={material} /> : null;
   }
-  const page = pageNumber((await searchParams).page);
-  const series = await pageData(() => mixPage(db, actor, id, page));
+  const asked = await searchParams;
+  const page = pageNumber(asked.page);
+  const series = await pageData(() => mixPage(db, actor, id, page, asked.low === 'all'));
   const { mix, job, asks, drawn, listed, means, singles, low, excluded, limits } = series;
   const size = series.within?.size ?? 0;
   const within = series.within && withinSpreads([series.within.spread], size);
@@ -163,6 +164,17 @@ export default async function VerdictPage({
               }))}
             />
           ))}
+      {actor.role !== 'client' && series.lowBefore > 0 ? (
+        <Typography>
+          {asked.low === 'all' ? (
+            `${series.lowBefore} low tests before these; each stands with its sample.`
+          ) : (
+            <TextLink
+              href={`/verdicts/${mix.id}?low=all`}
+            >{`and ${series.lowBefore} low tests before`}</TextLink>
+          )}
+        </Typography>
+      ) : null}
       {series.lowMeans > 0 ? (
         <Card title="Mean of three below f′c">
           <Typography>
