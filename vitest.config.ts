@@ -10,8 +10,19 @@ export default defineConfig({
       {
         resolve: { alias },
         test: {
+          // The core holds nothing between two calls: its modules are read once for all of its files.
           name: 'core',
-          include: ['src/core/**/*.test.ts', 'src/ui/**/*.test.{ts,tsx}', 'src/demo/**/*.test.ts'],
+          include: ['src/core/**/*.test.ts', 'src/demo/**/*.test.ts'],
+          setupFiles: ['src/testing/setup.ts'],
+          testTimeout: 60_000,
+          isolate: false,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'ui',
+          include: ['src/ui/**/*.test.{ts,tsx}'],
           setupFiles: ['src/testing/setup.ts'],
           testTimeout: 60_000,
         },

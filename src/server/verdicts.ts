@@ -356,6 +356,9 @@ async function judgeAround(
   return replaceVerdicts(tx, judged, released, rows);
 }
 
+/** Tests of a sample that a certified person must have made, for its sets to count. */
+const CERTIFIED: string[] = METHODS.flatMap(({ set }) => set?.certified ?? []);
+
 /** Samples that somebody without a valid certificate took or moulded, by the newest outcomes of those runs. */
 async function uncertifiedSamples(
   db: Queryable,
@@ -368,7 +371,7 @@ async function uncertifiedSamples(
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
-    .where(and(anyOf(runs.sampleId, sampleIds), inArray(runs.method, ['sampling', 'moulding'])))
+    .where(and(anyOf(runs.sampleId, sampleIds), inArray(runs.method, CERTIFIED)))
     .orderBy(outcomes.runId, desc(outcomes.seq));
   return new Set(newest.filter(({ uncertified }) => uncertified).map(({ sampleId }) => sampleId));
 }

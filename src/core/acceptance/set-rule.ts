@@ -97,6 +97,8 @@ export interface SetRule {
   /** What follows from the mean, and the quantities of it that criteria may be held against. */
   readonly follows?: readonly string[];
   readonly derives?: (mean: Exact, about: DeriveAbout) => Derived;
+  /** Tests of the sample that a certified person must have made, else an engineer says whether the set counts. */
+  readonly certified?: readonly string[];
   /** What another school has otherwise. */
   readonly schools?: Readonly<Partial<Record<Profile, Partial<Omit<SetRule, 'schools'>>>>>;
 }

@@ -17,6 +17,8 @@ import {
 import { and, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { CONDITIONS, HAND_OVERS } from '@/core/identity/custody';
 import { IsInstant, setupMeasure } from '@/core/methods';
+import { METHODS } from '@/core/methods/registry';
+import { eventFieldsOf } from '@/core/methods/stamps';
 import { type Exact, exact } from '@/core/quantity';
 import { drawPositions, randomNumbers, samplesForDay } from '@/core/sampling-plan';
 import {
@@ -372,28 +374,37 @@ export const handOver = defineUseCase({
       })),
     );
     for (const sampleId of new Set(there.map((specimen) => specimen.sampleId))) {
-      await stampCuring(tx, sampleId, input.kind, at, actor.id, now);
+      await stampHandOver(tx, sampleId, input.kind, at, actor.id, now);
     }
     return { handoverId: input.id };
   },
 });
 
-const STAMPED = { collected: 'collectedAt', received: 'receivedAt' } as const;
+/** The field of a test of the sample that a hand-over stamps: its kind is a moment of the sample clock. */
+function stampedBy(kind: 'collected' | 'received') {
+  for (const method of METHODS) {
+    const field = eventFieldsOf(method.Input).get(kind);
+    if (field) return { method: method.id, field };
+  }
+  return undefined;
+}
 
 /** The hand-over is the clocks' stamp too, unless it was stamped by hand before: nobody enters it twice. */
-async function stampCuring(
+async function stampHandOver(
   tx: Transaction,
   sampleId: string,
-  kind: keyof typeof STAMPED,
+  kind: 'collected' | 'received',
   at: Date,
   by: string,
   now: Date,
 ): Promise<void> {
-  const field = STAMPED[kind];
+  const stamped = stampedBy(kind);
+  if (!stamped) return;
+  const { method, field } = stamped;
   const [run] = await tx
     .select({ id: runs.id, state: runs.state })
     .from(runs)
-    .where(and(eq(runs.sampleId, sampleId), eq(runs.method, 'initial-curing')))
+    .where(and(eq(runs.sampleId, sampleId), eq(runs.method, method)))
     .orderBy(desc(runs.attempt))
     .limit(1);
   if (run?.state !== 'open') return;

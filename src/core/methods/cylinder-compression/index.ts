@@ -48,6 +48,7 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
     by: ['age', 'cure'],
     combine: 'strength test',
     step: 'cylinder.strength-step',
+    certified: ['sampling', 'moulding'],
   },
   mainResult: 'compressive strength',
   plan,
