@@ -4,7 +4,7 @@ import { evaluateSeries } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
 import { Chance } from '@/core/statistics';
-import { jobs, lots, runs, samples, sets, specifications, specimens, verdicts } from '@/db/schema';
+import { jobs, lots, runs, samples, sets, specifications, verdicts } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { breakPieces, groupOf, makeRock } from '@/testing/rock';
 import { mixSeries } from '@/testing/series';

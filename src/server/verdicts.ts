@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, inArray, ne, notInArray, type SQL, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, notInArray, type SQL, sql } from 'drizzle-orm';
 import { evaluateSeries, type SeriesPoint, STRENGTH_TEST_LIMITS, type Verdict } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Limits } from '@/core/limits';
@@ -75,33 +75,35 @@ export async function projectSamples(tx: Transaction, sampleIds: readonly string
 async function projectOf(tx: Transaction, places: readonly Place[]): Promise<number> {
   const [{ mix, job }] = places as readonly [Place, ...Place[]];
   const ids = places.map(({ sample }) => sample.id);
-  const limitsBy = await limitsOfJobs(tx, [job]);
-  const limits = limitsBy(job);
   const all = await specimenViews(tx, ids, { detail: 'series' });
+  const before = await pointsOf(tx, anyOf(sets.sampleId, ids));
+  // A sample that nothing was made of yet says nothing.
+  if (all.length === 0 && before.length === 0) return 0;
+  const limitsBy = await limitsOfJobs(tx, [job]);
   const inSeries = findMaterial(mix.material)?.comesInLoads === true;
   const uncertified = inSeries ? await uncertifiedSamples(tx, ids) : new Set<string>();
-  const before = inSeries ? await pointsOf(tx, anyOf(sets.sampleId, ids)) : [];
-  let changed = 0;
-  for (const released of [false, true]) {
+  const rows: SetRow[] = [];
+  const alone: VerdictRow[] = [];
+  for (const released of AUDIENCES) {
     const made = await setsOfViews(tx, places, released ? withoutUnreleased(all) : all, limitsBy);
-    const rows = made.flatMap(({ place, sets: own }) =>
-      own.map((set) => setRow(place, set, own, released, uncertified.has(place.sample.id))),
-    );
-    changed += await replaceSets(tx, ids, released, rows);
-    if (!inSeries) {
-      const held = made.flatMap(({ place, sets: own }) =>
-        own.flatMap((set) =>
-          set.verdicts.map((verdict) => verdictRow(mix.id, place.sample.id, released, verdict, set.key)),
-        ),
-      );
-      changed += await replaceVerdicts(tx, ids, released, held);
-      continue;
-    }
-    const was = before.filter((point) => point.released === released);
-    const moved = [...was, ...rows.filter(({ counts }) => counts)];
-    changed += await judgeAround(tx, { mix, job, limits, released }, moved, ids);
+    for (const { place, sets: own } of made)
+      for (const set of own) {
+        rows.push(setRow(place, set, own, released, uncertified.has(place.sample.id)));
+        for (const verdict of inSeries ? [] : set.verdicts)
+          alone.push(verdictRow(mix.id, place.sample.id, released, verdict, set.key));
+      }
   }
-  return changed;
+  const changed = await replaceSets(tx, ids, rows);
+  if (!inSeries) return changed + (await replaceVerdicts(tx, seenByAll(ids), alone));
+  const moved = [...before, ...rows.filter(({ counts }) => counts)];
+  return changed + (await judgeAround(tx, { mix, job, limits: limitsBy(job) }, moved, ids));
+}
+
+/** As staff see it, and as clients do: by what signed reports rest on. */
+const AUDIENCES = [false, true] as const;
+
+function seenByAll(ids: readonly string[]): string[] {
+  return ids.flatMap((id) => AUDIENCES.map((released) => seenBy(id, released)));
 }
 
 /** A set as it is kept. */
@@ -198,17 +200,17 @@ function renewed<N extends string>(
 async function replaceSets(
   tx: Transaction,
   sampleIds: readonly string[],
-  released: boolean,
   rows: readonly SetRow[],
 ): Promise<number> {
-  const kept = rows.map(({ sampleId, key }) => `${sampleId} ${key}`);
+  const kept = rows.map(({ sampleId, released, key }) => `${sampleId} ${released} ${key}`);
   const gone = await tx
     .delete(sets)
     .where(
       and(
         anyOf(sets.sampleId, sampleIds),
-        eq(sets.released, released),
-        kept.length > 0 ? notInArray(sql`${sets.sampleId} || ' ' || ${sets.key}`, kept) : undefined,
+        kept.length > 0
+          ? notInArray(sql`${sets.sampleId} || ' ' || ${sets.released} || ' ' || ${sets.key}`, kept)
+          : undefined,
       ),
     )
     .returning({ key: sets.key });
@@ -233,22 +235,27 @@ async function replaceSets(
   return gone.length + changed.length;
 }
 
+/** A sample as one audience sees it. */
+const seenBy = (id: string, released: boolean): string => `${id} ${released}`;
+
+/** @param judged samples as `seenBy`: whatever else they had is gone */
 async function replaceVerdicts(
   tx: Transaction,
-  sampleIds: readonly string[],
-  released: boolean,
+  judged: readonly string[],
   rows: readonly VerdictRow[],
 ): Promise<number> {
-  const kept = rows.map(({ sampleId, criterion, key }) => `${sampleId} ${criterion} ${key}`);
+  const kept = rows.map(
+    ({ sampleId, released, criterion, key }) => `${sampleId} ${released} ${criterion} ${key}`,
+  );
   const gone = await tx
     .delete(verdicts)
     .where(
       and(
-        anyOf(verdicts.sampleId, sampleIds),
-        eq(verdicts.released, released),
+        anyOf(verdicts.sampleId, [...new Set(judged.map((each) => each.split(' ')[0] ?? ''))]),
+        inArray(sql`${verdicts.sampleId} || ' ' || ${verdicts.released}`, [...judged]),
         kept.length > 0
           ? notInArray(
-              sql`${verdicts.sampleId} || ' ' || ${verdicts.criterion} || ' ' || ${verdicts.key}`,
+              sql`${verdicts.sampleId} || ' ' || ${verdicts.released} || ' ' || ${verdicts.criterion} || ' ' || ${verdicts.key}`,
               kept,
             )
           : undefined,
@@ -278,40 +285,86 @@ async function replaceVerdicts(
 
 type Point = SeriesPoint & { readonly released: boolean };
 
-/** Tests of a series as they are kept, in sampling order; the first or the last few of them, or all. */
-async function pointsOf(
-  db: Queryable,
-  which: SQL | undefined,
-  few: { readonly first?: number; readonly last?: number } = {},
-): Promise<Point[]> {
-  const way = few.last === undefined ? asc : desc;
-  const query = db
-    .select()
-    .from(sets)
-    .where(and(which, sets.counts))
-    .orderBy(way(sets.sampledAt), way(sets.label));
-  const most = few.first ?? few.last;
-  const rows = await (most === undefined ? query : query.limit(most));
-  const points = rows.map(({ sampleId, label, sampledAt, value, state, released, told: { engineer } }) => ({
+function pointOf(
+  row: Pick<
+    typeof sets.$inferSelect,
+    'sampleId' | 'label' | 'sampledAt' | 'value' | 'state' | 'released' | 'told'
+  >,
+): Point {
+  const { sampleId, label, sampledAt, value, state, released, told } = row;
+  return {
     id: sampleId,
     label,
     sampledAt: sampledAt.getTime(),
     value,
     state,
-    engineer,
+    engineer: told.engineer,
     released,
-  }));
-  return few.last === undefined ? points : points.toReversed();
+  };
+}
+
+/** Tests of a series as they are kept. */
+async function pointsOf(db: Queryable, which: SQL | undefined): Promise<Point[]> {
+  return (await db.select().from(sets).where(and(which, sets.counts))).map(pointOf);
 }
 
 /** Means of three reach over two tests on either side. */
 const REACH = 2;
 
+/** Where a test stands in its series. */
+interface Position {
+  readonly sampledAt: Date;
+  readonly label: string;
+}
+
 interface Series {
   readonly mix: typeof specifications.$inferSelect;
   readonly job: typeof jobs.$inferSelect;
   readonly limits: Limits;
-  readonly released: boolean;
+}
+
+/**
+ * The tests of a series from the two before a place in its order to the two after another, as each audience sees them:
+ * those outside that make no valid result are passed over.
+ */
+async function slice(
+  tx: Transaction,
+  specificationId: string,
+  first: Position,
+  last: Position,
+): Promise<{ readonly points: readonly Point[]; readonly before: ReadonlySet<string> }> {
+  const at = ({ sampledAt, label }: Position): SQL =>
+    sql`(${sampledAt.toISOString()}::timestamptz, ${label})`;
+  const part = (name: string, where: SQL, way: SQL, most: SQL): SQL => sql`
+    SELECT ${sql.raw(`'${name}'`)} AS part, s.* FROM (VALUES (false), (true)) a (released)
+    CROSS JOIN LATERAL (SELECT * FROM sets s WHERE s.specification_id = ${specificationId}
+      AND s.released = a.released AND s.counts AND ${where} ORDER BY s.sampled_at ${way}, s.label ${way} ${most}) s`;
+  const valid = sql`s.state <> 'no valid result'`;
+  const few = sql`LIMIT ${sql.raw(String(REACH))}`;
+  const position = sql`(s.sampled_at, s.label)`;
+  const { rows } = await tx.execute<{
+    part: string;
+    sample_id: string;
+    label: string;
+    sampled_at: string;
+    value: string | null;
+    state: SeriesPoint['state'];
+    released: boolean;
+    told: SetTold;
+  }>(sql`
+    ${part('before', sql`${valid} AND ${position} < ${at(first)}`, sql`DESC`, few)}
+    UNION ALL ${part('here', sql`${position} BETWEEN ${at(first)} AND ${at(last)}`, sql`ASC`, sql``)}
+    UNION ALL ${part('after', sql`${valid} AND ${position} > ${at(last)}`, sql`ASC`, few)}`);
+  const found = rows.map((row) => ({
+    part: row.part,
+    point: pointOf({ ...row, sampleId: row.sample_id, sampledAt: new Date(row.sampled_at) }),
+  }));
+  return {
+    points: found.map(({ point }) => point),
+    before: new Set(
+      found.flatMap(({ part: of, point }) => (of === 'before' ? [seenBy(point.id, point.released)] : [])),
+    ),
+  };
 }
 
 /**
@@ -321,39 +374,34 @@ interface Series {
  */
 async function judgeAround(
   tx: Transaction,
-  { mix, job, limits, released }: Series,
+  { mix, job, limits }: Series,
   places: readonly { readonly sampledAt: number | Date; readonly label: string }[],
   touched: readonly string[],
 ): Promise<number> {
   const ordered = places
-    .map(({ sampledAt, label }) => ({ at: new Date(sampledAt), label }))
-    .toSorted((a, b) => a.at.getTime() - b.at.getTime() || a.label.localeCompare(b.label));
+    .map(({ sampledAt, label }) => ({ sampledAt: new Date(sampledAt), label }))
+    .toSorted((a, b) => a.sampledAt.getTime() - b.sampledAt.getTime() || a.label.localeCompare(b.label));
   const [first, last] = [ordered[0], ordered.at(-1)];
-  const own = and(eq(sets.specificationId, mix.id), eq(sets.released, released));
-  const valid = and(own, ne(sets.state, 'no valid result'));
-  const position = sql`(${sets.sampledAt}, ${sets.label})`;
-  const of = (place: { at: Date; label: string }): SQL =>
-    sql`(${place.at.toISOString()}::timestamptz, ${place.label})`;
-  const before = first
-    ? await pointsOf(tx, and(valid, sql`${position} < ${of(first)}`), { last: REACH })
-    : [];
-  const here =
-    first && last ? await pointsOf(tx, and(own, sql`${position} BETWEEN ${of(first)} AND ${of(last)}`)) : [];
-  const after = last ? await pointsOf(tx, and(valid, sql`${position} > ${of(last)}`), { first: REACH }) : [];
-  const points = [...before, ...here, ...after];
-  const judged = [...new Set([...touched, ...[...here, ...after].map(({ id }) => id)])];
-  const { windows, individuals } = evaluateSeries(
-    points,
-    specifiedValue(mix.asked, job.system),
-    job.system,
-    limits,
-    job.rounding,
-  );
-  const rows = [...windows, ...individuals].flatMap((verdict) => {
-    const at = verdict.members.at(-1) ?? '';
-    return judged.includes(at) ? [verdictRow(mix.id, at, released, verdict)] : [];
+  if (!first || !last) return replaceVerdicts(tx, seenByAll(touched), []);
+  const { points, before } = await slice(tx, mix.id, first, last);
+  const judged = new Set([
+    ...seenByAll(touched),
+    ...points.map(({ id, released }) => seenBy(id, released)).filter((each) => !before.has(each)),
+  ]);
+  const rows = AUDIENCES.flatMap((released) => {
+    const { windows, individuals } = evaluateSeries(
+      points.filter((point) => point.released === released),
+      specifiedValue(mix.asked, job.system),
+      job.system,
+      limits,
+      job.rounding,
+    );
+    return [...windows, ...individuals].flatMap((verdict) => {
+      const at = verdict.members.at(-1) ?? '';
+      return judged.has(seenBy(at, released)) ? [verdictRow(mix.id, at, released, verdict)] : [];
+    });
   });
-  return replaceVerdicts(tx, judged, released, rows);
+  return replaceVerdicts(tx, [...judged], rows);
 }
 
 /** Tests of a sample that a certified person must have made, for its sets to count. */

@@ -64,9 +64,16 @@ END $$;
 DO $$
 DECLARE name text;
 BEGIN
-  FOREACH name IN ARRAY ARRAY['samples','specimens','specimen_events','outcomes','run_reasons','reason_acceptances'] LOOP
+  FOREACH name IN ARRAY ARRAY['specimens','outcomes','run_reasons','reason_acceptances'] LOOP
     EXECUTE format('CREATE TRIGGER touch_sample AFTER INSERT OR UPDATE ON %I FOR EACH ROW EXECUTE FUNCTION touch_sample()', name);
   END LOOP;
 END $$;
+--> statement-breakpoint
+CREATE TRIGGER touch_sample AFTER UPDATE ON samples FOR EACH ROW EXECUTE FUNCTION touch_sample();
+--> statement-breakpoint
+-- Of what happens to a specimen only what takes it out of its set, or back in.
+CREATE TRIGGER touch_sample AFTER INSERT ON specimen_events FOR EACH ROW
+  WHEN (NEW.kind IN ('discarded', 'lost', 'discard taken back', 'left out', 'taken back in'))
+  EXECUTE FUNCTION touch_sample();
 --> statement-breakpoint
 CREATE TRIGGER touch_sample AFTER UPDATE OF state ON reports FOR EACH ROW EXECUTE FUNCTION touch_sample();

@@ -264,18 +264,19 @@ class LineOfFrame {
   }
 }
 
+function Live() {
+  const equipment = [{ number: 'PL-9', kind: 'point load frame', name: 'Frame', live: true as const }];
+  const data = sheetData({
+    method: 'point-load',
+    system: 'SI',
+    readings: { frame: 'PL-9' },
+    setup: { equipment },
+  });
+  const run = useRun(data, Date.UTC(2031, 5, 12));
+  return <LoadClock run={run} data={data} readOnly={false} />;
+}
+
 describe('a frame that is followed live', () => {
-  const Live = () => {
-    const equipment = [{ number: 'PL-9', kind: 'point load frame', name: 'Frame', live: true as const }];
-    const data = sheetData({
-      method: 'point-load',
-      system: 'SI',
-      readings: { frame: 'PL-9' },
-      setup: { equipment },
-    });
-    const run = useRun(data, Date.UTC(2031, 5, 12));
-    return <LoadClock run={run} data={data} readOnly={false} />;
-  };
   const steps = Array.from({ length: 600 }, (_, index) => Math.floor(index / 50) * 0.9);
   it('begins with the first load, finds the split by itself, and fills in what is empty', async () => {
     vi.stubGlobal('EventSource', LineOfFrame);
