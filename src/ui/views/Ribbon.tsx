@@ -14,6 +14,9 @@ const BEFORE = 20 * HOUR;
 const AFTER = 50 * HOUR;
 const ROW = 26;
 const LANE_HEAD = 60;
+/** Of the label of a bracket, one sign; below this width the noons go unnamed. */
+const SIGN = 7.6;
+const NARROW = 600;
 
 /** Time runs to the right, now stands still; each set waiting is a bracket from its opening to its closing. */
 export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: number; zone: string }) {
@@ -65,7 +68,11 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
           <g key={tick}>
             <line x1={x(tick)} x2={x(tick)} y1={20} y2={height} stroke={palette.divider} strokeWidth={1} />
             <text x={x(tick) + 4} y={14} fontSize={12} fill={palette.text.secondary}>
-              {clock(tick, zone) === '00:00' ? dayTime(tick, zone).slice(0, -6) : clock(tick, zone)}
+              {clock(tick, zone) === '00:00'
+                ? dayTime(tick, zone).slice(0, -6)
+                : width < NARROW
+                  ? ''
+                  : clock(tick, zone)}
             </text>
           </g>
         ))}
@@ -82,7 +89,7 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
                 const y = lane.y + index * ROW;
                 const label = labelOf(set);
                 const solid = set.state === 'open' || set.state === 'closing';
-                const inside = right - left > label.length * 7.6 + 10;
+                const inside = fits(label, right - left);
                 return (
                   // biome-ignore lint/a11y/useSemanticElements: a link inside SVG cannot be a router link
                   <g
@@ -108,7 +115,7 @@ export function Ribbon({ sets, now, zone }: { sets: readonly DueSet[]; now: numb
                       stroke={colour[set.state]}
                       strokeWidth={2}
                     />
-                    {set.bestAt === null ? null : (
+                    {set.bestAt === null || x(set.bestAt) < LANE_HEAD || x(set.bestAt) > width ? null : (
                       <path d={`M${x(set.bestAt) - 4} ${y + 23}l4 -5l4 5z`} fill={colour[set.state]} />
                     )}
                     {set.state === 'missed' ? (
@@ -182,13 +189,23 @@ function titleOf(set: DueSet, now: number, zone: string): string {
   return `${what}, ${set.place}: ${dayTime(set.opensAt, zone)}${to}, ${state}${left}`;
 }
 
-/** Puts brackets that overlap under each other, in as few rows as they need. */
+/** True where a label stands inside its bracket; else it stands behind it. */
+function fits(label: string, room: number): boolean {
+  return room > label.length * SIGN + 10;
+}
+
+/** Puts brackets that overlap, or that a label reaches into, under each other, in as few rows as they need. */
 function rowsOf(sets: readonly DueSet[], x: (at: number) => number, edge: number): DueSet[][] {
+  const reach = (set: DueSet): number => {
+    const [left, right] = [Math.max(x(set.opensAt), LANE_HEAD), x(endOf(set, edge))];
+    const label = labelOf(set);
+    return fits(label, right - left) ? right + 4 : right + 10 + label.length * SIGN;
+  };
   const rows: DueSet[][] = [];
   for (const set of sets.toSorted((a, b) => a.opensAt - b.opensAt)) {
     const free = rows.find((row) => {
       const last = row.at(-1);
-      return !last || Math.max(x(endOf(last, edge)), x(last.opensAt) + 150) < x(set.opensAt);
+      return !last || reach(last) < x(set.opensAt);
     });
     if (free) free.push(set);
     else rows.push([set]);
