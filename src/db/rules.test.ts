@@ -90,6 +90,49 @@ describe('the role the application connects as', () => {
   });
 });
 
+describe('a projection', () => {
+  it.each(['waits', 'sets', 'verdicts'])(
+    '%s may be written anew by the application, and leaves no trail',
+    async (table) => {
+      const { rows } = await app.query(
+        `SELECT bool_and(has_table_privilege('bricole_app', $1, right_)) AS may
+       FROM unnest(ARRAY['SELECT', 'INSERT', 'UPDATE', 'DELETE']) right_`,
+        [table],
+      );
+      expect(rows[0].may).toBe(true);
+      const triggers = await app.query(
+        `SELECT tgname FROM pg_trigger WHERE tgrelid = $1::regclass AND NOT tgisinternal`,
+        [table],
+      );
+      expect(triggers.rows).toEqual([]);
+    },
+  );
+
+  it.each(['specimens', 'outcomes', 'readings', 'samples', 'run_reasons', 'reports'])(
+    'is derived from %s, of which nothing may be taken away',
+    async (table) => {
+      await expect(app.query(`DELETE FROM ${table}`)).rejects.toThrow(/permission denied/u);
+    },
+  );
+
+  it.each([
+    ['specimens', ['INSERT', 'UPDATE']],
+    ['outcomes', ['INSERT', 'UPDATE']],
+    ['run_reasons', ['INSERT', 'UPDATE']],
+    ['reason_acceptances', ['INSERT', 'UPDATE']],
+    ['specimen_events', ['INSERT']],
+    ['samples', ['UPDATE']],
+    ['reports', ['UPDATE']],
+  ])('is told by %s which sample was touched, at %j', async (table, when) => {
+    const { rows } = await fresh.owner.query(
+      `SELECT DISTINCT event_manipulation AS event FROM information_schema.triggers
+       WHERE event_object_table = $1 AND trigger_name = 'touch_sample' ORDER BY 1`,
+      [table],
+    );
+    expect(rows.map(({ event }) => event)).toEqual(when);
+  });
+});
+
 describe('instants', () => {
   it('are held to the years a laboratory can have', async () => {
     const insert = (at: string) =>

@@ -186,6 +186,19 @@ describe('a series', () => {
     expect(await rebuilt()).toMatchObject({ changed: 0 });
   }, 120_000);
 
+  it('misses nothing when neighbours are broken at the same moment', async () => {
+    const made = [];
+    for (let index = 0; index < 4; index += 1) made.push(await makeSample(site));
+    for (let turn = 0; turn < 3; turn += 1)
+      await Promise.all(
+        made.map(({ specimenIds }, index) =>
+          breakSpecimen(site, specimenIds[turn] ?? '', String(52_000 + 700 * (turn + 3 * index)), AT_28_DAYS),
+        ),
+      );
+    await agrees();
+    expect(await rebuilt()).toMatchObject({ changed: 0 });
+  }, 60_000);
+
   it('that was spoilt is found out and mended', async () => {
     await site.db.update(verdicts).set({ state: 'meets' }).where(eq(verdicts.state, 'does not meet'));
     await site.db.update(sets).set({ value: '9990' }).where(eq(sets.state, 'pending'));

@@ -136,6 +136,20 @@ describe('a box on site', () => {
     const order = listed.map(({ closesAt }) => closesAt);
     expect(order).toEqual(order.toSorted((a, b) => a - b));
   }, 60_000);
+
+  it('misses nothing when two people stamp the same sample at the same moment', async () => {
+    for (let turn = 0; turn < 4; turn += 1) {
+      ({ sampleId } = await makeSample(site));
+      await Promise.all([
+        stamp('moulding', { finishedAt: at(0) }),
+        stamp('delivery', { batchedAt: at(-1) }),
+        stamp('initial-curing', { method: 'box', setAt: at(3 + turn) }),
+      ]);
+      expect(await onSite(5)).toMatchObject([
+        { opensAt: CAST + (11 + turn) * HOUR, closesAt: CAST + 36 * HOUR, provisional: null },
+      ]);
+    }
+  });
 });
 
 async function runOf(method: string): Promise<string> {
