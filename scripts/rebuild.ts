@@ -7,7 +7,12 @@ const url = process.env.BRICOLE_DATABASE_URL;
 if (!url) throw new Error('BRICOLE_DATABASE_URL');
 const { db, pool } = openDatabase(url);
 const said = (what: string, { rows, changed }: { rows: number; changed: number }): void => {
-  const words = changed === 0 ? 'all as they were' : `${changed} rows were another thing and are mended`;
+  const words =
+    changed === 0
+      ? 'all as they were'
+      : changed === 1
+        ? '1 row was another thing and is mended'
+        : `${changed} rows were another thing and are mended`;
   process.stdout.write(`bricole: ${rows} ${what}, ${words}\n`);
 };
 try {
