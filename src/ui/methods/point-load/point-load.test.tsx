@@ -241,7 +241,7 @@ class LineOfFrame {
   }
   close(): void {}
   /** Readings of fifty a second from a place on; the peak is held. */
-  send(from: number, loads: readonly number[]): void {
+  send(from: number, loads: readonly number[], simulated = true): void {
     let peak = 0;
     const lines = loads.map((load, index) => {
       peak = Math.max(peak, load);
@@ -260,16 +260,16 @@ class LineOfFrame {
         door: true,
       };
     });
-    this.onmessage?.({ data: JSON.stringify({ boot: 'b', simulated: true, lines }) });
+    this.onmessage?.({ data: JSON.stringify({ boot: 'b', simulated, lines }) });
   }
 }
 
-function Live() {
+function Live({ readings = {} }: { readings?: Readonly<Record<string, string>> }) {
   const equipment = [{ number: 'PL-9', kind: 'point load frame', name: 'Frame', live: true as const }];
   const data = sheetData({
     method: 'point-load',
     system: 'SI',
-    readings: { frame: 'PL-9' },
+    readings: { frame: 'PL-9', ...readings },
     setup: { equipment },
   });
   const run = useRun(data, Date.UTC(2031, 5, 12));
@@ -288,12 +288,74 @@ describe('a frame that is followed live', () => {
     await act(async () => LineOfFrame.newest?.send(601, [9.9, 10.4, 11.26, 0.1, 0.1]));
     await waitFor(() => expect(saved()).toMatchObject({ load: '11.26', time: '11' }));
     expect(screen.getByText(/^Split at 11.26 kN after 11\.0 s/u)).toBeDefined();
-    fireEvent.click(screen.getByRole('button', { name: 'Pump once' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Pump once' }));
     await waitFor(() =>
       expect(asked.at(-1)).toMatchObject({ useCase: 'pump-frame', data: { what: 'stroke' } }),
     );
     // By hand it is as before.
     expect(screen.getByRole('button', { name: 'The load begins' })).toBeDefined();
+  });
+
+  const followed = async (readings: Readonly<Record<string, string>> = {}) => {
+    vi.stubGlobal('EventSource', LineOfFrame);
+    await opened('point-load', <Live readings={readings} />);
+    await screen.findByText('Following PL-9: the clock begins with the first load.');
+  };
+  const sent = (...told: Parameters<LineOfFrame['send']>) =>
+    act(async () => LineOfFrame.newest?.send(...told));
+
+  it('lets stand what somebody has read off', async () => {
+    await followed({ load: '10.9' });
+    await sent(1, [...steps, 9.9, 11.26, 0.1]);
+    await waitFor(() => expect(saved()).toHaveProperty('time'));
+    expect(saved()).not.toHaveProperty('load');
+  });
+
+  it('says how it goes: too soon, in its time, too late', async () => {
+    await followed();
+    await sent(1, steps.slice(0, 300));
+    await screen.findByText('Not before 10 s');
+    const on = Array.from({ length: 3200 }, () => 9.9);
+    await sent(301, [...steps.slice(300), ...on]);
+    await screen.findByText(/^✕ Past 60 s/u);
+    expect(saved()).toEqual({});
+  });
+
+  it('says when the line is down, and begins anew for another try', async () => {
+    await followed();
+    await sent(1, steps);
+    await act(async () => LineOfFrame.newest?.onerror?.());
+    await screen.findByText('The line to the frame is down: what stands here is old.');
+    await sent(601, [9.9]);
+    await screen.findByText(/^✓ Now it may fail/u);
+    fireEvent.click(screen.getByRole('button', { name: 'Another try' }));
+    await screen.findByText('Following PL-9: the clock begins with the first load.');
+  });
+
+  it('offers to work the pump of a stand-in only, and says what hinders it', async () => {
+    await followed();
+    await sent(1, [0, 0], false);
+    expect(screen.queryByRole('button', { name: 'Pump once' })).toBeNull();
+    await sent(3, [0, 0]);
+    await screen.findByText('A stand-in frame: its pieces are made up.');
+    for (const [name, what] of [
+      ['Piece in', 'place'],
+      ['Pump once', 'stroke'],
+      ['Open the valve', 'release'],
+    ] as const) {
+      fireEvent.click(screen.getByRole('button', { name }));
+      await waitFor(() =>
+        expect(asked.at(-1)).toEqual({ useCase: 'pump-frame', data: { runId: 'run-1', what } }),
+      );
+    }
+  });
+
+  it('is not there for a frame without a line, nor for another that was chosen', async () => {
+    vi.stubGlobal('EventSource', LineOfFrame);
+    LineOfFrame.newest = undefined;
+    await opened('point-load', <Live readings={{ frame: 'PL-8' }} />);
+    await screen.findByRole('button', { name: 'The load begins' });
+    expect(LineOfFrame.newest).toBeUndefined();
   });
 });
 
