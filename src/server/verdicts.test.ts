@@ -199,6 +199,27 @@ describe('a series', () => {
     expect(await rebuilt()).toMatchObject({ changed: 0 });
   }, 60_000);
 
+  it('keeps the order of sampling when a test is broken while its sample is stamped anew', async () => {
+    for (let turn = 0; turn < 4; turn += 1) {
+      const { sampleId, specimenIds } = await makeSample(site);
+      const [sampling] = await site.db
+        .select()
+        .from(runs)
+        .where(and(eq(runs.sampleId, sampleId), eq(runs.method, 'sampling')));
+      await Promise.all([
+        breakSpecimen(site, specimenIds[0] ?? '', '57,100', AT_28_DAYS),
+        act('field', saveReadings, {
+          runId: sampling?.id,
+          readings: readingsOf({ finalPortionAt: new Date(CAST - (40 + turn) * 60_000).toISOString() }),
+        }),
+      ]);
+      const [row] = (await mixSeries(site.db, site.actors.manager, site.specificationId)).rows;
+      expect(row?.id).toBe(sampleId);
+    }
+    await agrees();
+    expect(await rebuilt()).toMatchObject({ changed: 0 });
+  }, 60_000);
+
   it('that was spoilt is found out and mended', async () => {
     await site.db.update(verdicts).set({ state: 'meets' }).where(eq(verdicts.state, 'does not meet'));
     await site.db.update(sets).set({ value: '9990' }).where(eq(sets.state, 'pending'));

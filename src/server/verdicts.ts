@@ -56,6 +56,15 @@ export async function projectTouched(tx: Transaction): Promise<void> {
  * @returns how many rows are another thing than before
  */
 export async function projectSamples(tx: Transaction, sampleIds: readonly string[]): Promise<number> {
+  const touched = await tx
+    .selectDistinct({ id: lots.specificationId })
+    .from(samples)
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .where(anyOf(samples.id, sampleIds))
+    .orderBy(lots.specificationId);
+  // Two who decide on one specification at a time: the second reads only after the first has written.
+  for (const { id } of touched)
+    await tx.execute(sql`SELECT pg_advisory_xact_lock(hashtext(${`verdicts ${id}`}))`);
   const places = await tx
     .select({ sample: samples, placement: lots, mix: specifications, job: jobs })
     .from(samples)
@@ -64,11 +73,7 @@ export async function projectSamples(tx: Transaction, sampleIds: readonly string
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
     .where(anyOf(samples.id, sampleIds));
   let changed = 0;
-  for (const [specificationId, own] of groupBy(places, ({ mix }) => mix.id)) {
-    // Two who decide on one specification at a time: the second sees what the first has written.
-    await tx.execute(sql`SELECT pg_advisory_xact_lock(hashtext(${`verdicts ${specificationId}`}))`);
-    changed += await projectOf(tx, own);
-  }
+  for (const own of groupBy(places, ({ mix }) => mix.id).values()) changed += await projectOf(tx, own);
   return changed;
 }
 
