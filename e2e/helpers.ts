@@ -35,10 +35,13 @@ export async function signedIn(
 
 /** Waits until every button of a page that was just loaded answers: before that a press is lost, as anybody's would be. */
 async function whenAlive(page: Page): Promise<void> {
-  await page.waitForFunction(() =>
-    [...document.querySelectorAll('button')].every((button) =>
-      Object.keys(button).some((name) => name.startsWith('__reactProps')),
-    ),
+  await page.waitForFunction(
+    () =>
+      [...document.querySelectorAll('button')].every((button) =>
+        Object.keys(button).some((name) => name.startsWith('__reactProps')),
+      ),
+    undefined,
+    { timeout: 90_000 },
   );
 }
 

@@ -1,5 +1,6 @@
 import http from 'node:http';
 import httpProxy from 'http-proxy';
+import { KEPT_MS } from './lib/kept.mjs';
 
 /**
  * The one door of the application: it passes pages on to the web server and live readings to the process that draws no
@@ -20,12 +21,19 @@ function addressOf(request) {
   return claimed || own;
 }
 
-// Connections to the servers behind are kept: one for each request would cost more than most answers.
-const agent = new http.Agent({ keepAlive: true, maxSockets: 512 });
+// Connections to the servers behind are kept: one for each request would cost more than most answers. An idle one is let
+// go here well before the server behind would shut it (`KEPT_MS` there), or a request could meet it as it shuts.
+const agent = new http.Agent({ keepAlive: true, maxSockets: 512, timeout: 30_000 });
 const proxy = httpProxy.createProxyServer({ xfwd: false, agent });
-proxy.on('error', (_, request, answer) => {
+const again = new WeakSet();
+proxy.on('error', (error, request, answer) => {
   if (!('writeHead' in answer)) return answer.destroy();
   if (answer.headersSent) return answer.destroy();
+  // A kept connection that was cut as it was used took nothing in: what only reads is asked once more.
+  if (error.code === 'ECONNRESET' && ['GET', 'HEAD'].includes(request.method) && !again.has(request)) {
+    again.add(request);
+    return proxy.web(request, answer, { target: target(request.url ?? '/') });
+  }
   answer.writeHead(503, { 'content-type': 'application/json', 'retry-after': '1' });
   answer.end(JSON.stringify({ message: 'The server is starting or has just ended. Try again in a moment.' }));
   request.unpipe?.();
@@ -63,6 +71,7 @@ server.on('upgrade', (request, socket, head) => {
   prepare(request);
   proxy.ws(request, socket, head, { target: BRICOLE_PAGES });
 });
+server.keepAliveTimeout = KEPT_MS;
 server.listen(Number(BRICOLE_PORT), BRICOLE_HOST);
 const end = () => {
   server.close();

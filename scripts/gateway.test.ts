@@ -122,6 +122,34 @@ describe('the gateway', () => {
     expect(new TextDecoder().decode(value)).toBe('data: 1\n\n');
     gone.abort();
   });
+  it('asks once more where a kept connection is cut as it is used, but sends nothing twice', async () => {
+    // It answers the first request of a connection, and cuts it at the second.
+    const asked = new Map<net.Socket, number>();
+    const seen: string[] = [];
+    const cutting = http.createServer((request, answer) => {
+      const count = (asked.get(request.socket) ?? 0) + 1;
+      asked.set(request.socket, count);
+      seen.push(`${request.method} ${count}`);
+      if (count > 1) return request.socket.resetAndDestroy();
+      answer.setHeader('content-type', 'application/json');
+      answer.end('{"ok":true}');
+    });
+    const through = await gateway({
+      BRICOLE_PAGES: `http://127.0.0.1:${await listening(cutting)}`,
+      BRICOLE_LIVE: 'http://127.0.0.1:1',
+    });
+    const status = async (method: string): Promise<number> =>
+      (await fetch(`${through}/today`, { method })).status;
+    expect([await status('GET'), await status('GET'), await status('GET')]).toEqual([200, 200, 200]);
+    expect(seen).toContain('GET 2');
+    seen.length = 0;
+    const sent = [await status('POST'), await status('POST')];
+    // What may have been taken in is never sent again: whoever sent it is told, and decides.
+    expect(sent).toContain(503);
+    expect(seen.filter((each) => each.startsWith('POST'))).toHaveLength(2);
+    cutting.closeAllConnections();
+    cutting.close();
+  });
   it('says that the server is away, instead of nothing', async () => {
     const away = await gateway({
       BRICOLE_PAGES: `http://127.0.0.1:${await freePort()}`,

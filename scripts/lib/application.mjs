@@ -1,3 +1,4 @@
+import { KEPT_MS } from './kept.mjs';
 import { pressFeeds, startPresses } from './presses.mjs';
 import { freePort, runTypeScript, start, stop, waitForServer } from './system.mjs';
 
@@ -31,7 +32,14 @@ export async function startApplication({ databaseUrl, secret, port: wanted, dev 
   const presses = startPresses({ ...shared, BRICOLE_LIVE_PORT: String(live) });
   const web = start(
     'node',
-    ['node_modules/next/dist/bin/next', dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(pages)],
+    [
+      'node_modules/next/dist/bin/next',
+      ...(dev ? ['dev'] : ['start', '--keepAliveTimeout', String(KEPT_MS)]),
+      '-H',
+      '127.0.0.1',
+      '-p',
+      String(pages),
+    ],
     { ...shared, NEXT_TELEMETRY_DISABLED: '1' },
   );
   const gateway = start('node', ['scripts/gateway.mjs'], {

@@ -21,7 +21,7 @@ export async function perform<I extends object, R>(
   if (!input.ok) throw new Invalid(input.errors);
   try {
     await definition.ready?.({ db, actor, now }, input.value);
-    return await db.transaction(async (tx) => {
+    const done = await db.transaction(async (tx) => {
       await tx.execute(
         sql`SELECT set_config('bricole.actor', ${actor.id}, true), set_config('bricole.use_case', ${definition.name}, true)`,
       );
@@ -29,6 +29,8 @@ export async function perform<I extends object, R>(
       await projectTouched(tx);
       return result;
     });
+    await definition.after?.({ db, actor, now }, input.value);
+    return done;
   } catch (error) {
     throw refusalOf(error) ?? error;
   }

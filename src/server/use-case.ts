@@ -33,6 +33,8 @@ export interface UseCase<I extends object = object, R = unknown> {
    */
   ready?(waiting: Waiting, input: I): Promise<void>;
   act(context: Context, input: I): Promise<R>;
+  /** What follows from it and may take long, in transactions of its own: nobody waits for its locks meanwhile. */
+  after?(following: Omit<Context, 'tx'> & { readonly db: Database }, input: I): Promise<void>;
 }
 
 /** Declares a use case; only for the types to be inferred. */

@@ -7,7 +7,7 @@ import { METHODS } from '@/core/methods/registry';
 import { type Exact, exact, measureIn, parseMeasure } from '@/core/quantity';
 import { spreadOf } from '@/core/statistics';
 import { plain } from '@/core/working';
-import type { Queryable } from '@/db/client';
+import type { Database, Queryable } from '@/db/client';
 import {
   jobs,
   lots,
@@ -437,14 +437,23 @@ const HELD_TO: readonly string[] = [
   ),
 ];
 
-/** What is decided is derived anew, where a limit has changed that it hangs on. @param jobId the project that set it */
+/**
+ * What is decided is derived anew, where a limit has changed that it hangs on: specification by specification, so that
+ * nobody who decides on another one waits for it.
+ * @param jobId the project that set it
+ */
 export async function judgeUnderLimit(
-  tx: Transaction,
+  db: Database,
   limitId: string,
   jobId: string | undefined,
 ): Promise<void> {
-  if (HELD_TO.some((beginning) => limitId.startsWith(beginning)))
-    await rebuildVerdicts(tx, jobId ? eq(lots.jobId, jobId) : undefined);
+  if (!HELD_TO.some((beginning) => limitId.startsWith(beginning))) return;
+  const all = await db
+    .select({ id: specifications.id })
+    .from(specifications)
+    .where(jobId ? eq(specifications.jobId, jobId) : undefined)
+    .orderBy(specifications.id);
+  for (const { id } of all) await db.transaction((tx) => rebuildVerdicts(tx, eq(specifications.id, id)));
 }
 
 /** Samples that are derived anew at a time, of one specification. */

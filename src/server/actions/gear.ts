@@ -452,11 +452,12 @@ export const changeLimit = defineUseCase({
         at: now,
       })
       .returning({ revision: limitChanges.revision });
-    if (input.status !== 'confirmed') {
-      await projectUnderLimit(tx, input.limitId, now);
-      await judgeUnderLimit(tx, input.limitId, input.jobId);
-    }
     return { revision: made?.revision ?? 0 };
+  },
+  async after({ db, now }, { status, limitId, jobId }) {
+    if (status === 'confirmed') return;
+    await db.transaction((tx) => projectUnderLimit(tx, limitId, now));
+    await judgeUnderLimit(db, limitId, jobId);
   },
 });
 

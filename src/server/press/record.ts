@@ -15,6 +15,8 @@ const recorder = new PressRecorder(db);
 recorder.start();
 const server = pressServer();
 const port = Number(process.env.BRICOLE_LIVE_PORT ?? 0);
+// Longer than the gateway keeps an idle connection (scripts/lib/kept.mjs).
+server.keepAliveTimeout = 75_000;
 if (port > 0) server.listen(port, '127.0.0.1');
 process.stdout.write(`recording: ${liveMachines().join(', ')}\n`);
 const end = async (): Promise<void> => {

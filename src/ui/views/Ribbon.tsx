@@ -186,7 +186,7 @@ function titleOf(set: DueSet, now: number, zone: string): string {
     closesAt !== null && (state === 'open' || state === 'closing')
       ? `, ${durationText((closesAt - now) / 60_000)} left`
       : '';
-  return `${what}, ${set.place}: ${dayTime(set.opensAt, zone)}${to}, ${state}${left}`;
+  return `${set.place}, ${what.toLowerCase()}: ${dayTime(set.opensAt, zone)}${to}, ${state}${left}`;
 }
 
 /** True where a label stands inside its bracket; else it stands behind it. */

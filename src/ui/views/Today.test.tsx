@@ -220,8 +220,8 @@ describe('the ribbon', () => {
   it('says of each bracket what, where, from when to when and what is left', () => {
     ribbon([set(), TANK]);
     expect(titles()).toEqual([
-      'Break at 28 d, Wall A: Wed 11 Jun 00:00 to Thu 12 Jun 16:00, open, 1 d 6 h left',
-      'Stir the tank, Tank 1: Wed 11 Jun 00:00, open',
+      'Wall A, break at 28 d: Wed 11 Jun 00:00 to Thu 12 Jun 16:00, open, 1 d 6 h left',
+      'Tank 1, stir the tank: Wed 11 Jun 00:00, open',
     ]);
   });
   it('leads to its set by a press and by Enter', () => {
