@@ -6,6 +6,7 @@ import { freshDatabase } from '@/testing/database';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { makeEndBatch } from './actions/ends';
 import { changeLimit } from './actions/gear';
+import { letClientSee } from './actions/people';
 import { completeRun, saveReadings } from './actions/runs';
 import { recordEvent } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
@@ -22,8 +23,10 @@ let specimenIds: string[] = [];
 const at = (hours: number): string => new Date(CAST + hours * HOUR).toISOString();
 const act = <I extends object, R>(who: keyof Site['actors'], what: UseCase<I, R>, data: object, hours = 1) =>
   perform(site.db, site.actors[who], what, data, new Date(CAST + hours * HOUR));
-const stamp = async (method: string, values: Record<string, string>): Promise<void> => {
-  const found = await site.db.select().from(runs).where(eq(runs.sampleId, sampleId));
+const stamp = (method: string, values: Record<string, string>): Promise<void> =>
+  stampOf(sampleId, method, values);
+const stampOf = async (sample: string, method: string, values: Record<string, string>): Promise<void> => {
+  const found = await site.db.select().from(runs).where(eq(runs.sampleId, sample));
   const runId = found.find((run) => run.method === method)?.id ?? '';
   await act('field', saveReadings, { runId, readings: readingsOf(values) });
 };
@@ -122,8 +125,18 @@ describe('a box on site', () => {
     expect(await kept(await runOf('initial-curing'), 'collect')).toMatchObject({ done: 20 });
   });
 
-  it('is a client’s nowhere', async () => {
-    await expect(siteWaits(site.db, site.actors.client, new Date(CAST))).rejects.toThrow();
+  it('is a client’s nowhere: theirs is when their specimens are broken', async () => {
+    const { client } = site.actors;
+    await expect(siteWaits(site.db, client, new Date(CAST))).rejects.toThrow();
+    const { sampleId: boxed } = await makeSample(site);
+    await stampOf(boxed, 'moulding', { finishedAt: at(651) });
+    await act('manager', letClientSee, { personId: client.id, jobId: site.jobId });
+    const lanes = async (who: keyof Site['actors']) => {
+      const { sets } = await dayList(site.db, site.actors[who], new Date(CAST + 652 * HOUR));
+      return [...new Set(sets.map(({ lane }) => lane))].toSorted();
+    };
+    expect(await lanes('laboratory')).toEqual(['field', 'press']);
+    expect(await lanes('client')).toEqual(['press']);
   });
 
   it('of many only those to be done first are listed, and the rest is counted', async () => {
@@ -132,7 +145,7 @@ describe('a box on site', () => {
       await stamp('moulding', { finishedAt: at(index / 60) });
     }
     const { waits: listed, more } = await siteWaits(site.db, site.actors.field, new Date(CAST + 2 * HOUR));
-    expect([listed.length, more]).toEqual([16, 2]);
+    expect([listed.length, more]).toEqual([16, 3]);
     const order = listed.map(({ closesAt }) => closesAt);
     expect(order).toEqual(order.toSorted((a, b) => a - b));
   }, 60_000);

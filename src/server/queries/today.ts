@@ -90,7 +90,8 @@ interface SetRow extends Record<string, unknown> {
 
 function readable(actor: Actor): SQL {
   return actor.role === 'client'
-    ? sql`AND j.id IN (SELECT job_id FROM job_clients WHERE person_id = ${actor.id})`
+    ? // What is done on site and in the laboratory is not theirs to follow: they see when their specimens are broken.
+      sql`AND w.lane = 'press' AND j.id IN (SELECT job_id FROM job_clients WHERE person_id = ${actor.id})`
     : sql``;
 }
 
