@@ -22,6 +22,7 @@ import { perform } from './perform';
 import { exportRecords } from './queries/export';
 import { reportDetail, reportFile, reportList } from './queries/reports';
 import { sampleDossier } from './queries/sample';
+import { mixPage } from './queries/series';
 import { composeReport } from './reports/content';
 import { specifiedValue } from './verdicts';
 
@@ -360,7 +361,7 @@ it('a low test has its follow-up, step by step', async () => {
     stepId: 'recheck',
     note: 'Same figures.',
   });
-  const after = await mixSeries(site.db, site.actors.reviewer, site.specificationId);
+  const after = await mixPage(site.db, site.actors.reviewer, site.specificationId, 0);
   expect(after.followUps.map(({ stepId, note }) => [stepId, note])).toEqual([['recheck', 'Same figures.']]);
   await expect(
     perform(site.db, site.actors.laboratory, recordFollowUp, { sampleId, stepId: 'cores', note: 'x' }),

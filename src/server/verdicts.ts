@@ -21,6 +21,7 @@ import {
 } from '@/db/schema';
 import { groupBy } from './group-by';
 import { specimenViews, withoutUnreleased } from './queries/dossier';
+import { renewed } from './renewed';
 import { limitsOfJobs } from './run-setup';
 import { anyOf } from './scope';
 import { type SpecimenSet, setsOfViews } from './sets';
@@ -184,21 +185,6 @@ function verdictRow(
     share: margin === null ? null : exact(margin).div(limit).toNumber(),
     sentence,
     members,
-  };
-}
-
-const told = (column: { readonly name: string }): SQL => sql.raw(`excluded."${column.name}"`);
-const tuple = (parts: readonly SQL[]): SQL => sql`(${sql.join([...parts], sql`, `)})`;
-
-/** What is written anew of a row, and only where it is another thing. */
-function renewed<N extends string>(
-  table: Readonly<Record<N, { readonly name: string }>>,
-  names: readonly N[],
-) {
-  const columns = names.map((name) => table[name]);
-  return {
-    set: Object.fromEntries(names.map((name, index) => [name, told(columns[index] as { name: string })])),
-    setWhere: sql`${tuple(columns.map((column) => sql`${column}`))} IS DISTINCT FROM ${tuple(columns.map(told))}`,
   };
 }
 
@@ -456,8 +442,8 @@ export async function judgeUnderLimit(
   for (const { id } of all) await db.transaction((tx) => rebuildVerdicts(tx, eq(specifications.id, id)));
 }
 
-/** Samples that are derived anew at a time, of one specification. */
-const AT_ONCE = 500;
+/** Samples that are derived anew at a time, of one specification: their rows go as parameters, which end at 65,535. */
+const AT_ONCE = 200;
 
 /**
  * Derives every set and verdict anew from the records.

@@ -6,6 +6,7 @@ import type { Wait } from '@/core/waits/wait';
 import type { Queryable } from '@/db/client';
 import { batchMembers, runs, specimens, storageDuties, storages, waits } from '@/db/schema';
 import { currentReadingsOf, inputOf } from './readings';
+import { renewed } from './renewed';
 import { type RunPlace, runPlaces } from './run-place';
 import { limitsNow, runSetup } from './run-setup';
 import { anyOf } from './scope';
@@ -19,9 +20,6 @@ const DAY = 86_400_000;
 /** How long after its completion what a run waits for is still looked at. */
 const LATELY_DAYS = 45;
 
-const KEPT = ['what', 'opensAt', 'bestAt', 'closesAt', 'doneAt', 'provisional'] as const;
-const tuple = (columns: readonly SQL[]): SQL => sql`(${sql.join([...columns], sql`, `)})`;
-
 /** Puts what an owner waits for in place of what it waited for. @returns how many rows are another thing than before */
 async function replaceWaits(tx: Transaction, owner: string, rows: readonly Row[]): Promise<number> {
   const keys = rows.map(({ key }) => key);
@@ -30,14 +28,12 @@ async function replaceWaits(tx: Transaction, owner: string, rows: readonly Row[]
     .where(and(eq(waits.owner, owner), keys.length > 0 ? notInArray(waits.key, keys) : undefined))
     .returning({ key: waits.key });
   if (rows.length === 0) return gone.length;
-  const told = KEPT.map((name) => sql.raw(`excluded.${waits[name].name}`));
   const changed = await tx
     .insert(waits)
     .values([...rows])
     .onConflictDoUpdate({
       target: [waits.owner, waits.key],
-      set: Object.fromEntries(KEPT.map((name, index) => [name, told[index]])),
-      setWhere: sql`${tuple(KEPT.map((name) => sql`${waits[name]}`))} IS DISTINCT FROM ${tuple(told)}`,
+      ...renewed(waits, ['what', 'opensAt', 'bestAt', 'closesAt', 'doneAt', 'provisional']),
     })
     .returning({ key: waits.key });
   return gone.length + changed.length;

@@ -20,6 +20,8 @@ const SETTLES_S = 0.08;
 const LEAK = 0.004;
 /** What the halves still carry, share of the load they split at. */
 const REMAINDER = 0.01;
+/** It has none of a press: its guard counts as shut. */
+const NO_LEVERS: Levers = { pump: false, approach: false, fine: 0, door: true };
 const DT = 0.001;
 const RATE = 50;
 const STEP = 0.01;
@@ -42,7 +44,6 @@ export class HandPumpedFrame {
   private split = false;
   private piece: PlacedPiece | null = null;
   private readonly chance: Chance;
-  levers: Levers = { pump: false, approach: false, fine: 0, door: true };
 
   constructor(
     seed: number,
@@ -119,7 +120,7 @@ export class HandPumpedFrame {
     const load = stepped(Math.max(0, this.trueForce + this.chance.normal(0, NOISE)));
     this.register = Math.max(this.register, load);
     return {
-      ...this.levers,
+      ...NO_LEVERS,
       pump: this.rising > 0,
       t: Number(this.time.toFixed(3)),
       load,

@@ -215,8 +215,8 @@ export const drivePress = defineUseCase({
 
 export class PumpFrameInput {
   @IsUUID() runId: string;
-  @IsIn(['place', 'stroke', 'release', 'reset peak'], { message: 'Choose what is done.' })
-  what: 'place' | 'stroke' | 'release' | 'reset peak';
+  @IsIn(['place', 'stroke', 'release'], { message: 'Choose what is done.' })
+  what: 'place' | 'stroke' | 'release';
 }
 
 /** Works the pump of a stand-in frame, or puts the run's piece in. A real frame is pumped by hand. */
@@ -237,7 +237,6 @@ export const pumpFrame = defineUseCase({
       place: { piece: pieceFor(input.runId) },
       stroke: { stroke: true },
       release: { release: true },
-      'reset peak': { resetPeak: true },
     };
     if (!feed.send(commands[input.what]))
       throw new Conflict('The line to the frame is down: it is being made again.');

@@ -488,7 +488,7 @@ export const completeRun = defineUseCase({
       .set({ state: 'complete', completedAt: now, completedBy: actor.id })
       .where(eq(runs.id, run.id));
     const outcome = await recordOutcome(context, place, method);
-    await projectRun(tx, await runPlace(tx, run.id), now);
+    await projectRun(tx, place, now);
     await recordReasons(context, run.id, outcome, input);
     if (run.specimenId) {
       await tx.insert(specimenEvents).values({

@@ -57,6 +57,8 @@ export function seriesRow({ set, element }: { set: typeof sets.$inferSelect; ele
 /** Tests drawn, listed and gone into at once, the newest; every one of them counts in what is said of them all. */
 const DRAWN = 200;
 const LISTED = 40;
+/** True for a page of the list that is drawn as well: it is not asked for again. */
+const isDrawn = (page: number): boolean => (page + 1) * LISTED <= DRAWN;
 /** Low tests gone into, the newest; `all` asks for more of them. */
 const LOW_LISTED = 3;
 const LOW_WHEN_ASKED = 24;
@@ -97,11 +99,11 @@ export async function mixPage(
       .map(seriesRow)
       .toReversed();
   // Asked for side by side: none of them waits for another.
-  const [limitsBy, standings, drawn, listed, failed, excluded, criteria, within, done] = await Promise.all([
+  const [limitsBy, standings, drawn, older, failed, excluded, criteria, within, done] = await Promise.all([
     limitsOfJobs(db, [job]),
     standingBy(db, [mix.id], released),
     rowsOf(0, DRAWN),
-    rowsOf(page * LISTED, LISTED),
+    isDrawn(page) ? null : rowsOf(page * LISTED, LISTED),
     failedOf(db, mix.id, released),
     db
       .select({ label: sets.label, all: sql<number>`count(*) OVER ()::int` })
@@ -115,6 +117,12 @@ export async function mixPage(
   ]);
   const limits = limitsBy(job);
   const standing = standings(mix.id);
+  const listed =
+    older ??
+    drawn
+      .toReversed()
+      .slice(page * LISTED, (page + 1) * LISTED)
+      .toReversed();
   const decided = await db
     .select()
     .from(verdicts)

@@ -1,6 +1,7 @@
 import { and, asc, eq, gte, isNull, type SQL, sql } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
 import { findMethod } from '@/core/methods/registry';
+import { type DaySet, endOf, type SiteWait } from '@/core/waits/day';
 import type { Lane } from '@/core/waits/wait';
 import { closingShare, stateOf, type WindowState } from '@/core/windows';
 import type { Queryable } from '@/db/client';
@@ -9,34 +10,9 @@ import { limitsNow } from '../run-setup';
 import { readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 
-/** What waits for the same thing in the same time: specimens of one sample that are broken together, a box, a tank. */
-export interface DueSet {
-  readonly key: string;
-  readonly lane: Lane;
-  readonly what: string;
-  readonly ageHours: number | null;
-  /** Where it is: the lot, or the tank or room; what is asked of it, and where one goes on with it. */
-  readonly place: string;
-  readonly detail: string;
-  readonly href: string;
-  readonly zone: string | null;
-  readonly opensAt: number;
-  readonly bestAt: number | null;
-  readonly closesAt: number | null;
-  /** When the last of it was done, or ends by itself; null while some wait. */
-  readonly doneAt: number | null;
-  readonly provisional: string | null;
-  /** Its specimens, where it is about some. */
-  readonly specimens: readonly {
-    readonly id: string;
-    readonly label: string;
-    readonly doneAt: number | null;
-  }[];
-}
-
 /** The lists of the day, and what of each is not sent: a number in a headline is never of what fits on a page. */
 export interface DayList {
-  readonly sets: readonly DueSet[];
+  readonly sets: readonly DaySet[];
   readonly hidden: Readonly<Record<DayPart, { readonly sets: number; readonly specimens: number }>>;
   /** Share of a window from which on it is closing, 0 to 1. */
   readonly closing: number;
@@ -127,7 +103,7 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
              -- Of one run together; of specimens only those with the same window.
              w.run_id, CASE WHEN w.run_id IS NULL THEN w.opens_at END, CASE WHEN w.run_id IS NULL THEN w.closes_at END`);
   const closing = closingShare(limits);
-  const parts: Record<DayPart, DueSet[]> = { open: [], missed: [], coming: [], done: [] };
+  const parts: Record<DayPart, DaySet[]> = { open: [], missed: [], coming: [], done: [] };
   for (const set of rows.map(setOf).toSorted(byEnd)) {
     if (set.doneAt === null && set.closesAt !== null && set.closesAt < at - MISSED_MS[set.lane]) continue;
     parts[PART[stateOf(set, at, closing, set.doneAt)]].push(set);
@@ -158,60 +134,40 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
 }
 
 /** What ends first stands first, of those that end together by their labels; what stays open until it is done, last. */
-function byEnd(a: DueSet, b: DueSet): number {
+function byEnd(a: DaySet, b: DaySet): number {
   return endOf(a) - endOf(b) || nameOf(a).localeCompare(nameOf(b));
 }
 
-function nameOf({ specimens, what }: DueSet): string {
+function nameOf({ specimens, what }: DaySet): string {
   return specimens[0]?.label ?? what;
 }
 
-function endOf({ closesAt, doneAt }: DueSet): number {
-  return closesAt ?? doneAt ?? Number.MAX_SAFE_INTEGER;
+/** Where one goes on with it. */
+function hrefOf({ lane, storage, sampleId, runId, lotId, specimens }: SetRow): string {
+  if (storage !== null) return '/gear/storage';
+  if (specimens === null && sampleId && lane === 'field') return `/field/${sampleId}`;
+  if (runId && specimens !== null) return `/runs/${runId}`;
+  return sampleId ? `/samples/${sampleId}` : `/lots/${lotId}`;
 }
 
-function setOf(row: SetRow): DueSet {
+function setOf(row: SetRow): DaySet {
   const at = (text: string | null): number | null => (text === null ? null : Date.parse(text));
-  const { sampleId, runId, storage } = row;
-  const specimens = row.specimens ?? [];
   return {
-    key: `${row.what}/${sampleId ?? row.owner}/${row.opensAt}`,
+    key: `${row.what}/${row.sampleId ?? row.owner}/${row.opensAt}`,
     lane: row.lane,
     what: row.what,
     ageHours: row.ageHours,
-    place: row.lot ?? storage ?? '',
+    place: row.lot ?? row.storage ?? '',
     detail: row.code ?? '',
-    href:
-      storage !== null
-        ? '/gear/storage'
-        : specimens.length === 0 && sampleId && row.lane === 'field'
-          ? `/field/${sampleId}`
-          : runId && specimens.length > 0
-            ? `/runs/${runId}`
-            : sampleId
-              ? `/samples/${sampleId}`
-              : `/lots/${row.lotId}`,
+    href: hrefOf(row),
     zone: row.zone,
     opensAt: Date.parse(row.opensAt),
     bestAt: at(row.bestAt),
     closesAt: at(row.closesAt),
     doneAt: at(row.doneAt),
     provisional: row.provisional,
-    specimens: specimens.map((each) => ({ ...each, doneAt: at(each.doneAt) })),
+    specimens: (row.specimens ?? []).map((each) => ({ ...each, doneAt: at(each.doneAt) })),
   };
-}
-
-/** What waits on site, by when it must be done. */
-export interface SiteWait {
-  readonly key: string;
-  readonly sampleId: string;
-  readonly label: string;
-  readonly lot: string;
-  readonly zone: string;
-  readonly what: string;
-  readonly opensAt: number;
-  readonly closesAt: number;
-  readonly provisional: string | null;
 }
 
 const ON_SITE = 16;

@@ -1,22 +1,11 @@
 'use client';
 import { Box, Typography } from '@mui/material';
+import type { SiteWait } from '@/core/waits/day';
 import { durationText } from '@/core/windows/duration-text';
 import { capital } from '@/core/words';
 import { TextLink } from '../parts/LinkButton';
 import { dayTime } from '../time';
 import { useNow } from '../use-now';
-
-interface SiteWait {
-  readonly key: string;
-  readonly sampleId: string;
-  readonly label: string;
-  readonly lot: string;
-  readonly zone: string;
-  readonly what: string;
-  readonly opensAt: number;
-  readonly closesAt: number;
-  readonly provisional: string | null;
-}
 
 /** What samples wait for on site: from when it can be done, and by when it must be. */
 export function SiteWaits({ waits, now: initial }: { waits: readonly SiteWait[]; now: number }) {

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { SetView } from './due-sets';
+import type { DaySet } from '@/core/waits/day';
 import { standing } from './due-sets';
 import { Ribbon } from './Ribbon';
 import { SiteWaits } from './SiteWaits';
@@ -16,7 +16,7 @@ const NONE = { sets: 0, specimens: 0 };
 const NOTHING_HIDDEN = { open: NONE, missed: NONE, coming: NONE, done: NONE };
 
 /** A set of specimens at the press, hours from now. */
-const set = (over: Partial<SetView> = {}, labels: readonly string[] = ['QY-001-A', 'QY-001-B']): SetView => ({
+const set = (over: Partial<DaySet> = {}, labels: readonly string[] = ['QY-001-A', 'QY-001-B']): DaySet => ({
   key: `${over.what ?? 'Break'} ${labels.join()}`,
   lane: 'press',
   what: 'Break',
@@ -91,7 +91,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const draw = (sets: readonly SetView[], over: Partial<Parameters<typeof Today>[0]> = {}) => {
+const draw = (sets: readonly DaySet[], over: Partial<Parameters<typeof Today>[0]> = {}) => {
   vi.setSystemTime(over.now ?? NOW);
   return render(
     <Today sets={sets} hidden={NOTHING_HIDDEN} closing={0.2} fresh={[]} now={NOW} canTest {...over} />,
@@ -155,7 +155,7 @@ describe('the lists of the day', () => {
   it('offer each specimen that waits to who may test it, and only names it to others', () => {
     const half = set({}, ['QY-001-A', 'QY-001-B']);
     const [first, second] = half.specimens;
-    const sets = [{ ...half, specimens: [first, { ...second, doneAt: NOW - HOUR }] as SetView['specimens'] }];
+    const sets = [{ ...half, specimens: [first, { ...second, doneAt: NOW - HOUR }] as DaySet['specimens'] }];
     draw(sets);
     expect(screen.getAllByRole('link', { name: /^Break / }).map((link) => link.getAttribute('href'))).toEqual(
       ['/bench/QY-001-A'],
@@ -207,7 +207,7 @@ describe('the lists of the day', () => {
 });
 
 describe('the ribbon', () => {
-  const ribbon = (sets: readonly SetView[], now = NOW) =>
+  const ribbon = (sets: readonly DaySet[], now = NOW) =>
     render(<Ribbon sets={standing(sets, now, 0.2)} now={now} zone="America/New_York" />);
   const titles = (): string[] =>
     screen.getAllByRole('link').map((link) => link.querySelector('title')?.textContent ?? '');
@@ -239,7 +239,7 @@ describe('the ribbon', () => {
     expect(screen.queryAllByRole('link')).toHaveLength(0);
   });
   it('puts brackets that overlap under one another, and those apart into one row', () => {
-    const rowsOf = (sets: readonly SetView[]) => {
+    const rowsOf = (sets: readonly DaySet[]) => {
       const { container } = ribbon(sets);
       return new Set(
         [...container.querySelectorAll('g[role="link"] rect')].map((each) => each.getAttribute('y')),
@@ -254,7 +254,7 @@ describe('the ribbon', () => {
     );
   });
   it('marks the best moment where there is one, and closes no bracket that stays open', () => {
-    const paths = (sets: readonly SetView[]) =>
+    const paths = (sets: readonly DaySet[]) =>
       [...ribbon(sets).container.querySelectorAll('g[role="link"] path')].map(
         (each) => each.getAttribute('d') ?? '',
       );

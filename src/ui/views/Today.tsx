@@ -11,6 +11,7 @@ import {
   Typography,
 } from '@mui/material';
 import { sampleLabel } from '@/core/identity/labels';
+import type { DaySet } from '@/core/waits/day';
 import { ageText, durationText } from '@/core/windows/duration-text';
 import type { WindowState } from '@/core/windows/window-state';
 import { capital } from '@/core/words';
@@ -19,7 +20,7 @@ import { LinkButton, TextLink } from '../parts/LinkButton';
 import { WindowBadge } from '../parts/WindowBadge';
 import { clock, dayTime } from '../time';
 import { useNow } from '../use-now';
-import { type DueSet, type SetView, standing } from './due-sets';
+import { type DueSet, standing } from './due-sets';
 import { Ribbon } from './Ribbon';
 
 interface Fresh {
@@ -44,7 +45,7 @@ export function Today({
   now: initial,
   canTest,
 }: {
-  sets: readonly SetView[];
+  sets: readonly DaySet[];
   hidden: Hidden;
   closing: number;
   fresh: readonly Fresh[];

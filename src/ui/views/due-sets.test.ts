@@ -1,12 +1,13 @@
 import { expect, it } from 'vitest';
-import { type SetView, standing } from './due-sets';
+import type { DaySet } from '@/core/waits/day';
+import { standing } from './due-sets';
 
 const HOUR = 3_600_000;
 const set = (
   labels: string[],
-  change: Partial<SetView> = {},
+  change: Partial<DaySet> = {},
   tested: Record<string, number> = {},
-): SetView => ({
+): DaySet => ({
   key: labels.join(),
   lane: 'press',
   what: 'Break',

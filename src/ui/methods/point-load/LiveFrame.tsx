@@ -50,10 +50,10 @@ export function LiveFrame({ run, data, frame }: InstrumentProps & { frame: strin
     setView(NOTHING);
     restart();
   };
-  const work = async (what: string): Promise<void> => {
+  const work = async (what: 'place' | 'stroke' | 'release'): Promise<void> => {
     const reply = await perform('pump-frame', { runId: data.runId, what });
     if (!reply.ok) notice(reply.message, 'error');
-    else if (what === 'place' || what === 'reset peak') anew();
+    else if (what === 'place') anew();
   };
   const window = limitsOf(data.setup).of('point.time', data.system);
   const says = wordsAt(view.seconds, window.low?.toNumber() ?? 0, window.high?.toNumber() ?? 0);
