@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { computeRecord } from '../src/core/interchange';
 import { Limits } from '../src/core/limits';
 import { columnsOfRows, type FieldSpec, fieldsOf, type Method } from '../src/core/methods';
+import { limitsRead } from '../src/core/methods/limits-read';
 import { findMethod, METHODS } from '../src/core/methods/registry';
 import { sourceText } from '../src/core/working';
 
@@ -42,17 +43,17 @@ function describeField(field: FieldSpec): Record<string, unknown> {
 /** The limits the method holds its readings against, as they ship, with source and status. */
 function limitsOf(method: Method): Record<string, unknown>[] {
   const limits = new Limits();
-  return limits
-    .all()
-    .filter(({ id }) => method.limitPrefixes.some((prefix) => id.startsWith(prefix)))
-    .map(({ id, entry }) => ({
+  return limitsRead(method).map((id) => {
+    const entry = limits.entry(id);
+    return {
       id,
       title: entry.title,
       US: limits.of(id, 'US').text,
       SI: limits.of(id, 'SI').text,
       source: sourceText(entry.source),
       status: entry.status,
-    }));
+    };
+  });
 }
 
 function descriptionOf(method: Method): Record<string, unknown> {

@@ -109,12 +109,12 @@ describe('a test by somebody without one', () => {
     await complete(runId, stranger, VALUES);
     const [run] = await runViews(site.db, { runIds: [runId] });
     expect(run?.outcome?.findings.map(({ id }) => id)).toContain('people.certified');
-    expect(run?.outcome?.conformity[0]?.verdict).toBe('not yet determinable');
+    expect(run?.outcome?.verdicts[0]?.state).toBe('not yet determinable');
     const { sampleId: second } = await makeSample(site);
     const other = await slumpRun(second);
     await complete(other, site.actors.field, VALUES);
     const [certified] = await runViews(site.db, { runIds: [other] });
-    expect(certified?.outcome?.conformity[0]?.verdict).toBe('meets');
+    expect(certified?.outcome?.verdicts[0]?.state).toBe('meets');
   });
   it('is judged by who completed it, also when somebody else corrects it later', async () => {
     const { sampleId } = await makeSample(site);

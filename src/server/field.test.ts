@@ -262,7 +262,7 @@ describe('what tests say to one another', () => {
     const next = await runSheet(site.db, site.actors.field, await runOf(second, 'air-pressure'), now(40));
     // The first was no valid test, so the second has no load before it to be compared with.
     expect(next.setup.facts?.previousAir).toBeUndefined();
-    expect(next.view?.outcome?.conformity[0]?.verdict).toBe('does not meet');
+    expect(next.view?.outcome?.verdicts[0]?.state).toBe('does not meet');
     await read(await runOf(second, 'density-yield'), {
       measureVolume: '0.25',
       emptyMass: '8',

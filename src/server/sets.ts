@@ -61,7 +61,7 @@ type Specification = Pick<typeof specifications.$inferSelect, 'asked'>;
 export function setMember(view: SpecimenView & { size: NominalSize }): SetMember {
   const { run } = view;
   const outcome = run?.state === 'complete' ? run.outcome : null;
-  const strength = outcome ? run?.strength : undefined;
+  const strength = outcome ? run?.main : undefined;
   const density = outcome?.results.find(({ quantity }) => quantity === 'density');
   const late = outcome?.findings.some((found) => /^(specimen|cylinder)\.age-/u.test(found.id)) ?? false;
   return {

@@ -1,5 +1,11 @@
 import { and, asc, count, desc, eq, inArray, notInArray, type SQL, sql } from 'drizzle-orm';
-import { evaluateSeries, type SeriesPoint, STRENGTH_TEST_LIMITS, type Verdict } from '@/core/acceptance';
+import {
+  evaluateSeries,
+  limitsOfRule,
+  type SeriesPoint,
+  STRENGTH_TEST_LIMITS,
+  type Verdict,
+} from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Limits } from '@/core/limits';
 import { findMaterial } from '@/core/materials/registry';
@@ -128,7 +134,7 @@ function setRow(
       each.test.state === 'tested',
   );
   const unaccepted = set.specimens.some(({ run }) => run?.state === 'complete' && run.openReasons.length > 0);
-  const strengths = set.specimens.flatMap(({ run }) => run?.strength ?? []);
+  const strengths = set.specimens.flatMap(({ run }) => run?.main ?? []);
   return {
     sampleId: sample.id,
     key: set.key,
@@ -415,12 +421,10 @@ async function uncertifiedSamples(
   return new Set(newest.filter(({ uncertified }) => uncertified).map(({ sampleId }) => sampleId));
 }
 
-/** Limits that sets and their criteria hang on: those of a strength test, and of the methods with a rule of their own. */
+/** Limits that sets and their criteria hang on, or the beginnings of their names. */
 const HELD_TO: readonly string[] = [
   ...STRENGTH_TEST_LIMITS,
-  ...METHODS.flatMap(({ set, limitPrefixes }) =>
-    set && set.combine !== 'strength test' ? limitPrefixes : [],
-  ),
+  ...METHODS.flatMap(({ set }) => (set ? limitsOfRule(set) : [])),
 ];
 
 /**

@@ -157,13 +157,9 @@ export async function projectDuties(tx: Transaction, storageId?: string): Promis
   return changed;
 }
 
-/** What still waits is derived anew, since a limit has changed that it hangs on. */
-export async function projectUnderLimit(tx: Transaction, limitId: string, now: Date): Promise<void> {
-  const resting = METHODS.filter(
-    ({ waits: own, limitPrefixes }) => own && limitPrefixes.some((prefix) => limitId.startsWith(prefix)),
-  ).map(({ id }) => id);
-  if (resting.length > 0)
-    await projectRuns(tx, and(inArray(runs.method, resting), eq(runs.state, 'open')), now);
+/** What still waits is derived anew, since a limit has changed: few runs are open at a time. */
+export async function projectUnderLimit(tx: Transaction, now: Date): Promise<void> {
+  await projectRuns(tx, and(inArray(runs.method, [...WAITING]), eq(runs.state, 'open')), now);
   await projectDuties(tx);
 }
 

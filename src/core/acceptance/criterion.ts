@@ -65,7 +65,16 @@ export interface Verdict {
   /** Statistic less limit, decimal text; negative when short of an `at least`. */
   readonly margin: string | null;
   readonly sentence: string;
+  /** Which end of a range a result that does not meet it lies beyond. */
+  readonly side?: 'low' | 'high' | undefined;
   /** True when rounding first and comparing unrounded give opposite answers. */
   readonly knifeEdge: boolean;
   readonly lines: readonly WorkingLine[];
+}
+
+/** The verdict of one test by itself: of no other members, and without working of its own. */
+export function ownVerdict(
+  said: Pick<Verdict, 'criterion' | 'limit' | 'state' | 'sentence'> & Partial<Verdict>,
+): Verdict {
+  return { members: [], statistic: null, margin: null, knifeEdge: false, lines: [], ...said };
 }

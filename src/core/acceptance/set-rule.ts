@@ -1,8 +1,9 @@
-import type { LimitId, Limits } from '../limits';
+import { isLimitId, type LimitId, type Limits } from '../limits';
 import type { Profile } from '../limits/schools';
 import type { FactSources, Facts } from '../methods/facts';
 import type { Exact, RoundingMode, System, UnitId } from '../quantity';
 import type { WorkingLine } from '../working';
+import { criteriaOf } from './criteria';
 import type { Asked } from './criterion';
 
 /** How far the results of a set lie apart, and what that means. */
@@ -97,6 +98,8 @@ export interface SetRule {
   /** What follows from the mean, and the quantities of it that criteria may be held against. */
   readonly follows?: readonly string[];
   readonly derives?: (mean: Exact, about: DeriveAbout) => Derived;
+  /** The rows of the register that this is worked out with. */
+  readonly derivedBy?: Readonly<Record<string, unknown>>;
   /** Tests of the sample that a certified person must have made, else an engineer says whether the set counts. */
   readonly certified?: readonly string[];
   /** What another school has otherwise. */
@@ -107,4 +110,15 @@ export interface SetRule {
 export function ruleFor(rule: SetRule, profile: Profile): SetRule {
   const own = rule.schools?.[profile];
   return own ? { ...rule, ...own } : rule;
+}
+
+/** The limits that a rule and its criteria hang on: where one of them changes, its sets are another thing. */
+export function limitsOfRule(rule: SetRule): LimitId[] {
+  const named = new Set<LimitId>();
+  const walk = (part: unknown): void => {
+    if (typeof part === 'string' && isLimitId(part)) named.add(part);
+    else if (typeof part === 'object' && part !== null) for (const each of Object.values(part)) walk(each);
+  };
+  walk([rule, criteriaOf(rule.criteria ?? []), Object.keys(rule.derivedBy ?? {})]);
+  return [...named];
 }

@@ -1,6 +1,6 @@
 import { IsIn, IsInt, IsObject, IsOptional, IsString } from 'class-validator';
+import type { Verdict } from '../acceptance/criterion';
 import {
-  type Conformity,
   type FieldErrors,
   type Result,
   type RunSetup,
@@ -26,7 +26,7 @@ export interface RunRecord {
   readonly results: readonly Result[];
   readonly lines: readonly WorkingLine[];
   readonly findings: readonly Finding[];
-  readonly conformity: readonly Conformity[];
+  readonly verdicts: readonly Verdict[];
   /** Where it belongs, for the reader; not used in computing. */
   readonly about?: Readonly<Record<string, string | number | null>>;
 }
@@ -41,7 +41,7 @@ const PARTS: readonly string[] = [
   'results',
   'lines',
   'findings',
-  'conformity',
+  'verdicts',
   'about',
 ];
 
@@ -117,7 +117,7 @@ export function computeRecord(methodId: string | undefined, data: unknown): Comp
       results: outcome.results,
       lines: outcome.lines,
       findings: bySeverity(outcome.findings),
-      conformity: outcome.conformity,
+      verdicts: outcome.verdicts,
     },
   };
 }

@@ -48,6 +48,11 @@ export class Limits {
   /** Rows that were asked for before: a sheet asks for the same ones over and over. */
   private readonly asked = { US: new Map<LimitId, Limit>(), SI: new Map<LimitId, Limit>() };
 
+  /** The rows that were asked for, by the names they were asked by. */
+  get read(): LimitId[] {
+    return [...new Set([...this.asked.US.keys(), ...this.asked.SI.keys()])];
+  }
+
   /** The name of the row in force: the school's own where it has one. */
   private rowOf(id: LimitId): LimitId {
     const own = `${this.profile}/${id}`;

@@ -70,7 +70,7 @@ describe('air, pressure', () => {
   ])('%o is %s %%: %s', (input, text, verdict) => {
     const outcome = press(input, target);
     expect(textOf(outcome, 'air content')).toBe(text);
-    expect(outcome.conformity[0]?.verdict).toBe(verdict);
+    expect(outcome.verdicts[0]?.state).toBe(verdict);
   });
 
   it('finds the aggregate correction, and what goes into the bowl for it', () => {
@@ -139,7 +139,7 @@ describe('air, pressure', () => {
 
   it('asks for what the exposure class asks for, a point less at high strength', () => {
     // ACI 318 Table 19.3.3.1 (from memory): F1, 3/4 in: 5.0 %; F2: 6.0 %.
-    const held = (facts: object) => press({ apparent: '4', factor: '0' }, { facts }).conformity[0]?.criterion;
+    const held = (facts: object) => press({ apparent: '4', factor: '0' }, { facts }).verdicts[0]?.criterion;
     expect(held({ exposure: 'F1', aggregate: '0.75 in' })).toContain('3.5 to 6.5 %');
     expect(held({ exposure: 'F3', aggregate: '0.75 in', specifiedStrength: '5500 psi' })).toContain(
       '4.5 to 7.5 %',

@@ -1,13 +1,13 @@
+import type { Verdict } from '../acceptance/criterion';
 import { cite, isWithin, type LimitId, type Limits } from '../limits';
 import { type Exact, exact, plainOf, type System } from '../quantity';
 import { type Finding, finding, type Sheet, standard } from '../working';
-import type { Conformity } from './contract';
 import { countsIn } from './counts';
 import { factFlag, factMeasure, factOption } from './facts';
 import { readMeasure } from './fields';
 import { EXPOSURES } from './kinds';
 import type { RunSetup } from './setup';
-import { conformityTo } from './within';
+import { heldWithin } from './within';
 
 const C231 = standard('ASTM C231/C231M');
 const SIZES = ['3/8', '1/2', '3/4', '1', '1-1/2', '2', '3'] as const;
@@ -69,15 +69,15 @@ export function airRange(system: System, setup: RunSetup, limits: Limits): AirRa
 }
 
 /** The air content against what is asked for. */
-export function airConformity(
+export function airVerdicts(
   rounded: Exact | undefined,
   system: System,
   setup: RunSetup,
   limits: Limits,
-): Conformity[] {
+): Verdict[] {
   const range = airRange(system, setup, limits);
   if (!range) return [];
-  return conformityTo({
+  return heldWithin({
     what: 'air content',
     value: rounded && { number: rounded, text: `${rounded} %` },
     low: range.low,

@@ -1,3 +1,4 @@
+import type { Verdict } from '../acceptance/criterion';
 import type { SetRule } from '../acceptance/set-rule';
 import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
@@ -23,26 +24,24 @@ export interface Result {
   readonly converted?: { readonly text: string; readonly unit: UnitId };
 }
 
-/** A result held against a requirement of the project, as arithmetic; acceptance is the engineer's. */
-export interface Conformity {
-  readonly criterion: string;
-  readonly verdict: 'meets' | 'does not meet' | 'not yet determinable';
-  readonly sentence: string;
-  /** Which end of a range a result that does not meet it lies beyond. */
-  readonly side?: 'low' | 'high';
-}
-
 /** What the method draws, as data; the interface draws it. */
 export interface Picture {
   readonly kind: string;
   readonly values: Readonly<Record<string, number | string | boolean | null>>;
 }
 
+/** A quantity that a method gives. */
+export interface Yield {
+  readonly quantity: string;
+  readonly symbol: string;
+}
+
 export interface Outcome {
   readonly results: readonly Result[];
   readonly lines: readonly WorkingLine[];
   readonly findings: readonly Finding[];
-  readonly conformity: readonly Conformity[];
+  /** The results of this test held against what is asked, by itself. */
+  readonly verdicts: readonly Verdict[];
   readonly picture: Picture;
 }
 
@@ -141,7 +140,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly forms?: readonly string[];
   /** What it needs to know and does not read itself, by the names it gives it. */
   readonly facts?: FactSources;
-  readonly yields: readonly { readonly quantity: string; readonly symbol: string }[];
+  /** What it gives; the first is shown in lists and taken into series. */
+  readonly yields: readonly [Yield, ...Yield[]];
   readonly Input: new () => I;
   readonly steps: readonly Step[];
   /** The instant field that says when the test was made; it decides which verification of the equipment counts. */
@@ -151,12 +151,10 @@ export interface Method<I extends RunInput = RunInput> {
    * that stamp an event of the sample clock are held in order by `core/clocks`.
    */
   readonly sequence?: readonly (readonly string[])[];
-  /** Beginnings of the names of the limits it holds readings against, for its description. */
-  readonly limitPrefixes: readonly string[];
   /** True for tests that acceptance asks a certified technician for. */
   readonly needsCard?: boolean;
   /** False for a test that leaves its specimen whole, to be broken afterwards. */
-  readonly destroys?: boolean;
+  readonly spends?: false;
   /**
    * Filled in layers: what is counted meanwhile, from the readings so far, by the names of their fields; null while they
    * do not say it yet.
@@ -177,8 +175,6 @@ export interface Method<I extends RunInput = RunInput> {
   readonly columns?: readonly Column[];
   /** The reading that is taken before the result is shown, so that the number does not sway the eye: how it broke. */
   readonly looksFirst?: string;
-  /** The result shown in lists and taken into series. */
-  readonly mainResult: string;
   /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */
   plan(system: System, setup: RunSetup): readonly PlanItem[];
   /** Pure. Takes what is there: a half-filled input gives the lines and findings that are already certain. */

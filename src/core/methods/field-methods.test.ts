@@ -28,10 +28,7 @@ describe('temperature (ASTM C1064, C94, ACI 301, from memory)', () => {
     ['95.5', '96', 'does not meet'],
   ])('%s °F reports %s: %s', (temperature, text, verdict) => {
     const outcome = computed(concreteTemperature, { temperature }, limit);
-    expect([textOf(outcome, 'concrete temperature'), outcome.conformity[0]?.verdict]).toEqual([
-      text,
-      verdict,
-    ]);
+    expect([textOf(outcome, 'concrete temperature'), outcome.verdicts[0]?.state]).toEqual([text, verdict]);
   });
   it('ties go to even in halves of a degree', () => {
     const read = (temperature: string) =>
@@ -44,13 +41,13 @@ describe('temperature (ASTM C1064, C94, ACI 301, from memory)', () => {
       { temperature: '52.6', cold: true },
       { facts: { section: '8 in' } },
     );
-    expect(thin.conformity[0]?.sentence).toMatch(/^Out of tolerance: 53 °F; asked for: 55 to 95 °F/);
+    expect(thin.verdicts[0]?.sentence).toMatch(/^Out of tolerance: 53 °F; asked for: 55 to 95 °F/);
     const thick = computed(
       concreteTemperature,
       { temperature: '52.6', cold: true },
       { facts: { section: '14 in' } },
     );
-    expect(thick.conformity[0]?.verdict).toBe('meets');
+    expect(thick.verdicts[0]?.state).toBe('meets');
   });
   it('by stamps: read too soon, read too late, longer for large stones', () => {
     const read = (inAfter: number, readAfter: number, aggregate?: string) =>
@@ -82,7 +79,7 @@ describe('slump by school', () => {
       { profile: 'en', facts: { slumpClass } },
     );
     expect(textOf(outcome, 'slump')).toBe(text);
-    expect(outcome.conformity[0]?.sentence).toMatch(sentence);
+    expect(outcome.verdicts[0]?.sentence).toMatch(sentence);
   });
   it('IS: four layers, and a second shear is measured and called sheared', () => {
     const is = (input: object) => computed(slump, { system: 'SI', slump: '90', ...input }, { profile: 'is' });
@@ -159,7 +156,7 @@ describe('ticket and site water (ASTM C94, from memory)', () => {
     const over = ticket({ cementitious: '5076', water: '2142', added: '25' });
     expect(textOf(over, 'water-cementitious ratio')).toBe('0.46');
     expect(idsOf(over)).toContain('delivery.water-over');
-    expect(over.conformity[0]?.verdict).toBe('does not meet');
+    expect(over.verdicts[0]?.state).toBe('does not meet');
     expect(
       textOf(
         computed(

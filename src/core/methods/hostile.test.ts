@@ -136,7 +136,7 @@ function unfit(outcome: Outcome, typed: readonly string[]): string[] {
   };
   visit(outcome.results, 'results');
   visit(outcome.lines, 'lines');
-  visit(outcome.conformity, 'conformity');
+  visit(outcome.verdicts, 'verdicts');
   visit(outcome.findings, 'findings');
   visit(outcome.picture, 'picture');
   return found;

@@ -6,6 +6,7 @@ export * from './fields';
 export * from './instant-rules';
 export * from './kinds';
 export * from './machine-facts';
+export * from './main-result';
 export * from './pad-facts';
 export * from './rows-field';
 export * from './setup';

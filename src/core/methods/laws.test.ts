@@ -56,9 +56,9 @@ function saidIn(text: string, spec: MeasureSpec, system: System, unit: UnitId): 
 }
 
 /** Reported figures and verdicts: what goes into a report. */
-const reported = ({ results, conformity }: Outcome) => ({
+const reported = ({ results, verdicts }: Outcome) => ({
   results: results.map(({ quantity, text, unit }) => `${quantity} ${text} ${unit}`),
-  verdicts: conformity?.map(({ verdict }) => verdict),
+  verdicts: verdicts.map(({ state }) => state),
 });
 
 const PRESSED = METHODS.filter(
@@ -132,7 +132,7 @@ describe('computing', () => {
           ),
         );
         const outcome = method.compute(usableInput(method, empty).input, setup);
-        expect(outcome.conformity?.filter(({ verdict }) => verdict === 'meets') ?? []).toEqual([]);
+        expect(outcome.verdicts.filter(({ state }) => state === 'meets')).toEqual([]);
       }
     },
   );

@@ -32,7 +32,7 @@ describe('who made a test', () => {
       { zone: 'utc', facts, technician: { name: 'T. Tester', cards: CARDS } },
     );
     expect(idsOf(outcome).includes('people.certified')).toBe(!certified);
-    expect(outcome.conformity[0]?.verdict).toBe(certified ? 'meets' : 'not yet determinable');
+    expect(outcome.verdicts[0]?.state).toBe(certified ? 'meets' : 'not yet determinable');
   });
   it('by the day where the job is, not by that of the server', () => {
     const at = '2031-05-14T03:00:00Z';
@@ -49,8 +49,8 @@ describe('who made a test', () => {
     expect(found?.severity).toBe('departure');
     expect(found?.remark).toBe('Not certified: T. Tester, no certificate for this test is on file.');
     expect(found?.action).toMatch(/engineer’s decision/);
-    expect(outcome.conformity[0]?.sentence).toMatch(/^Mark of acceptance withheld.*In tolerance: 4 in/);
-    expect(outcome.conformity[0]?.side).toBeUndefined();
+    expect(outcome.verdicts[0]?.sentence).toMatch(/^Mark of acceptance withheld.*In tolerance: 4 in/);
+    expect(outcome.verdicts[0]?.side).toBeUndefined();
   });
   it('lets a preliminary sample be judged all the same: it accepts nothing', () => {
     const outcome = slump(
@@ -58,7 +58,7 @@ describe('who made a test', () => {
       { zone: 'utc', facts, sample: { kind: 'preliminary' }, technician: { name: 'T.' } },
     );
     expect(idsOf(outcome)).toContain('people.certified');
-    expect(outcome.conformity[0]?.verdict).toBe('meets');
+    expect(outcome.verdicts[0]?.state).toBe('meets');
   });
   it('is asked of every fresh test that accepts, and of no other method', () => {
     expect(METHODS.filter(({ needsCard }) => needsCard).map(({ id }) => id)).toEqual([
@@ -134,13 +134,13 @@ describe('validity and tolerance', () => {
     for (const height of ['4', '8']) {
       const outcome = slump({ ...fast, slump: height }, { facts });
       expect(idsOf(outcome)).toContain('slump.lift');
-      expect(outcome.conformity).toEqual([
+      expect(outcome.verdicts).toEqual([
         expect.objectContaining({
-          verdict: 'not yet determinable',
+          state: 'not yet determinable',
           sentence: expect.stringMatching(/^No valid test/),
         }),
       ]);
-      expect(outcome.conformity[0]?.side).toBeUndefined();
+      expect(outcome.verdicts[0]?.side).toBeUndefined();
     }
   });
 });

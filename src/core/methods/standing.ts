@@ -1,9 +1,10 @@
 import { DateTime } from 'luxon';
+import { ownVerdict, type Verdict } from '../acceptance/criterion';
 import { isCertified, lapsedCard } from '../certification';
 import { EVENTS, outOfOrder, type Sequence, sequencesWith, TOLD } from '../clocks';
 import { cite } from '../limits';
 import { bySeverity, type Finding, finding, isReportable } from '../working';
-import type { Conformity, Method, Outcome } from './contract';
+import type { Method, Outcome } from './contract';
 import { dayOf } from './equipment-checks';
 import { fieldOf, type RunInput } from './fields';
 import { limitsOf, type RunSetup } from './setup';
@@ -135,23 +136,23 @@ function lowerFirst(words: string): string {
 }
 
 /** What is said instead of a mark of acceptance, the arithmetic still with it. */
-function withheld(conformity: Conformity): Conformity {
-  const { side: _, ...rest } = conformity;
+function withheld(verdict: Verdict): Verdict {
+  const { side: _, ...rest } = verdict;
   return {
     ...rest,
-    verdict: 'not yet determinable',
-    sentence: `Mark of acceptance withheld, made without a valid certificate. ${conformity.sentence}`,
+    state: 'not yet determinable',
+    sentence: `Mark of acceptance withheld, made without a valid certificate. ${verdict.sentence}`,
   };
 }
 
 /** Validity is about the test, tolerance about the concrete: a test that is not valid says nothing of the concrete. */
-function undetermined(conformity: Conformity): Conformity {
-  const { criterion } = conformity;
-  return {
+function undetermined({ criterion, limit }: Verdict): Verdict {
+  return ownVerdict({
     criterion,
-    verdict: 'not yet determinable',
+    limit,
+    state: 'not yet determinable',
     sentence: `No valid test to hold against ${criterion}.`,
-  };
+  });
 }
 
 /**
@@ -174,12 +175,12 @@ export function withStanding(method: Method): Method {
       ];
       const findings = bySeverity([...outcome.findings, ...added]);
       const acceptance = (setup.sample?.kind ?? 'acceptance') === 'acceptance';
-      const conformity = !isReportable(findings)
-        ? outcome.conformity.map(undetermined)
+      const verdicts = !isReportable(findings)
+        ? outcome.verdicts.map(undetermined)
         : uncertified.length > 0 && acceptance
-          ? outcome.conformity.map(withheld)
-          : outcome.conformity;
-      return { ...outcome, findings, conformity };
+          ? outcome.verdicts.map(withheld)
+          : outcome.verdicts;
+      return { ...outcome, findings, verdicts };
     },
   };
 }

@@ -1,5 +1,5 @@
+import { ownVerdict, type Verdict } from '../acceptance/criterion';
 import type { Exact } from '../quantity';
-import type { Conformity } from './contract';
 
 interface Requirement {
   /** What is held against it, as a word: `slump`. */
@@ -15,27 +15,36 @@ interface Requirement {
   readonly outside: string;
 }
 
-/** Arithmetic conformity of a fresh result: never a verdict on the load, which belongs to the purchaser's representative. */
-export function conformityTo(requirement: Requirement): Conformity[] {
+/** A fresh result held against a range, as arithmetic: never a verdict on the load, which belongs to the purchaser's representative. */
+export function heldWithin(requirement: Requirement): Verdict[] {
   const { what, value, low, high, range, source, outside } = requirement;
   const criterion = `${what} ${range}, ${source}`;
-  if (!value) {
-    return [{ criterion, verdict: 'not yet determinable', sentence: `Not yet determinable: ${criterion}.` }];
-  }
-  const side =
-    low && value.number.lessThan(low)
-      ? ('low' as const)
-      : high && value.number.greaterThan(high)
-        ? ('high' as const)
-        : undefined;
+  if (!value)
+    return [
+      ownVerdict({
+        criterion,
+        limit: range,
+        state: 'not yet determinable',
+        sentence: `Not yet determinable: ${criterion}.`,
+      }),
+    ];
+  const below = low && value.number.minus(low);
+  const above = high?.minus(value.number);
+  const side = below?.isNegative() ? 'low' : above?.isNegative() ? 'high' : undefined;
+  const margin = below && (!above || below.lessThan(above)) ? below : above;
   return [
-    side
-      ? {
-          criterion,
-          verdict: 'does not meet',
-          sentence: `Out of tolerance: ${value.text}; asked for: ${range}. ${outside}`,
-          side,
-        }
-      : { criterion, verdict: 'meets', sentence: `In tolerance: ${value.text}; asked for: ${range}.` },
+    ownVerdict({
+      criterion,
+      limit: range,
+      statistic: value.number.toFixed(),
+      margin: margin?.toFixed() ?? null,
+      ...(side
+        ? {
+            state: 'does not meet',
+            sentence: `Out of tolerance: ${value.text}; asked for: ${range}. ${outside}`,
+            side,
+          }
+        : { state: 'meets', sentence: `In tolerance: ${value.text}; asked for: ${range}.` }),
+    }),
   ];
 }

@@ -1,6 +1,6 @@
 import type { SetPlot, Verdict } from '../acceptance';
 import type { Said } from '../material/contract';
-import type { Conformity, Result } from '../methods';
+import type { Result } from '../methods';
 import type { CurvePoint } from '../signals';
 import type { WorkingLine } from '../working';
 
@@ -39,7 +39,7 @@ export interface ReportTest {
   readonly results: readonly Result[];
   readonly lines: readonly WorkingLine[];
   readonly remarks: readonly string[];
-  readonly conformity: readonly Conformity[];
+  readonly verdicts: readonly Verdict[];
   readonly equipment: readonly string[];
   readonly valid: boolean;
 }

@@ -32,7 +32,7 @@ const TEST: ReportTest = {
   ],
   lines: [],
   remarks: ['Tested late.'],
-  conformity: [],
+  verdicts: [],
   equipment: ['Testing machine PRESS-1'],
   valid: true,
 };

@@ -104,7 +104,7 @@ function sampleTable({ words }: ReportContent, tests: readonly ReportTest[]): Se
         test.method,
         resultText(test),
         test.at,
-        test.conformity.map(({ sentence }) => sentence).join(' ') || 'no requirement',
+        test.verdicts.map(({ sentence }) => sentence).join(' ') || 'no requirement',
       ]),
       sentences: [],
       notes: [],

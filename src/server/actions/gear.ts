@@ -456,7 +456,7 @@ export const changeLimit = defineUseCase({
   },
   async after({ db, now }, { status, limitId, jobId }) {
     if (status === 'confirmed') return;
-    await db.transaction((tx) => projectUnderLimit(tx, limitId, now));
+    await db.transaction((tx) => projectUnderLimit(tx, now));
     await judgeUnderLimit(db, limitId, jobId);
   },
 });

@@ -418,8 +418,9 @@ async function recordOutcome(
     computedAt: now,
     by: actor.id,
   });
-  if (place.specimen && method.destroys !== false) {
-    const testedAt = typeof typed.testedAt === 'string' ? new Date(typed.testedAt) : now;
+  if (place.specimen && method.spends !== false) {
+    const at = typed[method.performedAt];
+    const testedAt = typeof at === 'string' ? new Date(at) : now;
     if (place.specimen.testedAt?.getTime() !== testedAt.getTime()) {
       await tx.update(specimens).set({ testedAt }).where(eq(specimens.id, place.specimen.id));
     }
@@ -494,7 +495,7 @@ export const completeRun = defineUseCase({
       await tx.insert(specimenEvents).values({
         specimenId: run.specimenId,
         // One that is left whole goes back to where it stood.
-        ...(method.destroys === false
+        ...(method.spends === false
           ? { kind: 'note' as const, note: `${method.title}: left whole, still to be broken.` }
           : { kind: 'tested' as const }),
         at: now,

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { SpecimenAbout } from '@/core/materials/concrete/record';
-import type { Outcome, Result, RunSetup } from '@/core/methods';
+import { mainOf, type Outcome, type Result, type RunSetup } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
 import type { Queryable } from '@/db/client';
 import {
@@ -40,8 +40,6 @@ export interface RunView {
   readonly completedBy: string | null;
   readonly outcomeId: string | null;
   readonly outcome: Outcome | null;
-  /** The compressive strength among its results, when there is one. */
-  readonly strength: Result | undefined;
   /** The result that its method is made for. */
   readonly main: Result | undefined;
   readonly input: Record<string, unknown> | null;
@@ -80,14 +78,14 @@ type Detail = 'whole' | 'table' | 'series';
 /** An outcome without its working and picture. */
 const TOLD = sql<Outcome>`jsonb_build_object(
   'results', ${outcomes.outcome} -> 'results', 'findings', ${outcomes.outcome} -> 'findings',
-  'lines', '[]'::jsonb, 'conformity', '[]'::jsonb, 'picture', '{}'::jsonb)`;
+  'lines', '[]'::jsonb, 'verdicts', '[]'::jsonb, 'picture', '{}'::jsonb)`;
 
 /** Of the findings only what says whether the result counts, too. */
 const COUNTED = sql<Outcome>`jsonb_build_object(
   'results', ${outcomes.outcome} -> 'results',
   'findings', (SELECT coalesce(jsonb_agg(jsonb_build_object('id', f -> 'id', 'severity', f -> 'severity', 'needsReason', f -> 'needsReason')), '[]')
                FROM jsonb_array_elements(${outcomes.outcome} -> 'findings') f),
-  'lines', '[]'::jsonb, 'conformity', '[]'::jsonb, 'picture', '{}'::jsonb)`;
+  'lines', '[]'::jsonb, 'verdicts', '[]'::jsonb, 'picture', '{}'::jsonb)`;
 
 /**
  * Runs with their newest outcome: these runs, or those of specimens, samples or lots.
@@ -153,6 +151,7 @@ export async function runViews(
   const reasonsBy = groupBy(reasons, ({ runId }) => runId);
   const views = found.map(({ run, by }) => {
     const last = byRun.get(run.id);
+    const method = findMethod(run.method);
     const own = reasonsBy.get(run.id) ?? [];
     const accepted = new Set(own.filter((reason) => reason.acceptedByName).map((reason) => reason.findingId));
     const asked = (last?.outcome.findings ?? []).filter((found) => found.needsReason).map(({ id }) => id);
@@ -169,8 +168,7 @@ export async function runViews(
       completedBy: by,
       outcomeId: last?.id ?? null,
       outcome: last?.outcome ?? null,
-      strength: last?.outcome.results.find(({ quantity }) => quantity === 'compressive strength'),
-      main: last?.outcome.results.find(({ quantity }) => quantity === findMethod(run.method)?.mainResult),
+      main: method && last ? mainOf(method, last.outcome) : undefined,
       input: last?.input ?? null,
       setup: last?.setup ?? null,
       reasons: own,
@@ -296,7 +294,7 @@ function evidenceOf(last: { kind: string; note: string; by: string } | undefined
 
 /** The run that broke a specimen, of several the last, and those that left it whole. */
 function runsOf(views: readonly RunView[]): Pick<SpecimenView, 'run' | 'whole'> {
-  const isWhole = ({ method }: RunView): boolean => findMethod(method)?.destroys === false;
+  const isWhole = ({ method }: RunView): boolean => findMethod(method)?.spends === false;
   return { run: views.filter((view) => !isWhole(view)).at(-1) ?? null, whole: views.filter(isWhole) };
 }
 

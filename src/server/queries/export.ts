@@ -117,7 +117,7 @@ function recordWith(view: RunView, about: NonNullable<RunRecord['about']>): RunR
     results: view.outcome?.results ?? [],
     lines: view.outcome?.lines ?? [],
     findings: view.outcome?.findings ?? [],
-    conformity: view.outcome?.conformity ?? [],
+    verdicts: view.outcome?.verdicts ?? [],
     about,
   };
 }

@@ -321,11 +321,11 @@ export function claimedYield(
 
 /** How a result stands against its tolerance; null while it cannot be told. */
 function against(run: RunView): Against | null {
-  const conformity = run.outcome?.conformity[0];
+  const verdict = run.outcome?.verdicts[0];
   const valid = run.outcome ? isReportable(run.outcome.findings) : false;
-  if (run.state !== 'complete' || !conformity || !valid) return null;
-  if (conformity.verdict === 'meets') return 'in';
-  return conformity.side ?? null;
+  if (run.state !== 'complete' || !verdict || !valid) return null;
+  if (verdict.state === 'meets') return 'in';
+  return verdict.side ?? null;
 }
 
 const JUDGED = ['slump', 'slump-flow', 'air-pressure', 'air-volumetric'];

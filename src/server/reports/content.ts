@@ -351,7 +351,7 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
       ...(outcome?.findings ?? []).filter(({ severity }) => severity !== 'advice').map(remarkOf(run)),
       ...(typeof input.remarks === 'string' ? [input.remarks] : []),
     ],
-    conformity: outcome?.conformity ?? [],
+    verdicts: outcome?.verdicts ?? [],
     equipment: fields
       .filter((field) => field.kind === 'equipment' && input[field.name] !== undefined)
       .map((field) => {

@@ -1,6 +1,7 @@
 'use client';
 import { Box, Button, ButtonBase, Paper, Typography } from '@mui/material';
 import { useState } from 'react';
+import { mainOf } from '@/core/methods';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import { InMethodFolder } from '../methods/registry';
@@ -22,9 +23,9 @@ interface Props {
 /** One test of the sample: closed, what it came to and how that stands; open, its readings. */
 export function TestCard({ title, data, run, sound, specimens, open, onToggle }: Props) {
   const outcome = run?.live.outcome;
-  const main = outcome?.results.find(({ quantity }) => quantity === run?.method.mainResult);
+  const main = outcome && run && mainOf(run.method, outcome);
   const valid = outcome ? isReportable(outcome.findings) : true;
-  const out = outcome?.conformity.some(({ verdict }) => verdict === 'does not meet') ?? false;
+  const out = outcome?.verdicts.some(({ state }) => state === 'does not meet') ?? false;
   const begun = run ? Object.values(run.readings.values).some((text) => text !== '') : false;
   const word = !valid
     ? ['no valid result', 'error.main']

@@ -1,6 +1,6 @@
 'use client';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
-import { fieldsOf, type Method, type Outcome, type Result } from '@/core/methods';
+import { fieldsOf, type Method, mainOf, mainQuantity, type Outcome, type Result } from '@/core/methods';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import { useNotice } from '../parts/Notice';
@@ -17,10 +17,10 @@ export function Results({
   /** The readings so far: one of them may have to be there before the number is. */
   values: Readonly<Record<string, string>>;
 }) {
-  const { mainResult } = method;
+  const mainResult = mainQuantity(method);
   const first = fieldsOf(method.Input).find(({ name }) => name === method.looksFirst);
   const looksFirst = first && !values[first.name] ? first.label : undefined;
-  const main = outcome.results.find((result) => result.quantity === mainResult);
+  const main = mainOf(method, outcome);
   const others = outcome.results.filter((result) => result !== main);
   const valid = isReportable(outcome.findings);
   if (looksFirst && main)
@@ -67,16 +67,16 @@ export function Results({
           </Box>
         </Typography>
       ))}
-      {outcome.conformity.map((each) => (
+      {outcome.verdicts.map((each) => (
         <Typography
           key={each.criterion}
           sx={{
             mt: 1,
             fontWeight: 700,
             color:
-              each.verdict === 'meets'
+              each.state === 'meets'
                 ? 'success.main'
-                : each.verdict === 'does not meet'
+                : each.state === 'does not meet'
                   ? 'error.main'
                   : 'text.secondary',
           }}

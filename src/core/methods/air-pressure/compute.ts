@@ -3,7 +3,7 @@ import { type Exact, roundTo } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import { aggregateFindings } from '../aggregate';
 import {
-  airConformity,
+  airVerdicts,
   compareFindings,
   consolidationFindings,
   layerFindings,
@@ -93,7 +93,7 @@ export function compute(input: AirPressureInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity([...findings, ...compareFindings(air, 'apparent', system, setup, limits)]),
-    conformity: airConformity(air && roundTo(air, step, mode), system, setup, limits),
+    verdicts: airVerdicts(air && roundTo(air, step, mode), system, setup, limits),
     picture: {
       kind: 'gauge',
       values: {

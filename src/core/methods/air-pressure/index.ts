@@ -98,8 +98,6 @@ export const airPressure: Method<AirPressureInput> = {
   steps: STEPS,
   needsCard: true,
   performedAt: 'readAt',
-  limitPrefixes: ['air-pressure.', 'air.', 'equipment.'],
-  mainResult: 'air content',
   counts: ({ consolidation }, system, setup) =>
     consolidation ? bowlCount(3, consolidation as Consolidation, system, limitsOf(setup)) : null,
   plan: (system, setup) => {

@@ -2,7 +2,7 @@ import { cite, isWithin, type Limits } from '../../limits';
 import { convert, type Exact, exact, plainOf, roundTo } from '../../quantity';
 import { bySeverity, type Finding, finding, isReportable, Sheet, standard } from '../../working';
 import { aggregateFindings } from '../aggregate';
-import { airConformity, compareFindings, layerFindings, sievedAir } from '../air';
+import { airVerdicts, compareFindings, layerFindings, sievedAir } from '../air';
 import type { Outcome } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
@@ -103,7 +103,7 @@ export function compute(input: AirVolumetricInput, setup: RunSetup): Outcome {
       ...handlingFindings(input, limits),
       ...compareFindings(result, older ? 'reading1' : 'reading2', system, setup, limits),
     ]),
-    conformity: airConformity(result && roundTo(result, step, mode), system, setup, limits),
+    verdicts: airVerdicts(result && roundTo(result, step, mode), system, setup, limits),
     picture: {
       kind: 'neck',
       values: {

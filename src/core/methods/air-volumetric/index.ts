@@ -90,8 +90,6 @@ export const airVolumetric: Method<AirVolumetricInput> = {
   steps: STEPS,
   needsCard: true,
   performedAt: 'readAt',
-  limitPrefixes: ['air-volumetric.', 'air.', 'agency/air-volumetric.', 'equipment.'],
-  mainResult: 'air content',
   counts: (_values, system, setup) => bowlCount(2, 'rod', system, limitsOf(setup)),
   plan: (system, setup) => {
     const limits = limitsOf(setup);

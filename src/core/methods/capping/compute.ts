@@ -88,7 +88,7 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
       ...planeFindings(input, setup, limits),
       ...thicknessFindings(rows, setup, limits, unit, system),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'capping',
       values: {

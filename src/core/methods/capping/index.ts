@@ -76,8 +76,6 @@ export const capping: Method<CappingInput> = {
   ],
   performedAt: 'lastCapAt',
   sequence: [['firstCapAt', 'lastCapAt', 'returnedAt']],
-  limitPrefixes: ['caps.', 'cylinder.planeness', 'cylinder.out-of-moist', 'equipment.'],
-  mainResult: 'mean cap thickness',
   plan,
   compute,
   waits,

@@ -6,13 +6,13 @@ import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { temperatureFindings } from './findings';
 import type { ConcreteTemperatureInput } from './input';
-import { TEMPERATURE_UNIT, temperatureConformity, temperatureLimits } from './range';
+import { TEMPERATURE_UNIT, temperatureLimits, temperatureVerdicts } from './range';
 
 /**
  * Temperature of fresh concrete.
  * @param input temperature in °F or °C, cover in in or mm, times in seconds or m:ss
  * @param setup limits in force and the project's own temperature limits
- * @returns the temperature to 1 °F [0.5 °C], findings on cover and clocks, conformity to the limits
+ * @returns the temperature to 1 °F [0.5 °C], findings on cover and clocks, how it stands to the limits
  * Source: ASTM C1064/C1064M (from memory).
  */
 export function compute(input: ConcreteTemperatureInput, setup: RunSetup): Outcome {
@@ -54,7 +54,7 @@ export function compute(input: ConcreteTemperatureInput, setup: RunSetup): Outco
       : [],
     lines: sheet.lines,
     findings: bySeverity(temperatureFindings(input, read, setup, limits)),
-    conformity: temperatureConformity(rounded, input, setup, limits),
+    verdicts: temperatureVerdicts(rounded, input, setup, limits),
     picture: {
       kind: 'temperature',
       values: {

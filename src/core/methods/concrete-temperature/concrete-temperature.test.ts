@@ -19,14 +19,14 @@ it.each([
 ])('%s %s is %s: %s', (system, temperature, text, verdict) => {
   const outcome = outcomeOf({ system, temperature });
   expect(outcome.results[0]?.text).toBe(text);
-  expect(outcome.conformity[0]?.verdict).toBe(verdict);
+  expect(outcome.verdicts[0]?.state).toBe(verdict);
 });
 
 it('holds the project’s own limits, both ends', () => {
   const facts = { temperatureMaximum: '85 °F', temperatureMinimum: '55 °F' };
-  expect(outcomeOf({ temperature: '86' }, facts).conformity[0]?.verdict).toBe('does not meet');
-  expect(outcomeOf({ temperature: '52.6' }, facts).conformity[0]?.verdict).toBe('does not meet');
-  expect(outcomeOf({ temperature: '55' }, facts).conformity[0]?.verdict).toBe('meets');
+  expect(outcomeOf({ temperature: '86' }, facts).verdicts[0]?.state).toBe('does not meet');
+  expect(outcomeOf({ temperature: '52.6' }, facts).verdicts[0]?.state).toBe('does not meet');
+  expect(outcomeOf({ temperature: '55' }, facts).verdicts[0]?.state).toBe('meets');
 });
 
 it.each([

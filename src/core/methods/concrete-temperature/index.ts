@@ -61,8 +61,6 @@ export const concreteTemperature: Method<ConcreteTemperatureInput> = {
   steps: STEPS,
   needsCard: true,
   performedAt: 'readAt',
-  limitPrefixes: ['temperature.', 'equipment.'],
-  mainResult: 'concrete temperature',
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     return [

@@ -1,9 +1,9 @@
+import type { Verdict } from '../../acceptance/criterion';
 import type { LimitId, Limits } from '../../limits';
 import { type Exact, type System, unitLabel } from '../../quantity';
-import type { Conformity } from '../contract';
 import { factMeasure } from '../facts';
 import type { RunSetup } from '../setup';
-import { conformityTo } from '../within';
+import { heldWithin } from '../within';
 import type { ConcreteTemperatureInput } from './input';
 
 export const TEMPERATURE_UNIT = { US: 'degF', SI: 'degC' } as const;
@@ -53,15 +53,15 @@ export function temperatureLimits(
 }
 
 /** The temperature against its limits. */
-export function temperatureConformity(
+export function temperatureVerdicts(
   rounded: Exact | undefined,
   input: ConcreteTemperatureInput,
   setup: RunSetup,
   limits: Limits,
-): Conformity[] {
+): Verdict[] {
   const { maximum, minimum, source } = temperatureLimits(input, setup, limits);
   const unit = unitLabel(TEMPERATURE_UNIT[input.system]);
-  return conformityTo({
+  return heldWithin({
     what: 'concrete temperature',
     value: rounded && { number: rounded, text: `${rounded} ${unit}` },
     low: minimum,

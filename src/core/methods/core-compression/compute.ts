@@ -182,7 +182,7 @@ export function compute(input: CoreCompressionInput, setup: RunSetup): Outcome {
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
       ...coreFindings(input, setup, limits, { diameter, before, length }),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'core',
       values: {

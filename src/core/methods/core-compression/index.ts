@@ -71,17 +71,6 @@ export const coreCompression: Method<CoreCompressionInput> = {
     ['drilledAt', 'wettedAt', 'testedAt'],
     ['outOfMoistAt', 'testedAt'],
   ],
-  limitPrefixes: [
-    'core.',
-    'cylinder.',
-    'factor.',
-    'age.',
-    'expected.',
-    'machine.',
-    'press.',
-    'log.',
-    'equipment.',
-  ],
   press: PRESS,
   set: {
     word: 'Cores',
@@ -92,7 +81,6 @@ export const coreCompression: Method<CoreCompressionInput> = {
     step: 'cylinder.strength-step',
     criteria: ['core-mean', 'core-each'],
   },
-  mainResult: 'core strength',
   plan(system, setup) {
     const test = PRESS.test(Object.assign(new CoreCompressionInput(), { system }), setup);
     const limits = limitsOf(setup);

@@ -151,7 +151,7 @@ export function compute(input: CubeCompressionInput, setup: RunSetup): Outcome {
       ...placeFindings(input),
       ...patternFindings(input),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'cube',
       values: {

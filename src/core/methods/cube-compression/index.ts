@@ -47,18 +47,6 @@ export const cubeCompression: Method<CubeCompressionInput> = {
     ],
   }),
   performedAt: 'testedAt',
-  limitPrefixes: [
-    'cube.',
-    'is/cube.',
-    'en/age.',
-    'cylinder.',
-    'age.',
-    'expected.',
-    'machine.',
-    'press.',
-    'log.',
-    'equipment.',
-  ],
   press: PRESS,
   set: {
     word: 'Cubes',
@@ -92,7 +80,6 @@ export const cubeCompression: Method<CubeCompressionInput> = {
       },
     },
   },
-  mainResult: 'compressive strength',
   plan: (system, setup) =>
     specimenPlan(PRESS.test(Object.assign(new CubeCompressionInput(), { system }), setup), setup, system),
   compute,

@@ -200,7 +200,7 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       ...endsFindings(input, setup, limits, strength),
       ...findingsAfterLoad(input, setup, limits, { strength, ratio, density: density ?? byWater, corrected }),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'cylinder',
       values: {

@@ -29,18 +29,6 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
   Input: CylinderCompressionInput,
   steps: STEPS,
   performedAt: 'testedAt',
-  limitPrefixes: [
-    'cylinder.',
-    'age.',
-    'factor.',
-    'expected.',
-    'caps.',
-    'pads.',
-    'machine.',
-    'press.',
-    'log.',
-    'equipment.',
-  ],
   press: PRESS,
   set: {
     word: 'Cylinders',
@@ -50,7 +38,6 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
     step: 'cylinder.strength-step',
     certified: ['sampling', 'moulding'],
   },
-  mainResult: 'compressive strength',
   plan,
   compute,
   example: (system: System) => ({

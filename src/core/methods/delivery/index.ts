@@ -1,13 +1,14 @@
+import type { Verdict } from '../../acceptance/criterion';
 import { type Exact, exact, plainOf, roundTo, type System } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
-import type { Conformity, Method, Outcome, Result, Step } from '../contract';
+import type { Method, Outcome, Result, Step } from '../contract';
 import { exampleInput } from '../example';
 import { asked, factText, specified } from '../facts';
 import { fieldsOf, readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { sampleStamps } from '../stamps';
-import { conformityTo } from '../within';
+import { heldWithin } from '../within';
 import { deliveryFindings, remixTurns } from './findings';
 import { DeliveryInput } from './input';
 import { loadWater } from './water';
@@ -141,7 +142,7 @@ function compute(input: DeliveryInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity(deliveryFindings(input, water, setup, limits)),
-    conformity: ratioConformity(water.ratio && roundTo(water.ratio, step, mode), setup),
+    verdicts: ratioVerdicts(water.ratio && roundTo(water.ratio, step, mode), setup),
     picture: {
       kind: 'load',
       values: {
@@ -164,10 +165,10 @@ function compute(input: DeliveryInput, setup: RunSetup): Outcome {
   };
 }
 
-function ratioConformity(rounded: Exact | undefined, setup: RunSetup): Conformity[] {
+function ratioVerdicts(rounded: Exact | undefined, setup: RunSetup): Verdict[] {
   const most = factText(setup, 'waterRatio');
   if (!most) return [];
-  return conformityTo({
+  return heldWithin({
     what: 'water-cementitious ratio',
     value: rounded && { number: rounded, text: rounded.toFixed(2) },
     high: exact(most),
@@ -211,8 +212,6 @@ export const delivery: Method<DeliveryInput> = {
   Input: DeliveryInput,
   steps: STEPS,
   performedAt: 'dischargeStartedAt',
-  limitPrefixes: ['delivery.'],
-  mainResult: 'water-cementitious ratio',
   plan,
   compute,
   example: (system) => ({

@@ -1,12 +1,13 @@
+import type { Verdict } from '../../acceptance/criterion';
 import type { Limits } from '../../limits';
 import { type Exact, exact, meanOf, roundTo, type System, type UnitId } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
-import type { Conformity, Outcome, Result } from '../contract';
+import type { Outcome, Result } from '../contract';
 import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
-import { conformityTo } from '../within';
+import { heldWithin } from '../within';
 import { type DensityValues, densityFindings } from './findings';
 import type { DensityYieldInput } from './input';
 import { batchMaterials, type Material } from './materials';
@@ -86,7 +87,7 @@ export function compute(input: DensityYieldInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity(densityFindings(input, values, setup, limits)),
-    conformity: densityConformity(density && roundTo(density, step, mode), system, setup, limits),
+    verdicts: densityVerdicts(density && roundTo(density, step, mode), system, setup, limits),
     picture: {
       kind: 'measure',
       values: {
@@ -253,19 +254,19 @@ function airLines(
   return air;
 }
 
-function densityConformity(
+function densityVerdicts(
   rounded: Exact | undefined,
   system: System,
   setup: RunSetup,
   limits: Limits,
-): Conformity[] {
+): Verdict[] {
   const unit: UnitId = system === 'US' ? 'lb/ft3' : 'kg/m3';
   const target = factMeasure(setup, 'density', 'density', unit);
   if (!target) return [];
   const tolerance = limits.number('density.tolerance', system);
   const label = system === 'US' ? 'lb/ft³' : 'kg/m³';
   const [low, high] = [target.minus(tolerance), target.plus(tolerance)];
-  return conformityTo({
+  return heldWithin({
     what: 'fresh density',
     value: rounded && { number: rounded, text: `${rounded} ${label}` },
     low,

@@ -78,8 +78,6 @@ export const densityYield: Method<DensityYieldInput> = {
   steps: STEPS,
   needsCard: true,
   performedAt: 'weighedAt',
-  limitPrefixes: ['density.', 'air.', 'air-pressure.', 'equipment.'],
-  mainResult: 'density',
   counts: ({ consolidation }, system, setup) =>
     consolidation ? bowlCount(3, consolidation as Consolidation, system, limitsOf(setup)) : null,
   plan: (system, setup) => {

@@ -127,7 +127,7 @@ function compute(input: EndGrindingInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity(findings),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'grinding',
       values: {
@@ -188,8 +188,6 @@ export const endGrinding: Method<EndGrindingInput> = {
   ],
   performedAt: 'finishedAt',
   sequence: [['startedAt', 'finishedAt']],
-  limitPrefixes: ['cylinder.'],
-  mainResult: 'largest gap at the square',
   plan: (_, setup) =>
     setup.batch
       ? [

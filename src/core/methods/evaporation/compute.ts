@@ -1,13 +1,14 @@
+import { ownVerdict, type Verdict } from '../../acceptance/criterion';
 import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, exact, roundTo, unitLabel } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
-import type { Conformity, Outcome, Result } from '../contract';
+import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { factFlag, factText } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
-import { conformityTo } from '../within';
+import { heldWithin } from '../within';
 import { evaporationRate, vapourPressures, vapourRate, type Weather, wouldTake } from './formulas';
 import type { EvaporationInput } from './input';
 
@@ -98,7 +99,7 @@ export function compute(input: EvaporationInput, setup: RunSetup): Outcome {
       ...rateFindings(rounded, limit, input, limits),
       ...siteFindings(input, setup, limits),
     ]),
-    conformity: rateConformity(rounded, limit, unitLabel(unit)),
+    verdicts: rateVerdicts(rounded, limit, unitLabel(unit)),
     picture: {
       kind: 'evaporation',
       values: {
@@ -260,23 +261,19 @@ function siteFindings(input: EvaporationInput, setup: RunSetup, limits: Limits):
   return found;
 }
 
-function rateConformity(
-  rounded: Exact | undefined,
-  limit: ReturnType<Limits['of']>,
-  unit: string,
-): Conformity[] {
-  const criterion = `evaporation rate under ${limit.high} ${unit}, ACI 305R`;
-  if (!rounded)
-    return [{ criterion, verdict: 'not yet determinable', sentence: `Not yet determinable: ${criterion}.` }];
+function rateVerdicts(rounded: Exact | undefined, limit: ReturnType<Limits['of']>, unit: string): Verdict[] {
+  const range = `under ${limit.high} ${unit}`;
+  const criterion = `evaporation rate ${range}, ACI 305R`;
   // From the limit on, the end included, protection is called for.
-  if (rounded.equals(limit.high ?? -1)) {
-    return [{ criterion, verdict: 'does not meet', sentence: `At the limit: ${rounded} ${unit}. ${CREW}` }];
+  if (rounded?.equals(limit.high ?? -1)) {
+    const sentence = `At the limit: ${rounded} ${unit}. ${CREW}`;
+    return [ownVerdict({ criterion, limit: range, state: 'does not meet', sentence, side: 'high' })];
   }
-  return conformityTo({
+  return heldWithin({
     what: 'evaporation rate',
-    value: { number: rounded, text: `${rounded} ${unit}` },
+    value: rounded && { number: rounded, text: `${rounded} ${unit}` },
     high: limit.high,
-    range: `under ${limit.high} ${unit}`,
+    range,
     source: 'ACI 305R',
     outside: CREW,
   });

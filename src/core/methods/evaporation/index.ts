@@ -54,8 +54,6 @@ export const evaporation: Method<EvaporationInput> = {
   Input: EvaporationInput,
   steps: STEPS,
   performedAt: 'readAt',
-  limitPrefixes: ['evaporation.', 'equipment.'],
-  mainResult: 'evaporation rate',
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     return [

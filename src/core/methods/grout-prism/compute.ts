@@ -121,7 +121,7 @@ export function compute(input: GroutPrismInput, setup: RunSetup): Outcome {
       ...stateFindings(input),
       ...timeFindings(input, limits, area, load),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'grout prism',
       values: {

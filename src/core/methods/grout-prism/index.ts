@@ -44,17 +44,6 @@ export const groutPrism: Method<GroutPrismInput> = {
     ],
   }),
   performedAt: 'testedAt',
-  limitPrefixes: [
-    'grout-prism.',
-    'small.',
-    'age.',
-    'cylinder.out-of-moist',
-    'expected.',
-    'machine.',
-    'press.',
-    'log.',
-    'equipment.',
-  ],
   press: PRESS,
   set: {
     word: 'Grout prisms',
@@ -75,7 +64,6 @@ export const groutPrism: Method<GroutPrismInput> = {
       bad: 'Look at caps and sides.',
     },
   },
-  mainResult: 'compressive strength',
   plan: (system, setup) =>
     specimenPlan(PRESS.test(Object.assign(new GroutPrismInput(), { system }), setup), setup, system),
   compute,

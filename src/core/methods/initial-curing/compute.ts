@@ -125,7 +125,7 @@ export function compute(input: InitialCuringInput, setup: RunSetup): Outcome {
       ...stateFindings(input),
       ...finalFindings(input, limits, unit),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'curing',
       values: {

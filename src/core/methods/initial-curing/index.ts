@@ -78,8 +78,6 @@ export const initialCuring: Method<InitialCuringInput> = {
   Input: InitialCuringInput,
   steps: STEPS,
   performedAt: 'collectedAt',
-  limitPrefixes: ['curing.', 'agency/curing.', 'is/curing.'],
-  mainResult: 'highest temperature',
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     return [

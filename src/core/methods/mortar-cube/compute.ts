@@ -107,7 +107,7 @@ export function compute(input: MortarCubeInput, setup: RunSetup): Outcome {
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
       ...cubeFindings(input, section),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'mortar cube',
       values: {

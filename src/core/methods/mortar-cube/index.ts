@@ -47,7 +47,6 @@ export const mortarCube: Method<MortarCubeInput> = {
     ],
   }),
   performedAt: 'testedAt',
-  limitPrefixes: ['mortar-cube.', 'small.', 'expected.', 'machine.', 'press.', 'log.', 'equipment.'],
   press: PRESS,
   set: {
     word: 'Mortar cubes',
@@ -68,7 +67,6 @@ export const mortarCube: Method<MortarCubeInput> = {
       otherwise: 'the rule is for two and for three cubes',
     },
   },
-  mainResult: 'compressive strength',
   plan(system, setup) {
     const test = PRESS.test(Object.assign(new MortarCubeInput(), { system }), setup);
     return test ? pressPlan(test, undefined, limitsOf(setup), system) : [];

@@ -90,7 +90,7 @@ function compute(input: MouldingInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity(mouldingFindings(input, weighed, median, bad, setup, limits)),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'mould',
       values: {
@@ -122,8 +122,6 @@ export const moulding: Method<MouldingInput> = {
   steps: STEPS,
   needsCard: true,
   performedAt: 'finishedAt',
-  limitPrefixes: ['moulding.', 'sampling.moulding-start', 'agency/sampling.'],
-  mainResult: 'median density of the set',
   counts: ({ mould, consolidation }, _system, setup) =>
     mould && consolidation
       ? {

@@ -51,7 +51,7 @@ export function compute(input: PointLoadInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity(pointLoadFindings(input, values, setup, limits)),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'point-load',
       values: {

@@ -9,6 +9,7 @@ import { compute } from './compute';
 import { expectedItems } from './expected';
 import { derives, PIECE } from './group';
 import { PointLoadInput } from './input';
+import { LIMITS } from './limits';
 
 const HAZARD =
   'Rock splits with violence and throws chips: guard shut, eyes and face shielded, nobody in line. Fingers away from the points while pumping. Never feel for a leak of the hydraulics with a hand. The frame’s manual, site rules and local codes come first.';
@@ -93,7 +94,6 @@ export const pointLoad: Method<PointLoadInput> = {
     },
   ],
   performedAt: 'testedAt',
-  limitPrefixes: ['point.', 'isrm/point.', 'equipment.'],
   set: {
     word: 'Mean index of the group',
     quantity: 'point load strength index',
@@ -119,10 +119,10 @@ export const pointLoad: Method<PointLoadInput> = {
     },
     follows: ['estimated strength'],
     derives,
+    derivedBy: LIMITS,
   },
   handPumped: 'frame',
   looksFirst: 'fracture',
-  mainResult: 'point load strength index',
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     return [

@@ -53,7 +53,7 @@ export function compute(input: SamplingInput, setup: RunSetup): Outcome {
       ...pumpFindings(input),
       ...stateFindings(input, limits),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'portions',
       values: {

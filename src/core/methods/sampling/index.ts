@@ -61,8 +61,6 @@ export const sampling: Method<SamplingInput> = {
   steps: STEPS,
   needsCard: true,
   performedAt: 'finalPortionAt',
-  limitPrefixes: ['sampling.'],
-  mainResult: 'share discharged at the final portion',
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     return [

@@ -46,7 +46,7 @@ export function compute(input: SiteFactorInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity(findingsOf(input, given, pairs, fit, limits)),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'site-factor',
       values: {

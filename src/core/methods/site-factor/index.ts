@@ -43,8 +43,6 @@ export const siteFactor: Method<SiteFactorInput> = {
     },
   ],
   performedAt: 'madeAt',
-  limitPrefixes: ['site-factor.'],
-  mainResult: 'site factor',
   plan: (system, setup) => [
     { label: 'Pairs', text: limitsOf(setup).of('site-factor.fewest', system).text },
     { label: 'Wanted', text: limitsOf(setup).of('site-factor.wanted', system).text },

@@ -1,14 +1,15 @@
+import type { Verdict } from '../../acceptance/criterion';
 import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, exact, plainOf, roundTo, type System } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
-import type { Conformity, Outcome, Result } from '../contract';
+import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { clockFindings } from '../stamps';
-import { conformityTo } from '../within';
+import { heldWithin } from '../within';
 import type { SlumpFlowInput } from './input';
 
 const C1611 = standard('ASTM C1611/C1611M');
@@ -108,7 +109,7 @@ export function compute(input: SlumpFlowInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity(findings),
-    conformity: flowConformity(rounded, system, setup, limits),
+    verdicts: flowVerdicts(rounded, system, setup, limits),
     picture: {
       kind: 'flow',
       values: {
@@ -155,19 +156,19 @@ function stabilityFindings(input: SlumpFlowInput, limits: Limits): Finding[] {
   ];
 }
 
-function flowConformity(
+function flowVerdicts(
   rounded: Exact | undefined,
   system: System,
   setup: RunSetup,
   limits: Limits,
-): Conformity[] {
+): Verdict[] {
   const unit = system === 'US' ? 'in' : 'mm';
   const specified = factMeasure(setup, 'slumpFlow', 'length', unit);
   if (!specified) return [];
   const small = specified.lessThanOrEqualTo(limits.number('flow.band', system));
   const tolerance = limits.number(small ? 'flow.tolerance-low' : 'flow.tolerance-high', system);
   const [low, high] = [specified.minus(tolerance), specified.plus(tolerance)];
-  return conformityTo({
+  return heldWithin({
     what: 'slump flow',
     value: rounded && { number: rounded, text: `${rounded} ${unit}` },
     low,

@@ -54,8 +54,6 @@ export const slumpFlow: Method<SlumpFlowInput> = {
   steps: STEPS,
   needsCard: true,
   performedAt: 'readAt',
-  limitPrefixes: ['flow.', 'slump.start', 'equipment.'],
-  mainResult: 'slump flow',
   plan: (system, setup) => {
     const limits = limitsOf(setup);
     const specifiedFlow = factText(setup, 'slumpFlow');

@@ -7,7 +7,7 @@ import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { shearedTwice, slumpFindings } from './findings';
 import type { SlumpInput } from './input';
-import { slumpConformity } from './range';
+import { slumpVerdicts } from './range';
 
 const SOURCE = {
   astm: standard('ASTM C143/C143M'),
@@ -21,7 +21,7 @@ const SOURCE = {
  * Slump of fresh concrete.
  * @param input slump in in or mm; stamps, or times in seconds or m:ss
  * @param setup limits in force with the school of the project, and the specified slump
- * @returns the slump to the school's place, findings on shape and clocks, and its conformity to the specification.
+ * @returns the slump to the school's place, findings on shape and clocks, and how it stands to the specification.
  *   A sheared or collapsed portion, or one outside the method's range, gives no result.
  * Source: ASTM C143/C143M, EN 12350-2, IS 1199; tolerances ASTM C94/C94M, EN 206 (from memory).
  */
@@ -71,7 +71,7 @@ export function compute(input: SlumpInput, setup: RunSetup): Outcome {
         : [],
     lines: sheet.lines,
     findings: bySeverity(slumpFindings(input, read, setup, limits)),
-    conformity: slumpConformity(rounded, system, setup, limits),
+    verdicts: slumpVerdicts(rounded, system, setup, limits),
     picture: {
       kind: 'slump',
       values: {

@@ -52,8 +52,6 @@ export const slump: Method<SlumpInput> = {
   steps: STEPS,
   needsCard: true,
   performedAt: 'readAt',
-  limitPrefixes: ['slump.', 'equipment.'],
-  mainResult: 'slump',
   counts: (_values, system, setup) => coneCount(system, limitsOf(setup)),
   plan,
   compute,

@@ -1,10 +1,10 @@
+import type { Verdict } from '../../acceptance/criterion';
 import type { LimitId, Limits } from '../../limits';
 import { type Exact, exact, type System } from '../../quantity';
-import type { Conformity } from '../contract';
 import { factMeasure, factOption, factText } from '../facts';
 import { SLUMP_CLASSES } from '../kinds';
 import type { RunSetup } from '../setup';
-import { conformityTo } from '../within';
+import { heldWithin } from '../within';
 
 export interface SlumpRange {
   readonly low: Exact;
@@ -53,12 +53,12 @@ export function slumpRange(system: System, setup: RunSetup, limits: Limits): Slu
 const OUTSIDE = 'Tell the purchaser’s representative now; a check test on a new sample is made at once.';
 
 /** The slump against its specification. A class has an allowance for a single result, which is said and not hidden. */
-export function slumpConformity(
+export function slumpVerdicts(
   rounded: Exact | undefined,
   system: System,
   setup: RunSetup,
   limits: Limits,
-): Conformity[] {
+): Verdict[] {
   const range = slumpRange(system, setup, limits);
   if (!range) return [];
   const unit = system === 'US' ? 'in' : 'mm';
@@ -71,8 +71,8 @@ export function slumpConformity(
     source: range.source,
     outside: OUTSIDE,
   };
-  const [verdict] = conformityTo(requirement);
-  if (!verdict || !rounded || !factText(setup, 'slumpClass') || verdict.verdict === 'meets')
+  const [verdict] = heldWithin(requirement);
+  if (!verdict || !rounded || !factText(setup, 'slumpClass') || verdict.state === 'meets')
     return verdict ? [verdict] : [];
   const allowance = limits.of(
     setup.sample?.kind === 'preliminary' ? 'en/slump.single-first' : 'en/slump.single',
@@ -84,8 +84,10 @@ export function slumpConformity(
   if (!single) return [verdict];
   return [
     {
+      ...verdict,
+      side: undefined,
       criterion: `${verdict.criterion}, single result −${allowance.low} / +${allowance.high} ${unit}`,
-      verdict: 'meets',
+      state: 'meets',
       sentence: `Outside the class but inside the allowance for a single result: ${rounded} ${unit}, ${low} to ${high} ${unit}.`,
     },
   ];

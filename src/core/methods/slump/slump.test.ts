@@ -24,7 +24,7 @@ describe('slump against ASTM C94 tolerances (from memory)', () => {
   ] as const)('%s %s against %s %s: %s, %s', (system, typed, specified, kind, text, verdict) => {
     const outcome = outcomeOf({ system, slump: typed, shape: 'true' }, specified, kind);
     expect(outcome.results[0]?.text).toBe(text);
-    expect(outcome.conformity[0]?.verdict).toBe(verdict);
+    expect(outcome.verdicts[0]?.state).toBe(verdict);
   });
 });
 
@@ -56,6 +56,6 @@ describe('slump validity', () => {
   it('gives no number for a sheared portion, and no verdict on the concrete', () => {
     const outcome = outcomeOf({ slump: '4', shape: 'shear' }, '4 in');
     expect(outcome.results).toEqual([]);
-    expect(outcome.conformity[0]?.verdict).toBe('not yet determinable');
+    expect(outcome.verdicts[0]?.state).toBe('not yet determinable');
   });
 });

@@ -148,7 +148,7 @@ export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome 
       ...setupFindings(input),
       ...resultFindings(input, setup, limits, strength),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'splitting',
       values: {

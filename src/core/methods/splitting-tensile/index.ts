@@ -53,18 +53,6 @@ export const splittingTensile: Method<SplittingTensileInput> = {
     ],
   }),
   performedAt: 'testedAt',
-  limitPrefixes: [
-    'splitting.',
-    'en/splitting.',
-    'is/splitting.',
-    'cylinder.',
-    'age.',
-    'expected.',
-    'machine.',
-    'press.',
-    'log.',
-    'equipment.',
-  ],
   press: PRESS,
   set: {
     word: 'Split cylinders',
@@ -83,7 +71,6 @@ export const splittingTensile: Method<SplittingTensileInput> = {
       otherwise: 'the rule is for two cylinders',
     },
   },
-  mainResult: 'splitting tensile strength',
   plan: (system, setup) =>
     specimenPlan(PRESS.test(Object.assign(new SplittingTensileInput(), { system }), setup), setup, system),
   compute,

@@ -198,7 +198,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
         loadings,
       }),
     ]),
-    conformity: [],
+    verdicts: [],
     picture: {
       kind: 'modulus',
       values: {

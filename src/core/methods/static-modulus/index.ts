@@ -58,21 +58,9 @@ export const staticModulus: Method<StaticModulusInput> = {
       },
     ],
   }),
-  destroys: false,
+  spends: false,
   performedAt: 'testedAt',
-  limitPrefixes: [
-    'modulus.',
-    'en/modulus.',
-    'cylinder.',
-    'age.',
-    'expected.',
-    'machine.',
-    'press.',
-    'log.',
-    'equipment.',
-  ],
   press: PRESS,
-  mainResult: 'modulus of elasticity',
   plan(system, setup) {
     const size = setup.specimen?.nominalSize;
     const test = PRESS.test(Object.assign(new StaticModulusInput(), { system }), setup);

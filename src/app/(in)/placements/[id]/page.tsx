@@ -4,6 +4,7 @@ import { redirect } from 'next/navigation';
 import type { PairRow } from '@/core/cross-checks';
 import { batchDifferences } from '@/core/interchange';
 import { measureWords } from '@/core/material/measure-words';
+import { mainOf } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
@@ -303,9 +304,9 @@ function SampleTable({ day }: { day: PlacementDay }) {
                   .filter(({ state }) => state === 'complete')
                   .map((run) => {
                     const method = findMethod(run.method);
-                    const main = run.outcome?.results.find(({ quantity }) => quantity === method?.mainResult);
+                    const main = run.outcome && method && mainOf(method, run.outcome);
                     const valid = run.outcome ? isReportable(run.outcome.findings) : true;
-                    const out = run.outcome?.conformity.some(({ verdict }) => verdict === 'does not meet');
+                    const out = run.outcome?.verdicts.some(({ state }) => state === 'does not meet');
                     return (
                       <Typography
                         key={run.id}

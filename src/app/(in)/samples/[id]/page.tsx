@@ -166,11 +166,11 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
                                 : 'no valid result'}
                         </Typography>
                       </Box>
-                      {run.outcome?.conformity.map((each) => (
+                      {run.outcome?.verdicts.map((each) => (
                         <Typography
                           key={each.criterion}
                           variant="body2"
-                          color={each.verdict === 'does not meet' ? 'error' : 'text.secondary'}
+                          color={each.state === 'does not meet' ? 'error' : 'text.secondary'}
                         >
                           {each.sentence}
                         </Typography>

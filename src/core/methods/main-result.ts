@@ -1,0 +1,15 @@
+import type { Method, Outcome, Result } from './contract';
+
+/** The quantity shown in lists and taken into series. */
+export function mainQuantity({ yields }: Pick<Method, 'yields'>): string {
+  return yields[0].quantity;
+}
+
+/** The result shown in lists and taken into series, where there is one. */
+export function mainOf(
+  method: Pick<Method, 'yields'>,
+  { results }: Pick<Outcome, 'results'>,
+): Result | undefined {
+  const main = mainQuantity(method);
+  return results.find(({ quantity }) => quantity === main);
+}
