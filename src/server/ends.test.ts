@@ -72,8 +72,8 @@ describe('a batch of caps', () => {
       specimenId: specimenIds[0],
     });
     const { setup } = await runSheet(site.db, site.actors.laboratory, test, NOW);
-    expect(setup.specimen?.ends).toMatchObject({ kind: 'sulfur', batch: label, compound: '5460 psi' });
-    expect(setup.specimen?.ends?.remarks?.join()).toContain('301');
+    expect(setup.facts?.ends).toMatchObject({ kind: 'sulfur', batch: label, compound: '5460 psi' });
+    expect((setup.facts?.ends as { remarks?: string[] } | undefined)?.remarks?.join()).toContain('301');
     const listed = await endBatchList(site.db, site.actors.laboratory);
     expect(listed[0]).toMatchObject({ label, state: 'complete', done: 'caps' });
     expect(listed[0]?.specimens).toHaveLength(3);

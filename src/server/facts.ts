@@ -12,7 +12,9 @@ import { findMethod, METHODS } from '@/core/methods/registry';
 import type { System } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
-import { jobs, lots, outcomes, runs, samples } from '@/db/schema';
+import { batchMembers, jobs, lots, outcomes, runs, samples, specimens } from '@/db/schema';
+import { toldByBatch } from './batches';
+import { factsStored } from './facts-stored';
 import type { RunPlace } from './run-place';
 
 /** A test that may say a fact. */
@@ -173,11 +175,34 @@ async function onLotBefore(
   return before && taken(source, before.row, job.system);
 }
 
-/** A field of what is asked or of the lot, as it is stored. */
-function stored(row: Readonly<Record<string, unknown>>, { take, is }: FactSource): Fact | undefined {
-  const value = row[take];
-  if (is === 'flag') return value === true ? true : undefined;
-  return typeof value === 'string' && value !== '' ? value : undefined;
+/** What the newest valid tests of the other specimens of a sample say, in the order of their labels. */
+async function ofCompanions(
+  db: Queryable,
+  source: FactSource,
+  specimen: typeof specimens.$inferSelect,
+  system: System,
+): Promise<string[] | undefined> {
+  const rows = await db
+    .selectDistinctOn([specimens.label, outcomes.runId], {
+      method: runs.method,
+      attempt: runs.attempt,
+      input: outcomes.input,
+      outcome: outcomes.outcome,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .innerJoin(specimens, eq(specimens.id, runs.specimenId))
+    .where(
+      and(
+        eq(specimens.sampleId, specimen.sampleId),
+        ne(specimens.id, specimen.id),
+        source.alike && specimen.ageHours ? eq(specimens.ageHours, specimen.ageHours) : undefined,
+        inArray(runs.method, [...(source.by ?? [])]),
+      ),
+    )
+    .orderBy(specimens.label, outcomes.runId, desc(outcomes.seq));
+  const said = rows.flatMap((row) => taken(source, row, system) ?? []);
+  return said.length > 0 ? said : undefined;
 }
 
 /** The newest test of each of some methods that was made of a lot of a specification; one that is not valid says nothing. */
@@ -204,27 +229,36 @@ async function onLotsOf(
   );
 }
 
-/** What is known before any test is begun: of the specification, the lot and the sample, and of tests of such lots. */
+/** What is known before any test is begun: of the records it belongs to, and of tests of such lots. */
 export async function factsBefore(
   db: Queryable,
   sources: FactSources,
-  { sample, placement, mix, job }: Pick<RunPlace, 'sample' | 'placement' | 'mix' | 'job'>,
+  {
+    sample,
+    specimen,
+    placement,
+    mix,
+    job,
+  }: Pick<RunPlace, 'sample' | 'placement' | 'mix' | 'job'> & {
+    readonly specimen?: { readonly about: object } | null;
+  },
 ): Promise<Facts> {
-  const own = { asked: mix.asked, lot: placement.about, sample: sample?.about, specification: {} };
   const all = Object.entries(sources);
   const methods = all.flatMap(([, { of, by }]) => (of === 'specification' ? (by ?? []) : []));
-  const said = await onLotsOf(db, [...new Set(methods)], mix.id);
-  return Object.fromEntries(
-    all.flatMap(([name, source]): [string, Fact][] => {
-      const fact =
-        source.of === 'specification'
-          ? firstSaid(source, [...said.values()], job.system)
-          : source.by
-            ? undefined
-            : stored({ ...own[source.of] }, source);
-      return fact === undefined ? [] : [[name, fact]];
+  const said = [...(await onLotsOf(db, [...new Set(methods)], mix.id)).values()];
+  const ofTests = all.flatMap(([name, source]): [string, Fact][] => {
+    const fact = source.of === 'specification' ? firstSaid(source, said, job.system) : undefined;
+    return fact === undefined ? [] : [[name, fact]];
+  });
+  return {
+    ...factsStored(sources, {
+      asked: mix.asked,
+      lot: placement.about,
+      sample: sample?.about,
+      specimen: specimen?.about,
     }),
-  );
+    ...Object.fromEntries(ofTests),
+  };
 }
 
 /**
@@ -237,10 +271,10 @@ export async function gatherFacts(
   method: Method,
   input: Readonly<Record<string, unknown>>,
 ): Promise<Facts> {
-  const { sample, run, job } = place;
+  const { sample, specimen, run, job } = place;
   const sources = Object.entries(method.facts ?? {});
   const told = ({ of, which, by }: FactSource) =>
-    of !== 'sample' ? of : by ? (which ?? 'newest') : 'stored';
+    !by && of !== 'specification' ? 'stored' : of === 'sample' ? (which ?? 'newest') : of;
   const asks = (what: ReturnType<typeof told>): boolean =>
     sources.some(([, source]) => told(source) === what);
   const others = sample && (asks('newest') || asks('earlier')) ? await onSample(db, sample.id, run.id) : [];
@@ -248,13 +282,13 @@ export async function gatherFacts(
   const one = async (source: FactSource): Promise<Fact | undefined> => {
     switch (told(source)) {
       case 'stored':
-        return stored({ ...sample?.about }, source);
-      case 'asked':
-        return stored({ ...place.mix.asked }, source);
+        return undefined;
+      case 'batch':
+        return specimen ? toldByBatch(db, source, specimen, job.system) : undefined;
+      case 'companions':
+        return specimen ? ofCompanions(db, source, specimen, job.system) : undefined;
       case 'lot':
-        return source.by
-          ? onLotBefore(db, source, place, input)
-          : stored({ ...place.placement.about }, source);
+        return onLotBefore(db, source, place, input);
       case 'before': {
         // The last test counts, by whichever method; where it was not valid nothing is compared.
         const last = before.find(({ method: made }) => source.by?.includes(made));
@@ -274,7 +308,14 @@ export async function gatherFacts(
         return firstSaid(source, others, job.system);
     }
   };
-  const facts: Record<string, Fact> = {};
+  const facts: Record<string, Fact> = {
+    ...factsStored(method.facts ?? {}, {
+      asked: place.mix.asked,
+      lot: place.placement.about,
+      sample: sample?.about,
+      specimen: specimen?.about,
+    }),
+  };
   for (const [name, source] of sources) {
     const fact = await one(source);
     if (fact !== undefined) facts[name] = fact;
@@ -282,34 +323,59 @@ export async function gatherFacts(
   return facts;
 }
 
-/** The facts of a method that rest on other tests of its own sample, by name. */
-function restingOn(method: Method, other?: string): string[] {
+/** How near a test stands to those that may take a fact from it. */
+const NEAR: Readonly<Partial<Record<FactSource['of'], 'sampleId' | 'specimenId' | 'batchId'>>> = {
+  sample: 'sampleId',
+  companions: 'specimenId',
+  batch: 'batchId',
+};
+
+/** The facts of a method that rest on another test of some method near by: on its sample, beside it, or on its batch. */
+function restingOn(method: Method, other: RunPlace['run']): string[] {
   return Object.entries(method.facts ?? {})
-    .filter(
-      ([, { of, by, which }]) =>
-        of === 'sample' && which !== 'before' && by && (!other || by.includes(other)),
-    )
+    .filter(([, { of, by, which }]) => {
+      const near = NEAR[of];
+      return near && other[near] !== null && which !== 'before' && by?.includes(other.method);
+    })
     .map(([name]) => name);
 }
 
 /**
- * The completed runs of a sample that may take a fact from a run of it; those under a signed report are left as they
- * were signed.
+ * The completed runs that may take a fact from this one: of its sample, of the other specimens of its sample, or of the
+ * specimens of its batch; those under a signed report are left as they were signed.
  * @returns the runs, each with the names of its facts that rest on such a test
  */
 export async function runsRestingOn(
   db: Queryable,
   place: RunPlace,
 ): Promise<{ id: string; resting: string[] }[]> {
-  const { run, sample } = place;
-  const methods = METHODS.filter((method) => restingOn(method, run.method).length > 0).map(({ id }) => id);
-  if (!sample || run.sampleId === null || methods.length === 0) return [];
+  const { run, sample, specimen } = place;
+  const methods = METHODS.filter((method) => restingOn(method, run).length > 0).map(({ id }) => id);
+  if (methods.length === 0) return [];
+  const of = db.select({ id: specimens.id }).from(specimens);
+  const beside = run.batchId
+    ? inArray(
+        runs.specimenId,
+        db
+          .select({ id: batchMembers.specimenId })
+          .from(batchMembers)
+          .where(eq(batchMembers.batchId, run.batchId)),
+      )
+    : specimen
+      ? inArray(
+          runs.specimenId,
+          of.where(and(eq(specimens.sampleId, specimen.sampleId), ne(specimens.id, specimen.id))),
+        )
+      : sample && run.sampleId
+        ? eq(runs.sampleId, sample.id)
+        : undefined;
+  if (!beside) return [];
   const rows = await db
     .select({ id: runs.id, method: runs.method })
     .from(runs)
     .where(
       and(
-        eq(runs.sampleId, sample.id),
+        beside,
         ne(runs.id, run.id),
         eq(runs.state, 'complete'),
         inArray(runs.method, methods),
@@ -317,5 +383,5 @@ export async function runsRestingOn(
       ),
     )
     .orderBy(runs.startedAt);
-  return rows.map(({ id, method }) => ({ id, resting: restingOn(findMethod(method) as Method, run.method) }));
+  return rows.map(({ id, method }) => ({ id, resting: restingOn(findMethod(method) as Method, run) }));
 }

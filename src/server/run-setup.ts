@@ -1,15 +1,9 @@
 import { and, desc, eq, inArray, isNull, lte, or, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { isLimitId, type LimitChanges, Limits } from '@/core/limits';
-import {
-  type EquipmentFacts,
-  fieldsOf,
-  isCylinderSize,
-  type RunSetup,
-  type TechnicianFacts,
-} from '@/core/methods';
+import { type EquipmentFacts, fieldsOf, type RunSetup, type TechnicianFacts } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
-import { isHeld, isMould, isMouldedConcrete, kindOf, specimenClasses } from '@/core/moulds';
+import { isHeld, isMouldedConcrete, kindOf, specimenClasses } from '@/core/moulds';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
@@ -22,15 +16,13 @@ import {
   people,
   specimens,
 } from '@/db/schema';
-import { lotDiameterFacts } from './diameters';
-import { batchFacts, endsFacts } from './ends';
+import { specimenNoun, testedBatch } from './batches';
 import { NotFound } from './errors';
 import { gatherFacts } from './facts';
 import { padUses } from './pads';
 import { feedAddress } from './press/addresses';
 import type { RunPlace } from './run-place';
 import { ageFrom, sampleEvents, stampsInWords } from './sample-stamps';
-import { specifiedFor } from './specified';
 
 /**
  * The changes to the limits register up to a revision; the newest of each entry counts, and what a project's document
@@ -228,7 +220,7 @@ export async function runSetup(
         .map(({ field, takenAt }) => [field, takenAt.toISOString()]),
     ),
     facts: await gatherFacts(db, place, method, input),
-    ...(await subjectFacts(db, place, changes)),
+    ...(await subjectOf(db, place)),
   };
 }
 
@@ -270,37 +262,23 @@ async function technicianFacts(db: Queryable, personId: string): Promise<Technic
 }
 
 /** What is known of what the run is made on. */
-async function subjectFacts(
+async function subjectOf(
   db: Queryable,
-  place: RunPlace,
-  changes: LimitChanges,
+  { sample, specimen, run, placement, job }: RunPlace,
 ): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'lot' | 'batch'>> {
-  const { mix, sample, specimen, run, placement, job } = place;
-  if (run.batchId) return { batch: await batchFacts(db, run.batchId, job.system, { profile: job.profile }) };
+  if (run.batchId) return { batch: await testedBatch(db, run.batchId) };
   if (specimen) {
     const counted = isMouldedConcrete(specimen.form)
       ? await ageFrom(db, job, specimen.sampleId, specimen.since)
       : specimen.since;
+    const { ageHours, ...noun } = specimenNoun(specimen);
     return {
       specimen: {
-        label: specimen.label,
-        castAt: specimen.since.toISOString(),
+        ...noun,
         ...(counted.getTime() === specimen.since.getTime() ? {} : { ageFrom: counted.toISOString() }),
         // A core's days count from its drilling, which its own run knows.
-        ...(specimen.ageHours && kindOf(specimen.form) !== 'core' ? { ageHours: specimen.ageHours } : {}),
-        ...(isMould(specimen.form) ? { mould: specimen.form } : {}),
-        ...(isCylinderSize(specimen.form) ? { nominalSize: specimen.form } : {}),
-        ...(specimen.about.cure ? { cure: specimen.about.cure } : {}),
+        ...(ageHours && kindOf(specimen.form) !== 'core' ? { ageHours } : {}),
         ...(isHeld(specimen) ? { held: true } : {}),
-        ...specifiedFor(specimen, mix.asked),
-        ...(await endsFacts(db, specimen, job)),
-        ...(isCylinderSize(specimen.form)
-          ? await lotDiameterFacts(db, specimen.id, {
-              system: job.system,
-              rounding: job.rounding,
-              limits: new Limits(changes, run.limitsRevision, job.profile),
-            })
-          : {}),
       },
     };
   }

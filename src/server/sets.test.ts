@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { lotDiameterOf } from '@/core/methods/cylinder-compression/lot-diameter';
 import { batches } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import {
@@ -191,7 +192,7 @@ describe('diameters of one lot of moulds', () => {
     const other = specimenIds.find((each) => !drawn.some((member) => member.id === each)) ?? '';
     const { runId } = await act(startRun, { method: 'cylinder-compression', specimenId: other });
     const says = async () =>
-      (await runSheet(site.db, site.actors.laboratory, runId, NOW)).setup.specimen?.lotDiameter;
+      lotDiameterOf((await runSheet(site.db, site.actors.laboratory, runId, NOW)).setup, 'US');
     for (const [index, member] of drawn.slice(0, 2).entries())
       await measure(member.id, index === 0 ? '4.00' : '4.02');
     expect(await says()).toMatchObject({ state: 'wait', measured: 2, drawn: 3, count: 6 });

@@ -8,26 +8,19 @@ import {
   type Verdict,
 } from '@/core/acceptance';
 import type { Limits } from '@/core/limits';
-import {
-  type Facts,
-  isCylinderSize,
-  type Method,
-  type NominalSize,
-  type Result,
-  setupMeasure,
-} from '@/core/methods';
+import { type Facts, type Method, type Result, setupMeasure } from '@/core/methods';
 import { findMethod, METHODS, methodsFor } from '@/core/methods/registry';
-import { isHeld } from '@/core/moulds';
+import { isHeld, isMould, type MouldSize } from '@/core/moulds';
 import { exact, type UnitId } from '@/core/quantity';
 import { ageText } from '@/core/windows';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import type { jobs, lots, samples, specifications } from '@/db/schema';
 import { factsBefore } from './facts';
+import { factsStored } from './facts-stored';
 import { groupBy } from './group-by';
 import { type SpecimenView, specimenViews, withoutUnreleased } from './queries/dossier';
 import { limitsOfJobs } from './run-setup';
-import { specifiedFor } from './specified';
 
 /** Specimens of one sample whose results stand together, and what they say. */
 export interface SpecimenSet {
@@ -58,7 +51,7 @@ type Job = Pick<typeof jobs.$inferSelect, 'system' | 'rounding'>;
 type Specification = Pick<typeof specifications.$inferSelect, 'asked'>;
 
 /** A specimen as its set's strength test sees it. */
-export function setMember(view: SpecimenView & { size: NominalSize }): SetMember {
+export function setMember(view: SpecimenView & { size: MouldSize }): SetMember {
   const { run } = view;
   const outcome = run?.state === 'complete' ? run.outcome : null;
   const strength = outcome ? run?.main : undefined;
@@ -131,12 +124,15 @@ function setOf(
   const [first] = members;
   const ageHours = rule.by.includes('age') ? (first?.ageHours ?? null) : null;
   const at = ageHours === null ? '' : ` at ${ageText(ageHours)}`;
+  // What is asked of these specimens, as their own test is told it: grout is not held against the concrete around it.
+  const sources = findMethod(method)?.facts ?? {};
+  const own = factsStored(sources, { asked, specimen: first?.about });
   const base = { key, method, ageHours, cure: first?.about.cure ?? null, specimens: members };
   if (rule.combine === 'strength test') {
     const designated = first?.ageHours === asked.ageHours;
     const cylinders = members.flatMap((view) => {
       const { form: size } = view;
-      return isCylinderSize(size) ? [setMember({ ...view, size })] : [];
+      return isMould(size) ? [setMember({ ...view, size })] : [];
     });
     const test = strengthTest(cylinders, job.system, limits, { mode: job.rounding, designated });
     const title = `${designated ? 'Strength test' : 'For information'}${at}`;
@@ -167,12 +163,7 @@ function setOf(
       mode: job.rounding,
       unit,
       asked: (name) =>
-        measureOf(
-          name === 'specifiedStrength'
-            ? first && specifiedFor(first, asked).specifiedStrength
-            : (asked as unknown as Record<string, unknown>)[name],
-          unit,
-        ),
+        measureOf(name in sources ? own[name] : (asked as unknown as Record<string, unknown>)[name], unit),
       ...(facts ? { facts } : {}),
       rejected: members.filter(
         ({ testedAt, leftOut, run }) =>

@@ -1,6 +1,5 @@
 import { cite, isWithin, type LimitId, type Limits } from '../limits';
-import { isLargeCylinder } from '../methods/cylinder-compression';
-import type { NominalSize } from '../methods/setup';
+import { isLargeCylinder, type MouldSize } from '../moulds';
 import {
   exact,
   meanOf,
@@ -17,7 +16,7 @@ import { meanLine, rangeLine } from './set-lines';
 /** One cylinder of a set, as far as the set's test result needs it. */
 export interface SetMember {
   readonly label: string;
-  readonly size: NominalSize;
+  readonly size: MouldSize;
   /** Unrounded strength, decimal text; null while not broken. */
   readonly strength: string | null;
   /** The strength as reported for this cylinder. */

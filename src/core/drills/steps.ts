@@ -1,10 +1,10 @@
-import type { Facts, RunSetup, SampleFacts } from '../methods';
+import type { Facts, RunSetup, TestedSample } from '../methods';
 import type { ChoiceStep, PressStep, ReadStep, SeenStep } from './types';
 
 type Wrong = readonly [text: string, why: string];
 
 /** What a drill is computed with: an acceptance sample of the ASTM school, and what else is known. */
-export function acceptanceSetup(sample: Omit<SampleFacts, 'kind'>, facts: Facts = {}): RunSetup {
+export function acceptanceSetup(sample: Omit<TestedSample, 'kind'>, facts: Facts = {}): RunSetup {
   return { zone: 'utc', profile: 'astm', sample: { kind: 'acceptance', ...sample }, facts };
 }
 

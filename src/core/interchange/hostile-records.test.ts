@@ -38,8 +38,8 @@ describe('a misspelt name is refused with the one that was probably meant', () =
 describe('what a record says of its setup', () => {
   it.each([
     ['a time that is none', { sample: { events: { 'final-portion': 'yesterday' } } }, /give date and time/],
-    ['a casting time without an offset', { specimen: { castAt: '2031-05-14T09:30:00' } }, /offset/],
-    ['a bare date for an instant', { specimen: { castAt: '2031-05-14' } }, /give date and time/],
+    ['a casting time without an offset', { specimen: { since: '2031-05-14T09:30:00' } }, /offset/],
+    ['a bare date for an instant', { specimen: { since: '2031-05-14' } }, /give date and time/],
     ['a time zone nobody knows', { zone: 'Moon/Base' }, /Area\/City/],
     ['an age in quotes', { specimen: { ageHours: '672' } }, /must be an integer/],
     [

@@ -32,7 +32,7 @@ describe('records', () => {
     [{ input: {}, method: 'slump' }, 'method'],
     [{ input: { system: 'US', diameter1: 'x' } }, 'input.diameter1'],
     [{ input: { system: 'US', stranger: '1' } }, 'input.stranger'],
-    [{ input: { system: 'US' }, setup: { specimen: { castAt: 'yesterday' } } }, 'setup.specimen.castAt'],
+    [{ input: { system: 'US' }, setup: { specimen: { since: 'yesterday' } } }, 'setup.specimen.since'],
     [{ input: { system: 'US' }, setup: { wrong: 1 } }, 'setup.wrong'],
   ])('%o is answered at %s', (data, field) => {
     const answer = computeRecord('cylinder-compression', data);

@@ -1,5 +1,5 @@
 import { COMPLETE, fieldsOf, type RunInput } from '../methods/fields';
-import { type FieldErrors, validated } from '../methods/validate';
+import { type FieldErrors, validated } from '../methods/validated';
 import { measureIn, parseMeasure, type System } from '../quantity';
 
 /**

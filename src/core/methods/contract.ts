@@ -5,9 +5,9 @@ import type { CountPlan } from '../moulds';
 import type { Exact, System, UnitId } from '../quantity';
 import type { Wait } from '../waits/wait';
 import type { Finding, Source, WorkingLine } from '../working';
-import type { FactSources } from './facts';
+import type { FactSources, Facts } from './facts';
 import type { RunInput } from './fields';
-import type { EndsFacts, RunSetup } from './setup';
+import type { RunSetup } from './setup';
 
 /** A result of a run, ready to print and to compute with. */
 export interface Result {
@@ -107,8 +107,14 @@ export interface PressUse<I extends RunInput = RunInput> {
   test(input: I, setup: RunSetup): PressTest | undefined;
 }
 
-/** What a batch says of the ends of one specimen, besides what stands with all of them. */
-export type TellsEnds = Omit<EndsFacts, 'batch' | 'remarks'>;
+/** Of which of its specimens a batch speaks, and what stands with all of them. */
+export interface BatchAbout {
+  readonly label: string;
+  /** The batch, as it is called. */
+  readonly batch: string;
+  /** What its own test found that must be said with every specimen of it. */
+  readonly remarks: readonly string[];
+}
 
 /** A column of a table of specimens. */
 export interface Column {
@@ -133,8 +139,13 @@ export interface Method<I extends RunInput = RunInput> {
     /** What its button says, and what the specimens are then. */
     readonly begin: string;
     readonly done: string;
-    /** What it says of the ends of one of its specimens, from its readings so far; undefined before it was done. */
-    tells(input: I, label: string, setup: RunSetup | undefined): TellsEnds | undefined;
+    /** What it has to know of each of its specimens, of what their own tests are told. */
+    readonly facts?: FactSources;
+    /**
+     * What it says of one of its specimens to that specimen's own test, by name, from its readings so far; nothing before it
+     * was done.
+     */
+    tells(input: I, about: BatchAbout, setup: RunSetup | undefined): Facts;
   };
   /** The forms of specimens it takes, for methods that run on one. */
   readonly forms?: readonly string[];
@@ -147,7 +158,7 @@ export interface Method<I extends RunInput = RunInput> {
   /** The instant field that says when the test was made; it decides which verification of the equipment counts. */
   readonly performedAt: string;
   /**
-   * Times that cannot be in another order, by the names of their fields; `castAt` is the making of the specimen. Times
+   * Times that cannot be in another order, by the names of their fields; `since` is the making of the specimen. Times
    * that stamp an event of the sample clock are held in order by `core/clocks`.
    */
   readonly sequence?: readonly (readonly string[])[];

@@ -3,15 +3,20 @@ import { readInstant } from '../quantity';
 import { isPossible, rangeWords, setupMeasure } from './measure-text';
 import { didYouMean } from './nearest';
 import { RATIO_RANGE, SPECIFIED, type SpecifiedName } from './specified';
+import { validated } from './validated';
 
 /** What a fact is, so that one given from outside can be held against it. */
 export type FactKind =
   | { readonly dimension: Dimension; readonly among?: SpecifiedName }
   | { readonly options: readonly string[] }
+  /** Several things said together: a class that says what each is. */
+  | (new () => object)
   | 'text'
   | 'texts'
   | 'flag'
   | 'ratio'
+  /** A whole number. */
+  | 'whole'
   | 'instant';
 
 /**
@@ -19,10 +24,20 @@ export type FactKind =
  * of the server gathers it.
  */
 export interface FactSource {
-  /** Whose: what is specified, the lot, the same sample, or everything made to the same specification. */
-  readonly of: 'asked' | 'lot' | 'sample' | 'specification';
-  /** A field of what is asked, of the lot or of the sample; a quantity of a result; `input.shape`, a reading. */
+  /**
+   * Whose: what is specified, the lot, the same sample, the specimen itself, the other specimens of its sample, the batch
+   * it was made ready in, or everything made to the same specification.
+   */
+  readonly of: 'asked' | 'lot' | 'sample' | 'specimen' | 'companions' | 'batch' | 'specification';
+  /**
+   * A field of what is asked, of the lot, the sample or the specimen; a quantity of a result; `input.shape`, a reading;
+   * what a batch tells of its specimens, by name, or its `members`.
+   */
   readonly take: string;
+  /** Of companions: only those that are to be of the same age. */
+  readonly alike?: true;
+  /** Of a batch's members: the readings that are told of each, whatever test of theirs they were read in. */
+  readonly reads?: readonly string[];
   /** The methods whose tests say it, the first that has it counts; absent where it is stored with whom it is of. */
   readonly by?: readonly string[];
   /** Of several: the newest, an attempt before this one, that on the sample before, or the newest few. */
@@ -33,7 +48,7 @@ export interface FactSource {
 }
 
 export type FactSources = Readonly<Record<string, FactSource>>;
-export type Fact = string | boolean | readonly string[];
+export type Fact = string | boolean | readonly string[] | object;
 export type Facts = Readonly<Record<string, Fact>>;
 
 interface Known {
@@ -74,7 +89,18 @@ export function factFlag(setup: Known, name: string): boolean {
 /** A fact that is several texts; none where it is not known. */
 export function factTexts(setup: Known, name: string): readonly string[] {
   const fact = setup.facts?.[name];
-  return Array.isArray(fact) ? fact : [];
+  return Array.isArray(fact) ? (fact as readonly string[]) : [];
+}
+
+/** A fact that is several things said together, as the class that it was declared with; undefined where it is not known. */
+export function factOf<T extends object>(setup: Known, name: string, _is: new () => T): T | undefined {
+  const fact = setup.facts?.[name];
+  return typeof fact === 'object' && !Array.isArray(fact) ? (fact as T) : undefined;
+}
+
+/** A fact that is known of the specimen itself. */
+export function ofSpecimen(take: string, is: FactKind): FactSource {
+  return { of: 'specimen', take, is };
 }
 
 /** A fact that is asked for by the specification. */
@@ -127,8 +153,17 @@ function factProblem(is: FactKind, fact: unknown): string | null {
     const good = Array.isArray(fact) && fact.length <= MOST && fact.every((each) => isText(each));
     return good ? null : 'a list of texts is expected.';
   }
+  if (typeof is === 'function') {
+    const checked = validated(is, fact, { strict: true });
+    return checked.ok
+      ? null
+      : Object.entries(checked.errors)
+          .map(([name, problem]) => `${name}: ${problem}`)
+          .join(' ');
+  }
   if (!isText(fact)) return 'a text is expected.';
   if (is === 'text') return null;
+  if (is === 'whole') return /^\d{1,6}$/u.test(fact) ? null : 'a whole number is expected.';
   if (is === 'instant') {
     const read = readInstant(fact);
     return read.ok ? null : read.problem;

@@ -8,7 +8,8 @@ import { plainDataProblem } from './plain-data';
 import { METHODS } from './registry';
 import { limitsOf } from './setup';
 import { RATIO_RANGE, SPECIFIED } from './specified';
-import { usableInput, validated, validateInput, validateSetup } from './validate';
+import { usableInput, validateInput, validateSetup } from './validate';
+import { validated } from './validated';
 
 const nested = (levels: number): unknown =>
   Array.from({ length: levels }).reduce((inner) => ({ a: inner }), 1 as unknown);

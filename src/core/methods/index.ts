@@ -1,3 +1,4 @@
+export * from './batch-facts';
 export * from './compound-facts';
 export * from './contract';
 export * from './equipment-checks';
@@ -11,4 +12,6 @@ export * from './pad-facts';
 export * from './rows-field';
 export * from './setup';
 export * from './specified';
+export * from './tested';
 export * from './validate';
+export * from './validated';

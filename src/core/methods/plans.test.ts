@@ -72,8 +72,7 @@ describe('a load far too large or small for the machine', () => {
     const method = METHODS.find(({ id }) => id === 'cylinder-compression');
     const seconds = (specifiedStrength: string): number => {
       const setup = examplePress('US', '4x8');
-      const items =
-        method?.plan('US', { ...setup, specimen: { ...setup.specimen, specifiedStrength } }) ?? [];
+      const items = method?.plan('US', { ...setup, facts: { specifiedStrength } }) ?? [];
       return Number.parseFloat(items.find(({ label }) => label.startsWith('Time'))?.text ?? 'NaN');
     };
     const all = ['1,000 psi', '3,000 psi', '6,000 psi', '12,000 psi'].map(seconds);

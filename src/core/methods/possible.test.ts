@@ -149,13 +149,12 @@ describe('pads above the strength that needs no qualification', () => {
       qualifiedTo: '12000 psi',
     };
     const equipment = [...(setup.equipment ?? []), { number: 'P-70', kind: 'unbonded pads', pads }];
-    const expected = { ...setup.specimen, expectedStrength: '9100 psi' };
     const ids = (more: object) =>
       idsOf(
         computed(
           method,
           { ...input, ends: 'pads', pads: 'P-70', maximumLoad: undefined, ...more },
-          { ...setup, equipment, specimen: expected },
+          { ...setup, equipment, facts: { ...setup.facts, specifiedStrength: '7900 psi' } },
         ),
       );
     expect(ids({})).toContain('pads.reuse');

@@ -30,7 +30,7 @@ function run(kind: keyof typeof ids, input: Record<string, unknown>, setup: RunS
 }
 
 describe('cubes', () => {
-  const setup: RunSetup = { profile: 'en', specimen: { mould: 'cube-150' } };
+  const setup: RunSetup = { profile: 'en', specimen: { form: 'cube-150' } };
   const cube = { system: 'SI', sideX: '150.1', sideY: '149.9', maximumLoad: '812.5' };
 
   // Worked by hand from EN 12390-3: fc = F / A, to 0.1 MPa (from memory).
@@ -105,7 +105,7 @@ describe('splitting', () => {
   it('names the load rate that the standard prints for a 6 × 12: 11,300 to 22,600 lbf/min', () => {
     // Printed in ASTM C496 (from memory).
     const items = (findMethod('splitting-tensile') as Method).plan('US', {
-      specimen: { nominalSize: '6x12', mould: '6x12' },
+      specimen: { form: '6x12' },
     });
     const rate = items.find(({ label }) => label === 'Rate at the machine')?.text ?? '';
     const [low = 0, high = 0] = rate.match(/[\d,.]+/gu)?.map((each) => Number(each.replace(',', ''))) ?? [];
@@ -135,7 +135,7 @@ describe('splitting', () => {
     expect(found.some((id) => id.endsWith('splitting.rate'))).toBe(off);
   });
   it('compares with the compressive strength that is expected', () => {
-    const setup: RunSetup = { specimen: { nominalSize: '6x12', expectedStrength: '4,000 psi' } };
+    const setup: RunSetup = { specimen: { form: '6x12' }, facts: { specifiedStrength: '3,480 psi' } };
     expect(run('split', { ...six, maximumLoad: '48,600' }, setup).found).not.toContain('splitting.usual');
     expect(run('split', { ...six, maximumLoad: '486,000' }, setup).found).toContain('splitting.usual');
   });

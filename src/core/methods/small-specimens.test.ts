@@ -64,10 +64,10 @@ describe('mortar cubes', () => {
     expect((window.closesAt - window.targetAt) / 3_600_000).toBe(tolerance);
   });
   it('keeps its own window in the press', () => {
-    const castAt = '2031-05-01T08:00:00-04:00';
+    const since = '2031-05-01T08:00:00-04:00';
     const setup: RunSetup = {
       zone: 'America/New_York',
-      specimen: { castAt, ageHours: 168, mould: 'mortar-2' },
+      specimen: { since, ageHours: 168, form: 'mortar-2' },
     };
     const at = (testedAt: string) => run('mortar-cube', { maximumLoad: '20,000', testedAt }, setup).found;
     expect(at('2031-05-08T11:00:00-04:00')).not.toContain('specimen.age-late');

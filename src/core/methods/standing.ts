@@ -95,7 +95,7 @@ function orderFindings(
       words: `${EVENTS[after]} (${clock(stamps[after] ?? 0)}) lies before ${lowerFirst(EVENTS[before])} (${clock(stamps[before] ?? 0)})`,
     }));
   const timeOf = (name: string): { name: string; label: string; at: number } | undefined => {
-    const typed = name === MADE ? setup.specimen?.castAt : read[name];
+    const typed = name === MADE ? setup.specimen?.since : read[name];
     const at = typeof typed === 'string' ? Date.parse(typed) : Number.NaN;
     if (Number.isNaN(at)) return undefined;
     return { name, at, label: name === MADE ? 'made' : (fieldOf(method.Input, name)?.label ?? name) };
@@ -129,7 +129,7 @@ function orderFindings(
 }
 
 /** The making of the specimen, among the times of a test. */
-const MADE = 'castAt';
+const MADE = 'since';
 
 function lowerFirst(words: string): string {
   return `${words.charAt(0).toLowerCase()}${words.slice(1)}`;

@@ -1,4 +1,4 @@
-import type { System } from '../quantity';
+import { type Exact, exact, type System } from '../quantity';
 
 /** A core is drilled; mortar cubes and grout prisms are no concrete: they stand here because they are sizes too. */
 export type MouldKind = 'cylinder' | 'beam' | 'cube' | 'core' | 'mortar cube' | 'grout prism';
@@ -114,6 +114,34 @@ export function sizesOf(...kinds: readonly MouldKind[]): MouldSize[] {
 /** What is known of a mould, seen through the common interface. */
 export function mouldOf(size: MouldSize): MouldFacts {
   return MOULDS[size];
+}
+
+/** A size in a system: what it is named for, in in or mm. */
+export interface NominalSize {
+  readonly across: Exact;
+  readonly length: Exact;
+}
+
+/** What a mould of one kind stands for, in the unit of a system; undefined for any other form. */
+export function nominalOf(
+  form: string | undefined,
+  kind: MouldKind,
+  system: System,
+): NominalSize | undefined {
+  if (form === undefined || !isMould(form) || MOULDS[form].kind !== kind) return undefined;
+  const own = MOULDS[form];
+  const inSystem = (text: string): Exact =>
+    own.system === system
+      ? exact(text)
+      : own.system === 'US'
+        ? exact(text).times('25.4')
+        : exact(text).div('25.4');
+  return { across: inSystem(own.across), length: inSystem(own.length) };
+}
+
+/** True for a cylinder larger than the smallest of its system: 6 × 12, 150 × 300 and over. */
+export function isLargeCylinder(size: MouldSize): boolean {
+  return size !== '4x8' && size !== '100x200';
 }
 
 /** A mould as it is written: `4 × 8 in`, `Beam 6 × 6 × 20 in`. */

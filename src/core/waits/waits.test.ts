@@ -121,13 +121,17 @@ describe('the clocks of a run as waits', () => {
 // ASTM C617/C617M (from memory): sulfur two hours, sixteen from 5,000 psi; gypsum as its maker says.
 describe('caps', () => {
   const labels = ['Q-A', 'Q-B'];
-  const capped = (typed: Record<string, unknown>, expected = '3,000 psi') =>
+  const capped = (typed: Record<string, unknown>, specifiedStrength = '2,600 psi') =>
     (
       capping.waits?.(
         usableInput(capping, { system: 'US', kind: 'sulfur', ...typed }).input as CappingInput,
         {
           zone: 'America/New_York',
-          batch: { label: 'CB-1', seed: 1, specimens: labels, expected },
+          batch: {
+            label: 'CB-1',
+            seed: 1,
+            specimens: labels.map((label) => ({ label, facts: { specifiedStrength } })),
+          },
         },
       ) ?? []
     ).map((wait) => [wait.about, ...hours(wait).slice(1)]);

@@ -9,10 +9,10 @@ import {
   MaxLength,
 } from 'class-validator';
 import { count, eq, inArray } from 'drizzle-orm';
-import { isCylinderSize } from '@/core/methods';
+import { DIAMETER_LOT } from '@/core/methods/cylinder-compression/lot-diameter';
 import { drawnForDiameter } from '@/core/methods/press';
+import { kindOf } from '@/core/moulds';
 import { batches, batchMembers, specimens } from '@/db/schema';
-import { DIAMETER } from '../diameters';
 import { Conflict, NotFound } from '../errors';
 import { limitsNow } from '../run-setup';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
@@ -42,21 +42,21 @@ export const drawDiameters = defineUseCase({
     if (!there) {
       const rows = await tx.select().from(specimens).where(inArray(specimens.id, input.specimenIds));
       if (rows.length !== input.specimenIds.length) throw new NotFound('One of these specimens');
-      const other = rows.find(({ form: size, testedAt }) => testedAt !== null || !isCylinderSize(size));
+      const other = rows.find(({ form: size, testedAt }) => testedAt !== null || kindOf(size) !== 'cylinder');
       if (other)
         throw new Conflict(
           `${other.label} is ${other.testedAt ? 'broken already' : 'no moulded cylinder'}: leave it out.`,
         );
       if (new Set(rows.map(({ form: size }) => size)).size > 1)
         refuseFields({ specimenIds: 'Cylinders of one size only: they come out of one lot of moulds.' });
-      const [before] = await tx.select({ n: count() }).from(batches).where(eq(batches.kind, DIAMETER));
+      const [before] = await tx.select({ n: count() }).from(batches).where(eq(batches.kind, DIAMETER_LOT));
       const number = Number(before?.n ?? 0) + 1;
       const seed = number * 6151;
       const drawn = new Set(drawnForDiameter(rows.length, seed, await limitsNow(tx)));
       await tx.insert(batches).values({
         id: input.id,
         number,
-        kind: DIAMETER,
+        kind: DIAMETER_LOT,
         title: input.lot.trim(),
         seed,
         madeAt: now,

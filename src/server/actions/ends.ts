@@ -2,7 +2,7 @@ import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, IsUUID } from '
 import { desc, eq, inArray } from 'drizzle-orm';
 import { METHODS } from '@/core/methods/registry';
 import { batches, batchMembers, samples, specimens } from '@/db/schema';
-import { batchLabel } from '../ends';
+import { batchLabel } from '../batches';
 import { Conflict, NotFound } from '../errors';
 import { BENCH, defineUseCase } from '../use-case';
 import { startRun } from './runs';

@@ -1,7 +1,13 @@
 import { and, asc, desc, eq, gte, inArray, isNull, lt } from 'drizzle-orm';
 import { hardeningHours, padFor } from '@/core/ends';
-import { expectedStrength, STRESS_UNIT } from '@/core/methods/press';
-import { findMethod } from '@/core/methods/registry';
+import {
+  DIAMETER_LOT,
+  DIAMETERS_READ,
+  lotState,
+  ownDiameter,
+} from '@/core/methods/cylinder-compression/lot-diameter';
+import { expectedStrength, LENGTH_UNIT, STRESS_UNIT } from '@/core/methods/press';
+import { findMethod, methodsFor } from '@/core/methods/registry';
 import { isMould, type MouldKind, mouldOf } from '@/core/moulds';
 import { plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
@@ -16,11 +22,10 @@ import {
   specifications,
   specimens,
 } from '@/db/schema';
-import { DIAMETER, lotsOf } from '../diameters';
-import { batchLabel, batchSpecimens } from '../ends';
+import { batchLabel, batchSpecimens, membersTold, specimenNoun } from '../batches';
+import { factsStored } from '../facts-stored';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
-import { specifiedFor } from '../specified';
 import type { Actor } from '../use-case';
 
 const AHEAD_MS = 4 * 86_400_000;
@@ -61,16 +66,11 @@ export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
     if (!isMould(size)) return [];
     const { kind } = mouldOf(size);
     if (!CAPPED.includes(kind)) return [];
-    const expected = expectedStrength(
-      {
-        specimen: {
-          ...specifiedFor(specimen, mix.asked),
-          ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
-        },
-      },
-      job.system,
-      limits,
-    );
+    const facts = factsStored(methodsFor(size)[0]?.facts ?? {}, {
+      asked: mix.asked,
+      specimen: specimen.about,
+    });
+    const expected = expectedStrength({ specimen: specimenNoun(specimen), facts }, job.system, limits);
     const bonded = kind !== 'cylinder';
     const pads = expected && !bonded ? padFor(expected, job.system, limits) : null;
     const { hours } = hardeningHours('sulfur', expected, job.system, limits, true);
@@ -107,7 +107,7 @@ export async function diameterLotList(db: Queryable, actor: Actor) {
     .from(batches)
     .innerJoin(
       batchMembers,
-      and(eq(batchMembers.batchId, batches.id), eq(batchMembers.place, 0), eq(batches.kind, DIAMETER)),
+      and(eq(batchMembers.batchId, batches.id), eq(batchMembers.place, 0), eq(batches.kind, DIAMETER_LOT)),
     )
     .innerJoin(specimens, eq(specimens.id, batchMembers.specimenId))
     .innerJoin(samples, eq(samples.id, specimens.sampleId))
@@ -117,7 +117,21 @@ export async function diameterLotList(db: Queryable, actor: Actor) {
   const all = [];
   for (const { id, system, rounding, jobId, profile } of newest) {
     const limits = await limitsNow(db, { id: jobId, profile });
-    all.push(...(await lotsOf(db, [id], { system, rounding, limits })));
+    const about = { system, mode: rounding, limits };
+    for (const { ids, told } of await membersTold(db, [id], DIAMETERS_READ))
+      all.push({
+        ...lotState(told, about),
+        id,
+        members: told.members.map((member, place) => {
+          const mean = member.drawn ? ownDiameter(member, about) : undefined;
+          return {
+            id: ids[place] ?? '',
+            label: member.label,
+            drawn: member.drawn,
+            mean: mean ? `${mean.toFixed(2)} ${LENGTH_UNIT[system]}` : null,
+          };
+        }),
+      });
   }
   return all;
 }

@@ -1,30 +1,22 @@
 import { Box, Typography } from '@mui/material';
+import type { LotState } from '@/core/methods/cylinder-compression/lot-diameter';
 import { TextLink } from '../parts/LinkButton';
 
-interface Lot {
+interface Lot extends LotState {
   readonly id: string;
-  readonly lot: string;
   readonly members: readonly {
     readonly id: string;
     readonly label: string;
     readonly drawn: boolean;
     readonly mean: string | null;
   }[];
-  readonly facts: {
-    readonly measured: number;
-    readonly drawn: number;
-    readonly count: number;
-    readonly mean?: string;
-    readonly range?: string;
-  };
-  readonly state: 'wait' | 'take' | 'measure all';
 }
 
 /** Lots with the cylinders drawn to be measured, and what holds for the others. */
 export function DiameterLots({ lots }: { lots: readonly Lot[] }) {
   return (
     <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-      {lots.map(({ id, lot, members, facts, state }) => (
+      {lots.map(({ id, lot, members, state, ...facts }) => (
         <Box component="li" key={id} sx={{ py: 1, borderBottom: 1, borderColor: 'divider' }}>
           <Typography>
             <b>{lot}</b>

@@ -45,7 +45,7 @@ function Sheet({
   const data = sheetData({
     method,
     readings,
-    setup: { batch: { label: 'GB-1', seed: 1, specimens: ['A-1', 'A-2'] } },
+    setup: { batch: { label: 'GB-1', seed: 1, specimens: [{ label: 'A-1' }, { label: 'A-2' }] } },
   });
   const run = useRun(data, Date.UTC(2031, 5, 11, 14));
   return (

@@ -1,7 +1,7 @@
 'use client';
 import { Box, IconButton, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { type KeyboardEvent, useRef } from 'react';
-import type { CellSpec } from '@/core/methods';
+import { type CellSpec, labelsOf } from '@/core/methods';
 import { unitLabel } from '@/core/quantity';
 import { Cell } from './Cell';
 import type { RowsProps } from './rows-props';
@@ -21,7 +21,7 @@ export function RowsTable({
   // What was scanned into a row that is let go is not saved when the focus leaves it.
   const dropped = useRef('');
   const { columns } = rows;
-  const specimens = data.setup.batch?.specimens ?? [];
+  const specimens = labelsOf(data.setup);
   const asked = columns.filter(isAskedColumn);
   const all = rows.shown;
   const above = new Map(

@@ -2,6 +2,7 @@
 import { Box, Typography } from '@mui/material';
 import { limitsOf, type StepClock } from '@/core/methods';
 import { readStepClock } from '@/core/methods/step-clock';
+import { isMould } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { WindowBadge } from '../parts/WindowBadge';
 import type { Run } from './run';
@@ -23,9 +24,9 @@ export function StepClockView({
   const performed = run.readings.values[run.method.performedAt];
   const end = performed ? Date.parse(performed) : now;
   if (clock.startsAt === 'age') {
-    const { castAt, ageHours, mould } = data.setup.specimen ?? {};
-    if (!castAt || !ageHours) return null;
-    const window = ageWindow(Date.parse(castAt), ageHours, limits, mould);
+    const { since, ageFrom = since, ageHours, form = '' } = data.setup.specimen ?? {};
+    if (!ageFrom || !ageHours) return null;
+    const window = ageWindow(Date.parse(ageFrom), ageHours, limits, isMould(form) ? form : undefined);
     const inside = end >= window.opensAt && end <= window.closesAt;
     const state = performed ? (inside ? 'done' : 'missed') : windowState(window, now, limits);
     const words = {

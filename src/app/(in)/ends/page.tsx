@@ -34,9 +34,7 @@ export default async function EndsPage() {
       </Card>
       {lots.length > 0 ? (
         <Card title="Diameters of one lot of moulds">
-          <DiameterLots
-            lots={lots.map(({ id, lot, members, facts, state }) => ({ id, lot, members, facts, state }))}
-          />
+          <DiameterLots lots={lots} />
         </Card>
       ) : null}
     </Stack>

@@ -10,9 +10,10 @@ import { dayOf, equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { type FindingWords, limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
-import { LENGTH_UNIT, STRESS_UNIT } from '../press';
+import { expectedStrength, LENGTH_UNIT, STRESS_UNIT } from '../press';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import { labelsOf } from '../tested';
 import type { CappingInput } from './input';
 import { PIECES, type PourRow } from './rows';
 
@@ -29,7 +30,7 @@ interface Measured {
 export function drawnLabels(setup: RunSetup): string[] {
   const { batch } = setup;
   return batch
-    ? drawn(batch.specimens.length, batch.seed).flatMap((index) => batch.specimens[index] ?? [])
+    ? drawn(batch.specimens.length, batch.seed).flatMap((index) => batch.specimens[index]?.label ?? [])
     : [];
 }
 
@@ -92,7 +93,7 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
     picture: {
       kind: 'capping',
       values: {
-        specimens: (setup.batch?.specimens ?? []).join(','),
+        specimens: labelsOf(setup).join(','),
         drawn: drawnLabels(setup).join(','),
         lastCapAt: input.lastCapAt ?? null,
         firstCapAt: input.firstCapAt ?? null,
@@ -105,8 +106,13 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
   };
 }
 
-function expectedOf(setup: RunSetup, system: System): Exact | undefined {
-  return setupMeasure(setup.batch?.expected, 'stress', STRESS_UNIT[system]);
+/** The highest strength expected among the specimens of a batch, psi or MPa; undefined while one of them is not known. */
+export function expectedOf(setup: RunSetup, system: System): Exact | undefined {
+  const all = (setup.batch?.specimens ?? []).map(({ facts, ...specimen }) =>
+    expectedStrength({ specimen, facts }, system, limitsOf(setup)),
+  );
+  const known = all.flatMap((each) => each ?? []);
+  return known.length > 0 && known.length === all.length ? largest(known) : undefined;
 }
 
 /** Hours that these caps harden under the strength expected, with what the lot of compound was qualified to. */
@@ -128,7 +134,7 @@ export function waits(input: CappingInput, setup: RunSetup): Wait[] {
   const { lastCapAt } = input;
   if (!lastCapAt) return [];
   const hours = hardens(input, setup).toNumber();
-  return (setup.batch?.specimens ?? []).map((label) => {
+  return labelsOf(setup).map((label) => {
     const hard = hardAfter(capTime(input, label) ?? lastCapAt, hours);
     return { id: 'hard', what: 'Caps hard', lane: 'ends', about: label, opens: hard, done: hard };
   });
@@ -150,7 +156,7 @@ export function capTime(input: Pick<CappingInput, 'pours'>, label: string): stri
 function pourFindings(input: CappingInput, setup: RunSetup, pours: readonly PourRow[]): Finding[] {
   const found: Finding[] = [];
   if (pours.length === 0) return found;
-  const all = setup.batch?.specimens ?? [];
+  const all = labelsOf(setup);
   const strange = [...new Set(pours.map(({ specimen }) => specimen ?? ''))].filter(
     (label) => !all.includes(label),
   );

@@ -1,12 +1,15 @@
 import { compoundToMelt, hardeningHours } from '../../ends';
+import { nominalOf } from '../../moulds';
 import { plainOf, type System } from '../../quantity';
 import { standard } from '../../working';
-import type { Method, TellsEnds } from '../contract';
+import type { EndsTold } from '../batch-facts';
+import type { BatchAbout, Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { STRESS_UNIT } from '../press';
-import { limitsOf, type RunSetup, setupMeasure } from '../setup';
-import { capTime, compute, drawnLabels, waits } from './compute';
+import { CONCRETE_STRENGTH, STRESS_UNIT } from '../press';
+import { limitsOf, type RunSetup } from '../setup';
+import { labelsOf } from '../tested';
+import { capTime, compute, drawnLabels, expectedOf, waits } from './compute';
 import { CappingInput } from './input';
 
 const HAZARD =
@@ -18,7 +21,7 @@ export const capping: Method<CappingInput> = {
   title: 'Bonded capping',
   designations: [standard('ASTM C617/C617M')],
   runOn: 'batch',
-  batch: { letters: 'CB', begin: 'Cap them together', done: 'caps', tells },
+  batch: { letters: 'CB', begin: 'Cap them together', done: 'caps', facts: CONCRETE_STRENGTH, tells },
   yields: [{ quantity: 'mean cap thickness', symbol: 't' }],
   Input: CappingInput,
   steps: [
@@ -86,8 +89,12 @@ export const capping: Method<CappingInput> = {
       batch: {
         label: 'CB-1',
         seed: 3,
-        specimens: ['EXAMPLE-A', 'EXAMPLE-C'],
-        expected: system === 'US' ? '4,300 psi' : '29.6 MPa',
+        specimens: ['EXAMPLE-A', 'EXAMPLE-C'].map((label) => ({
+          label,
+          form: system === 'US' ? '4x8' : '100x200',
+          ageHours: 672,
+          facts: { specifiedStrength: system === 'US' ? '3,740 psi' : '25.7 MPa' },
+        })),
       },
       equipment: [
         {
@@ -102,15 +109,23 @@ export const capping: Method<CappingInput> = {
 };
 
 /** Its caps, hardening from its own youngest one where that is on record, with what the lot of compound proved. */
-function tells(input: CappingInput, label: string, setup: RunSetup | undefined): TellsEnds | undefined {
+function tells(
+  input: CappingInput,
+  { label, batch, remarks }: BatchAbout,
+  setup: RunSetup | undefined,
+): { ends?: EndsTold } {
   const finishedAt = capTime(input, label) ?? input.lastCapAt;
-  if (!input.lastCapAt || !finishedAt) return undefined;
+  if (!input.lastCapAt || !finishedAt) return {};
   const lot = setup?.equipment?.find(({ number }) => number === input.lot);
   return {
-    kind: input.kind ?? 'sulfur',
-    finishedAt,
-    ...(lot?.strength ? { compound: lot.strength } : {}),
-    ...(lot?.compound ? { qualified: lot.compound } : {}),
+    ends: {
+      kind: input.kind ?? 'sulfur',
+      batch,
+      finishedAt,
+      ...(lot?.strength ? { compound: lot.strength } : {}),
+      ...(lot?.compound ? { qualified: lot.compound } : {}),
+      remarks: [...remarks],
+    },
   };
 }
 
@@ -118,15 +133,18 @@ function plan(system: System, setup: RunSetup) {
   const { batch } = setup;
   if (!batch) return [];
   const limits = limitsOf(setup);
-  const expected = setupMeasure(batch.expected, 'stress', STRESS_UNIT[system]);
+  const expected = expectedOf(setup, system);
   const hard = hardeningHours('sulfur', expected, system, limits, true);
-  const sizes = (batch.sizes ?? []).flatMap((text) => {
-    const [diameter, count] = text.split(' in x ').map(Number);
-    return diameter && count ? [{ diameter, count }] : [];
-  });
+  const across = batch.specimens.flatMap(
+    ({ form }) => nominalOf(form, 'cylinder', 'US')?.across.toDecimalPlaces(2).toNumber() ?? [],
+  );
+  const sizes = [...new Set(across)].map((diameter) => ({
+    diameter,
+    count: across.filter((each) => each === diameter).length,
+  }));
   const thickness = limits.number('caps.thick-mean-high', 'US').toNumber();
   return [
-    { label: 'Specimens', text: String(batch.specimens.length), note: batch.specimens.join(', ') },
+    { label: 'Specimens', text: String(batch.specimens.length), note: labelsOf(setup).join(', ') },
     {
       label: 'Sulfur caps harden',
       text: `${hard.hours} h`,

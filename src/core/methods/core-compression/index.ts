@@ -3,7 +3,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress, pressPlan, pressSteps } from '../press';
+import { CONCRETE_STRENGTH, examplePress, pressPlan, pressSteps } from '../press';
 import { limitsOf } from '../setup';
 import { compute, PRESS } from './compute';
 import { CoreCompressionInput } from './input';
@@ -17,6 +17,7 @@ export const coreCompression: Method<CoreCompressionInput> = {
   designations: [standard('ASTM C42/C42M')],
   runOn: 'specimen',
   forms: sizesOf('core'),
+  facts: CONCRETE_STRENGTH,
   yields: [{ quantity: 'core strength', symbol: 'f' }],
   Input: CoreCompressionInput,
   steps: pressSteps({
@@ -67,7 +68,7 @@ export const coreCompression: Method<CoreCompressionInput> = {
   }),
   performedAt: 'testedAt',
   sequence: [
-    ['castAt', 'drilledAt', 'baggedAt', 'testedAt'],
+    ['since', 'drilledAt', 'baggedAt', 'testedAt'],
     ['drilledAt', 'wettedAt', 'testedAt'],
     ['outOfMoistAt', 'testedAt'],
   ],

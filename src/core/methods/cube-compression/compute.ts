@@ -1,5 +1,5 @@
 import { cite, isWithin, type Limits } from '../../limits';
-import { mouldOf } from '../../moulds';
+import { nominalOf } from '../../moulds';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
@@ -23,10 +23,7 @@ const IS = standard('IS 516');
 
 /** The designated side, in or mm; undefined where the specimen is not known to be a cube. */
 function designated(input: CubeCompressionInput, setup: RunSetup): Exact | undefined {
-  const mould = setup.specimen?.mould;
-  if (!mould || mouldOf(mould).kind !== 'cube') return undefined;
-  const side = exact(mouldOf(mould).across);
-  return input.system === 'SI' ? side : side.div('25.4');
+  return nominalOf(setup.specimen?.form, 'cube', input.system)?.across;
 }
 
 interface Sides {

@@ -3,7 +3,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress, pressSteps, specimenPlan } from '../press';
+import { CONCRETE_STRENGTH, examplePress, pressSteps, specimenPlan } from '../press';
 import { compute, PRESS } from './compute';
 import { CubeCompressionInput } from './input';
 
@@ -14,6 +14,7 @@ export const cubeCompression: Method<CubeCompressionInput> = {
   designations: [standard('EN 12390-3'), standard('IS 516')],
   runOn: 'specimen',
   forms: sizesOf('cube'),
+  facts: CONCRETE_STRENGTH,
   yields: [
     { quantity: 'compressive strength', symbol: 'fc' },
     { quantity: 'density', symbol: 'rho' },

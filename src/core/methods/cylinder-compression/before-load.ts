@@ -1,4 +1,5 @@
 import { cite, isWithin, type Limits } from '../../limits';
+import { nominalOf } from '../../moulds';
 import { Exact, type Measure, PI, plainOf, type System } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { equipmentUse } from '../equipment-checks';
@@ -6,8 +7,8 @@ import { readMeasure } from '../fields';
 import { coarseReading } from '../outcome';
 import { specimenFindings } from '../press';
 import type { RunSetup } from '../setup';
-import { nominalDiameter } from './facts';
 import type { CylinderCompressionInput } from './input';
+import { lotDiameterOf } from './lot-diameter';
 
 /** Everything that can be checked before the specimen is destroyed; while an `invalid` one stands, no go-ahead. */
 export function findingsBeforeLoad(
@@ -48,7 +49,7 @@ function squareFindings(input: CylinderCompressionInput, limits: Limits): Findin
 
 /** A diameter taken from the lot, and whether the lot gives one. */
 function lotFindings(input: CylinderCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
-  const lot = setup.specimen?.lotDiameter;
+  const lot = lotDiameterOf(setup, input.system);
   const limit = limits.of('cylinder.reduced-range', input.system);
   const taken = input.diameterBy === 'lot';
   if (taken && lot?.state !== 'take') {
@@ -127,9 +128,10 @@ function againstNominal(
   system: System,
   limits: Limits,
 ): Finding[] {
-  const size = setup.specimen?.nominalSize;
-  if (!size) return [];
-  const share = measure.value.div(nominalDiameter(size, system));
+  const form = setup.specimen?.form;
+  const nominal = nominalOf(form, 'cylinder', system);
+  if (!nominal) return [];
+  const share = measure.value.div(nominal.across);
   const possible = limits.of('cylinder.diameter-possible', system);
   const usual = limits.of('cylinder.diameter-usual', system);
   if (isWithin(share, usual)) return [];
@@ -141,7 +143,7 @@ function againstNominal(
       beforeLoad: true,
       fields: [field],
       limit: cite(impossible ? possible : usual),
-      message: `${plainOf(measure.value, measure.unit)} is ${impossible ? 'not a' : 'unusual for a'} ${size} cylinder.`,
+      message: `${plainOf(measure.value, measure.unit)} is ${impossible ? 'not a' : 'unusual for a'} ${form} cylinder.`,
       action: 'Check the reading, its unit and the specimen’s size.',
     }),
   ];

@@ -1,3 +1,4 @@
+import { nominalOf } from '../../moulds';
 import { circleArea, type Exact, exact, PI } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
@@ -206,7 +207,7 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       values: {
         diameter: diameter?.toNumber() ?? null,
         length: length?.toNumber() ?? null,
-        size: setup.specimen?.nominalSize ?? null,
+        size: nominalOf(setup.specimen?.form, 'cylinder', system) ? (setup.specimen?.form ?? null) : null,
         fracture: input.fracture ?? null,
         ends: input.ends ?? null,
         broken: Boolean(load),

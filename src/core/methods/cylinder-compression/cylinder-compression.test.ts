@@ -4,6 +4,7 @@ import { exact } from '../../quantity';
 import { type Method, type RunSetup, usableInput } from '..';
 import { drawnForDiameter, lotDiameter } from '../press';
 import { findMethod } from '../registry';
+import { lotDiameterOf } from './lot-diameter';
 
 // As it is used: with what every test in a press and every test of all has.
 const cylinderCompression = findMethod('cylinder-compression') as Method;
@@ -172,7 +173,7 @@ describe('checks before the load', () => {
   });
 
   it('the age window is held against the moment of the break', () => {
-    const specimen = { castAt: '2026-05-12T15:40:00-04:00', ageHours: 24 };
+    const specimen = { since: '2026-05-12T15:40:00-04:00', ageHours: 24 };
     expect(idsOf({ testedAt: '2026-05-13T16:10:00-04:00' }, { specimen })).not.toContain('specimen.age-late');
     const late = outcomeOf({ testedAt: '2026-05-13T16:14:00-04:00' }, { specimen }).findings[0];
     expect(late).toMatchObject({ id: 'specimen.age-late', severity: 'departure', needsReason: true });
@@ -180,7 +181,7 @@ describe('checks before the load', () => {
   });
 
   it('says so while the window is not open yet, before anything is broken', () => {
-    const specimen = { castAt: '2026-05-12T15:40:00-04:00', ageHours: 168 };
+    const specimen = { since: '2026-05-12T15:40:00-04:00', ageHours: 168 };
     expect(idsOf({}, { specimen, asOf: '2026-05-13T08:00:00-04:00' })).toContain('specimen.age-early');
   });
 
@@ -231,9 +232,9 @@ describe('checks after the load', () => {
 
 it('tells the rate in the machine’s own units', () => {
   // 28 to 42 psi/s on 4 × 8: 351.9 to 527.8 lbf/s; on 6 × 12: 791.7 to 1187.5: geometry, worked by hand.
-  const text = (nominalSize: '4x8' | '6x12') =>
+  const text = (form: '4x8' | '6x12') =>
     cylinderCompression
-      .plan('US', { specimen: { nominalSize } })
+      .plan('US', { specimen: { form } })
       .find(({ label }) => label === 'Rate at the machine')?.text;
   expect(text('4x8')).toBe('352 to 528 lbf/s');
   expect(text('6x12')).toBe('792 to 1,188 lbf/s');
@@ -310,10 +311,27 @@ describe('reduced measuring of diameters', () => {
     );
     expect([found?.good, found?.taken.toFixed()]).toEqual([good, taken]);
   });
-  const lot = (state: 'measure' | 'wait' | 'take' | 'measure all'): RunSetup => ({
-    specimen: {
-      nominalSize: '4x8',
-      lotDiameter: { lot: 'M-7', state, mean: '4.00 in', range: '0.01 in', measured: 3, drawn: 3, count: 24 },
+  const read = (diameter: string) => ({ diameter1: diameter, diameter2: diameter });
+  const others: Readonly<Record<string, Record<string, string>[]>> = {
+    take: [read('4.00'), read('4.01'), read('4.00')],
+    wait: [read('4.00'), read('4.01'), { ...read('4.00'), diameterBy: 'lot' }],
+    measure: [read('4.00'), read('4.01'), {}],
+    'measure all': [read('3.98'), read('4.01'), {}],
+  };
+  const lot = (state: string): RunSetup => ({
+    specimen: { form: '4x8', label: state === 'measure' ? 'D-3' : 'D-9' },
+    facts: {
+      lot: {
+        title: 'M-7',
+        members: [
+          ...(others[state] ?? []).map((each, place) => ({
+            label: `D-${place + 1}`,
+            drawn: true,
+            read: each,
+          })),
+          { label: 'D-9', drawn: false, read: {} },
+        ],
+      },
     },
   });
   it.each([
@@ -325,5 +343,6 @@ describe('reduced measuring of diameters', () => {
     const input = { diameter1: '4.00', diameter2: '4.00', diameterBy: 'lot' };
     const found = outcomeOf(input, lot(state)).findings.find(({ id }) => id === 'cylinder.reduced-range');
     expect(found?.needsReason ?? false).toBe(asks);
+    expect(lotDiameterOf(lot(state), 'US')).toMatchObject({ lot: 'M-7', state, drawn: 3, count: 4 });
   });
 });

@@ -3,11 +3,13 @@ import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { durationText } from '../../windows';
 import { type Finding, finding } from '../../working';
+import { EndsTold } from '../batch-facts';
 import { compoundFinding, hardensIn } from '../compound-checks';
 import { dayOf } from '../equipment-checks';
+import { factOf } from '../facts';
 import { readMeasure } from '../fields';
 import { expectedStrength, LENGTH_UNIT, STRESS_UNIT } from '../press';
-import { type EndsFacts, type RunSetup, setupMeasure } from '../setup';
+import { type RunSetup, setupMeasure } from '../setup';
 import type { CylinderCompressionInput } from './input';
 
 /**
@@ -22,7 +24,7 @@ export function endsFindings(
   strength: Exact | undefined,
 ): Finding[] {
   const known = strength ?? expectedStrength(setup, input.system, limits);
-  const ends = setup.specimen?.ends;
+  const ends = factOf(setup, 'ends', EndsTold);
   return [
     ...(input.ends === 'pads'
       ? [...padFindings(input, setup, limits, known, strength !== undefined), ...lookFindings(input, limits)]
@@ -208,7 +210,7 @@ function batchFindings(
   input: CylinderCompressionInput,
   setup: RunSetup,
   limits: Limits,
-  ends: EndsFacts,
+  ends: EndsTold,
   strength: Exact | undefined,
 ): Finding[] {
   const { system } = input;

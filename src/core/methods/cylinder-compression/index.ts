@@ -1,17 +1,18 @@
+import { sizesOf } from '../../moulds';
 import type { System } from '../../quantity';
 import { standard } from '../../working';
+import { EndsTold, MembersTold } from '../batch-facts';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress } from '../press';
-import { NOMINAL_SIZES } from '../setup';
+import { CONCRETE_STRENGTH, examplePress } from '../press';
 import { compute } from './compute';
 import { CylinderCompressionInput } from './input';
+import { DIAMETER_LOT, DIAMETERS_READ } from './lot-diameter';
 import { plan } from './plan';
 import { PRESS } from './press';
 import { STEPS } from './steps';
 
-export { isLargeCylinder } from './facts';
 export * from './fracture-path';
 export { CylinderCompressionInput } from './input';
 
@@ -21,7 +22,18 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
   title: 'Cylinder compression',
   designations: [standard('ASTM C39/C39M')],
   runOn: 'specimen',
-  forms: NOMINAL_SIZES,
+  forms: sizesOf('cylinder'),
+  facts: {
+    ...CONCRETE_STRENGTH,
+    ends: { of: 'batch', by: ['capping', 'end-grinding'], take: 'ends', is: EndsTold },
+    lot: {
+      of: 'batch',
+      by: [DIAMETER_LOT],
+      take: 'members',
+      reads: DIAMETERS_READ,
+      is: MembersTold,
+    },
+  },
   yields: [
     { quantity: 'compressive strength', symbol: 'f' },
     { quantity: 'density', symbol: 'rho' },

@@ -1,8 +1,7 @@
-import { mouldText } from '../../moulds';
 import type { System } from '../../quantity';
 import type { PlanItem } from '../contract';
-import { pressPlan } from '../press';
-import { limitsOf, type RunSetup } from '../setup';
+import { specimenPlan } from '../press';
+import type { RunSetup } from '../setup';
 import { CylinderCompressionInput } from './input';
 import { PRESS } from './press';
 
@@ -11,8 +10,9 @@ import { PRESS } from './press';
  * @returns nothing for a specimen of unknown size
  */
 export function plan(system: System, setup: RunSetup): readonly PlanItem[] {
-  const size = setup.specimen?.nominalSize;
-  const test = PRESS.test(Object.assign(new CylinderCompressionInput(), { system }), setup);
-  if (!size || !test) return [];
-  return [{ label: 'Size', text: mouldText(size) }, ...pressPlan(test, undefined, limitsOf(setup), system)];
+  return specimenPlan(
+    PRESS.test(Object.assign(new CylinderCompressionInput(), { system }), setup),
+    setup,
+    system,
+  );
 }

@@ -1,16 +1,16 @@
+import { nominalOf } from '../../moulds';
 import { circleArea, exact } from '../../quantity';
 import type { PressTest, PressUse } from '../contract';
 import { readMeasure } from '../fields';
 import { expectedStrength, FORCE_FACTOR, meanDiameter } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
-import { nominalDiameter, nominalLength } from './facts';
 import type { CylinderCompressionInput } from './input';
 
 function test(input: CylinderCompressionInput, setup: RunSetup): PressTest | undefined {
   const { system } = input;
-  const size = setup.specimen?.nominalSize;
+  const nominal = nominalOf(setup.specimen?.form, 'cylinder', system);
   const own = meanDiameter(input, setup);
-  const diameter = own ?? (size && nominalDiameter(size, system));
+  const diameter = own ?? nominal?.across;
   if (!diameter) return undefined;
   const limits = limitsOf(setup);
   const area = circleArea(diameter);
@@ -24,7 +24,7 @@ function test(input: CylinderCompressionInput, setup: RunSetup): PressTest | und
     expected: strength?.times(area).div(factor),
     width: diameter,
     round: true,
-    height: readMeasure(input, 'length')?.value ?? (size ? nominalLength(size, system) : undefined),
+    height: readMeasure(input, 'length')?.value ?? nominal?.length,
     ends:
       input.ends === 'pads' || input.ends === undefined
         ? 'pads'

@@ -1,25 +1,32 @@
 import { cite, isWithin } from '../../limits';
-import { type Exact, exact, largest } from '../../quantity';
+import { nominalOf } from '../../moulds';
+import { type Exact, largest } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
-import type { Method, Outcome, Result, TellsEnds } from '../contract';
+import type { EndsTold } from '../batch-facts';
+import type { BatchAbout, Method, Outcome, Result } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf, readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
+import { labelsOf } from '../tested';
 import { EndGrindingInput } from './input';
 
 const C39 = standard('ASTM C39/C39M');
 
 /** Its ground ends, with the new length where it was measured. */
-function tells(input: EndGrindingInput, label: string): TellsEnds | undefined {
-  if (!input.finishedAt) return undefined;
+function tells(input: EndGrindingInput, { label, batch, remarks }: BatchAbout): { ends?: EndsTold } {
+  if (!input.finishedAt) return {};
   const row = input.found?.find(({ specimen }) => specimen === label);
   const length = row && readMeasure(row, 'length');
   return {
-    kind: 'ground',
-    finishedAt: input.finishedAt,
-    ...(length ? { length: `${length.value.toFixed()} ${length.unit}` } : {}),
+    ends: {
+      kind: 'ground',
+      batch,
+      finishedAt: input.finishedAt,
+      ...(length ? { length: `${length.value.toFixed()} ${length.unit}` } : {}),
+      remarks: [...remarks],
+    },
   };
 }
 
@@ -86,7 +93,7 @@ function compute(input: EndGrindingInput, setup: RunSetup): Outcome {
         cite(square),
       );
   }
-  const missing = (setup.batch?.specimens ?? []).filter(
+  const missing = labelsOf(setup).filter(
     (label) => rows.length > 0 && !rows.some((row) => row.label === label),
   );
   if (missing.length > 0)
@@ -131,7 +138,7 @@ function compute(input: EndGrindingInput, setup: RunSetup): Outcome {
     picture: {
       kind: 'grinding',
       values: {
-        specimens: (setup.batch?.specimens ?? []).join(','),
+        specimens: labelsOf(setup).join(','),
         done: rows.map(({ label }) => label).join(','),
       },
     },
@@ -140,13 +147,8 @@ function compute(input: EndGrindingInput, setup: RunSetup): Outcome {
 
 /** The diameters in a batch, smallest first, in or mm. */
 function diametersOf(setup: RunSetup, system: 'US' | 'SI'): Exact[] {
-  return (setup.batch?.sizes ?? [])
-    .flatMap((text) => {
-      const diameter = Number(text.split(' in x ')[0]);
-      return Number.isFinite(diameter) && diameter > 0
-        ? [exact(diameter).times(system === 'US' ? 1 : '25.4')]
-        : [];
-    })
+  return (setup.batch?.specimens ?? [])
+    .flatMap(({ form }) => nominalOf(form, 'cylinder', system)?.across ?? [])
     .toSorted((a, b) => a.comparedTo(b));
 }
 
@@ -194,7 +196,7 @@ export const endGrinding: Method<EndGrindingInput> = {
           {
             label: 'Specimens',
             text: String(setup.batch.specimens.length),
-            note: setup.batch.specimens.join(', '),
+            note: labelsOf(setup).join(', '),
           },
           { label: 'Plane within', text: limitsOf(setup).of('cylinder.planeness', 'US').text },
         ]
@@ -204,7 +206,14 @@ export const endGrinding: Method<EndGrindingInput> = {
     input: { ...exampleInput(fieldsOf(EndGrindingInput), system), system },
     setup: {
       zone: 'America/New_York',
-      batch: { label: 'GB-1', seed: 4, specimens: ['EXAMPLE-A', 'EXAMPLE-C'], sizes: ['4 in x 2'] },
+      batch: {
+        label: 'GB-1',
+        seed: 4,
+        specimens: ['EXAMPLE-A', 'EXAMPLE-C'].map((label) => ({
+          label,
+          form: system === 'US' ? '4x8' : '100x200',
+        })),
+      },
     },
   }),
 };

@@ -1,5 +1,5 @@
 import { cite, isWithin, type LimitId, type Limits } from '../../limits';
-import { mouldOf } from '../../moulds';
+import { nominalOf } from '../../moulds';
 import { type Exact, exact, largest, meanOf, plainOf, smallest } from '../../quantity';
 import { bySeverity, type Finding, finding, type Severity, Sheet, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
@@ -36,15 +36,13 @@ export const PRESS: PressUse<GroutPrismInput> = {
   test(input, setup): PressTest | undefined {
     const limits = limitsOf(setup);
     const size = sizeOf(input);
-    const mould = setup.specimen?.mould;
-    const nominal = mould && mouldOf(mould).kind === 'grout prism' ? mouldOf(mould) : undefined;
-    if (!size && nominal?.system !== input.system) return undefined;
+    const nominal = nominalOf(setup.specimen?.form, 'grout prism', input.system);
+    if (!size && !nominal) return undefined;
     const [x, y] = size
       ? [meanOf(size.x), meanOf(size.y)]
-      : [exact(nominal?.across ?? 1), exact(nominal?.across ?? 1)];
+      : [nominal?.across ?? exact(1), nominal?.across ?? exact(1)];
     const area = x.times(y);
     const factor = exact(FORCE_FACTOR[input.system]);
-    const length = nominal?.system === input.system ? exact(nominal.length) : undefined;
     return {
       area,
       factor,
@@ -52,7 +50,7 @@ export const PRESS: PressUse<GroutPrismInput> = {
       from: 'half',
       expected: expectedStrength(setup, input.system, limits)?.times(area).div(factor),
       width: largest([x, y]),
-      height: readMeasure(input, 'height')?.value ?? length,
+      height: readMeasure(input, 'height')?.value ?? nominal?.length,
       ends: input.ends === 'sulfur' || input.ends === 'gypsum' ? 'bonded' : 'bare',
       measured: size !== undefined,
     };

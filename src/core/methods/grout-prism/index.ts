@@ -3,7 +3,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress, pressSteps, specimenPlan } from '../press';
+import { examplePress, OWN_STRENGTH, pressSteps, specimenPlan } from '../press';
 import { compute, PRESS } from './compute';
 import { GroutPrismInput } from './input';
 
@@ -14,6 +14,7 @@ export const groutPrism: Method<GroutPrismInput> = {
   designations: [standard('ASTM C1019')],
   runOn: 'specimen',
   forms: sizesOf('grout prism'),
+  facts: OWN_STRENGTH,
   yields: [{ quantity: 'compressive strength', symbol: 'f' }],
   Input: GroutPrismInput,
   steps: pressSteps({

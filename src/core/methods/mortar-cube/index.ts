@@ -3,7 +3,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress, pressPlan, pressSteps } from '../press';
+import { examplePress, OWN_STRENGTH, pressPlan, pressSteps } from '../press';
 import { limitsOf } from '../setup';
 import { compute, PRESS } from './compute';
 import { MortarCubeInput } from './input';
@@ -15,6 +15,7 @@ export const mortarCube: Method<MortarCubeInput> = {
   designations: [standard('ASTM C109/C109M')],
   runOn: 'specimen',
   forms: sizesOf('mortar cube'),
+  facts: OWN_STRENGTH,
   yields: [{ quantity: 'compressive strength', symbol: 'f' }],
   Input: MortarCubeInput,
   steps: pressSteps({

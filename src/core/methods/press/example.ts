@@ -1,21 +1,19 @@
 import type { MouldSize } from '../../moulds';
 import type { System } from '../../quantity';
-import { isCylinderSize, type RunSetup } from '../setup';
+import type { RunSetup } from '../setup';
 
 /** The setup of an example: an invented specimen of a size, a press and a calliper in date. */
-export function examplePress(system: System, mould: MouldSize): RunSetup {
+export function examplePress(system: System, form: MouldSize): RunSetup {
   const us = system === 'US';
   return {
     zone: 'America/New_York',
     specimen: {
       label: 'EXAMPLE-A',
-      castAt: '2031-05-14T09:30:00-04:00',
+      since: '2031-05-14T09:30:00-04:00',
       ageHours: 672,
-      mould,
-      ...(isCylinderSize(mould) ? { nominalSize: mould } : {}),
-      cure: 'standard',
-      specifiedStrength: us ? '4,250 psi' : '29 MPa',
+      form,
     },
+    facts: { cure: 'standard', specifiedStrength: us ? '4,250 psi' : '29 MPa' },
     equipment: [
       {
         number: 'PRESS-1',

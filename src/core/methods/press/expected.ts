@@ -1,6 +1,7 @@
 import type { LimitId, Limits } from '../../limits';
 import type { Exact, System } from '../../quantity';
-import { type RunSetup, setupMeasure } from '../setup';
+import { factMeasure, factText } from '../facts';
+import type { RunSetup } from '../setup';
 import { STRESS_UNIT } from './units';
 
 const YOUNG: readonly { hours: number; id: LimitId }[] = [
@@ -10,15 +11,17 @@ const YOUNG: readonly { hours: number; id: LimitId }[] = [
 ];
 
 /**
- * Strength expected at the specimen's age: what was given, else the specified strength times the usual excess and,
- * before the designated age, the share usual by then.
+ * Strength expected at the specimen's age: the specified strength times the usual excess and, before the designated age,
+ * the share usual by then.
  */
-export function expectedStrength(setup: RunSetup, system: System, limits: Limits): Exact | undefined {
-  const unit = STRESS_UNIT[system];
-  const { expectedStrength: given, specifiedStrength, ageHours, designatedAgeHours } = setup.specimen ?? {};
-  const told = setupMeasure(given, 'stress', unit);
-  if (told) return told;
-  const specified = setupMeasure(specifiedStrength, 'stress', unit);
+export function expectedStrength(
+  setup: Pick<RunSetup, 'specimen' | 'facts'>,
+  system: System,
+  limits: Limits,
+): Exact | undefined {
+  const ageHours = setup.specimen?.ageHours;
+  const designatedAgeHours = Number(factText(setup, 'designatedAgeHours') ?? 0);
+  const specified = factMeasure(setup, 'specifiedStrength', 'stress', STRESS_UNIT[system]);
   const mature = specified?.times(limits.number('expected.over-specified', system));
   if (!mature || !ageHours || !designatedAgeHours || ageHours >= designatedAgeHours) return mature;
   const young = YOUNG.find((row) => ageHours <= row.hours);

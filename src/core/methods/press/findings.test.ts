@@ -26,13 +26,15 @@ interface Case {
   readonly facts?: Partial<MachineFacts>;
   readonly machine?: Partial<EquipmentFacts>;
   readonly specimen?: RunSetup['specimen'];
+  readonly told?: RunSetup['facts'];
 }
 
-function found(input: Record<string, unknown>, { facts, machine, specimen }: Case = {}) {
+function found(input: Record<string, unknown>, { facts, machine, specimen, told }: Case = {}) {
   const setup: RunSetup = {
     zone: 'America/New_York',
     asOf: '2031-06-11T12:00:00-04:00',
-    specimen: { mould: '4x8', nominalSize: '4x8', specifiedStrength: '4,000 psi', ...specimen },
+    specimen: { form: '4x8', ...specimen },
+    facts: { specifiedStrength: '4,000 psi', ...told },
     equipment: [
       {
         number: 'PRESS-1',

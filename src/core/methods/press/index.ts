@@ -13,5 +13,6 @@ export * from './space';
 export * from './specimen';
 export * from './specimen-input';
 export * from './strength';
+export * from './strength-facts';
 export * from './units';
 export * from './watch-request';

@@ -1,5 +1,5 @@
 import type { Limits } from '../../limits';
-import { mouldText } from '../../moulds';
+import { isMould, mouldText } from '../../moulds';
 import { plainOf, type System, unitLabel } from '../../quantity';
 import type { PlanItem, PressTest } from '../contract';
 import { type EquipmentFacts, limitsOf, type RunSetup } from '../setup';
@@ -68,7 +68,7 @@ export function specimenPlan(
   setup: RunSetup,
   system: System,
 ): readonly PlanItem[] {
-  const mould = setup.specimen?.mould ?? setup.specimen?.nominalSize;
-  if (!mould || !test) return [];
-  return [{ label: 'Size', text: mouldText(mould) }, ...pressPlan(test, undefined, limitsOf(setup), system)];
+  const { form = '' } = setup.specimen ?? {};
+  if (!isMould(form) || !test) return [];
+  return [{ label: 'Size', text: mouldText(form) }, ...pressPlan(test, undefined, limitsOf(setup), system)];
 }

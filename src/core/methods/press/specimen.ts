@@ -1,7 +1,9 @@
 import { cite, type Limits } from '../../limits';
+import { isMould } from '../../moulds';
 import { exact, type System, unitLabel } from '../../quantity';
 import { ageText, ageWindow, durationText, offWindow } from '../../windows';
 import { type Finding, finding } from '../../working';
+import { factText } from '../facts';
 import type { RunSetup } from '../setup';
 
 /** The readings that every hardened specimen has when it comes to the press. */
@@ -43,9 +45,9 @@ function heldFindings(setup: RunSetup): Finding[] {
 }
 
 function ageFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Finding[] {
-  const { castAt, ageHours } = setup.specimen ?? {};
+  const { since, ageHours } = setup.specimen ?? {};
   const at = input.testedAt ?? setup.asOf;
-  if (!castAt || !at) {
+  if (!since || !at) {
     if (!input.testedAt) return [];
     return [
       finding({
@@ -58,7 +60,7 @@ function ageFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Fin
       }),
     ];
   }
-  const cast = Date.parse(castAt);
+  const cast = Date.parse(since);
   const broken = Date.parse(at);
   if (broken < cast) {
     return [
@@ -72,8 +74,13 @@ function ageFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Fin
     ];
   }
   if (ageHours === undefined) return [];
-  const { ageFrom, mould } = setup.specimen ?? {};
-  const window = ageWindow(ageFrom ? Date.parse(ageFrom) : cast, ageHours, limits, mould);
+  const { ageFrom, form = '' } = setup.specimen ?? {};
+  const window = ageWindow(
+    ageFrom ? Date.parse(ageFrom) : cast,
+    ageHours,
+    limits,
+    isMould(form) ? form : undefined,
+  );
   const off = offWindow(window, broken);
   if (off.where === 'inside') return [];
   const early = off.where === 'before';
@@ -101,7 +108,7 @@ function ageFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Fin
 
 function surfaceFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Finding[] {
   const found: Finding[] = [];
-  const cure = setup.specimen?.cure ?? 'standard';
+  const cure = factText(setup, 'cure') ?? 'standard';
   if (input.surface === 'dry' && cure === 'standard') {
     found.push(
       finding({

@@ -6,6 +6,7 @@ import { type RunInput, readMeasure } from '../fields';
 import { limitsOf, type RunSetup } from '../setup';
 import { pressFindings } from './findings';
 import { logFindings } from './load-log';
+import { CURE } from './strength-facts';
 
 /** The rate that was typed or taken from a log, against the method's band. */
 function rateFindings(input: RunInput, use: PressUse, test: PressTest | undefined): Finding[] {
@@ -67,6 +68,7 @@ export function withPress(method: Method): Method {
   if (!use) return method;
   return {
     ...method,
+    facts: { ...CURE, ...method.facts },
     columns: method.columns ?? [
       { heading: 'Size', of: ['=D', '=d', '=A'], first: true },
       { heading: 'Load', of: [use.fields.load] },

@@ -1,8 +1,8 @@
 import { cite, isWithin, type Limits, type Profile } from '../../limits';
+import { nominalOf } from '../../moulds';
 import { type Exact, exact, meanOf, PI, plainOf, roundTo } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, type Source, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
-import { nominalDiameter, nominalLength } from '../cylinder-compression/facts';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { coarseReading, resultOf } from '../outcome';
@@ -51,11 +51,11 @@ export const PRESS: PressUse<SplittingTensileInput> = {
     const { system } = input;
     const limits = limitsOf(setup);
     const own = measured(input);
-    const size = setup.specimen?.nominalSize;
+    const nominal = nominalOf(setup.specimen?.form, 'cylinder', system);
     const diameter = own
       ? roundTo(meanOf(own.diameters), limits.number('cylinder.diameter-step', system), setup.rounding)
-      : size && nominalDiameter(size, system);
-    const length = own ? meanOf(own.lengths) : size && nominalLength(size, system);
+      : nominal?.across;
+    const length = own ? meanOf(own.lengths) : nominal?.length;
     if (!diameter || !length) return undefined;
     const area = PI.times(length).times(diameter).div(2);
     const factor = exact(FORCE_FACTOR[system]);

@@ -1,9 +1,9 @@
+import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress, pressSteps, specimenPlan } from '../press';
-import { NOMINAL_SIZES } from '../setup';
+import { CONCRETE_STRENGTH, examplePress, pressSteps, specimenPlan } from '../press';
 import { compute, PRESS } from './compute';
 import { SplittingTensileInput } from './input';
 
@@ -13,7 +13,8 @@ export const splittingTensile: Method<SplittingTensileInput> = {
   title: 'Splitting tensile',
   designations: [standard('ASTM C496/C496M'), standard('EN 12390-6'), standard('IS 5816')],
   runOn: 'specimen',
-  forms: NOMINAL_SIZES,
+  forms: sizesOf('cylinder'),
+  facts: CONCRETE_STRENGTH,
   yields: [{ quantity: 'splitting tensile strength', symbol: 'T' }],
   Input: SplittingTensileInput,
   steps: pressSteps({

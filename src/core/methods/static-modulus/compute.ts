@@ -1,14 +1,15 @@
 import { cite, isWithin, type Limits } from '../../limits';
+import { nominalOf } from '../../moulds';
 import { circleArea, type Exact, exact, meanOf, plainOf } from '../../quantity';
 import { rangePercent } from '../../statistics';
 import { bySeverity, type Finding, finding, Sheet, type Source, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
-import { nominalDiameter, nominalLength } from '../cylinder-compression/facts';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { FORCE_FACTOR, meanDiameter, PRESS_FIELDS, STRESS_UNIT, specimenFindings } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
+import { companionFindings } from './companions';
 import type { StaticModulusInput } from './input';
 import { type Between, type LoadingPoint, type Loadings, loadingsOf, passing } from './loadings';
 
@@ -29,9 +30,9 @@ export const PRESS: PressUse<StaticModulusInput> = {
   test(input, setup): PressTest | undefined {
     const { system } = input;
     const limits = limitsOf(setup);
-    const size = setup.specimen?.nominalSize;
+    const nominal = nominalOf(setup.specimen?.form, 'cylinder', system);
     const own = meanDiameter(input, setup);
-    const diameter = own ?? (size && nominalDiameter(size, system));
+    const diameter = own ?? nominal?.across;
     if (!diameter) return undefined;
     const area = circleArea(diameter);
     const factor = exact(FORCE_FACTOR[system]);
@@ -45,7 +46,7 @@ export const PRESS: PressUse<StaticModulusInput> = {
       expected: upper?.times(area).div(factor),
       width: diameter,
       round: true,
-      height: size && nominalLength(size, system),
+      height: nominal?.length,
       ends: input.ends === 'pads' ? 'pads' : 'bonded',
       measured: own !== undefined,
     };
@@ -191,6 +192,7 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
     findings: bySeverity([
       ...specimenFindings(input, setup, limits),
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
+      ...companionFindings(input, setup),
       ...modulusFindings(input, limits, {
         diameter,
         companion,

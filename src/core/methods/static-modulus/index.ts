@@ -1,11 +1,12 @@
-import { mouldText } from '../../moulds';
+import { isMould, mouldText, sizesOf } from '../../moulds';
 import { plainOf } from '../../quantity';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { examplePress, FORCE_UNIT, pressPlan, pressSteps } from '../press';
-import { limitsOf, NOMINAL_SIZES } from '../setup';
+import { CONCRETE_STRENGTH, examplePress, FORCE_UNIT, pressPlan, pressSteps } from '../press';
+import { limitsOf } from '../setup';
+import { companionsOf } from './companions';
 import { compute, PRESS } from './compute';
 import { StaticModulusInput } from './input';
 
@@ -15,7 +16,17 @@ export const staticModulus: Method<StaticModulusInput> = {
   title: 'Static modulus',
   designations: [standard('ASTM C469/C469M'), standard('EN 12390-13')],
   runOn: 'specimen',
-  forms: NOMINAL_SIZES,
+  forms: sizesOf('cylinder'),
+  facts: {
+    ...CONCRETE_STRENGTH,
+    companions: {
+      of: 'companions',
+      take: 'compressive strength',
+      by: ['cylinder-compression'],
+      alike: true,
+      is: 'texts',
+    },
+  },
   yields: [
     { quantity: 'modulus of elasticity', symbol: 'E' },
     { quantity: 'Poisson’s ratio', symbol: 'nu' },
@@ -62,14 +73,20 @@ export const staticModulus: Method<StaticModulusInput> = {
   performedAt: 'testedAt',
   press: PRESS,
   plan(system, setup) {
-    const size = setup.specimen?.nominalSize;
+    const { form = '' } = setup.specimen ?? {};
     const test = PRESS.test(Object.assign(new StaticModulusInput(), { system }), setup);
-    if (!size || !test) return [];
+    if (!isMould(form) || !test) return [];
     return [
-      { label: 'Size', text: mouldText(size) },
+      { label: 'Size', text: mouldText(form) },
       ...(test.expected
         ? [{ label: 'Every loading ends at', text: plainOf(test.expected, FORCE_UNIT[system]) }]
-        : [{ label: 'First', text: 'companion strength', note: 'at least two cylinders' }]),
+        : [
+            companionsOf(setup, system) ?? {
+              label: 'First',
+              text: 'companion strength',
+              note: 'at least two cylinders',
+            },
+          ]),
       ...pressPlan({ ...test, expected: undefined }, undefined, limitsOf(setup), system),
     ];
   },

@@ -1,10 +1,11 @@
 'use client';
 import { Alert, Box, Button, Typography } from '@mui/material';
+import { lotDiameterOf } from '@/core/methods/cylinder-compression/lot-diameter';
 import type { InstrumentProps } from '../kit';
 
 /** What the lot of moulds of this cylinder says of its diameter. */
 export function LotDiameter({ run, data, readOnly }: InstrumentProps) {
-  const lot = data.setup.specimen?.lotDiameter;
+  const lot = lotDiameterOf(data.setup, data.system);
   if (!lot) return null;
   const taken = run.readings.values.diameterBy === 'lot';
   const { mean } = lot;

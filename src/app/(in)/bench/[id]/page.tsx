@@ -3,16 +3,15 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { Limits } from '@/core/limits';
 import { formText } from '@/core/materials/forms';
-import { isCylinderSize } from '@/core/methods';
 import { methodsFor } from '@/core/methods/registry';
 import { isHeld, isMould, kindOf } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
+import { specimenNoun } from '@/server/batches';
 import { factsBefore } from '@/server/facts';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { everyRun } from '@/server/queries/dossier';
 import { specimenDetail } from '@/server/queries/specimen';
-import { specifiedFor } from '@/server/specified';
 import { Card } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { PlanList } from '@/ui/parts/PlanList';
@@ -51,13 +50,8 @@ export default async function BenchPage({
   const plan = methods[0]?.plan(job.system, {
     limitChanges: limits.changes,
     profile: job.profile,
-    facts: await factsBefore(db, methods[0]?.facts ?? {}, dossier),
-    specimen: {
-      ...(isMould(specimen.form) ? { mould: specimen.form } : {}),
-      ...(isCylinderSize(specimen.form) ? { nominalSize: specimen.form } : {}),
-      ...specifiedFor(specimen, mix.asked),
-      ...(specimen.ageHours ? { ageHours: specimen.ageHours } : {}),
-    },
+    facts: await factsBefore(db, methods[0]?.facts ?? {}, { ...dossier, specimen }),
+    specimen: specimenNoun(specimen),
   });
   return (
     <Stack spacing={2} sx={{ maxWidth: 720 }}>
