@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { specimens } from '@/db/schema';
+import { outcomes, specimens } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import {
   AT_28_DAYS,
@@ -78,6 +78,33 @@ describe('a batch of caps', () => {
     expect(listed[0]).toMatchObject({ label, state: 'complete', done: 'caps' });
     expect(listed[0]?.specimens).toHaveLength(3);
   });
+  it('found after the break, stands with the specimens that were broken: they are computed anew, once', async () => {
+    const { specimenIds } = await makeSample(site);
+    const { runId } = await act(makeEndBatch, { id: randomUUID(), kind: 'capping', specimenIds });
+    const lastCapAt = new Date(NOW.getTime() - 20 * HOUR).toISOString();
+    const said = (values: Record<string, string>) =>
+      act(saveReadings, { runId, readings: readingsOf({ kind: 'sulfur', lastCapAt, ...values }) });
+    await said({});
+    const { runId: test } = await act(startRun, {
+      method: 'cylinder-compression',
+      specimenId: specimenIds[0],
+    });
+    await act(saveReadings, {
+      runId: test,
+      readings: readingsOf({ ...breakValues('58,000'), ends: 'sulfur' }),
+    });
+    await act(completeRun, { runId: test, reasons: [] });
+    const outcomesOf = () =>
+      site.db.select().from(outcomes).where(eq(outcomes.runId, test)).orderBy(outcomes.seq);
+    const remarks = async () =>
+      (await outcomesOf()).at(-1)?.outcome.findings.filter(({ id }) => id.startsWith('ends.batch')).length;
+    expect(await outcomesOf()).toHaveLength(1);
+    expect(await remarks()).toBe(0);
+    await said({ potStart: '301', sounding: 'sound', lot: 'END-LOT' });
+    await act(completeRun, { runId, reasons: [] });
+    expect(await outcomesOf()).toHaveLength(2);
+    expect(await remarks()).toBe(1);
+  });
   it('takes no broken specimen, and is the laboratory’s', async () => {
     const { specimenIds } = await makeSample(site);
     await breakSpecimen(site, specimenIds[0] ?? '', '61,000');
@@ -99,6 +126,19 @@ describe('a batch of caps', () => {
     const coming = await endsToMake(site.db, site.actors.laboratory, NOW);
     const own = coming.find(({ id }) => id === specimenIds[0]);
     expect(own?.capBy).toBe((own?.closesAt ?? 0) - (own?.hardens ?? 0) * HOUR);
+  });
+});
+
+describe('companions', () => {
+  it('of the same age are told to a test of their sample, others are not', async () => {
+    const { specimenIds } = await makeSample(site);
+    await breakSpecimen(site, specimenIds[0] ?? '', '58,000');
+    const { runId } = await act(startRun, { method: 'static-modulus', specimenId: specimenIds[1] });
+    const told = async () =>
+      (await runSheet(site.db, site.actors.laboratory, runId, NOW)).setup.facts?.companions;
+    expect(await told()).toEqual([expect.stringMatching(/^4\d{3} psi$/u)]);
+    await breakSpecimen(site, specimenIds[2] ?? '', '61,000');
+    expect(await told()).toHaveLength(2);
   });
 });
 

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -444,7 +445,7 @@ async function recomputeResting(context: Context, place: RunPlace, seen: Set<str
       .limit(1);
     if (!method || !last) continue;
     const facts = await gatherFacts(tx, other, method, last.input);
-    const changed = resting.some((name) => String(facts[name]) !== String(last.setup.facts?.[name]));
+    const changed = resting.some((name) => !isDeepStrictEqual(facts[name], last.setup.facts?.[name]));
     if (changed) await recordOutcome(context, other, method, seen);
   }
 }
