@@ -147,6 +147,8 @@ function setOf(
             label: view.label,
             value: result.value,
             unit: result.unit,
+            ...(result.bound ? { bound: result.bound } : {}),
+            ...(result.provisional ? { provisional: result.provisional } : {}),
             quantities: byQuantity(outcome.results),
           },
         ]

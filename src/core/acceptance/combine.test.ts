@@ -247,3 +247,44 @@ describe('a trimmed mean', () => {
     );
   });
 });
+
+// Arithmetic: what a bound may still be must not turn the answer.
+describe('results that are no more than a bound, or can still change', () => {
+  const cores = (specified: string, third: object) =>
+    combine(
+      findMethod('core-compression')?.set as SetRule,
+      [
+        { label: 'K1', value: '4100' },
+        { label: 'K2', value: '4050' },
+        { label: 'K3', value: '4000', ...third },
+      ],
+      about('US', 'astm', 'half-even', specified),
+    );
+  it('a bound decides where it already reaches what is asked, and nothing where it does not', () => {
+    const enough = cores('4000', { bound: 'at least' });
+    expect(enough.verdicts.map(({ state }) => state)).toEqual(['meets', 'meets']);
+    const short = cores('5000', { bound: 'at least' });
+    expect(short.verdicts[0]).toMatchObject({
+      state: 'not yet determinable',
+      sentence: expect.stringContaining('K3'),
+    });
+    // A core that is known whole and falls short is short whatever the third comes to.
+    expect(cores('6000', { bound: 'at least' }).verdicts[1]?.state).toBe('does not meet');
+  });
+  it('a provisional one decides nothing, and both are said', () => {
+    const open = cores('4000', { provisional: 'the area is estimated' });
+    expect(open.verdicts[0]).toMatchObject({
+      state: 'not yet determinable',
+      sentence: expect.stringContaining('the area is estimated'),
+    });
+    const prisms = combine(
+      findMethod('grout-prism')?.set as SetRule,
+      [
+        { label: 'G1', value: '2600' },
+        { label: 'G2', value: '2700', bound: 'at least' },
+      ],
+      about('US'),
+    );
+    expect(prisms.note).toContain('G2 is known at least only.');
+  });
+});

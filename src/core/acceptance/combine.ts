@@ -13,7 +13,7 @@ import {
 import { rangePercent } from '../statistics';
 import { plain, Sheet, sourceText, type WorkingLine } from '../working';
 import { criteriaOf } from './criteria';
-import type { Asked, Verdict } from './criterion';
+import type { Asked, Member, Verdict } from './criterion';
 import { evaluate } from './evaluate';
 import { meanLine, rangeLine } from './set-lines';
 import { type Derived, ruleFor, type SetRule, type SpreadRule } from './set-rule';
@@ -48,7 +48,7 @@ export interface Combined {
 }
 
 /** One result of a set. */
-export interface Combinable {
+export interface Combinable extends Pick<Member, 'bound' | 'provisional'> {
   readonly label: string;
   /** Unrounded, of a specimen that may be reported. */
   readonly value: string;
@@ -78,6 +78,7 @@ export function combine(
   const words = [
     note,
     ...fewerWords(rule, values.length, about),
+    ...openWords(members),
     ...(reports ? askedWords(rule, numbers, about) : []),
   ].filter((each) => each !== undefined);
   const counted = used.map((place) => numbers[place] ?? exact(0));
@@ -228,6 +229,21 @@ function nearest(spread: SpreadRule, values: readonly Exact[], whole: Apart, abo
   };
 }
 
+/** What follows from a mean can still change, or is no more than a bound, where one of its results is. */
+function openOf(members: readonly Combinable[]): Pick<Member, 'bound' | 'provisional'> {
+  const bound = members.find((each) => each.bound)?.bound;
+  const provisional = members.find((each) => each.provisional)?.provisional;
+  return { ...(bound ? { bound } : {}), ...(provisional ? { provisional } : {}) };
+}
+
+/** Which of the results are no more than a bound, or can still change. */
+function openWords(members: readonly Combinable[]): string[] {
+  return members.flatMap(({ label, bound, provisional }) => [
+    ...(bound ? [`${label} is known ${bound} only.`] : []),
+    ...(provisional ? [`${label} can still change: ${provisional}.`] : []),
+  ]);
+}
+
 function fewerWords({ wanted, word }: SetRule, count: number, about: CombineAbout): string[] {
   const least = wanted && number(wanted, about).toNumber();
   return least && count < least
@@ -272,11 +288,11 @@ function heldAgainst(
     const counted =
       follows === undefined
         ? members.filter((_, place) => criterion.statistic !== 'mean' || used.includes(place))
-        : [{ label: rule.word, value: follows }];
+        : [{ label: rule.word, value: follows, ...openOf(members) }];
     // While some are not tested a mean of them all decides nothing.
     const held = waits
       ? [{ id: '0', label: 'those of the set that are not tested yet', value: null }]
-      : counted.map(({ label, value }, place) => ({ id: String(place), label, value }));
+      : counted.map((each, place) => ({ ...each, id: String(place) }));
     return evaluate(criterion, held, { ...about, step });
   });
 }

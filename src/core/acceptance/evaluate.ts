@@ -113,7 +113,7 @@ function verdictOf(
   if (bound === 'mixed') return undecided('some results are bounds only');
   const met = holds(criterion, statistic, limit.value);
   // A bound decides only where what it may still be cannot turn the answer.
-  if (bound && (bound === criterion.holds) !== met)
+  if (bound && (bound === criterion.holds) !== met && !failsAlready(criterion, members, limit.value))
     return undecided(`${members.map(({ label }) => label).join(', ')} is known ${bound} only`);
   const margin = statistic.minus(limit.value);
   const knifeEdge =
@@ -145,6 +145,13 @@ function boundOf({ statistic }: Criterion, members: readonly Member[]): Member['
   if (bounds.size === 0) return undefined;
   if (bounds.size > 1 || statistic === 'range %') return 'mixed';
   return [...bounds][0];
+}
+
+/** True where one that is known whole fails by itself, whatever the bounds come to. */
+function failsAlready(criterion: Criterion, members: readonly Member[], limit: Exact): boolean {
+  const { statistic, holds: way } = criterion;
+  if (statistic !== (way === 'at least' ? 'least' : 'greatest')) return false;
+  return members.some(({ bound, value }) => !bound && !holds(criterion, exact(value ?? 0), limit));
 }
 
 /** A criterion that is not met stays so; doubt about whether a test counts is put on top of a pass. */

@@ -20,6 +20,12 @@ export interface Result {
   /** The reported value as printed, `4,640`. */
   readonly text: string;
   readonly unit: UnitId;
+  /** The specimen it is of, by its label, where the test is of a batch. */
+  readonly about?: string;
+  /** It is only known to be so much or more, or so much or less; then `text` says so. */
+  readonly bound?: 'at least' | 'at most';
+  /** Why it can still change: it decides nothing until then. */
+  readonly provisional?: string;
   /** The same in the other system, converted from the unrounded value; for reading only. */
   readonly converted?: { readonly text: string; readonly unit: UnitId };
 }

@@ -14,7 +14,7 @@ import { type Finding, finding, plain } from '../working';
 import type { Result } from './contract';
 import { fieldsOf } from './fields';
 
-interface ResultRequest {
+interface ResultRequest extends Pick<Result, 'about' | 'bound' | 'provisional'> {
   readonly quantity: string;
   readonly symbol: string;
   readonly value: Exact;
@@ -24,17 +24,22 @@ interface ResultRequest {
   readonly other?: { readonly unit: UnitId; readonly step: Exact | string };
 }
 
+const BOUNDS = { 'at least': '≥ ', 'at most': '≤ ' } as const;
+
 /** Makes a result: reported once from the unrounded value; the other system's figure also from the unrounded value. */
 export function resultOf(request: ResultRequest): Result {
-  const { value, step, mode, other } = request;
+  const { value, step, mode, other, about, bound, provisional } = request;
   const reported = roundTo(value, step, mode).toFixed(decimalsOf(step));
   return {
     quantity: request.quantity,
     symbol: request.symbol,
     value: plain(value, 15),
     reported,
-    text: withThousands(reported),
+    text: `${bound ? BOUNDS[bound] : ''}${withThousands(reported)}`,
     unit: request.unit,
+    ...(about ? { about } : {}),
+    ...(bound ? { bound } : {}),
+    ...(provisional ? { provisional } : {}),
     ...(other
       ? {
           converted: {

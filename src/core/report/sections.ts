@@ -62,7 +62,9 @@ export const WHOLE = /^\S+(?: \S{1,6})?$/u;
 export function resultText({ results, valid }: Pick<ReportTest, 'results' | 'valid'>): string {
   if (!valid) return 'no valid result';
   const [result] = results;
-  return result ? withUnit(result.text, result.unit) : 'done';
+  return result
+    ? `${withUnit(result.text, result.unit)}${result.provisional ? ' (provisional)' : ''}`
+    : 'done';
 }
 
 /** The parts of a report in their order; one that has nothing to say is left out. */

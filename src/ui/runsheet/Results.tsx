@@ -59,9 +59,12 @@ export function Results({
           {`${main.converted.text} ${unitLabel(main.converted.unit)}, converted`}
         </Typography>
       ) : null}
+      {main?.provisional ? (
+        <Typography color="warning.main">{`Provisional: ${main.provisional}.`}</Typography>
+      ) : null}
       {others.map((result) => (
-        <Typography key={result.quantity} color="text.secondary">
-          {`${result.quantity}: `}
+        <Typography key={`${result.quantity} ${result.about}`} color="text.secondary">
+          {`${result.about ? `${result.about}, ` : ''}${result.quantity}: `}
           <Box component="span" className="mono" sx={{ color: 'text.primary' }}>
             {`${result.text} ${unitLabel(result.unit)}`}
           </Box>

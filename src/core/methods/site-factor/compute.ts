@@ -154,8 +154,20 @@ function through(
     ['least index', 'xl', indices[0] ?? exact(0), unit, limits.number('point.step', system)],
     ['greatest index', 'xg', indices.at(-1) ?? exact(0), unit, limits.number('point.step', system)],
   ];
+  const wanted = limits.of('site-factor.wanted', system);
+  const few = isWithin(count, wanted) ? undefined : `${count} of ${wanted.low} pairs`;
   for (const [quantity, symbol, value, of, to] of said)
-    results.push(resultOf({ quantity, symbol, value, unit: of, step: to, mode }));
+    results.push(
+      resultOf({
+        quantity,
+        symbol,
+        value,
+        unit: of,
+        step: to,
+        mode,
+        ...(few && quantity === 'site factor' ? { provisional: few } : {}),
+      }),
+    );
   return { factor, scatter, squares, t };
 }
 

@@ -42,6 +42,8 @@ describe('the factor of a site', () => {
   });
   it('is provisional below ten pairs and none below five', () => {
     expect(ids(compute(ten.slice(0, 7)))).toEqual(['site-factor.wanted']);
+    expect(compute(ten.slice(0, 7)).results[0]?.provisional).toBe('7 of 10 pairs');
+    expect(compute(ten).results[0]?.provisional).toBeUndefined();
     const four = compute(ten.slice(2, 6));
     expect(four.findings[0]).toMatchObject({ id: 'site-factor.fewest', severity: 'invalid' });
     expect(compute([]).results).toEqual([]);
