@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { DateTime } from 'luxon';
 import type { Database } from '@/db/client';
-import { registerCores } from '@/server/actions/cores';
 import { makeEndBatch } from '@/server/actions/ends';
+import { registerSpecimens } from '@/server/actions/register';
 import { startRun } from '@/server/actions/runs';
 import { specimenViews } from '@/server/queries/dossier';
 import type { Readings } from './fresh';
@@ -64,8 +64,12 @@ export async function addCores(
   const location = 'Footing line, bay 2, mid-height';
   await act(
     'laboratory',
-    registerCores,
-    { sampleId, count: CORES.length, drilledAt: iso(drilled), location },
+    registerSpecimens,
+    {
+      ...{ sampleId, how: 'cores', form: 'core-4', count: CORES.length },
+      told: { drilledAt: iso(drilled) },
+      place: location,
+    },
     drilled.plus({ minutes: 50 }).toMillis(),
   );
   const cores = (await specimenViews(db, [sampleId])).filter(({ form: size }) => size.startsWith('core'));

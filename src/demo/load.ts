@@ -22,10 +22,10 @@ import {
 import { createJob, createLot, createSpecification } from '@/server/actions/jobs';
 import { keepLoadLog } from '@/server/actions/load-logs';
 import { letClientSee } from '@/server/actions/people';
+import { registerSpecimens } from '@/server/actions/register';
 import { prepareReport, recordFollowUp, signReport } from '@/server/actions/reports';
 import { acceptReason, completeRun, saveReadings, startRun } from '@/server/actions/runs';
 import { makeSpecimens, takeSample } from '@/server/actions/samples';
-import { registerSmall } from '@/server/actions/small-specimens';
 import { recordEvent } from '@/server/actions/specimens';
 import { perform } from '@/server/perform';
 import { runViews, specimenViews } from '@/server/queries/dossier';
@@ -198,10 +198,10 @@ class Loader {
   /** The walls have grouted cells too: prisms that are due today, mortar cubes that are due tomorrow. */
   private async addMasonry(made: readonly string[], samples: readonly PlannedSample[]): Promise<void> {
     const sets = [
-      { days: 28, kind: 'grout prism', specifiedStrength: '2,150 psi' },
-      { days: 6, kind: 'mortar cube', specifiedStrength: '1,850 psi' },
+      { days: 28, form: 'prism-3.5', specifiedStrength: '2,150 psi' },
+      { days: 6, form: 'mortar-2', specifiedStrength: '1,850 psi' },
     ];
-    for (const { days, ...set } of sets) {
+    for (const { days, form, specifiedStrength } of sets) {
       const age = (at: number): number => Math.abs(this.now.getTime() - at - days * 24 * HOUR);
       const nearest = samples.reduce(
         (best, { sampledAt }, index) => (age(sampledAt) < age(samples[best]?.sampledAt ?? 0) ? index : best),
@@ -210,13 +210,14 @@ class Loader {
       const madeAt = (samples[nearest]?.sampledAt ?? 0) + 35 * MINUTE;
       await this.act(
         'field',
-        registerSmall,
+        registerSpecimens,
         {
-          ...set,
-          sampleId: made[nearest],
-          count: 3,
-          madeAt: new Date(madeAt).toISOString(),
-          ageDays: days === 6 ? 7 : days,
+          ...{ sampleId: made[nearest], how: 'small', form, count: 3 },
+          told: {
+            madeAt: new Date(madeAt).toISOString(),
+            ageDays: String(days === 6 ? 7 : days),
+            specifiedStrength,
+          },
           place: 'Moist room, shelf 4',
         },
         madeAt,

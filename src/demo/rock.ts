@@ -3,7 +3,7 @@ import { DateTime } from 'luxon';
 import { Chance } from '@/core/statistics';
 import type { Database } from '@/db/client';
 import { createLot, createSpecification } from '@/server/actions/jobs';
-import { registerPieces } from '@/server/actions/pieces';
+import { registerSpecimens } from '@/server/actions/register';
 import { prepareReport } from '@/server/actions/reports';
 import { startRun } from '@/server/actions/runs';
 import { takeSample } from '@/server/actions/samples';
@@ -130,7 +130,12 @@ export async function addRock(db: Database, { act, read }: Hands, jobId: string,
       { clientId: randomUUID(), lotId, sampledAt: iso(at), about: { pieces, direction, kept } },
       at,
     );
-    await act('laboratory', registerPieces, { sampleId, form: pieces, count: group.taken }, at + 600_000);
+    await act(
+      'laboratory',
+      registerSpecimens,
+      { sampleId, how: 'pieces', form: pieces, count: group.taken },
+      at + 600_000,
+    );
     const views = await specimenViews(db, [sampleId]);
     for (const [place, { id }] of views.slice(0, group.broken).entries()) {
       const testedAt = at + 1_800_000 + place * 240_000;

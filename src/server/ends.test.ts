@@ -12,9 +12,9 @@ import {
   readingsOf,
   type Site,
 } from '@/testing/site';
-import { registerCores } from './actions/cores';
 import { makeEndBatch } from './actions/ends';
 import { addEquipment, describePads, qualifyPads, recordLotStrength } from './actions/gear';
+import { registerSpecimens } from './actions/register';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens } from './actions/samples';
 import { perform } from './perform';
@@ -194,7 +194,11 @@ describe('cores and cubes', () => {
   it('cores have their own window and letters, and are tested as cores only', async () => {
     const { sampleId } = await makeSample(site);
     const drilledAt = new Date(NOW.getTime() - 6 * 24 * HOUR).toISOString();
-    const { labels } = await act(registerCores, { sampleId, count: 3, drilledAt, location: 'Wall, bay 3' });
+    const { labels } = await act(registerSpecimens, {
+      ...{ sampleId, how: 'cores', form: 'core-4', count: 3 },
+      told: { drilledAt },
+      place: 'Wall, bay 3',
+    });
     expect(labels.map((label) => label.slice(-3))).toEqual(['-K1', '-K2', '-K3']);
     const [core] = (await specimenViews(site.db, [sampleId])).filter(({ form: size }) => size === 'core-4');
     expect((core?.closesAt?.getTime() ?? 0) - (core?.opensAt?.getTime() ?? 0)).toBe(2 * 24 * HOUR);
@@ -205,7 +209,10 @@ describe('cores and cubes', () => {
     const { setup } = await runSheet(site.db, site.actors.laboratory, runId, NOW);
     expect(setup.specimen?.held).toBeUndefined();
     await expect(
-      act(registerCores, { sampleId, count: 1, drilledAt: '2020-01-01T08:00:00Z' }),
+      act(registerSpecimens, {
+        ...{ sampleId, how: 'cores', form: 'core-4', count: 1 },
+        told: { drilledAt: '2020-01-01T08:00:00Z' },
+      }),
     ).rejects.toMatchObject({ errors: { drilledAt: expect.stringContaining('before the concrete') } });
   });
   it('a specimen that was split cannot be compressed, and leaves its set', async () => {

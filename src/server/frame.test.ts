@@ -6,8 +6,8 @@ import { PressServer } from '@/devices/press/press-server';
 import { freshDatabase } from '@/testing/database';
 import { groupOf, makeRock } from '@/testing/rock';
 import { AT_28_DAYS, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
-import { registerPieces } from './actions/pieces';
 import { pumpFrame } from './actions/press';
+import { registerSpecimens } from './actions/register';
 import { saveReadings, startRun } from './actions/runs';
 import { perform } from './perform';
 import { pressFeed } from './press/feed';
@@ -27,7 +27,7 @@ beforeAll(async () => {
   process.env.BRICOLE_FEEDS = `FRM-FRAME=127.0.0.1:${await frame.start()}`;
   const { lotId } = await makeRock(site);
   const sampleId = await groupOf(site, lotId, 'none', 10);
-  await act(registerPieces, { sampleId, form: 'rock-core', count: 1 });
+  await act(registerSpecimens, { sampleId, how: 'pieces', form: 'rock-core', count: 1 });
   const [piece] = await site.db.select().from(specimens).where(eq(specimens.sampleId, sampleId));
   ({ runId } = await act(startRun, { method: 'point-load', specimenId: piece?.id }));
 });
@@ -78,7 +78,7 @@ it('takes the piece of its run, rises at every stroke, and holds the peak it spl
 /** Another piece with the stand-in chosen for it. */
 async function anew(): Promise<string> {
   const [before] = await site.db.select().from(specimens).where(eq(specimens.form, 'rock-core'));
-  await act(registerPieces, { sampleId: before?.sampleId, form: 'rock-core', count: 1 });
+  await act(registerSpecimens, { how: 'pieces', sampleId: before?.sampleId, form: 'rock-core', count: 1 });
   const all = await site.db.select().from(specimens).where(eq(specimens.form, 'rock-core'));
   const last = all.find(({ id }) => id !== before?.id);
   const { runId: made } = await act(startRun, { method: 'point-load', specimenId: last?.id });

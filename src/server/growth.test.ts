@@ -6,7 +6,7 @@ import { breakPieces, groupOf, makeRock } from '@/testing/rock';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, type Site } from '@/testing/site';
 import { countStatements } from '@/testing/statements';
 import { createSpecification } from './actions/jobs';
-import { registerPieces } from './actions/pieces';
+import { registerSpecimens } from './actions/register';
 import { prepareReport } from './actions/reports';
 import { perform } from './perform';
 import { diameterLotList, endBatchList, endsToMake } from './queries/ends';
@@ -60,8 +60,8 @@ async function newGroup(): Promise<string> {
   await perform(
     site.db,
     site.actors.laboratory,
-    registerPieces,
-    { sampleId, form: 'rock-core', count: 3 },
+    registerSpecimens,
+    { sampleId, how: 'pieces', form: 'rock-core', count: 3 },
     day,
   );
   await breakPieces(site, sampleId, [8.1, 8.8, 9.3], 20);

@@ -3,7 +3,6 @@ import { attach } from './actions/attach';
 import { importBatches } from './actions/batches';
 import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
-import { registerCores } from './actions/cores';
 import { drawDiameters } from './actions/diameters';
 import { makeEndBatch } from './actions/ends';
 import { addLoad, correctLoad, handOver, planSampling } from './actions/field';
@@ -23,13 +22,12 @@ import { importResults } from './actions/import';
 import { createJob, createLot, createSpecification } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
 import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
-import { registerPieces } from './actions/pieces';
 import { recordExercise, recordPractice } from './actions/practice';
 import { closePressFeed, drivePress, openPressFeed, pumpFrame } from './actions/press';
+import { registerSpecimens } from './actions/register';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, takeSample } from './actions/samples';
-import { registerSmall } from './actions/small-specimens';
 import { decideHold, leaveOut, recordEvent, takeBackDiscard, takeBackIn } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
 import type { UseCase } from './use-case';
@@ -45,9 +43,7 @@ export const USE_CASES = {
   'take-sample': takeSample,
   'describe-sample': describeSample,
   'make-specimens': makeSpecimens,
-  'register-cores': registerCores,
-  'register-pieces': registerPieces,
-  'register-small': registerSmall,
+  'register-specimens': registerSpecimens,
   'leave-out': leaveOut,
   'draw-diameters': drawDiameters,
   'take-back-in': takeBackIn,

@@ -10,7 +10,7 @@ import { makeSite, readingsOf, type Site } from '@/testing/site';
 import { openAmendment } from './actions/amendments';
 import { createLot } from './actions/jobs';
 import { letClientSee } from './actions/people';
-import { registerPieces } from './actions/pieces';
+import { registerSpecimens } from './actions/register';
 import { prepareReport, signReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
@@ -39,7 +39,13 @@ beforeAll(async () => {
 afterAll(() => fresh?.close());
 
 const register = (sampleId: string, form: string, count: number) =>
-  perform(site.db, site.actors.laboratory, registerPieces, { sampleId, form, count }, now(10));
+  perform(
+    site.db,
+    site.actors.laboratory,
+    registerSpecimens,
+    { sampleId, how: 'pieces', form, count },
+    now(10),
+  );
 
 describe('a group of pieces', () => {
   let sampleId = '';

@@ -14,9 +14,9 @@ import {
 } from '@/testing/site';
 import { drawDiameters } from './actions/diameters';
 import { addEquipment, qualifyCompound } from './actions/gear';
+import { registerSpecimens } from './actions/register';
 import { prepareReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
-import { registerSmall } from './actions/small-specimens';
 import { leaveOut, takeBackIn } from './actions/specimens';
 import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
@@ -85,12 +85,21 @@ describe('grout prisms and mortar cubes', () => {
   it('get labels, their own windows and a run in the press, and make a set of their own', async () => {
     const { sampleId } = await makeSample(site);
     const madeAt = new Date(NOW.getTime() - 7 * DAY).toISOString();
-    const common = { sampleId, count: 3, madeAt, ageDays: 7 };
-    const { labels } = await act(registerSmall, { ...common, kind: 'mortar cube' }, 'field');
+    const common = { sampleId, how: 'small', count: 3 };
+    const told = { madeAt, ageDays: '7' };
+    const { labels } = await act(registerSpecimens, { ...common, form: 'mortar-2', told }, 'field');
     expect(labels.map((label) => label.slice(-3))).toEqual(['-M1', '-M2', '-M3']);
-    await act(registerSmall, { ...common, kind: 'grout prism', specifiedStrength: '2,150 psi' });
+    await act(registerSpecimens, {
+      ...common,
+      form: 'prism-3.5',
+      told: { ...told, specifiedStrength: '2,150 psi' },
+    });
     await expect(
-      act(registerSmall, { ...common, kind: 'grout prism', specifiedStrength: '2150 °F' }),
+      act(registerSpecimens, {
+        ...common,
+        form: 'prism-3.5',
+        told: { ...told, specifiedStrength: '2150 °F' },
+      }),
     ).rejects.toMatchObject({ errors: { specifiedStrength: expect.any(String) } });
     const views = await specimenViews(site.db, [sampleId]);
     const of = (size: string) => views.filter((view) => view.form === size);

@@ -13,11 +13,11 @@ import {
   type Site,
   signShown,
 } from '@/testing/site';
-import { registerCores } from './actions/cores';
 import { makeEndBatch } from './actions/ends';
 import { addLoad, correctLoad } from './actions/field';
 import { changeLimit } from './actions/gear';
 import { createLot } from './actions/jobs';
+import { registerSpecimens } from './actions/register';
 import { prepareReport, signReport } from './actions/reports';
 import { completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
@@ -351,8 +351,14 @@ describe('a report', () => {
     const { sampleId, specimenIds } = await makeSample(site);
     for (const id of specimenIds) await breakSpecimen(site, id, '58,300');
     await act(
-      registerCores,
-      { sampleId, count: 3, drilledAt: later(30).toISOString() },
+      registerSpecimens,
+      {
+        sampleId,
+        how: 'cores',
+        form: 'core-4',
+        count: 3,
+        told: { drilledAt: later(30).toISOString() },
+      },
       'laboratory',
       later(31),
     );

@@ -11,7 +11,7 @@ import { mixSeries } from '@/testing/series';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { correctCastTime } from './actions/cast-time';
 import { changeLimit } from './actions/gear';
-import { registerPieces } from './actions/pieces';
+import { registerSpecimens } from './actions/register';
 import { prepareReport, signReport } from './actions/reports';
 import { saveReadings } from './actions/runs';
 import { leaveOut, recordEvent } from './actions/specimens';
@@ -270,7 +270,7 @@ describe('rock', () => {
   it('is decided sample by sample, and the list of verdicts says what its sample does', async () => {
     const { specificationId, lotId } = await makeRock(site);
     const sampleId = await groupOf(site, lotId, 'none', 10);
-    await act('laboratory', registerPieces, { sampleId, form: 'rock-core', count: 3 });
+    await act('laboratory', registerSpecimens, { sampleId, how: 'pieces', form: 'rock-core', count: 3 });
     await breakPieces(site, sampleId, [8.1, 8.8, 9.3], 20);
     const { sets: own } = await sampleDossier(site.db, site.actors.manager, sampleId);
     const said = own.flatMap((set) => set.verdicts.map(({ criterion, state }) => [criterion, state]));

@@ -3,6 +3,7 @@ import type { Result } from '../methods/contract';
 import type { RunInput } from '../methods/fields';
 import type { RoundingMode, System } from '../quantity';
 import type { WorkingLine } from '../working';
+import type { Registration } from './registration';
 
 /** What the trade calls one of the things of a material, as it stands in the middle of a sentence, and several of them. */
 export type Word = readonly [one: string, many: string];
@@ -82,8 +83,8 @@ export interface Material {
    * own in the field.
    */
   readonly comesInLoads?: boolean;
-  /** The forms that pieces of a sample are registered in, as they come; the first is the usual one. */
-  pieces?(sample: Stored): readonly string[];
+  /** How specimens come to a sample besides those that are made on the spot; the first is what it waits for. */
+  readonly registers?: readonly Registration[];
   /** How many pieces a sample wants, how many to take for that, and why. */
   plan?(sample: Stored, limits: Limits, system: System): { count: number; take: number; why: string };
   /** What is asked for in short, for lists: the same headings for every specification. */

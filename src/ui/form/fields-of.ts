@@ -9,6 +9,8 @@ export function formFields(fields: readonly FieldSpec[], system: System): FormFi
 
 function formField(field: CellSpec, system: System): FormField {
   const base = { name: field.name, label: field.label, ...(field.required ? {} : { optional: true }) };
+  if (field.kind === 'instant')
+    return { ...base, type: 'datetime', ...(field.help ? { help: field.help } : {}) };
   if (field.kind === 'check')
     return {
       ...base,

@@ -11,8 +11,9 @@ import { LotTable } from './LotTable';
 import { NewLot } from './NewLot';
 import { NewSample } from './NewSample';
 import { NewSpecification } from './NewSpecification';
-import { RegisterPieces } from './RegisterPieces';
+import { RegisterSpecimens, type RegisterWay } from './RegisterSpecimens';
 import { ReportBody } from './ReportBody';
+import { registerWays } from './register-ways';
 import { SamplesTable } from './SamplesTable';
 import { SpecificationTable } from './SpecificationTable';
 
@@ -115,12 +116,27 @@ describe('forms made out of a material', () => {
   });
   it('register as many pieces as are still wanted, never more than sixty', async () => {
     const form = await open(
-      <RegisterPieces sampleId="s" forms={['rock-core']} count={87} words={['piece', 'pieces']} />,
+      <RegisterSpecimens
+        sampleId="s"
+        zone="America/New_York"
+        way={
+          registerWays(rock, { about: { pieces: 'rock-core' }, system: 'SI', wanted: 87 })[0] as RegisterWay
+        }
+        first
+      />,
       'Register pieces',
     );
     expect(form.getByLabelText('How many')).toHaveProperty('value', '60');
     fireEvent.click(form.getByRole('button', { name: 'Register them' }));
-    await waitFor(() => expect(asked.at(-1)?.data).toEqual({ sampleId: 's', form: 'rock-core', count: 60 }));
+    await waitFor(() =>
+      expect(asked.at(-1)?.data).toEqual({
+        sampleId: 's',
+        how: 'pieces',
+        form: 'rock-core',
+        count: 60,
+        told: {},
+      }),
+    );
   });
 });
 

@@ -5,6 +5,7 @@ import { FORMS } from './forms';
 import { opens, readIn } from './opens';
 import { Placement } from './placement';
 import type { ConcreteAsked } from './record';
+import { registers } from './registrations';
 import { summary } from './summary';
 
 /** Concrete, from the truck to the break. */
@@ -29,6 +30,7 @@ export const concrete: Material = {
   },
   forms: FORMS,
   comesInLoads: true,
+  registers,
   summary,
   usual: { ageDays: '28', slumpKind: 'target' },
   derive: ({ ageDays, slump, slumpKind, air, exposure, airMethod }) => ({

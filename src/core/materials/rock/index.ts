@@ -33,7 +33,23 @@ export const rock: Material = {
   },
   usual: { law: 'own' },
   forms: FORMS,
-  pieces: ({ pieces }) => [String(pieces)],
+  registers: [
+    {
+      id: 'pieces',
+      begin: 'Register pieces',
+      title: 'Register pieces',
+      intro: 'Each piece gets a label of its own, to be written on it or stuck to it.',
+      done: 'They are registered.',
+      countHelp: 'At most 60 at once.',
+      usual: 20,
+      most: 60,
+      place: 'Where they are',
+      forms: ({ pieces }) => [String(pieces)],
+      event: 'received',
+      // What is taken is not made, and has no age.
+      register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
+    },
+  ],
   plan: ({ pieces }, limits, system) => {
     const lumps = pieces === 'rock-lump';
     const count = limits.number(lumps ? 'point.pieces-lump' : 'point.pieces-core', system).toNumber();

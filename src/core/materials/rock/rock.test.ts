@@ -21,7 +21,7 @@ describe('rock', () => {
     ['rock-block', 10, 12],
   ])('of %s wants %i valid tests and takes %i', (pieces, count, take) => {
     expect(rock.plan?.({ pieces }, limits, 'SI')).toMatchObject({ count, take });
-    expect(rock.pieces?.({ pieces })).toEqual([pieces]);
+    expect(rock.registers?.[0]?.forms({ pieces }, 'SI')).toEqual([pieces]);
     expect(findForm(pieces)).toBeDefined();
   });
   it('is asked for in short, with where its estimate comes from', () => {

@@ -1,0 +1,120 @@
+import type { Registration } from '../../material/registration';
+import { coreWindow } from '../../methods/core-compression';
+import { InstantField, MeasureField, RunInput } from '../../methods/fields';
+import { isMould, sizesOf } from '../../moulds';
+import { ageWindow } from '../../windows';
+
+const HOUR = 3_600_000;
+
+/** What is told of cores that were drilled. */
+class Drilled extends RunInput {
+  @InstantField({ label: 'Drilled at', required: true, example: '2031-06-12T09:10:00-04:00' })
+  drilledAt?: string;
+}
+
+/**
+ * Cores drilled out of the concrete of a sample whose strength test is questioned. Their window counts from the
+ * drilling; it closes earlier in truth when they are wetted later, which their run says.
+ */
+const cores: Registration = {
+  id: 'cores',
+  begin: 'Cores drilled',
+  title: 'Cores for this sample’s concrete',
+  intro:
+    'Sealed within an hour, wetted last within two days, tested at least five days after that and at most seven days after drilling: the window is short. Steel, tendons and conduits are found by a licensed survey first.',
+  done: 'The cores are registered, with their window.',
+  countHelp: 'Three for a questioned strength test.',
+  usual: 3,
+  most: 12,
+  place: 'Where: member, grid, depth',
+  forms: (_, system) => sizesOf('core').filter((size) => (size === 'core-4') === (system === 'US')),
+  Input: Drilled,
+  event: 'drilled',
+  bench: true,
+  afterMade: true,
+  register({ drilledAt }, { limits, system, madeAt = 0 }) {
+    const drilled = Date.parse(String(drilledAt));
+    if (drilled < madeAt)
+      return { ok: false, errors: { drilledAt: 'Drilled before the concrete was placed.' } };
+    const { opensAt, closesAt } = coreWindow(String(drilledAt), undefined, {
+      dry: limits.number('core.dry', system).toNumber(),
+      test: limits.number('core.test', system).toNumber(),
+    }) ?? { opensAt: drilled, closesAt: drilled };
+    return {
+      ok: true,
+      value: {
+        since: madeAt,
+        at: drilled,
+        about: { cure: 'field', specifiedStrength: null },
+        ageHours: Math.round((closesAt - madeAt) / HOUR),
+        opensAt,
+        closesAt,
+      },
+    };
+  },
+};
+
+/** What is told of prisms and cubes that were brought along. */
+class Brought extends RunInput {
+  @InstantField({
+    label: 'Made at',
+    required: true,
+    help: 'Of mortar cubes the moment the water met the cement.',
+    example: '2031-06-05T10:00:00-04:00',
+  })
+  madeAt?: string;
+
+  @MeasureField({
+    label: 'Age, days',
+    required: true,
+    dimension: 'ratio',
+    unit: { US: 'one', SI: 'one' },
+    step: { US: '1', SI: '1' },
+    possible: { US: ['1', '365'], SI: ['1', '365'] },
+    whole: true,
+    example: '28',
+  })
+  ageDays?: string;
+
+  @MeasureField({
+    label: 'Strength asked for',
+    help: 'When the project says one.',
+    dimension: 'stress',
+    unit: { US: 'psi', SI: 'MPa' },
+    step: { US: '10', SI: '0.1' },
+    possible: { US: ['100', '20000'], SI: ['0.5', '140'] },
+    example: { US: '2,150 psi', SI: '15 MPa' },
+  })
+  specifiedStrength?: string;
+}
+
+/**
+ * Grout prisms and mortar cubes brought to the laboratory with a sample: from here on they have a window, a label and a
+ * run in the press. How they were made is not told here.
+ */
+const small: Registration = {
+  id: 'small',
+  begin: 'Prisms or mortar cubes',
+  title: 'Grout prisms or mortar cubes',
+  intro:
+    'They get labels and windows of their own, and a run in the press. How they were made is kept on their own form.',
+  done: 'They are registered, with their window.',
+  countHelp: 'Three of one age.',
+  usual: 3,
+  most: 12,
+  place: 'Where they stand',
+  forms: (_, system) => (system === 'US' ? ['prism-3.5', 'mortar-2'] : ['prism-90', 'mortar-50']),
+  Input: Brought,
+  initial: { ageDays: '28' },
+  event: 'moulded',
+  register({ madeAt, ageDays, specifiedStrength }, { form, limits }) {
+    const since = Date.parse(String(madeAt));
+    const ageHours = Number(ageDays) * 24;
+    if (!isMould(form)) return { ok: false, errors: { form: 'Form: choose one.' } };
+    const { opensAt, closesAt } = ageWindow(since, ageHours, limits, form);
+    const about = { cure: 'standard', specifiedStrength };
+    return { ok: true, value: { since, at: since, about, ageHours, opensAt, closesAt } };
+  },
+};
+
+export const registers = [small, cores];

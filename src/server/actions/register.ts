@@ -1,0 +1,92 @@
+import { IsInt, IsObject, IsOptional, IsString, IsUUID, MaxLength, Min } from 'class-validator';
+import { eq } from 'drizzle-orm';
+import { sampleLabel } from '@/core/identity/labels';
+import { findForm } from '@/core/materials/forms';
+import { fieldsOf } from '@/core/methods';
+import { isMouldedConcrete } from '@/core/moulds';
+import { specimenEvents, specimens } from '@/db/schema';
+import { Conflict, NotFound, Refused } from '../errors';
+import { limitsNow } from '../run-setup';
+import { BENCH, defineUseCase, refuseFields, STAFF } from '../use-case';
+import { lockJob, storedFields } from './jobs';
+import { instantField, materialOfSample, sampleAndJob } from './samples';
+
+/** The most that one sample can have: labels go on with their numbers. */
+const MOST = 200;
+
+export class RegisterSpecimensInput {
+  @IsUUID() sampleId: string;
+  /** How they come to the sample, by the material. */
+  @IsString({ message: 'How: choose one.' }) @MaxLength(40) how: string;
+  @IsString({ message: 'Form: choose one.' }) @MaxLength(40) form: string;
+  @IsInt({ message: 'How many: a whole number.' })
+  @Min(1, { message: 'How many: at least one.' })
+  count: number;
+  @IsOptional() @IsString() @MaxLength(120, { message: 'Where: at most 120 characters.' }) place?: string;
+  /** What is told of all of them, by the fields of the way. */
+  @IsOptional() @IsObject() told?: Record<string, unknown>;
+}
+
+/** Specimens with names of their own, `PMF-042-K1`, numbered on from the last of their kind: how they come to a sample says
+ * its material. */
+export const registerSpecimens = defineUseCase({
+  name: 'register specimens',
+  roles: STAFF,
+  Input: RegisterSpecimensInput,
+  async act({ tx, actor, now }, input) {
+    const { sample, job } = await sampleAndJob(tx, input.sampleId);
+    await lockJob(tx, job.id);
+    const way = (await materialOfSample(tx, sample)).registers?.find(({ id }) => id === input.how);
+    if (!way) throw new NotFound('This way of registering');
+    if (way.bench && !BENCH.includes(actor.role)) throw new Refused('Only the laboratory registers these.');
+    if (!way.forms(sample.about, job.system).includes(input.form))
+      refuseFields({ form: 'Form: choose one that this sample is of.' });
+    if (input.count > way.most) refuseFields({ count: `How many: at most ${way.most} at once.` });
+    const told = way.Input ? storedFields(way.Input, input.told ?? {}, job.system) : {};
+    for (const field of way.Input ? fieldsOf(way.Input) : [])
+      if (field.kind === 'instant' && told[field.name])
+        instantField(field.name, field.label, String(told[field.name]), now);
+    const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id)).for('update');
+    if (own.length + input.count > MOST)
+      refuseFields({ count: `A sample has at most ${MOST} specimens; it has ${own.length}.` });
+    const made = own.find(({ form }) => isMouldedConcrete(form));
+    if (way.afterMade && !made)
+      throw new Conflict('This sample has no specimens: its casting time is not known.');
+    const registered = way.register(told, {
+      form: input.form,
+      system: job.system,
+      limits: await limitsNow(tx, job),
+      sampledAt: sample.sampledAt.getTime(),
+      madeAt: made?.since.getTime(),
+    });
+    if (!registered.ok) return refuseFields(registered.errors);
+    const { since, at, about, ageHours, opensAt, closesAt } = registered.value;
+    const letter = findForm(input.form)?.letter ?? '';
+    const before = own.filter(({ form }) => (findForm(form)?.letter ?? '') === letter).length;
+    const saved = await tx
+      .insert(specimens)
+      .values(
+        Array.from({ length: input.count }, (_, index) => ({
+          sampleId: sample.id,
+          label: `${sampleLabel(job.number, sample.number)}-${letter}${before + index + 1}`,
+          form: input.form,
+          about,
+          since: new Date(since),
+          ageHours: ageHours ?? null,
+          opensAt: opensAt === undefined ? null : new Date(opensAt),
+          closesAt: closesAt === undefined ? null : new Date(closesAt),
+        })),
+      )
+      .returning({ id: specimens.id, label: specimens.label });
+    await tx.insert(specimenEvents).values(
+      saved.map(({ id }) => ({
+        specimenId: id,
+        kind: way.event,
+        at: at === undefined ? now : new Date(at),
+        personId: actor.id,
+        place: input.place ?? '',
+      })),
+    );
+    return { labels: saved.map(({ label }) => label) };
+  },
+});
