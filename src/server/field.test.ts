@@ -9,6 +9,7 @@ import {
 } from '@zxing/library';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { claimedYield, freshSeries } from '@/core/materials/concrete/day';
 import { runs, samples, samplingPlans, specimenEvents, specimens } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
@@ -21,7 +22,7 @@ import { barcodeSvg, labelPdf, labelsOf } from './labels';
 import { LiveChanges } from './live';
 import { perform } from './perform';
 import { custody } from './queries/custody';
-import { claimedYield, fieldSample, freshSeries, placementDay } from './queries/placement';
+import { fieldSample, placementDay } from './queries/placement';
 import { placementCsv } from './queries/placement-csv';
 import { runSheet } from './queries/run';
 import { sampleEvents } from './sample-stamps';

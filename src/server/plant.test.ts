@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { samplePairs } from '@/core/materials/concrete/day';
 import { readings, runs, samplingPlans } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
@@ -14,7 +15,7 @@ import { perform } from './perform';
 import { runViews } from './queries/dossier';
 import { gearList } from './queries/gear';
 import { jobList, usualZone } from './queries/jobs';
-import { placementDay, samplePairs } from './queries/placement';
+import { placementDay } from './queries/placement';
 import { runSheet } from './queries/run';
 
 const MINUTE = 60_000;

@@ -1,5 +1,6 @@
 import { IsIn, IsNotEmpty, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, desc, eq, inArray } from 'drizzle-orm';
+import { FAULTS } from '@/core/acceptance/evidence';
 import { RECORDED_EVENTS } from '@/core/identity/custody';
 import { IsInstant } from '@/core/methods';
 import { isHeld } from '@/core/moulds';
@@ -180,12 +181,9 @@ async function replacedAge(
   return other.ageHours;
 }
 
-/** Where a fault lay that lets a specimen be left out; a low strength is none. */
-export const EVIDENCE = ['sampling', 'moulding', 'curing or handling', 'testing'] as const;
-
 export class LeaveOutInput {
   @IsUUID() specimenId: string;
-  @IsIn(EVIDENCE, { message: 'Where the fault lay: choose one.' }) fault: (typeof EVIDENCE)[number];
+  @IsIn(FAULTS, { message: 'Where the fault lay: choose one.' }) fault: (typeof FAULTS)[number];
   @IsNotEmpty({ message: 'Say what was found, and where it can be seen.' })
   @IsString()
   @MaxLength(500, { message: 'Evidence: at most 500 characters.' })

@@ -1,5 +1,7 @@
 'use client';
 import { Button, Typography } from '@mui/material';
+import { FAULTS } from '@/core/acceptance/evidence';
+import { capital } from '@/core/words';
 import { FormDialog } from '../form/FormDialog';
 
 /** A broken specimen left out of its set's mean on evidence, or taken back in. */
@@ -45,12 +47,7 @@ export function LeaveOut({
         {
           name: 'fault',
           label: 'Where the fault lay',
-          options: [
-            { value: 'sampling', label: 'Sampling' },
-            { value: 'moulding', label: 'Moulding' },
-            { value: 'curing or handling', label: 'Curing or handling' },
-            { value: 'testing', label: 'Testing' },
-          ],
+          options: FAULTS.map((value) => ({ value, label: capital(value) })),
         },
         {
           name: 'evidence',

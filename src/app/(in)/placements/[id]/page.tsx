@@ -4,6 +4,7 @@ import { redirect } from 'next/navigation';
 import type { PairRow } from '@/core/cross-checks';
 import { batchDifferences } from '@/core/interchange';
 import { measureWords } from '@/core/material/measure-words';
+import { claimedYield, freshSeries, samplePairs } from '@/core/materials/concrete/day';
 import { mainOf } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
 import { unitLabel } from '@/core/quantity';
@@ -11,13 +12,7 @@ import { isReportable } from '@/core/working';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { lotHead } from '@/server/queries/lot';
-import {
-  claimedYield,
-  freshSeries,
-  type PlacementDay,
-  placementDay,
-  samplePairs,
-} from '@/server/queries/placement';
+import { type PlacementDay, placementDay } from '@/server/queries/placement';
 import { reportsOfLot } from '@/server/queries/sample';
 import { TakeSample } from '@/ui/field/TakeSample';
 import { Card, Empty } from '@/ui/parts/Card';
