@@ -3,7 +3,9 @@ import type { Result } from '../methods/contract';
 import type { RunInput } from '../methods/fields';
 import type { RoundingMode, System } from '../quantity';
 import type { WorkingLine } from '../working';
-import type { Registration } from './registration';
+import type { Registration, Stored } from './registration';
+
+export type { Stored } from './registration';
 
 /** What the trade calls one of the things of a material, as it stands in the middle of a sentence, and several of them. */
 export type Word = readonly [one: string, many: string];
@@ -36,9 +38,6 @@ export interface OpenedSample {
   readonly press?: 'first portion' | 'whole' | undefined;
   readonly load?: { readonly volume: string; readonly arrivedAt: string } | undefined;
 }
-
-/** What is stored of a specification, a lot or a sample, by the names of its fields. */
-export type Stored = Readonly<Record<string, unknown>>;
 
 /** What is held, said on a page and in a report: a heading and its text. */
 export type Said = readonly [label: string, text: string];

@@ -1,7 +1,9 @@
 import type { Limits } from '../limits';
 import type { RunInput } from '../methods/fields';
 import type { System } from '../quantity';
-import type { Stored } from './contract';
+
+/** What is stored of a specification, a lot or a sample, by the names of its fields. */
+export type Stored = Readonly<Record<string, unknown>>;
 
 /** What is known when specimens are registered; moments in ms since the epoch. */
 export interface RegisterAbout {
