@@ -2,16 +2,12 @@ import type { Limits } from '../limits';
 import {
   type Exact,
   exact,
-  largest,
-  meanOf,
   plainOf,
   type RoundingMode,
   roundTo,
   type System,
-  smallest,
   type UnitId,
 } from '../quantity';
-import { rangePercent } from '../statistics';
 import { plain, Sheet, sourceText } from '../working';
 import type { Asked, Criterion, Member, Verdict, VerdictState } from './criterion';
 
@@ -105,7 +101,6 @@ function verdictOf(
       name: criterion.title,
       formula: 'k * fc',
       uses: { k: limit.share.share, fc: limit.share.of },
-      value: limit.value,
       unit,
       source: criterion.source,
     });
@@ -178,17 +173,11 @@ function statisticLine(
       name: population === 'three in a row' ? 'Mean of three consecutive tests' : 'Mean',
       formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
       uses,
-      value: meanOf(values),
       unit,
       source,
       show: 6,
     });
   if (statistic === 'value') return first;
-  const of = {
-    least: smallest,
-    greatest: largest,
-    'range %': (all: readonly Exact[]) => rangePercent(all) ?? exact(0),
-  };
   const formula = {
     least: `min(${list})`,
     greatest: `max(${list})`,
@@ -199,7 +188,6 @@ function statisticLine(
     name: NAMES[statistic],
     formula: formula[statistic],
     uses,
-    value: of[statistic](values),
     unit: statistic === 'range %' ? 'percent' : unit,
     source,
     show: 6,

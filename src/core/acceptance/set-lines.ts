@@ -1,4 +1,4 @@
-import { type Exact, exact, meanOf, type UnitId } from '../quantity';
+import { type Exact, exact, type UnitId } from '../quantity';
 import { rangePercent } from '../statistics';
 import type { Sheet, Source } from '../working';
 
@@ -23,7 +23,6 @@ export function meanLine(
     name,
     formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
     uses,
-    value: meanOf(values),
     unit,
     source,
     round: { step, rule: `mean rounded once, to ${step} ${unit}` },
@@ -44,7 +43,6 @@ export function rangeLine(sheet: Sheet, values: readonly Exact[], source: Source
     name: 'Range of the set, of its mean',
     formula: `100 * (max(${symbols}) - min(${symbols})) / mean(${symbols})`,
     uses,
-    value: range,
     unit: 'percent',
     source,
     show: 4,

@@ -110,7 +110,6 @@ export function fullMixtureAir(air: Exact, { whole, retained }: SievedVolumes, s
     name: 'Volume passing the sieve',
     formula: 'Vt - Va',
     uses: { Vt: whole, Va: retained },
-    value: whole.minus(retained),
     unit: 'one',
     source: C231,
   });
@@ -119,10 +118,6 @@ export function fullMixtureAir(air: Exact, { whole, retained }: SievedVolumes, s
     name: 'Air of the full mixture',
     formula: '100 * As * Vc / (100 * Vt - As * Va)',
     uses: { As: air, Vc: passing, Vt: whole, Va: retained },
-    value: air
-      .times(passing)
-      .times(100)
-      .div(whole.times(100).minus(air.times(retained))),
     unit: 'percent',
     source: C231,
   });
@@ -171,7 +166,6 @@ export function mortarAir(air: Exact, passing: Exact, mortar: Exact, sheet: Shee
     name: 'Air of the mortar',
     formula: '100 * As * Vc / (100 * Vm + As * (Vc - Vm))',
     uses: { As: air, Vc: passing, Vm: mortar },
-    value: air.times(passing).times(100).div(below),
     unit: 'percent',
     source: C231,
   });

@@ -8,6 +8,7 @@ import {
   unitLabel,
   withThousands,
 } from '../quantity';
+import { evaluateFormula } from './expression';
 import { type Source, sourceText } from './source';
 
 /** One line of a calculation sheet: everything needed to follow, print and re-evaluate one computed number. */
@@ -34,8 +35,6 @@ export interface LineRequest {
   readonly formula: string;
   /** The numbers that the formula's symbols stand for. */
   readonly uses: Readonly<Record<string, Exact>>;
-  /** The value, computed by the caller in typed code; the formula is only its description. */
-  readonly value: Exact;
   readonly unit: UnitId;
   readonly source: Source;
   readonly round?: { readonly step: Exact | string; readonly rule: string };
@@ -51,28 +50,29 @@ export class Sheet {
   constructor(private readonly mode: RoundingMode) {}
 
   /**
-   * Adds a line.
+   * Adds a line: its value is what its formula comes to, so that the two cannot disagree.
    * @returns the value that later lines use: rounded when the request carries the rounded one, else unrounded
    */
   line(request: LineRequest): Exact {
     const { round } = request;
-    const rounded = round ? roundTo(request.value, round.step, this.mode) : undefined;
+    const value = evaluateFormula(request.formula, request.uses);
+    const rounded = round ? roundTo(value, round.step, this.mode) : undefined;
     this.collected.push({
       symbol: request.symbol,
       name: request.name,
       formula: request.formula,
       substituted: substitute(request.formula, request.uses),
-      value: plain(request.value, 15),
+      value: plain(value, 15),
       unit: unitLabel(request.unit),
       rounding: round ? { step: plain(round.step, 15), mode: this.mode, rule: round.rule } : null,
       rounded:
         rounded && round
           ? withThousands(rounded.toFixed(decimalsOf(round.step)))
-          : plain(request.value, request.show ?? 6),
+          : plain(value, request.show ?? 6),
       carry: request.carry ?? 'unrounded',
       source: sourceText(request.source),
     });
-    return request.carry === 'rounded' && rounded ? rounded : request.value;
+    return request.carry === 'rounded' && rounded ? rounded : value;
   }
 
   /** The lines so far. */

@@ -31,7 +31,6 @@ export function across(
     name: 'Anisotropy index, mean across the planes over mean along one plane',
     formula: 'Ip / Il',
     uses: { Ip: up, Il: along },
-    value: up.div(along),
     unit: 'one',
     source: standard('ASTM D5731'),
     round: { step, rule: 'two decimals' },

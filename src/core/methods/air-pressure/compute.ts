@@ -64,7 +64,6 @@ export function compute(input: AirPressureInput, setup: RunSetup): Outcome {
       name: sieved ? 'Air of the sieved part' : 'Air content',
       formula: 'A1 - G',
       uses: { A1: apparent, G: factor.value },
-      value: apparent.minus(factor.value),
       unit: 'percent',
       source: C231,
       ...(sieved ? {} : { round: { step, rule: `air to ${step} %` } }),
@@ -125,7 +124,6 @@ function apparentAir(
       name: symbol === 'A1' ? 'Apparent air' : 'Apparent air, first time',
       formula: 'h1 - h2',
       uses: { h1, h2 },
-      value: h1.minus(h2),
       unit: 'percent',
       source: C231,
     });

@@ -41,7 +41,6 @@ export function aggregateFactor(
       name: 'Aggregate correction',
       formula: 'r - w',
       uses: { r: reading, w: removed },
-      value: reading.minus(removed),
       unit: 'percent',
       source: C231,
     });
@@ -120,7 +119,6 @@ function aggregateMasses(input: AirPressureInput, sheet: Sheet): Result[] {
       name: capital(quantity),
       formula: `S / B * ${batched}`,
       uses: { S: bowl, B: batch, [batched]: mass },
-      value: bowl.div(batch).times(mass),
       unit,
       source: C231,
       round: { step, rule: `mass to ${step} ${unit}` },

@@ -36,7 +36,6 @@ export function correctionLine(pints: Exact, limits: Limits, system: System, she
       name: 'Alcohol correction, from the table',
       formula: 'c',
       uses: { c: value },
-      value,
       unit: 'percent',
       source,
     });
@@ -46,7 +45,6 @@ export function correctionLine(pints: Exact, limits: Limits, system: System, she
     name: 'Alcohol correction, between two rows of the table',
     formula: 'c0 + (c1 - c0) * (p - p0) / (p1 - p0)',
     uses: { c0: low[1], c1: high[1], p: pints, p0: low[0], p1: high[0] },
-    value,
     unit: 'percent',
     source,
   });

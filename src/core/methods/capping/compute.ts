@@ -68,7 +68,6 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
       name: `Mean thickness of the thickest cap, ${thickest.label}`,
       formula: `(${Object.keys(uses).join(' + ')}) / ${thickest.pieces.length}`,
       uses,
-      value: meanOf(thickest.pieces),
       unit,
       source: C617,
     });

@@ -29,7 +29,6 @@ export function compute(input: ConcreteTemperatureInput, setup: RunSetup): Outco
       name: 'Concrete temperature',
       formula: 't',
       uses: { t: read },
-      value: read,
       unit,
       source: standard('ASTM C1064/C1064M'),
       round: { step, rule: `temperature to ${step} ${unitLabel(unit)}` },

@@ -56,9 +56,6 @@ export function inPlaceEstimate(
     name: 'In place: length factor',
     formula: '1 - (a - alpha * f) * (2 - R)^2',
     uses: { a: number(LENGTH[conditioning]), alpha: slope, f: strength, R: ratio },
-    value: exact(1).minus(
-      number(LENGTH[conditioning]).minus(slope.times(strength)).times(exact(2).minus(ratio).pow(2)),
-    ),
     unit: 'one',
     source: ACI214,
   });
@@ -78,7 +75,6 @@ export function inPlaceEstimate(
     name: 'In-place strength, estimate for information',
     formula: 'Fl * Fdia * Fmc * Fd * f',
     uses,
-    value: Object.values(uses).reduce((product, each) => product.times(each)),
     unit,
     source: ACI214,
     round: { step, rule: `estimate to ${step} ${unit}` },

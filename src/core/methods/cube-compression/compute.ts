@@ -97,7 +97,6 @@ export function compute(input: CubeCompressionInput, setup: RunSetup): Outcome {
       name: sides.within ? 'Area, designated' : 'Area, measured',
       formula: sides.within ? 'a^2' : 'x * y',
       uses: sides.within && sides.nominal ? { a: sides.nominal } : { x: sides.x, y: sides.y },
-      value: areaOf(sides),
       unit: us ? 'in2' : 'mm2',
       source,
     });
@@ -116,13 +115,11 @@ export function compute(input: CubeCompressionInput, setup: RunSetup): Outcome {
   }
   if (sides && height && mass) {
     const step = limits.number('cylinder.density-step', system);
-    const factor = us ? exact(1728) : exact(1_000_000_000);
     const density = sheet.line({
       symbol: 'rho',
       name: 'Density, wet',
       formula: us ? '1728 * m / (x * y * h)' : '10^9 * m / (x * y * h)',
       uses: { m: mass, x: sides.x, y: sides.y, h: height },
-      value: factor.times(mass).div(sides.x.times(sides.y).times(height)),
       unit: us ? 'lb/ft3' : 'kg/m3',
       source,
       round: { step, rule: `density to ${step}` },

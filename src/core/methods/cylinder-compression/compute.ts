@@ -1,5 +1,5 @@
 import { nominalOf } from '../../moulds';
-import { circleArea, type Exact, exact, PI } from '../../quantity';
+import type { Exact } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
@@ -51,7 +51,6 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       name: input.diameterBy === 'lot' ? 'Diameter, mean of its lot' : 'Mean diameter',
       formula: '(D1 + D2) / 2',
       uses: { D1: one, D2: two },
-      value: one.plus(two).div(2),
       unit: LENGTH_UNIT[system],
       source: C39,
       round: {
@@ -67,7 +66,6 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       name: 'Length to diameter',
       formula: 'L / D',
       uses: { L: length, D: diameter },
-      value: length.div(diameter),
       unit: 'one',
       source: C39,
       round: { step: '0.01', rule: 'ratio to 0.01 before the factor' },
@@ -80,7 +78,6 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       name: 'Area',
       formula: 'pi * D^2 / 4',
       uses: { D: diameter },
-      value: circleArea(diameter),
       unit: system === 'US' ? 'in2' : 'mm2',
       source: C39,
     });
@@ -91,7 +88,6 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       name: short ? 'Strength as measured' : 'Compressive strength',
       formula: system === 'US' ? 'P / A' : '1000 * P / A',
       uses: { P: load, A: area },
-      value: measured,
       unit: stress,
       source: C39,
       round: strengthRound,
@@ -106,7 +102,6 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
             name: 'Strength corrected for length to diameter',
             formula: 'f * k',
             uses: { f: measured, k: factor },
-            value: measured.times(factor),
             unit: stress,
             source: C39,
             round: strengthRound,
@@ -143,13 +138,11 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
   }
   if (diameter && length && mass) {
     const step = limits.number('cylinder.density-step', system);
-    const factor = system === 'US' ? exact(6912) : exact(4_000_000_000);
     density = sheet.line({
       symbol: 'rho',
       name: 'Density',
       formula: system === 'US' ? '6912 * W / (pi * D^2 * L)' : '4 * 10^9 * W / (pi * D^2 * L)',
       uses: { W: mass, D: diameter, L: length },
-      value: factor.times(mass).div(diameter.times(diameter).times(length).times(PI)),
       unit: system === 'US' ? 'lb/ft3' : 'kg/m3',
       source: C39,
       round: { step, rule: `density to ${step}` },
@@ -174,7 +167,6 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       name: 'Density by weighing in water',
       formula: 'W * gw / (W - Ws)',
       uses: { W: mass, gw: water, Ws: inWater },
-      value: mass.times(water).div(mass.minus(inWater)),
       unit: system === 'US' ? 'lb/ft3' : 'kg/m3',
       source: C39,
       round: { step, rule: `density to ${step}` },

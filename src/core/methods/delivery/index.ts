@@ -130,7 +130,6 @@ function compute(input: DeliveryInput, setup: RunSetup): Outcome {
       name: 'Age at the end of the discharge',
       formula: 'm',
       uses: { m: minutes },
-      value: minutes,
       unit: 'min',
       source: C94,
     });

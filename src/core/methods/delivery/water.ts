@@ -1,7 +1,6 @@
 import type { Limits } from '../../limits';
 import { type Exact, exact } from '../../quantity';
 import { type Sheet, standard } from '../../working';
-import { freeMoisture } from '../density-yield/materials';
 import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import { type RunSetup, setupMeasure } from '../setup';
@@ -32,7 +31,6 @@ function freeLine(input: DeliveryInput, which: 'fine' | 'coarse', symbol: string
     name: `Free water of the ${which} aggregate`,
     formula: 'w / (1 + m / 100) * (m - b) / 100',
     uses: { w: wet, m: moisture, b: absorption },
-    value: freeMoisture(wet, moisture, absorption).free,
     unit: input.system === 'US' ? 'lb' : 'kg',
     source: C94,
   });
@@ -70,7 +68,6 @@ export function loadWater(input: DeliveryInput, setup: RunSetup, limits: Limits,
     name: 'Water batched',
     formula: 'wb + Ff + Fc + wa',
     uses: { wb: typed, Ff: free[0], Fc: free[1], wa: admixture },
-    value: typed.plus(free[0]).plus(free[1]).plus(admixture),
     unit: mass,
     source: C94,
   });
@@ -80,7 +77,6 @@ export function loadWater(input: DeliveryInput, setup: RunSetup, limits: Limits,
     name: 'Water in all',
     formula: 'w + g * q',
     uses: { w: batched, g: added, q: gallon },
-    value: batched.plus(added.times(gallon)),
     unit: mass,
     source: C94,
   });
@@ -90,7 +86,6 @@ export function loadWater(input: DeliveryInput, setup: RunSetup, limits: Limits,
     name: 'Water-cementitious ratio',
     formula: 'wt / cm',
     uses: { wt: total, cm: cement },
-    value: total.div(cement),
     unit: 'one',
     source: C94,
     round: { step, rule: `ratio to ${step}` },
@@ -105,7 +100,6 @@ export function loadWater(input: DeliveryInput, setup: RunSetup, limits: Limits,
     name: 'Water the ratio still allows',
     formula: '(Rmax * cm - w) / q',
     uses: { Rmax: most, cm: cement, w: batched, q: gallon },
-    value: most.times(cement).minus(batched).div(gallon),
     unit: volume,
     source: C94,
   });

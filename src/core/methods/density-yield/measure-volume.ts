@@ -39,7 +39,6 @@ export function volumeLine(
     name: 'Volume of the measure',
     formula: 'w / rhow',
     uses: { w: water, rhow: density },
-    value: water.div(density),
     unit: system === 'US' ? 'ft3' : 'm3',
     source: standard('ASTM C29/C29M'),
   });

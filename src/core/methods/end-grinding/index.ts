@@ -59,7 +59,6 @@ function compute(input: EndGrindingInput, setup: RunSetup): Outcome {
           name: 'Largest gap at the square',
           formula: 'g1',
           uses: { g1: worst },
-          value: worst,
           unit,
           source: C39,
         }),

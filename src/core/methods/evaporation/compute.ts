@@ -9,7 +9,7 @@ import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { heldWithin } from '../within';
-import { evaporationRate, vapourPressures, vapourRate, type Weather, wouldTake } from './formulas';
+import { vapourPressures, type Weather, wouldTake } from './formulas';
 import type { EvaporationInput } from './input';
 
 const ACI305 = standard('ACI 305R');
@@ -39,7 +39,6 @@ export function compute(input: EvaporationInput, setup: RunSetup): Outcome {
           ? '(Tc^2.5 - r * Ta^2.5) * (1 + 0.4 * V) / 10^6'
           : '5 * ((Tc + 18)^2.5 - r * (Ta + 18)^2.5) * (V + 4) / 10^6',
       uses: { Tc: weather.concrete, r: weather.humidity, Ta: weather.air, V: weather.wind },
-      value: evaporationRate(weather, system),
       unit,
       source: ACI305,
       round: { step, rule: `rate to ${step}` },
@@ -49,9 +48,9 @@ export function compute(input: EvaporationInput, setup: RunSetup): Outcome {
     const { atConcrete, inAir } = vapourPressures(weather, system);
     const pressure = system === 'US' ? 'psi' : 'Pa';
     const shown = system === 'US' ? exact('0.1450377') : exact(1000);
-    for (const [symbol, name, temperature, share, value] of [
-      ['e0', 'Vapour pressure at the concrete', weather.concrete, exact(1), atConcrete],
-      ['ea', 'Vapour pressure in the air', weather.air, weather.humidity, inAir],
+    for (const [symbol, name, temperature, share] of [
+      ['e0', 'Vapour pressure at the concrete', weather.concrete, exact(1)],
+      ['ea', 'Vapour pressure in the air', weather.air, weather.humidity],
     ] as const) {
       const celsius = system === 'US' ? '(T - 32) / 1.8' : 'T';
       sheet.line({
@@ -59,7 +58,6 @@ export function compute(input: EvaporationInput, setup: RunSetup): Outcome {
         name,
         formula: `r * 0.61 * exp(17.3 * (${celsius}) / (237.3 + ${celsius})) * c`,
         uses: { r: share, T: temperature, c: shown },
-        value: system === 'US' ? value : value.times(1000),
         unit: pressure,
         source: ACI305,
       });
@@ -72,7 +70,6 @@ export function compute(input: EvaporationInput, setup: RunSetup): Outcome {
           ? '0.44 * (e0 - ea) * (0.253 + 0.096 * V)'
           : '0.315 * (e0 - ea) * (0.253 + 0.060 * V)',
       uses: { e0: atConcrete, ea: inAir, V: weather.wind },
-      value: vapourRate(weather, system),
       unit,
       source: ACI305,
       round: { step, rule: `rate to ${step}` },
@@ -132,7 +129,6 @@ function weatherOf(input: EvaporationInput, limits: Limits, sheet: Sheet): Weath
     name: 'Relative humidity as a share',
     formula: 'RH / 100',
     uses: { RH: percent },
-    value: percent.div(100),
     unit: 'one',
     source: ACI305,
   });
@@ -144,7 +140,6 @@ function weatherOf(input: EvaporationInput, limits: Limits, sheet: Sheet): Weath
           name: 'Wind at the slab, estimated',
           formula: 'Vs * k',
           uses: { Vs: read, k: share },
-          value: read.times(share),
           unit: input.system === 'US' ? 'mph' : 'km/h',
           source: { kind: 'common practice' },
         })

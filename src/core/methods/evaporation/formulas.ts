@@ -51,17 +51,6 @@ export function vapourPressures(weather: Weather, system: System): { atConcrete:
   };
 }
 
-/**
- * The older rate by vapour pressures, as a second figure.
- * Source: C. A. Menzel's equation as in ACI 305R (from memory): W = 0.44 (e0 − ea)(0.253 + 0.096 V), psi and mph;
- *   SI W = 0.315 (e0 − ea)(0.253 + 0.060 V), kPa and km/h.
- */
-export function vapourRate(weather: Weather, system: System): Exact {
-  const { atConcrete, inAir } = vapourPressures(weather, system);
-  const [first, slope] = system === 'US' ? ['0.44', '0.096'] : ['0.315', '0.060'];
-  return atConcrete.minus(inAir).times(first).times(weather.wind.times(slope).plus('0.253'));
-}
-
 /** What one of wind, concrete temperature or humidity would have to be for a rate; null where no value does it. */
 export interface WouldTake {
   readonly wind: Exact | null;

@@ -80,7 +80,6 @@ export function compute(input: GroutPrismInput, setup: RunSetup): Outcome {
         name: `Mean width ${side}`,
         formula: `(${side}1 + ${side}2) / 2`,
         uses: { [`${side}1`]: one, [`${side}2`]: two },
-        value: meanOf([one, two]),
         unit: LENGTH_UNIT[system],
         source: C1019,
       });
@@ -90,7 +89,6 @@ export function compute(input: GroutPrismInput, setup: RunSetup): Outcome {
       name: 'Area',
       formula: 'x * y',
       uses: { x, y },
-      value: x.times(y),
       unit: system === 'US' ? 'in2' : 'mm2',
       source: C1019,
     });

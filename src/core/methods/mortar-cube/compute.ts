@@ -82,7 +82,6 @@ export function compute(input: MortarCubeInput, setup: RunSetup): Outcome {
       name: section.edges ? 'Area, measured' : 'Area, nominal',
       formula: section.edges ? 'x * y' : 'a^2',
       uses: section.edges ?? { a: SIDE[system] },
-      value: section.area,
       unit: system === 'US' ? 'in2' : 'mm2',
       source: C109,
     });

@@ -75,7 +75,6 @@ function compute(input: MouldingInput, setup: RunSetup): Outcome {
       name: 'Median density of the specimens',
       formula: 'd',
       uses: { d: median },
-      value: median,
       unit,
       source: C31,
       round: { step, rule: `density to ${step}` },

@@ -1,5 +1,5 @@
 import type { Limits } from '../../limits';
-import { type Exact, exact, meanOf, PI, type System } from '../../quantity';
+import { type Exact, exact, type System } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
@@ -87,7 +87,6 @@ function widthLine(input: PointLoadInput, sheet: Sheet): Exact | undefined {
     name: 'Width, mean',
     formula: `(${Object.keys(uses).join(' + ')}) / ${widths.length}`,
     uses,
-    value: meanOf(widths),
     unit: LENGTH_UNIT[input.system],
     source: D5731,
   });
@@ -105,7 +104,6 @@ function loadLine(input: PointLoadInput, sheet: Sheet): Exact | undefined {
           name: 'Load by the pressure of the gauge',
           formula: 'p * Ar / k',
           uses: { p: pressure, Ar: area, k: exact(FORCE_FACTOR[system]) },
-          value: pressure.times(area).div(FORCE_FACTOR[system]),
           unit: FORCE_UNIT[system],
           source: D5731,
         })
@@ -117,7 +115,6 @@ function loadLine(input: PointLoadInput, sheet: Sheet): Exact | undefined {
     name: 'Load, with what was held at zero',
     formula: 'Pi + P0',
     uses: { Pi: shown, P0: held },
-    value: shown.plus(held),
     unit: FORCE_UNIT[system],
     source: D5731,
   });
@@ -144,7 +141,6 @@ function squareLine(
       name: dug ? 'Equivalent diameter, squared, points dug in' : 'Equivalent diameter, squared',
       formula: dug ? 'D * Df' : 'D^2',
       uses: dug ? { D: depth, Df: counted } : { D: depth },
-      value: depth.times(counted),
       unit: AREA[system],
       source: D5731,
     });
@@ -153,7 +149,6 @@ function squareLine(
     name: dug ? 'Section through the points, dug in' : 'Section through the points',
     formula: `W * ${symbol}`,
     uses: { W: width, [symbol]: counted },
-    value: width.times(counted),
     unit: AREA[system],
     source: D5731,
   });
@@ -162,7 +157,6 @@ function squareLine(
     name: 'Equivalent diameter, squared',
     formula: '4 * A / pi',
     uses: { A: section },
-    value: section.times(4).div(PI),
     unit: AREA[system],
     source: D5731,
   });
@@ -185,7 +179,6 @@ function indexLines(about: {
     name: 'Equivalent core diameter',
     formula: 'sqrt(De2)',
     uses: { De2: square },
-    value: square.sqrt(),
     unit: LENGTH_UNIT[system],
     source: D5731,
     show: 4,
@@ -195,7 +188,6 @@ function indexLines(about: {
     name: 'Uncorrected index',
     formula: 'k * P / De2',
     uses: { k: exact(FORCE_FACTOR[system]), P: load, De2: square },
-    value: load.times(FORCE_FACTOR[system]).div(square),
     unit,
     source: D5731,
     show: 4,
@@ -207,7 +199,6 @@ function indexLines(about: {
     name: 'Size factor',
     formula: '(De / S)^n',
     uses: { De: diameter, S: size, n: exponent },
-    value: diameter.div(size).pow(exponent),
     unit: 'one',
     source: D5731,
     show: 4,
@@ -217,7 +208,6 @@ function indexLines(about: {
     name: 'Point load strength index, at 50 mm',
     formula: 'F * Is',
     uses: { F: factor, Is: raw },
-    value: factor.times(raw),
     unit,
     source: D5731,
     round: { step, rule: `index to ${step} ${unit}` },
@@ -263,13 +253,11 @@ function uncertaintyLine(input: PointLoadInput, limits: Limits, sheet: Sheet): v
   if (!p || !d || !w) return;
   const across = input.type === 'diametral';
   const share = across ? DIAMETRAL_SHARE : LUMP_SHARE;
-  const parts = [p.pow(2), share.times(d).pow(2), ...(across ? [] : [share.times(w).pow(2)])];
   sheet.line({
     symbol: 'u',
     name: 'Uncertainty of the index by its readings',
     formula: across ? 'sqrt(uP^2 + (n * uD)^2)' : 'sqrt(uP^2 + (n * uD)^2 + (n * uW)^2)',
     uses: across ? { uP: p, n: share, uD: d } : { uP: p, n: share, uD: d, uW: w },
-    value: parts.reduce((sum, part) => sum.plus(part), exact(0)).sqrt(),
     unit: 'percent',
     source: standard('ISRM suggested method, point load strength, 1985'),
     show: 2,

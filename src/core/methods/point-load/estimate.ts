@@ -37,7 +37,6 @@ export function estimateFrom(mean: Exact, about: DeriveAbout, sheet: Sheet): Omi
     name: `Estimated strength, ${way.label}`,
     formula: powered ? 'K * Is50^n' : 'K * Is50',
     uses: powered ? { K: way.factor, Is50: index, n: powered } : { K: way.factor, Is50: mean },
-    value: raw,
     unit: powered ? 'MPa' : unit,
     source: way.source,
     round: { step: stepOf(raw, about), rule: 'estimate' },

@@ -128,7 +128,7 @@ export function derives(mean: Exact, about: DeriveAbout): Derived {
 const max = (a: Exact, b: Exact): Exact => (a.greaterThan(b) ? a : b);
 const min = (a: Exact, b: Exact): Exact => (a.lessThan(b) ? a : b);
 
-function fitLines({ fit, load, index }: GroupLine, about: DeriveAbout, sheet: Sheet): readonly WorkingLine[] {
+function fitLines({ fit }: GroupLine, about: DeriveAbout, sheet: Sheet): readonly WorkingLine[] {
   const { limits, system, unit } = about;
   const size = limits.number('point.size', system);
   const { xx, xy } = fit.sums;
@@ -137,7 +137,6 @@ function fitLines({ fit, load, index }: GroupLine, about: DeriveAbout, sheet: Sh
     name: 'Slope of the load over De², both as logarithms, by least squares',
     formula: 'Sxy / Sxx',
     uses: { Sxy: exact(xy), Sxx: exact(xx) },
-    value: exact(xy).div(exact(xx)),
     unit: 'one',
     source: ISRM,
     show: 4,
@@ -147,7 +146,6 @@ function fitLines({ fit, load, index }: GroupLine, about: DeriveAbout, sheet: Sh
     name: 'Load on the line at 50 mm',
     formula: '10^(my + b * (log10(S^2) - mx))',
     uses: { my: exact(fit.mean.y), b: slope, S: size, mx: exact(fit.mean.x) },
-    value: exact(load),
     unit: system === 'US' ? 'lbf' : 'kN',
     source: ISRM,
     show: 5,
@@ -157,7 +155,6 @@ function fitLines({ fit, load, index }: GroupLine, about: DeriveAbout, sheet: Sh
     name: `Index by the line over sizes, ${LENGTH_UNIT[system]}`,
     formula: 'k * P50 / S^2',
     uses: { k: exact(FORCE_FACTOR[system]), P50: at, S: size },
-    value: exact(index),
     unit,
     source: ourChoice('least squares; the hand draws it by eye'),
     show: 4,

@@ -33,7 +33,6 @@ export function lengthFactor(ratio: Exact, limits: Limits, sheet: Sheet): Exact 
       name: 'Factor for length to diameter, from the table',
       formula: 'k1',
       uses: { k1: high },
-      value: high,
       unit: 'one',
       source,
     });
@@ -43,7 +42,6 @@ export function lengthFactor(ratio: Exact, limits: Limits, sheet: Sheet): Exact 
     name: `Factor for length to diameter, between ${below.ratio} and ${above.ratio}`,
     formula: 'k1 + (k2 - k1) * (R - R1) / (R2 - R1)',
     uses: { k1: low, k2: high, R: ratio, R1: r1, R2: r2 },
-    value: low.plus(high.minus(low).times(ratio.minus(r1)).div(r2.minus(r1))),
     unit: 'one',
     source,
   });

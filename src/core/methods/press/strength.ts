@@ -3,7 +3,7 @@ import type { Exact, RoundingMode, System } from '../../quantity';
 import type { Sheet, Source } from '../../working';
 import type { Result } from '../contract';
 import { resultOf } from '../outcome';
-import { FORCE_FACTOR, STRESS_UNIT } from './units';
+import { STRESS_UNIT } from './units';
 
 interface About {
   /** lbf or kN. */
@@ -35,7 +35,6 @@ export function compressiveStrength(sheet: Sheet, about: About): Result {
     name: 'Compressive strength',
     formula: system === 'US' ? `${symbols.load} / A` : `1000 * ${symbols.load} / A`,
     uses: { [symbols.load]: load, A: area },
-    value: load.times(FORCE_FACTOR[system]).div(area),
     unit,
     source,
     round: { step, rule: `strength to ${step} ${unit}` },

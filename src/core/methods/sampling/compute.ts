@@ -31,7 +31,6 @@ export function compute(input: SamplingInput, setup: RunSetup): Outcome {
       name,
       formula: 'v / V',
       uses: { v: out, V: load },
-      value: out.div(load),
       unit: 'one',
       source: C172,
     });

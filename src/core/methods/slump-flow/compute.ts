@@ -46,7 +46,6 @@ export function compute(input: SlumpFlowInput, setup: RunSetup): Outcome {
       name: 'Difference of the diameters',
       formula: 'abs(d1 - d2)',
       uses: { d1: one, d2: two },
-      value: one.minus(two).abs(),
       unit,
       source: C1611,
     });
@@ -55,7 +54,6 @@ export function compute(input: SlumpFlowInput, setup: RunSetup): Outcome {
       name: 'Slump flow',
       formula: '(d1 + d2) / 2',
       uses: { d1: one, d2: two },
-      value: one.plus(two).div(2),
       unit,
       source: C1611,
       round: { step, rule: `slump flow to ${step} ${unit}` },
@@ -96,7 +94,6 @@ export function compute(input: SlumpFlowInput, setup: RunSetup): Outcome {
       name: 'Time to the ring',
       formula: 't',
       uses: { t: ring },
-      value: ring,
       unit: 's',
       source: C1611,
       round: { step: ringStep, rule: `time to ${ringStep} s` },

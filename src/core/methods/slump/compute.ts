@@ -46,7 +46,6 @@ export function compute(input: SlumpInput, setup: RunSetup): Outcome {
       name: 'Slump',
       formula: 's',
       uses: { s: read.value },
-      value: read.value,
       unit,
       source: SOURCE[limits.profile],
       round: { step, rule: `slump to ${step} ${unit}` },

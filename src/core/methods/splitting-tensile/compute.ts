@@ -97,7 +97,6 @@ export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome 
       name: 'Mean diameter',
       formula: '(d1 + d2 + d3) / 3',
       uses: { d1, d2, d3 },
-      value: d1.plus(d2).plus(d3).div(3),
       unit: LENGTH_UNIT[system],
       source,
       round: { step: limits.number('cylinder.diameter-step', system), rule: 'mean diameter as it is read' },
@@ -108,7 +107,6 @@ export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome 
       name: 'Mean length',
       formula: '(l1 + l2) / 2',
       uses: { l1, l2 },
-      value: l1.plus(l2).div(2),
       unit: LENGTH_UNIT[system],
       source,
     });
@@ -119,7 +117,6 @@ export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome 
         name: 'Splitting tensile strength',
         formula: us ? '2 * P / (pi * l * d)' : '2000 * P / (pi * l * d)',
         uses: { P: load, l: length, d: diameter },
-        value: load.times(2).times(FORCE_FACTOR[system]).div(PI.times(length).times(diameter)),
         unit: STRESS_UNIT[system],
         source,
         round: { step, rule: `strength to ${step} ${STRESS_UNIT[system]}` },

@@ -99,7 +99,6 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
       name: 'Area',
       formula: 'pi * D^2 / 4',
       uses: { D: diameter },
-      value: circleArea(diameter),
       unit: us ? 'in2' : 'mm2',
       source,
     });
@@ -108,7 +107,6 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
       name: 'Upper stress',
       formula: 'q * f / 100',
       uses: { q: limits.number('modulus.share', system), f: companion },
-      value: companion.times(limits.number('modulus.share', system)).div(100),
       unit: STRESS_UNIT[system],
       source,
     });
@@ -118,7 +116,6 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
           name: 'Lower stress',
           formula: 'q * f / 100',
           uses: { q: limits.number('en/modulus.lower-share', system), f: companion },
-          value: companion.times(limits.number('en/modulus.lower-share', system)).div(100),
           unit: STRESS_UNIT[system],
           source,
         })
@@ -169,7 +166,6 @@ export function compute(input: StaticModulusInput, setup: RunSetup): Outcome {
         name: 'Poisson’s ratio, mean of loadings 2 and 3',
         formula: '(n2 + n3) / 2',
         uses: { n2: second.poisson, n3: third.poisson },
-        value: second.poisson.plus(third.poisson).div(2),
         unit: 'one',
         source,
         round: { step: '0.01', rule: 'ratio to 0.01' },
@@ -249,7 +245,6 @@ function lowerEnd(about: ChordRequest): LowerEnd | undefined {
       name: `Strain at the lower stress, millionths, loading ${cycle}`,
       formula: 'ea + (eb - ea) * (S1 - sa) / (sb - sa)',
       uses: { ea: below.axial, eb: above.axial, S1: lower, sa, sb },
-      value: between(below.axial, above.axial, lower, sa, sb),
       unit: 'one',
       source,
     });
@@ -261,7 +256,6 @@ function lowerEnd(about: ChordRequest): LowerEnd | undefined {
     name: `Stress at 50 millionths, loading ${cycle}`,
     formula: system === 'US' ? formula : `1000 * ${formula}`,
     uses: { Pa: below.load, Pb: above.load, ea: below.axial, eb: above.axial, A: area },
-    value: between(below.load, above.load, LOWER, below.axial, above.axial).times(factor).div(area),
     unit: STRESS_UNIT[system],
     source,
   });
@@ -294,19 +288,16 @@ function chordOf(about: ChordRequest): Chord | undefined {
     name: `Strain at the upper stress, millionths, loading ${cycle}`,
     formula: 'ea + (eb - ea) * (S2 - sa) / (sb - sa)',
     uses: { ea: high.below.axial, eb: high.above.axial, S2: upper, sa, sb },
-    value: between(high.below.axial, high.above.axial, upper, sa, sb),
     unit: 'one',
     source,
   });
   if (strain.lessThanOrEqualTo(low.strain)) return undefined;
   const e1: Readonly<Record<string, Exact>> = low.strainText === 'e1' ? { e1: low.strain } : {};
-  const rise = strain.minus(low.strain);
   const modulus = sheet.line({
     symbol: `E${cycle}`,
     name: `Chord of loading ${cycle}`,
     formula: `1000000 * (S2 - S1) / (e2 - ${low.strainText})`,
     uses: { S2: upper, S1: low.stress, e2: strain, ...e1 },
-    value: upper.minus(low.stress).div(rise).times(MILLION),
     unit: STRESS_UNIT[system],
     source,
   });
@@ -324,7 +315,6 @@ function chordOf(about: ChordRequest): Chord | undefined {
       name: `Poisson’s ratio of loading ${cycle}`,
       formula: `(t2 - t1) / (e2 - ${low.strainText})`,
       uses: { t2: second, t1: first, e2: strain, ...e1 },
-      value: second.minus(first).div(rise),
       unit: 'one',
       source,
     });
