@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { computed, idsOf, lineOf, textOf } from '@/testing/outcome';
-import { airPressure } from './air-pressure';
-import { airVolumetric } from './air-volumetric';
+import type { Method } from './contract';
+import { findMethod } from './registry';
 
 // Formulas and the table of corrections: ASTM C173/C173M and C231/C231M (from memory); figures worked by hand.
 /** The level every two minutes. */
 const standing = (...levels: string[]) =>
   levels.map((level, place) => ({ at: `2031-05-14T09:1${2 * place}:00-04:00`, level }));
+
+const airPressure = findMethod('air-pressure') as Method;
+const airVolumetric = findMethod('air-volumetric') as Method;
 
 describe('air, volumetric', () => {
   const roll = (input: Record<string, unknown>) => computed(airVolumetric, { variant: 'before', ...input });

@@ -20,6 +20,7 @@ import {
   unitLabel,
 } from '../quantity';
 import { IsInstant } from './instant-rules';
+import type { Held, Means } from './means';
 
 /** Validation groups: in `partial` a half-filled run is valid so far, in `complete` required readings must be there. */
 export const PARTIAL = 'partial';
@@ -65,6 +66,8 @@ export interface MeasureSpec extends FieldBase {
   readonly whole?: boolean;
   /** A duration from a stopwatch, asked for only while these events are not stamped. */
   readonly insteadOf?: readonly EventId[];
+  /** The row that it is held against by itself. */
+  readonly held?: Held;
 }
 export interface ChoiceSpec extends FieldBase {
   readonly kind: 'choice';
@@ -73,10 +76,15 @@ export interface ChoiceSpec extends FieldBase {
     readonly label: string;
     /** What it looks like, for answers that are judged by eye: the name of a drawing. */
     readonly drawing?: DrawingId;
+    /** What this answer means by itself. */
+    readonly means?: Means;
   }[];
 }
 export interface CheckSpec extends FieldBase {
   readonly kind: 'check';
+  /** What it means by itself that it is ticked, and that it is said not to be so. */
+  readonly means?: Means;
+  readonly missed?: Means;
 }
 export interface InstantSpec extends FieldBase {
   readonly kind: 'instant';

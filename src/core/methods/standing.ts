@@ -4,6 +4,7 @@ import { isCertified, lapsedCard } from '../certification';
 import { EVENTS, outOfOrder, type Sequence, sequencesWith, TOLD } from '../clocks';
 import { cite } from '../limits';
 import { bySeverity, type Finding, finding, isReportable } from '../working';
+import { answerFindings } from './answers';
 import type { Method, Outcome } from './contract';
 import { dayOf } from './equipment-checks';
 import { fieldOf, type RunInput } from './fields';
@@ -171,6 +172,7 @@ export function withStanding(method: Method): Method {
         ...uncertified,
         ...lateStampFindings(method, input, setup),
         ...orderFindings(method, input, setup, sequences),
+        ...answerFindings(method.Input, input, limitsOf(setup)),
         ...unfinishedRows(method.Input, input),
       ];
       const findings = bySeverity([...outcome.findings, ...added]);

@@ -3,15 +3,17 @@ import { exact } from '@/core/quantity';
 import { computed, idsOf } from '@/testing/outcome';
 import { rowsOf } from '@/testing/rows';
 import { Limits } from '../limits';
-import { airVolumetric } from './air-volumetric';
 import { concreteTemperature } from './concrete-temperature';
+import type { Method } from './contract';
 import { delivery, waterForSlump } from './delivery';
 import { densityYield } from './density-yield';
 import type { Facts } from './facts';
 import { initialCuring } from './initial-curing';
 import { moulding } from './moulding';
+import { findMethod } from './registry';
 import { slump } from './slump';
 
+const airVolumetric = findMethod('air-volumetric') as Method;
 const SAMPLED = '2031-05-14T14:00:00Z';
 const earlier = (minutes: number): string => new Date(Date.parse(SAMPLED) - minutes * 60_000).toISOString();
 const slumped = (

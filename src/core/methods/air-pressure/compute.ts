@@ -20,7 +20,6 @@ import { aggregateFactor } from './factor';
 import type { AirPressureInput } from './input';
 
 const C231 = standard('ASTM C231/C231M');
-const AGAIN = 'Fill the bowl again from an unused portion while the clock allows.';
 
 /**
  * Air content by the pressure method.
@@ -40,7 +39,6 @@ export function compute(input: AirPressureInput, setup: RunSetup): Outcome {
     ...clockFindings(input, setup, limits, ['air-start', 'pressure-settle']),
     ...(input.consolidation === 'rod' ? layerFindings(input, 3, limits) : []),
     ...consolidationFindings(input, setup, limits),
-    ...meterFindings(input),
     ...aggregateFindings(
       input,
       'air-pressure.aggregate',
@@ -173,45 +171,4 @@ function mixtureAir(
     );
   }
   return full.air;
-}
-
-function meterFindings(input: AirPressureInput): Finding[] {
-  const found: Finding[] = [];
-  const bad = (id: string, field: string, message: string, action = AGAIN): void =>
-    void found.push(finding({ id, severity: 'invalid', fields: [field], message, action }));
-  if (input.porous === true) {
-    bad(
-      'air-pressure.porous',
-      'porous',
-      'The pressure method does not hold for porous aggregate.',
-      'Use the volumetric method.',
-    );
-  }
-  if (input.mainValve === 'open') {
-    bad(
-      'air-pressure.main-valve',
-      'mainValve',
-      'The main valve was open while pumping: air and water were driven through.',
-    );
-  }
-  if (input.petcocks === 'open') {
-    bad('air-pressure.petcocks', 'petcocks', 'A petcock was open at the reading: the pressure was lost.');
-  }
-  if (input.onLine === false) {
-    bad(
-      'air-pressure.line',
-      'onLine',
-      'The gauge was not on its initial line.',
-      'Release, pump again, wait, trim to the line, and read again.',
-    );
-  }
-  if (input.watered === false) {
-    bad(
-      'air-pressure.water',
-      'watered',
-      'Air was left under the lid: the reading is too high.',
-      'Fill with water until it runs without bubbles, then pump.',
-    );
-  }
-  return found;
 }

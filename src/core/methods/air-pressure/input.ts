@@ -31,6 +31,12 @@ export class AirPressureInput extends RunInput {
   @CheckField({
     label: 'Lightweight, slag or porous aggregate',
     help: 'The method does not hold for these.',
+    means: {
+      id: 'air-pressure.porous',
+      severity: 'invalid',
+      message: 'The pressure method does not hold for porous aggregate.',
+      action: 'Use the volumetric method.',
+    },
   })
   porous?: boolean;
 
@@ -55,14 +61,31 @@ export class AirPressureInput extends RunInput {
   @InstantField({ label: 'Lid on', event: 'lid-on', example: '' })
   lidAt?: string;
 
-  @CheckField({ label: 'Water through, no air under the lid' })
+  @CheckField({
+    label: 'Water through, no air under the lid',
+    missed: {
+      id: 'air-pressure.water',
+      severity: 'invalid',
+      message: 'Air was left under the lid: the reading is too high.',
+      action: 'Fill with water until it runs without bubbles, then pump.',
+    },
+  })
   watered?: boolean;
 
   @ChoiceField({
     label: 'Main valve while pumping',
     options: [
       { value: 'shut', label: 'Shut' },
-      { value: 'open', label: 'Open' },
+      {
+        value: 'open',
+        label: 'Open',
+        means: {
+          id: 'air-pressure.main-valve',
+          severity: 'invalid',
+          message: 'The main valve was open while pumping: air and water were driven through.',
+          action: 'Fill the bowl again from an unused portion while the clock allows.',
+        },
+      },
     ],
     example: 'shut',
   })
@@ -77,14 +100,31 @@ export class AirPressureInput extends RunInput {
   @TextField({ label: 'Initial line of this meter', help: 'As it stands on its card.', example: '' })
   initialLine?: string;
 
-  @CheckField({ label: 'Gauge on the initial line' })
+  @CheckField({
+    label: 'Gauge on the initial line',
+    missed: {
+      id: 'air-pressure.line',
+      severity: 'invalid',
+      message: 'The gauge was not on its initial line.',
+      action: 'Release, pump again, wait, trim to the line, and read again.',
+    },
+  })
   onLine?: boolean;
 
   @ChoiceField({
     label: 'Petcocks before reading',
     options: [
       { value: 'closed', label: 'Both closed' },
-      { value: 'open', label: 'One open, or it hissed' },
+      {
+        value: 'open',
+        label: 'One open, or it hissed',
+        means: {
+          id: 'air-pressure.petcocks',
+          severity: 'invalid',
+          message: 'A petcock was open at the reading: the pressure was lost.',
+          action: 'Fill the bowl again from an unused portion while the clock allows.',
+        },
+      },
     ],
     example: 'closed',
   })

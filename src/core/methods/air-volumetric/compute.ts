@@ -98,7 +98,6 @@ export function compute(input: AirVolumetricInput, setup: RunSetup): Outcome {
     lines: sheet.lines,
     findings: bySeverity([
       ...findings,
-      ...handlingFindings(input, limits),
       ...compareFindings(result, older ? 'reading1' : 'reading2', system, setup, limits),
     ]),
     verdicts: airVerdicts(result && roundTo(result, step, mode), system, setup, limits),
@@ -155,23 +154,6 @@ function alcoholFindings(input: AirVolumetricInput, limits: Limits): Finding[] {
 
 function conditionFindings(input: AirVolumetricInput, limits: Limits): Finding[] {
   const found: Finding[] = [];
-  const bad = (id: string, field: string, message: string, action = AGAIN): void =>
-    void found.push(finding({ id, severity: 'invalid', fields: [field], message, action }));
-  if (input.leaked === 'yes')
-    bad(
-      'air-volumetric.leak',
-      'leaked',
-      'Liquid leaked: the reading is too high.',
-      `Clean flange and gasket. ${AGAIN}`,
-    );
-  if (input.stuck === 'yes')
-    bad(
-      'air-volumetric.stuck',
-      'stuck',
-      'Packed concrete was left in the bowl: not all of its air came out.',
-    );
-  if (input.zeroed === false)
-    bad('air-volumetric.zero', 'zeroed', 'The level was not set to zero before rolling.');
   const foam = readMeasure(input, 'foam')?.value;
   const limit = limits.of('air-volumetric.foam', input.system);
   if (foam && !isWithin(foam, limit)) {
@@ -183,50 +165,6 @@ function conditionFindings(input: AirVolumetricInput, limits: Limits): Finding[]
         limit: cite(limit),
         message: `The foam stands ${foam} divisions above the liquid.`,
         action: `Discard it: more alcohol is needed. ${AGAIN}`,
-      }),
-    );
-  }
-  return found;
-}
-
-/** How the meter was handled, as far as it was recorded. */
-function handlingFindings(input: AirVolumetricInput, limits: Limits): Finding[] {
-  const found: Finding[] = [];
-  const rows = [
-    [
-      'inverted',
-      'air-volumetric.inverted',
-      'Upside down for',
-      'Stones jam in the neck: turn it upright sooner and repeat.',
-    ],
-    [
-      'waterFirst',
-      'air-volumetric.water-first',
-      'Water before the alcohol:',
-      'At least that much water goes in first.',
-    ],
-    [
-      'cup',
-      'air-volumetric.cup',
-      'The cup holds, of the bowl,',
-      'Have the cup calibrated: every cup counts as one percent.',
-    ],
-  ] as const;
-  for (const [field, id, what, action] of rows) {
-    const read = readMeasure(input, field);
-    const limit = limits.of(id, input.system);
-    if (!read || isWithin(read.value, limit)) continue;
-    const message = `${what} ${plainOf(read.value, read.unit)}.`;
-    found.push(
-      finding({
-        id,
-        severity: 'departure',
-        needsReason: false,
-        fields: [field],
-        limit: cite(limit),
-        message,
-        action,
-        remark: `${message.slice(0, -1)}; ${limit.text}.`,
       }),
     );
   }

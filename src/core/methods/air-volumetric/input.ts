@@ -55,7 +55,17 @@ export class AirVolumetricInput extends RunInput {
   })
   alcohol?: string;
 
-  @CheckField({ label: 'Level on zero', help: 'Bottom of the meniscus.' })
+  @CheckField({
+    label: 'Level on zero',
+    help: 'Bottom of the meniscus.',
+    missed: {
+      id: 'air-volumetric.zero',
+      severity: 'invalid',
+      message: 'The level was not set to zero before rolling.',
+      action:
+        'Make a new test on a new portion of the sample if its clock allows, else on the load’s next sample.',
+    },
+  })
   zeroed?: boolean;
 
   @MeasureField({
@@ -66,6 +76,12 @@ export class AirVolumetricInput extends RunInput {
     step: { US: '0.1', SI: '0.05' },
     possible: { US: ['0', '20'], SI: ['0', '10'] },
     example: '',
+    held: {
+      limit: 'air-volumetric.water-first',
+      severity: 'departure',
+      what: 'Water before the alcohol:',
+      action: 'At least that much water goes in first.',
+    },
   })
   waterFirst?: string;
 
@@ -74,6 +90,12 @@ export class AirVolumetricInput extends RunInput {
     help: 'At a time, by eye or stopwatch.',
     ...SECONDS,
     example: '',
+    held: {
+      limit: 'air-volumetric.inverted',
+      severity: 'departure',
+      what: 'Upside down for',
+      action: 'Stones jam in the neck: turn it upright sooner and repeat.',
+    },
   })
   inverted?: string;
 
@@ -93,7 +115,17 @@ export class AirVolumetricInput extends RunInput {
     label: 'Liquid leaked',
     options: [
       { value: 'no', label: 'No' },
-      { value: 'yes', label: 'Yes' },
+      {
+        value: 'yes',
+        label: 'Yes',
+        means: {
+          id: 'air-volumetric.leak',
+          severity: 'invalid',
+          message: 'Liquid leaked: the reading is too high.',
+          action:
+            'Clean flange and gasket. Make a new test on a new portion of the sample if its clock allows, else on the load’s next sample.',
+        },
+      },
     ],
     example: 'no',
   })
@@ -144,6 +176,12 @@ export class AirVolumetricInput extends RunInput {
     help: 'Volume of the calibrated cup in percent of the bowl, from its calibration.',
     ...percentSpec('0.01', '5'),
     example: '',
+    held: {
+      limit: 'air-volumetric.cup',
+      severity: 'departure',
+      what: 'The cup holds, of the bowl,',
+      action: 'Have the cup calibrated: every cup counts as one percent.',
+    },
   })
   cup?: string;
 
@@ -159,7 +197,17 @@ export class AirVolumetricInput extends RunInput {
     label: 'Packed concrete left in the bowl',
     options: [
       { value: 'no', label: 'No, all loose' },
-      { value: 'yes', label: 'Yes' },
+      {
+        value: 'yes',
+        label: 'Yes',
+        means: {
+          id: 'air-volumetric.stuck',
+          severity: 'invalid',
+          message: 'Packed concrete was left in the bowl: not all of its air came out.',
+          action:
+            'Make a new test on a new portion of the sample if its clock allows, else on the load’s next sample.',
+        },
+      },
     ],
     example: 'no',
   })

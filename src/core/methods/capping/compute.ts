@@ -326,11 +326,6 @@ function capFindings(input: CappingInput, setup: RunSetup, limits: Limits): Find
   const plain = (id: string, severity: Severity, fields: readonly string[], words: FindingWords): void => {
     found.push(finding({ id, severity, fields, ...words }));
   };
-  if (input.sounding === 'bad')
-    plain('caps.sounding', 'invalid', ['sounding'], {
-      message: 'Caps are hollow, cracked or chipped into the face.',
-      action: 'Knock them off and cap again: that is always cheaper before the press.',
-    });
   if (input.sounding === 'recapped' && !input.faults?.trim())
     plain('caps.faults', 'advice', ['faults'], {
       message: 'Which were recapped is not said.',

@@ -127,7 +127,16 @@ export class CappingInput extends RunInput {
     options: [
       { value: 'sound', label: 'All sound' },
       { value: 'recapped', label: 'Some recapped, now sound' },
-      { value: 'bad', label: 'Some not in order' },
+      {
+        value: 'bad',
+        label: 'Some not in order',
+        means: {
+          id: 'caps.sounding',
+          severity: 'invalid',
+          message: 'Caps are hollow, cracked or chipped into the face.',
+          action: 'Knock them off and cap again: that is always cheaper before the press.',
+        },
+      },
     ],
     example: 'sound',
   })

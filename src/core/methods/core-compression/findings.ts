@@ -28,7 +28,7 @@ export function coreFindings(
   return [
     ...timeFindings(input, setup, limits),
     ...sizeFindings(input, limits, sizes),
-    ...stateFindings(input),
+    ...zeroFindings(input),
   ];
 }
 
@@ -219,25 +219,5 @@ function sizeFindings(input: CoreCompressionInput, limits: Limits, sizes: Sizes)
       `The core is ${length.div(diameter.mean).toFixed(2)} diameters long.`,
       'Trim it to about two diameters, and let it dry again.',
     );
-  return found;
-}
-
-function stateFindings(input: CoreCompressionInput): Finding[] {
-  const found: Finding[] = [];
-  const bad = (id: string, field: string, message: string, action: string): void => {
-    found.push(finding({ id, severity: 'invalid', beforeLoad: true, fields: [field], message, action }));
-  };
-  if (input.steel === 'inside')
-    bad(
-      'core.steel',
-      'steel',
-      'There is reinforcement in the core.',
-      'Trim it off if one diameter of length remains; otherwise it is not a strength core.',
-    );
-  if (input.ends === 'pads')
-    bad('core.pads', 'ends', 'Pads are not for cores.', 'Cap it with a bonded cap, or grind the ends.');
-  if (input.endsPlane === 'no')
-    bad('core.ends', 'endsPlane', 'The ends are not plane and square.', 'Saw, grind or cap again.');
-  found.push(...zeroFindings(input));
   return found;
 }

@@ -73,7 +73,17 @@ export class CoreCompressionInput extends PressedSpecimenInput {
     options: [
       { value: 'none', label: 'None' },
       { value: 'trimmed', label: 'Trimmed off' },
-      { value: 'inside', label: 'Still inside' },
+      {
+        value: 'inside',
+        label: 'Still inside',
+        means: {
+          id: 'core.steel',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'There is reinforcement in the core.',
+          action: 'Trim it off if one diameter of length remains; otherwise it is not a strength core.',
+        },
+      },
     ],
     example: 'none',
   })
@@ -120,7 +130,17 @@ export class CoreCompressionInput extends PressedSpecimenInput {
       { value: 'sulfur', label: 'Sulfur caps' },
       { value: 'gypsum', label: 'Gypsum caps' },
       { value: 'ground', label: 'Ground' },
-      { value: 'pads', label: 'Unbonded pads' },
+      {
+        value: 'pads',
+        label: 'Unbonded pads',
+        means: {
+          id: 'core.pads',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'Pads are not for cores.',
+          action: 'Cap it with a bonded cap, or grind the ends.',
+        },
+      },
     ],
     example: 'sulfur',
   })
@@ -130,7 +150,17 @@ export class CoreCompressionInput extends PressedSpecimenInput {
     label: 'Ends plane and square',
     options: [
       { value: 'yes', label: 'Within the limit' },
-      { value: 'no', label: 'Not within' },
+      {
+        value: 'no',
+        label: 'Not within',
+        means: {
+          id: 'core.ends',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'The ends are not plane and square.',
+          action: 'Saw, grind or cap again.',
+        },
+      },
     ],
     example: 'yes',
   })

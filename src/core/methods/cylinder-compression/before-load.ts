@@ -151,19 +151,6 @@ function againstNominal(
 
 function endFindings(input: CylinderCompressionInput, limits: Limits): Finding[] {
   const limit = limits.of('cylinder.planeness', input.system);
-  if (input.endsPlane === 'no') {
-    return [
-      finding({
-        id: 'cylinder.planeness',
-        severity: 'invalid',
-        beforeLoad: true,
-        fields: ['endsPlane'],
-        limit: cite(limit),
-        message: 'The ends, caps or pads are not in order.',
-        action: 'Grind, cap or change the pads before testing.',
-      }),
-    ];
-  }
   if (input.ends === 'as-cast' && input.endsPlane === undefined) {
     return [
       finding({

@@ -114,7 +114,18 @@ export class CylinderCompressionInput extends RunInput {
     help: 'Straightedge and feeler; for pads, no depression they cannot take up.',
     options: [
       { value: 'yes', label: 'Within the limit' },
-      { value: 'no', label: 'Not within' },
+      {
+        value: 'no',
+        label: 'Not within',
+        means: {
+          id: 'cylinder.planeness',
+          severity: 'invalid',
+          beforeLoad: true,
+          limit: 'cylinder.planeness',
+          message: 'The ends, caps or pads are not in order.',
+          action: 'Grind, cap or change the pads before testing.',
+        },
+      },
     ],
     example: 'yes',
   })

@@ -32,17 +32,6 @@ export function deliveryFindings(
 
 function ticketFindings(input: DeliveryInput, limits: Limits): Finding[] {
   const found: Finding[] = [];
-  if (input.mix === 'other') {
-    found.push(
-      finding({
-        id: 'delivery.mix',
-        severity: 'invalid',
-        fields: ['mix'],
-        message: 'The ticket names another mix than the approved one.',
-        action: 'Report it at once to the purchaser’s representative; no sampling for acceptance.',
-      }),
-    );
-  }
   if (!input.batchedAt && input.arrivedAt) {
     found.push(
       finding({
@@ -82,18 +71,6 @@ function ticketFindings(input: DeliveryInput, limits: Limits): Finding[] {
         }),
       );
     }
-  }
-  if (input.washWater === 'yes') {
-    found.push(
-      finding({
-        id: 'delivery.wash-water',
-        severity: 'departure',
-        fields: ['washWater'],
-        message: 'Wash water may be in the drum: the ratio is not known.',
-        action: 'Say so to the purchaser’s representative; watch for an unexplained wet load.',
-        remark: 'Wash water left in the drum, or not known; water-cementitious ratio uncertain.',
-      }),
-    );
   }
   return found;
 }

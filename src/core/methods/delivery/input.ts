@@ -45,7 +45,16 @@ export class DeliveryInput extends RunInput {
     label: 'Mix on the ticket',
     options: [
       { value: 'approved', label: 'The approved mix' },
-      { value: 'other', label: 'Another mix' },
+      {
+        value: 'other',
+        label: 'Another mix',
+        means: {
+          id: 'delivery.mix',
+          severity: 'invalid',
+          message: 'The ticket names another mix than the approved one.',
+          action: 'Report it at once to the purchaser’s representative; no sampling for acceptance.',
+        },
+      },
     ],
     example: 'approved',
   })
@@ -188,7 +197,17 @@ export class DeliveryInput extends RunInput {
     help: 'Ask the driver.',
     options: [
       { value: 'no', label: 'No' },
-      { value: 'yes', label: 'Yes, or not known' },
+      {
+        value: 'yes',
+        label: 'Yes, or not known',
+        means: {
+          id: 'delivery.wash-water',
+          severity: 'departure',
+          message: 'Wash water may be in the drum: the ratio is not known.',
+          action: 'Say so to the purchaser’s representative; watch for an unexplained wet load.',
+          remark: 'Wash water left in the drum, or not known; water-cementitious ratio uncertain.',
+        },
+      },
     ],
     example: 'no',
   })

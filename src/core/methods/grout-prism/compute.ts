@@ -114,7 +114,6 @@ export function compute(input: GroutPrismInput, setup: RunSetup): Outcome {
       ...specimenFindings(input, setup, limits),
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
       ...sizeFindings(input, limits, size, height),
-      ...stateFindings(input),
       ...timeFindings(input, limits, area, load),
     ]),
     verdicts: [],
@@ -169,23 +168,6 @@ function sizeFindings(
       message: `It is ${height.div(small).toFixed(2)} times as high as wide.`,
       action: 'Measure again. If it stands, it is no prism of this test: no factor corrects it.',
     });
-  return found;
-}
-
-function stateFindings(input: GroutPrismInput): Finding[] {
-  const found: Finding[] = [];
-  const bad = (id: string, field: string, message: string, action: string): void => {
-    found.push(finding({ id, severity: 'invalid', beforeLoad: true, fields: [field], message, action }));
-  };
-  if (input.square === 'no')
-    bad('grout-prism.leaning', 'square', 'The prism leans.', 'Grind or cap it square, or do not test it.');
-  if (input.ends === 'none')
-    bad(
-      'grout-prism.ends',
-      'ends',
-      'Ends as they were struck are neither plane nor parallel.',
-      'Cap them as a cylinder’s, or grind them.',
-    );
   return found;
 }
 

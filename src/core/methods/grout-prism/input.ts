@@ -48,7 +48,17 @@ export class GroutPrismInput extends PressedSpecimenInput {
     help: 'Out of plumb at most 1/8 in in 12 in [10 mm in a metre].',
     options: [
       { value: 'yes', label: 'Square' },
-      { value: 'no', label: 'Leaning' },
+      {
+        value: 'no',
+        label: 'Leaning',
+        means: {
+          id: 'grout-prism.leaning',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'The prism leans.',
+          action: 'Grind or cap it square, or do not test it.',
+        },
+      },
     ],
     example: 'yes',
   })
@@ -61,7 +71,17 @@ export class GroutPrismInput extends PressedSpecimenInput {
       { value: 'sulfur', label: 'Sulfur caps' },
       { value: 'gypsum', label: 'Gypsum caps' },
       { value: 'ground', label: 'Ground' },
-      { value: 'none', label: 'As struck' },
+      {
+        value: 'none',
+        label: 'As struck',
+        means: {
+          id: 'grout-prism.ends',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'Ends as they were struck are neither plane nor parallel.',
+          action: 'Cap them as a cylinder’s, or grind them.',
+        },
+      },
     ],
     example: 'gypsum',
   })

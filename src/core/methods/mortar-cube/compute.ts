@@ -133,17 +133,6 @@ function cubeFindings(input: MortarCubeInput, section: Section): Finding[] {
         remark: 'Strength over the measured cross-section.',
       }),
     );
-  if (input.faces === 'struck')
-    found.push(
-      finding({
-        id: 'mortar-cube.faces',
-        severity: 'invalid',
-        beforeLoad: true,
-        fields: ['faces'],
-        message: 'The struck face is neither plane nor parallel.',
-        action: 'Turn the cube: load two faces that were against the mould.',
-      }),
-    );
   if (input.found && input.found !== 'sound')
     found.push(
       finding({

@@ -30,7 +30,17 @@ export class MortarCubeInput extends PressedSpecimenInput {
     required: true,
     options: [
       { value: 'cast', label: 'Two faces that were against the mould' },
-      { value: 'struck', label: 'The struck face under a platen' },
+      {
+        value: 'struck',
+        label: 'The struck face under a platen',
+        means: {
+          id: 'mortar-cube.faces',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'The struck face is neither plane nor parallel.',
+          action: 'Turn the cube: load two faces that were against the mould.',
+        },
+      },
     ],
     example: 'cast',
   })

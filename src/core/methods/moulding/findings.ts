@@ -162,17 +162,6 @@ function rodFindings(input: MouldingInput, plan: CountPlan | undefined): Finding
 
 function mouldFindings(input: MouldingInput, limits: Limits): Finding[] {
   const found: Finding[] = [];
-  if (input.mouldState === 'bad') {
-    found.push(
-      finding({
-        id: 'moulding.moulds',
-        severity: 'invalid',
-        fields: ['mouldState'],
-        message: 'A mould was not in order.',
-        action: 'Take another mould; a bad mould becomes a low strength.',
-      }),
-    );
-  }
   if (!input.mould) return found;
   const moulds = measuredMoulds(input.mouldSizes, input.mould);
   if (moulds.length === 0) return found;
@@ -280,30 +269,6 @@ function stateFindings(input: MouldingInput): Finding[] {
   const found: Finding[] = [];
   const say = (id: string, field: string, message: string, action: string, remark: string): void =>
     void found.push(finding({ id, severity: 'departure', fields: [field], message, action, remark }));
-  if (input.tops === 'rough')
-    say(
-      'moulding.tops',
-      'tops',
-      'A top is not flat.',
-      'Refinish it now: a bad end becomes a low strength.',
-      'Tops not flat.',
-    );
-  if (input.marked === false)
-    say(
-      'moulding.marked',
-      'marked',
-      'Not marked on the side of the mould.',
-      'Mark the mould’s side; a lid or bag comes off.',
-      'Marked elsewhere than on the side of the mould.',
-    );
-  if (input.place === false)
-    say(
-      'moulding.place',
-      'place',
-      'The place is not level, rigid, shaded or still.',
-      'Move them now, before the concrete begins to set.',
-      'Made at an unfit place.',
-    );
   const planned = readMeasure(input, 'planned')?.value;
   const counted = readMeasure(input, 'counted')?.value;
   if (planned && counted && !planned.equals(counted))

@@ -45,7 +45,16 @@ export class MouldingInput extends RunInput {
   })
   rod?: 'small' | 'large' | 'bar';
 
-  @CheckField({ label: 'Level, rigid, shaded, free of vibration' })
+  @CheckField({
+    label: 'Level, rigid, shaded, free of vibration',
+    missed: {
+      id: 'moulding.place',
+      severity: 'departure',
+      message: 'The place is not level, rigid, shaded or still.',
+      action: 'Move them now, before the concrete begins to set.',
+      remark: 'Made at an unfit place.',
+    },
+  })
   place?: boolean;
 
   @ChoiceField({
@@ -53,7 +62,16 @@ export class MouldingInput extends RunInput {
     help: 'Round, whole rim, flat bottom, clean, dry, new if single-use.',
     options: [
       { value: 'good', label: 'All in order' },
-      { value: 'bad', label: 'One or more not' },
+      {
+        value: 'bad',
+        label: 'One or more not',
+        means: {
+          id: 'moulding.moulds',
+          severity: 'invalid',
+          message: 'A mould was not in order.',
+          action: 'Take another mould; a bad mould becomes a low strength.',
+        },
+      },
     ],
     example: 'good',
   })
@@ -115,7 +133,17 @@ export class MouldingInput extends RunInput {
     label: 'Tops',
     options: [
       { value: 'flat', label: 'Flat, no bump or hollow over 1/8 in [3 mm]' },
-      { value: 'rough', label: 'Not flat' },
+      {
+        value: 'rough',
+        label: 'Not flat',
+        means: {
+          id: 'moulding.tops',
+          severity: 'departure',
+          message: 'A top is not flat.',
+          action: 'Refinish it now: a bad end becomes a low strength.',
+          remark: 'Tops not flat.',
+        },
+      },
     ],
     example: 'flat',
   })
@@ -124,6 +152,13 @@ export class MouldingInput extends RunInput {
   @CheckField({
     label: 'Marked on the side of the mould',
     help: 'Never on a lid, a bag or the finished top.',
+    missed: {
+      id: 'moulding.marked',
+      severity: 'departure',
+      message: 'Not marked on the side of the mould.',
+      action: 'Mark the mould’s side; a lid or bag comes off.',
+      remark: 'Marked elsewhere than on the side of the mould.',
+    },
   })
   marked?: boolean;
 

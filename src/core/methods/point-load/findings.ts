@@ -307,17 +307,6 @@ function breakFindings(input: PointLoadInput, { depth }: PointValues, limits: Li
         remark: 'Depth at failure not consistent with the depth before.',
       }),
     );
-  if (input.cracked === 'yes')
-    found.push(
-      finding({
-        id: 'point.cracked',
-        severity: 'invalid',
-        fields: ['cracked'],
-        beforeLoad: true,
-        message: 'A crack, vein or joint runs through the load line.',
-        action: 'Turn the piece, or take another: it would break where it is broken already.',
-      }),
-    );
   const unfit = input.fracture && NO_TEST[input.fracture];
   if (unfit)
     found.push(

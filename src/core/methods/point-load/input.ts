@@ -47,7 +47,17 @@ export class PointLoadInput extends RunInput {
     label: 'Crack, vein or joint through the load line',
     options: [
       { value: 'no', label: 'None' },
-      { value: 'yes', label: 'One or more' },
+      {
+        value: 'yes',
+        label: 'One or more',
+        means: {
+          id: 'point.cracked',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'A crack, vein or joint runs through the load line.',
+          action: 'Turn the piece, or take another: it would break where it is broken already.',
+        },
+      },
     ],
     example: 'no',
   })

@@ -203,17 +203,6 @@ function pumpFindings(input: SamplingInput): Finding[] {
 
 function stateFindings(input: SamplingInput, limits: Limits): Finding[] {
   const found: Finding[] = [];
-  if (input.look === 'segregated') {
-    found.push(
-      finding({
-        id: 'sampling.look',
-        severity: 'invalid',
-        fields: ['look'],
-        message: 'The sample is segregated, rained on or fouled.',
-        action: VOID,
-      }),
-    );
-  }
   const size = readMeasure(input, 'size');
   const limit = limits.of('sampling.smallest', input.system);
   if (size && input.specimens === 'yes' && !isWithin(size.value, limit)) {

@@ -98,7 +98,16 @@ export class SamplingInput extends RunInput {
     label: 'Look of it',
     options: [
       { value: 'uniform', label: 'Uniform' },
-      { value: 'segregated', label: 'Segregated, rained on or fouled' },
+      {
+        value: 'segregated',
+        label: 'Segregated, rained on or fouled',
+        means: {
+          id: 'sampling.look',
+          severity: 'invalid',
+          message: 'The sample is segregated, rained on or fouled.',
+          action: 'Discard it and sample again: every test on it is void.',
+        },
+      },
     ],
     example: 'uniform',
   })

@@ -142,7 +142,6 @@ export function compute(input: SplittingTensileInput, setup: RunSetup): Outcome 
       ...specimenFindings(input, setup, limits),
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
       ...coarse(input, limits),
-      ...setupFindings(input),
       ...resultFindings(input, setup, limits, strength),
     ]),
     verdicts: [],
@@ -165,38 +164,6 @@ function coarse(input: SplittingTensileInput, limits: Limits): Finding[] {
     const measure = readMeasure(input, field);
     return measure ? coarseReading(input, field, measure, step) : [];
   });
-}
-
-function setupFindings(input: SplittingTensileInput): Finding[] {
-  const found: Finding[] = [];
-  const bad = (
-    id: string,
-    fields: readonly string[],
-    message: string,
-    action: string,
-    before: boolean,
-  ): void => {
-    found.push(finding({ id, severity: 'invalid', beforeLoad: before, fields, message, action }));
-  };
-  if (input.strips === 'used')
-    bad('splitting.strips', ['strips'], 'Bearing strips are used once.', 'Take two new strips.', true);
-  if (input.lines === 'no')
-    bad(
-      'splitting.lines',
-      ['lines'],
-      'The lines do not lie in one plane: the load would not go through the axis.',
-      'Mark them again with the jig, and set them vertical.',
-      true,
-    );
-  if (input.fracture === 'crushed' || input.fracture === 'end')
-    bad(
-      'splitting.fracture',
-      ['fracture'],
-      input.fracture === 'crushed' ? 'It crushed at a strip before it split.' : 'It split from one end.',
-      'Look at strips, alignment and plate before the next one.',
-      false,
-    );
-  return found;
 }
 
 function resultFindings(

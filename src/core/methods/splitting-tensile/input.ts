@@ -46,7 +46,17 @@ export class SplittingTensileInput extends PressedSpecimenInput {
     help: 'Plywood 1/8 in [3 mm], 1 in [25 mm] wide, as long as the cylinder; in the EN school hardboard 10 × 4 mm. Used once.',
     options: [
       { value: 'new', label: 'Two new ones' },
-      { value: 'used', label: 'Used before' },
+      {
+        value: 'used',
+        label: 'Used before',
+        means: {
+          id: 'splitting.strips',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'Bearing strips are used once.',
+          action: 'Take two new strips.',
+        },
+      },
     ],
     example: 'new',
   })
@@ -58,7 +68,17 @@ export class SplittingTensileInput extends PressedSpecimenInput {
     help: 'Marked with the jig on both ends, vertical in the press.',
     options: [
       { value: 'yes', label: 'In one plane, vertical' },
-      { value: 'no', label: 'Not in one plane' },
+      {
+        value: 'no',
+        label: 'Not in one plane',
+        means: {
+          id: 'splitting.lines',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'The lines do not lie in one plane: the load would not go through the axis.',
+          action: 'Mark them again with the jig, and set them vertical.',
+        },
+      },
     ],
     example: 'yes',
   })
@@ -81,8 +101,26 @@ export class SplittingTensileInput extends PressedSpecimenInput {
     required: true,
     options: [
       { value: 'split', label: 'Split along the line' },
-      { value: 'crushed', label: 'Crushed at a strip first' },
-      { value: 'end', label: 'Split from one end' },
+      {
+        value: 'crushed',
+        label: 'Crushed at a strip first',
+        means: {
+          id: 'splitting.fracture',
+          severity: 'invalid',
+          message: 'It crushed at a strip before it split.',
+          action: 'Look at strips, alignment and plate before the next one.',
+        },
+      },
+      {
+        value: 'end',
+        label: 'Split from one end',
+        means: {
+          id: 'splitting.fracture',
+          severity: 'invalid',
+          message: 'It split from one end.',
+          action: 'Look at strips, alignment and plate before the next one.',
+        },
+      },
     ],
     example: 'split',
   })

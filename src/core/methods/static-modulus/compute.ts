@@ -378,19 +378,6 @@ function modulusFindings(
         action: 'Take the missing readings, or load again.',
       }),
     );
-  if (input.ends === 'pads')
-    list.push(
-      finding({
-        id: 'modulus.pads',
-        severity: 'departure',
-        needsReason: true,
-        beforeLoad: true,
-        fields: ['ends'],
-        message: 'For modulus the ends are capped or ground; pads only if the edition in use allows them.',
-        action: 'Grind or cap it.',
-        remark: 'Modulus measured on unbonded pads.',
-      }),
-    );
   if (companion && diameter && loadings) {
     const area = circleArea(diameter);
     const all = [...loadings.values()].flat();

@@ -43,7 +43,19 @@ export class StaticModulusInput extends PressedSpecimenInput {
     options: [
       { value: 'ground', label: 'Ground' },
       { value: 'capped', label: 'Capped' },
-      { value: 'pads', label: 'Unbonded pads' },
+      {
+        value: 'pads',
+        label: 'Unbonded pads',
+        means: {
+          id: 'modulus.pads',
+          severity: 'departure',
+          needsReason: true,
+          beforeLoad: true,
+          message: 'For modulus the ends are capped or ground; pads only if the edition in use allows them.',
+          action: 'Grind or cap it.',
+          remark: 'Modulus measured on unbonded pads.',
+        },
+      },
     ],
     example: 'ground',
   })
