@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { defineConfig } from 'vitest/config';
 
@@ -6,6 +7,8 @@ const alias = { '@': path.resolve(import.meta.dirname, 'src') };
 export default defineConfig({
   resolve: { alias },
   test: {
+    // Vitest leaves one core to itself, which is half of two.
+    maxWorkers: Math.max(2, availableParallelism() - 1),
     projects: [
       {
         resolve: { alias },
@@ -36,6 +39,7 @@ export default defineConfig({
           testTimeout: 120_000,
           hookTimeout: 120_000,
           pool: 'forks',
+          isolate: false,
         },
       },
     ],

@@ -1,10 +1,19 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { startApplication } from './lib/application.mjs';
 import { startCluster } from './lib/cluster.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
-import { buildApplication, HOME, installDebian, installPackages, PROJECT, run } from './lib/system.mjs';
+import {
+  buildApplication,
+  HOME,
+  installDebian,
+  installPackages,
+  PROJECT,
+  run,
+  start,
+} from './lib/system.mjs';
 
 // Two checks that are no test runners count as one test each; the runners report their own numbers.
 const tally = { passed: 0, failed: 0 };
@@ -12,10 +21,17 @@ const broken = [];
 const began = Date.now();
 const tool = (file) => path.join(PROJECT, 'node_modules', file);
 
-function check(name, args) {
+/** One check of its own; several go on beside one another, and each says what it found when it is through. */
+async function check(name, args) {
+  const { status, said } = await new Promise((resolve) => {
+    const child = spawn('node', args, { cwd: PROJECT, stdio: ['ignore', 'pipe', 'pipe'] });
+    const parts = [];
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => parts.push(part));
+    child.once('close', (code) => resolve({ status: code, said: Buffer.concat(parts).toString().trim() }));
+  });
   say(name);
-  const result = spawnSync('node', args, { cwd: PROJECT, stdio: ['ignore', 'inherit', 'inherit'] });
-  if (result.status === 0) tally.passed += 1;
+  if (said) process.stdout.write(`${said}\n`);
+  if (status === 0) tally.passed += 1;
   else {
     tally.failed += 1;
     broken.push(name);
@@ -59,10 +75,16 @@ async function vitest(env) {
 async function playwright(cluster) {
   const database = `e2e_${Date.now()}`;
   const app = cluster.appUrl(database);
-  run('node', [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts', '--demo'], {
-    env: cluster.prepareEnv(database),
-  });
+  // The scenario is loaded while the application is built.
+  const loading = start(
+    'node',
+    [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts', '--demo'],
+    cluster.prepareEnv(database),
+  );
+  const loaded = once(loading, 'exit');
   buildApplication();
+  const [status] = await loaded;
+  if (status !== 0) throw new Trouble('the demo scenario could not be loaded');
   const application = await startApplication({
     databaseUrl: app,
     secret: 'only-for-this-test-run-0123456789abcdef',
@@ -97,17 +119,19 @@ await main(async () => {
   installPackages();
   if (!existsSync('/usr/bin/chromium')) installDebian(['chromium'], 'Chromium');
   if (!only || only === 'checks') {
-    check('format and lint', [tool('@biomejs/biome/bin/biome'), 'check', '--error-on-warnings', '.']);
-    check('types', [tool('typescript/bin/tsc'), '-p', '.']);
-    check('architecture arrows', [
-      tool('dependency-cruiser/bin/dependency-cruise.mjs'),
-      'src',
-      '--config',
-      '.dependency-cruiser.cjs',
-      '--output-type',
-      'err',
+    await Promise.all([
+      check('format and lint', [tool('@biomejs/biome/bin/biome'), 'check', '--error-on-warnings', '.']),
+      check('types', [tool('typescript/bin/tsc'), '-p', '.']),
+      check('architecture arrows', [
+        tool('dependency-cruiser/bin/dependency-cruise.mjs'),
+        'src',
+        '--config',
+        '.dependency-cruiser.cjs',
+        '--output-type',
+        'err',
+      ]),
+      check('unused files, exports and packages', [tool('knip/bin/knip.js')]),
     ]);
-    check('unused files, exports and packages', [tool('knip/bin/knip.js')]);
   }
   if (only !== 'checks') {
     const cluster = await startCluster('test-database', { durable: false });
@@ -119,6 +143,7 @@ await main(async () => {
         BRICOLE_TEST_ROOT_URL: cluster.rootUrl('postgres'),
         BRICOLE_TEST_OWNER_URL: cluster.ownerUrl('postgres'),
         BRICOLE_TEST_APP_URL: cluster.appUrl('postgres'),
+        BRICOLE_TEST_TEMPLATE: 'bricole_test',
       };
       if (only !== 'e2e') await vitest(env);
       if (only !== 'vitest') await playwright(cluster);

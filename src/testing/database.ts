@@ -13,7 +13,8 @@ export async function freshDatabase(): Promise<{
   url: string;
   close: () => Promise<void>;
 }> {
-  const { BRICOLE_TEST_ROOT_URL, BRICOLE_TEST_OWNER_URL, BRICOLE_TEST_APP_URL } = process.env;
+  const { BRICOLE_TEST_ROOT_URL, BRICOLE_TEST_OWNER_URL, BRICOLE_TEST_APP_URL, BRICOLE_TEST_TEMPLATE } =
+    process.env;
   if (!BRICOLE_TEST_ROOT_URL || !BRICOLE_TEST_OWNER_URL || !BRICOLE_TEST_APP_URL) {
     throw new Error('these tests need the cluster that npm test starts (npm test -- vitest)');
   }
@@ -21,9 +22,14 @@ export async function freshDatabase(): Promise<{
   const at = (url: string): string => Object.assign(new URL(url), { pathname: `/${name}` }).href;
   const admin = new pg.Client({ connectionString: BRICOLE_TEST_ROOT_URL });
   await admin.connect();
-  await admin.query(`CREATE DATABASE ${name} OWNER bricole_owner`);
+  // A copy of the one that is migrated already is there in a moment.
+  const template = BRICOLE_TEST_TEMPLATE ? ` TEMPLATE ${BRICOLE_TEST_TEMPLATE}` : '';
+  await admin.query(`CREATE DATABASE ${name} OWNER bricole_owner${template}`);
+  // Who may do what in a database is not copied with it.
+  await admin.query(`REVOKE ALL ON DATABASE ${name} FROM PUBLIC`);
+  await admin.query(`GRANT CONNECT ON DATABASE ${name} TO bricole_app`);
   await admin.end();
-  await migrateDatabase(at(BRICOLE_TEST_OWNER_URL));
+  if (!template) await migrateDatabase(at(BRICOLE_TEST_OWNER_URL));
   const { db, pool } = openDatabase(at(BRICOLE_TEST_APP_URL), 8);
   const owner = new pg.Pool({ connectionString: at(BRICOLE_TEST_OWNER_URL), max: 2 });
   return {
