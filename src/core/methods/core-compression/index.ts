@@ -1,9 +1,6 @@
 import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
-import type { Method } from '../contract';
-import { exampleInput } from '../example';
-import { fieldsOf } from '../fields';
-import { CONCRETE_STRENGTH, examplePress, pressPlan, pressSteps } from '../press';
+import { CONCRETE_STRENGTH, pressed, pressPlan } from '../press';
 import { limitsOf } from '../setup';
 import { compute, PRESS } from './compute';
 import { CoreCompressionInput } from './input';
@@ -11,16 +8,15 @@ import { CoreCompressionInput } from './input';
 export { coreWindow } from './findings';
 
 /** Compressive strength of drilled cores. */
-export const coreCompression: Method<CoreCompressionInput> = {
+export const coreCompression = pressed<CoreCompressionInput>({
   id: 'core-compression',
   title: 'Core compression',
   designations: [standard('ASTM C42/C42M')],
-  runOn: 'specimen',
   forms: sizesOf('core'),
   facts: CONCRETE_STRENGTH,
   yields: [{ quantity: 'core strength', symbol: 'f' }],
   Input: CoreCompressionInput,
-  steps: pressSteps({
+  steps: {
     measure: [
       {
         id: 'history',
@@ -65,8 +61,7 @@ export const coreCompression: Method<CoreCompressionInput> = {
         caution: 'Sweep damp: crushed concrete carries silica dust.',
       },
     ],
-  }),
-  performedAt: 'testedAt',
+  },
   sequence: [
     ['since', 'drilledAt', 'baggedAt', 'testedAt'],
     ['drilledAt', 'wettedAt', 'testedAt'],
@@ -96,12 +91,10 @@ export const coreCompression: Method<CoreCompressionInput> = {
   },
   compute,
   example: (system) => ({
+    form: system === 'US' ? 'core-4' : 'core-100',
     input: {
-      ...exampleInput(fieldsOf(CoreCompressionInput), system),
-      system,
       testedAt: '2031-06-11T09:05:00-04:00',
       maximumLoad: system === 'US' ? '56,420' : '251.3',
     },
-    setup: examplePress(system, system === 'US' ? 'core-4' : 'core-100'),
   }),
-};
+});

@@ -1,18 +1,14 @@
 import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
-import type { Method } from '../contract';
-import { exampleInput } from '../example';
-import { fieldsOf } from '../fields';
-import { CONCRETE_STRENGTH, examplePress, pressSteps, specimenPlan } from '../press';
+import { CONCRETE_STRENGTH, pressed } from '../press';
 import { compute, PRESS } from './compute';
 import { CubeCompressionInput } from './input';
 
 /** Compressive strength of cast cubes, in the EN and the IS school. */
-export const cubeCompression: Method<CubeCompressionInput> = {
+export const cubeCompression = pressed<CubeCompressionInput>({
   id: 'cube-compression',
   title: 'Cube compression',
   designations: [standard('EN 12390-3'), standard('IS 516')],
-  runOn: 'specimen',
   forms: sizesOf('cube'),
   facts: CONCRETE_STRENGTH,
   yields: [
@@ -20,7 +16,7 @@ export const cubeCompression: Method<CubeCompressionInput> = {
     { quantity: 'density', symbol: 'rho' },
   ],
   Input: CubeCompressionInput,
-  steps: pressSteps({
+  steps: {
     measure: [
       {
         id: 'sides',
@@ -46,8 +42,7 @@ export const cubeCompression: Method<CubeCompressionInput> = {
         caution: 'Sweep damp: crushed concrete carries silica dust.',
       },
     ],
-  }),
-  performedAt: 'testedAt',
+  },
   press: PRESS,
   set: {
     word: 'Cubes',
@@ -81,16 +76,10 @@ export const cubeCompression: Method<CubeCompressionInput> = {
       },
     },
   },
-  plan: (system, setup) =>
-    specimenPlan(PRESS.test(Object.assign(new CubeCompressionInput(), { system }), setup), setup, system),
   compute,
+  // A load of the size that a cube of usual concrete takes.
   example: (system) => ({
-    input: { ...exampleInput(fieldsOf(CubeCompressionInput), system), system, ...load(system) },
-    setup: examplePress(system, 'cube-150'),
+    form: 'cube-150',
+    input: { maximumLoad: system === 'US' ? '158,300' : '704.2' },
   }),
-};
-
-/** A load of the size that a cube of usual concrete takes. */
-function load(system: 'US' | 'SI'): { maximumLoad: string } {
-  return { maximumLoad: system === 'US' ? '158,300' : '704.2' };
-}
+});

@@ -1,15 +1,10 @@
 import { sizesOf } from '../../moulds';
-import type { System } from '../../quantity';
 import { standard } from '../../working';
 import { EndsTold, MembersTold } from '../batch-facts';
-import type { Method } from '../contract';
-import { exampleInput } from '../example';
-import { fieldsOf } from '../fields';
-import { CONCRETE_STRENGTH, examplePress } from '../press';
+import { CONCRETE_STRENGTH, pressed } from '../press';
 import { compute } from './compute';
 import { CylinderCompressionInput } from './input';
 import { DIAMETER_LOT, DIAMETERS_READ } from './lot-diameter';
-import { plan } from './plan';
 import { PRESS } from './press';
 import { STEPS } from './steps';
 
@@ -17,11 +12,10 @@ export * from './fracture-path';
 export { CylinderCompressionInput } from './input';
 
 /** Compressive strength of concrete cylinders. */
-export const cylinderCompression: Method<CylinderCompressionInput> = {
+export const cylinderCompression = pressed<CylinderCompressionInput>({
   id: 'cylinder-compression',
   title: 'Cylinder compression',
   designations: [standard('ASTM C39/C39M')],
-  runOn: 'specimen',
   forms: sizesOf('cylinder'),
   facts: {
     ...CONCRETE_STRENGTH,
@@ -40,7 +34,6 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
   ],
   Input: CylinderCompressionInput,
   steps: STEPS,
-  performedAt: 'testedAt',
   press: PRESS,
   set: {
     word: 'Cylinders',
@@ -50,13 +43,6 @@ export const cylinderCompression: Method<CylinderCompressionInput> = {
     step: 'cylinder.strength-step',
     certified: ['sampling', 'moulding'],
   },
-  plan,
   compute,
-  example: (system: System) => ({
-    input: {
-      ...exampleInput(fieldsOf(CylinderCompressionInput), system),
-      system,
-    },
-    setup: examplePress(system, system === 'US' ? '4x8' : '100x200'),
-  }),
-};
+  example: (system) => ({ form: system === 'US' ? '4x8' : '100x200' }),
+});

@@ -1,23 +1,19 @@
 import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
-import type { Method } from '../contract';
-import { exampleInput } from '../example';
-import { fieldsOf } from '../fields';
-import { examplePress, OWN_STRENGTH, pressSteps, specimenPlan } from '../press';
+import { OWN_STRENGTH, pressed } from '../press';
 import { compute, PRESS } from './compute';
 import { GroutPrismInput } from './input';
 
 /** Compressive strength of grout prisms, from the moist room to the broken prism. */
-export const groutPrism: Method<GroutPrismInput> = {
+export const groutPrism = pressed<GroutPrismInput>({
   id: 'grout-prism',
   title: 'Grout prism',
   designations: [standard('ASTM C1019')],
-  runOn: 'specimen',
   forms: sizesOf('grout prism'),
   facts: OWN_STRENGTH,
   yields: [{ quantity: 'compressive strength', symbol: 'f' }],
   Input: GroutPrismInput,
-  steps: pressSteps({
+  steps: {
     measure: [
       {
         id: 'sizes',
@@ -43,8 +39,7 @@ export const groutPrism: Method<GroutPrismInput> = {
         caution: 'Sweep damp: crushed grout carries silica dust.',
       },
     ],
-  }),
-  performedAt: 'testedAt',
+  },
   press: PRESS,
   set: {
     word: 'Grout prisms',
@@ -65,17 +60,9 @@ export const groutPrism: Method<GroutPrismInput> = {
       bad: 'Look at caps and sides.',
     },
   },
-  plan: (system, setup) =>
-    specimenPlan(PRESS.test(Object.assign(new GroutPrismInput(), { system }), setup), setup, system),
   compute,
   example: (system) => ({
-    input: {
-      ...exampleInput(fieldsOf(GroutPrismInput), system),
-      system,
-      maximumLoad: system === 'US' ? '36,900' : '164.1',
-    },
-    setup: {
-      ...examplePress(system, system === 'US' ? 'prism-3.5' : 'prism-90'),
-    },
+    form: system === 'US' ? 'prism-3.5' : 'prism-90',
+    input: { maximumLoad: system === 'US' ? '36,900' : '164.1' },
   }),
-};
+});

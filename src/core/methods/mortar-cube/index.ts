@@ -1,24 +1,19 @@
 import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
-import type { Method } from '../contract';
-import { exampleInput } from '../example';
-import { fieldsOf } from '../fields';
-import { examplePress, OWN_STRENGTH, pressPlan, pressSteps } from '../press';
-import { limitsOf } from '../setup';
+import { OWN_STRENGTH, pressed } from '../press';
 import { compute, PRESS } from './compute';
 import { MortarCubeInput } from './input';
 
 /** Compressive strength of mortar cubes, from the storage water to the broken cube. */
-export const mortarCube: Method<MortarCubeInput> = {
+export const mortarCube = pressed<MortarCubeInput>({
   id: 'mortar-cube',
   title: 'Mortar cube',
   designations: [standard('ASTM C109/C109M')],
-  runOn: 'specimen',
   forms: sizesOf('mortar cube'),
   facts: OWN_STRENGTH,
   yields: [{ quantity: 'compressive strength', symbol: 'f' }],
   Input: MortarCubeInput,
-  steps: pressSteps({
+  steps: {
     measure: [
       {
         id: 'cube',
@@ -46,8 +41,7 @@ export const mortarCube: Method<MortarCubeInput> = {
         caution: 'Sweep damp: crushed mortar carries silica dust.',
       },
     ],
-  }),
-  performedAt: 'testedAt',
+  },
   press: PRESS,
   set: {
     word: 'Mortar cubes',
@@ -68,17 +62,9 @@ export const mortarCube: Method<MortarCubeInput> = {
       otherwise: 'the rule is for two and for three cubes',
     },
   },
-  plan(system, setup) {
-    const test = PRESS.test(Object.assign(new MortarCubeInput(), { system }), setup);
-    return test ? pressPlan(test, undefined, limitsOf(setup), system) : [];
-  },
   compute,
   example: (system) => ({
-    input: {
-      ...exampleInput(fieldsOf(MortarCubeInput), system),
-      system,
-      maximumLoad: system === 'US' ? '17,340' : '77.2',
-    },
-    setup: examplePress(system, system === 'US' ? 'mortar-2' : 'mortar-50'),
+    form: system === 'US' ? 'mortar-2' : 'mortar-50',
+    input: { maximumLoad: system === 'US' ? '17,340' : '77.2' },
   }),
-};
+});

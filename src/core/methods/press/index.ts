@@ -7,6 +7,7 @@ export * from './load-log';
 export * from './mean-diameter';
 export * from './plan';
 export * from './press-steps';
+export * from './pressed';
 export * from './rates';
 export * from './reduced-diameters';
 export * from './space';

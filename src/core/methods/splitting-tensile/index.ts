@@ -1,23 +1,19 @@
 import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
-import type { Method } from '../contract';
-import { exampleInput } from '../example';
-import { fieldsOf } from '../fields';
-import { CONCRETE_STRENGTH, examplePress, pressSteps, specimenPlan } from '../press';
+import { CONCRETE_STRENGTH, pressed } from '../press';
 import { compute, PRESS } from './compute';
 import { SplittingTensileInput } from './input';
 
 /** Splitting tensile strength of concrete cylinders. */
-export const splittingTensile: Method<SplittingTensileInput> = {
+export const splittingTensile = pressed<SplittingTensileInput>({
   id: 'splitting-tensile',
   title: 'Splitting tensile',
   designations: [standard('ASTM C496/C496M'), standard('EN 12390-6'), standard('IS 5816')],
-  runOn: 'specimen',
   forms: sizesOf('cylinder'),
   facts: CONCRETE_STRENGTH,
   yields: [{ quantity: 'splitting tensile strength', symbol: 'T' }],
   Input: SplittingTensileInput,
-  steps: pressSteps({
+  steps: {
     measure: [
       {
         id: 'lines',
@@ -52,8 +48,7 @@ export const splittingTensile: Method<SplittingTensileInput> = {
         caution: 'Sweep damp: broken concrete carries silica dust.',
       },
     ],
-  }),
-  performedAt: 'testedAt',
+  },
   press: PRESS,
   set: {
     word: 'Split cylinders',
@@ -72,15 +67,9 @@ export const splittingTensile: Method<SplittingTensileInput> = {
       otherwise: 'the rule is for two cylinders',
     },
   },
-  plan: (system, setup) =>
-    specimenPlan(PRESS.test(Object.assign(new SplittingTensileInput(), { system }), setup), setup, system),
   compute,
   example: (system) => ({
-    input: {
-      ...exampleInput(fieldsOf(SplittingTensileInput), system),
-      system,
-      maximumLoad: system === 'US' ? '21,430' : '95.6',
-    },
-    setup: examplePress(system, system === 'US' ? '4x8' : '100x200'),
+    form: system === 'US' ? '4x8' : '100x200',
+    input: { maximumLoad: system === 'US' ? '21,430' : '95.6' },
   }),
-};
+});

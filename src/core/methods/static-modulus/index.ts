@@ -1,21 +1,17 @@
 import { isMould, mouldText, sizesOf } from '../../moulds';
 import { plainOf } from '../../quantity';
 import { standard } from '../../working';
-import type { Method } from '../contract';
-import { exampleInput } from '../example';
-import { fieldsOf } from '../fields';
-import { CONCRETE_STRENGTH, examplePress, FORCE_UNIT, pressPlan, pressSteps } from '../press';
+import { CONCRETE_STRENGTH, FORCE_UNIT, pressed, pressPlan } from '../press';
 import { limitsOf } from '../setup';
 import { companionsOf } from './companions';
 import { compute, PRESS } from './compute';
 import { StaticModulusInput } from './input';
 
 /** Static modulus of elasticity and Poisson's ratio. */
-export const staticModulus: Method<StaticModulusInput> = {
+export const staticModulus = pressed<StaticModulusInput>({
   id: 'static-modulus',
   title: 'Static modulus',
   designations: [standard('ASTM C469/C469M'), standard('EN 12390-13')],
-  runOn: 'specimen',
   forms: sizesOf('cylinder'),
   facts: {
     ...CONCRETE_STRENGTH,
@@ -32,7 +28,7 @@ export const staticModulus: Method<StaticModulusInput> = {
     { quantity: 'Poisson’s ratio', symbol: 'nu' },
   ],
   Input: StaticModulusInput,
-  steps: pressSteps({
+  steps: {
     measure: [
       {
         id: 'companion',
@@ -68,9 +64,8 @@ export const staticModulus: Method<StaticModulusInput> = {
         fields: ['remarks'],
       },
     ],
-  }),
+  },
   spends: false,
-  performedAt: 'testedAt',
   press: PRESS,
   plan(system, setup) {
     const { form = '' } = setup.specimen ?? {};
@@ -92,11 +87,7 @@ export const staticModulus: Method<StaticModulusInput> = {
   },
   compute,
   example: (system) => ({
-    input: {
-      ...exampleInput(fieldsOf(StaticModulusInput), system),
-      system,
-      maximumLoad: system === 'US' ? '25,000' : '111.2',
-    },
-    setup: examplePress(system, system === 'US' ? '4x8' : '100x200'),
+    form: system === 'US' ? '4x8' : '100x200',
+    input: { maximumLoad: system === 'US' ? '25,000' : '111.2' },
   }),
-};
+});
