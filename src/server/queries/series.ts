@@ -56,7 +56,7 @@ export function seriesRow({ set, element }: { set: typeof sets.$inferSelect; ele
 
 /** Tests drawn, listed and gone into at once, the newest; every one of them counts in what is said of them all. */
 const DRAWN = 200;
-const LISTED = 40;
+const LISTED = 20;
 /** True for a page of the list that is drawn as well: it is not asked for again. */
 const isDrawn = (page: number): boolean => (page + 1) * LISTED <= DRAWN;
 /** Low tests gone into, the newest; `all` asks for more of them. */
