@@ -281,8 +281,6 @@ export async function gatherFacts(
   const before = sample && asks('before') ? await onSampleBefore(db, sample) : [];
   const one = async (source: FactSource): Promise<Fact | undefined> => {
     switch (told(source)) {
-      case 'stored':
-        return undefined;
       case 'batch':
         return specimen ? toldByBatch(db, source, specimen, job.system) : undefined;
       case 'companions':
@@ -317,7 +315,7 @@ export async function gatherFacts(
     }),
   };
   for (const [name, source] of sources) {
-    const fact = await one(source);
+    const fact = told(source) === 'stored' ? undefined : await one(source);
     if (fact !== undefined) facts[name] = fact;
   }
   return facts;

@@ -101,6 +101,26 @@ describe('grout prisms and mortar cubes', () => {
         told: { ...told, specifiedStrength: '2150 °F' },
       }),
     ).rejects.toMatchObject({ errors: { specifiedStrength: expect.any(String) } });
+    await expect(
+      act(registerSpecimens, {
+        ...common,
+        form: 'prism-3.5',
+        count: 99,
+        told: { ...told, ageDays: 'seven' },
+      }),
+    ).rejects.toMatchObject({
+      errors: { count: expect.stringContaining('12'), ageDays: expect.any(String) },
+    });
+    await expect(act(registerSpecimens, { ...common, how: 'air', form: 'prism-3.5' })).rejects.toThrow(
+      /not there/,
+    );
+    await expect(
+      act(
+        registerSpecimens,
+        { ...common, how: 'cores', form: 'core-4', told: { drilledAt: madeAt } },
+        'field',
+      ),
+    ).rejects.toThrow(/Only the laboratory/);
     const views = await specimenViews(site.db, [sampleId]);
     const of = (size: string) => views.filter((view) => view.form === size);
     const hours = (view: (typeof views)[number] | undefined): number =>

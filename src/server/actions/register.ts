@@ -1,15 +1,19 @@
 import { IsInt, IsObject, IsOptional, IsString, IsUUID, MaxLength, Min } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
+import { storedOf } from '@/core/material/stored';
 import { findForm } from '@/core/materials/forms';
-import { fieldsOf } from '@/core/methods';
+import { fieldsOf, RunInput } from '@/core/methods';
 import { isMouldedConcrete } from '@/core/moulds';
 import { specimenEvents, specimens } from '@/db/schema';
 import { Conflict, NotFound, Refused } from '../errors';
 import { limitsNow } from '../run-setup';
 import { BENCH, defineUseCase, refuseFields, STAFF } from '../use-case';
-import { lockJob, storedFields } from './jobs';
+import { lockJob } from './jobs';
 import { instantField, materialOfSample, sampleAndJob } from './samples';
+
+/** Of a way that asks for nothing but their number. */
+class Nothing extends RunInput {}
 
 /** The most that one sample can have: labels go on with their numbers. */
 const MOST = 200;
@@ -41,8 +45,12 @@ export const registerSpecimens = defineUseCase({
     if (way.bench && !BENCH.includes(actor.role)) throw new Refused('Only the laboratory registers these.');
     if (!way.forms(sample.about, job.system).includes(input.form))
       refuseFields({ form: 'Form: choose one that this sample is of.' });
-    if (input.count > way.most) refuseFields({ count: `How many: at most ${way.most} at once.` });
-    const told = way.Input ? storedFields(way.Input, input.told ?? {}, job.system) : {};
+    const typed = storedOf(way.Input ?? Nothing, input.told ?? {}, job.system);
+    // All that is wrong is said at once.
+    const wrong: Record<string, string> = typed.ok ? {} : { ...typed.errors };
+    if (input.count > way.most) wrong.count = `How many: at most ${way.most} at once.`;
+    if (!typed.ok || Object.keys(wrong).length > 0) return refuseFields(wrong);
+    const told = typed.value;
     for (const field of way.Input ? fieldsOf(way.Input) : [])
       if (field.kind === 'instant' && told[field.name])
         instantField(field.name, field.label, String(told[field.name]), now);

@@ -15,6 +15,7 @@ import {
   MenuItem,
   Stack,
   TextField,
+  Typography,
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useId, useState } from 'react';
@@ -77,7 +78,7 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
         <DialogTitle id={titleId}>{props.title}</DialogTitle>
         <DialogContent>
           <Stack spacing={2} sx={{ pt: 1 }}>
-            {props.intro}
+            {typeof props.intro === 'string' ? <Typography>{props.intro}</Typography> : props.intro}
             {failure ? <Alert severity="error">{failure.message}</Alert> : null}
             {fields.map((field, index) => (
               <Controller

@@ -31,7 +31,7 @@ export function CorrectCastTime({
       submit="Correct"
       done="Casting time corrected."
       button={(open) => (
-        <Button size="small" color="secondary" onClick={open}>
+        <Button color="secondary" onClick={open}>
           Correct the casting time
         </Button>
       )}

@@ -36,11 +36,12 @@ export function RegisterSpecimens({
     <FormDialog
       title={title}
       useCase="register-specimens"
-      fixed={{ sampleId, how: id }}
+      // One form is no question.
+      fixed={{ sampleId, how: id, ...(forms.length === 1 ? { form: forms[0]?.value } : {}) }}
       zone={zone}
       initial={{ ...initial, form: forms[0]?.value ?? '', count: String(count) }}
       fields={[
-        { name: 'form', label: 'Form', options: forms },
+        ...(forms.length > 1 ? [{ name: 'form', label: 'Form', options: forms }] : []),
         { name: 'count', label: 'How many', type: 'number', help: countHelp },
         ...fields,
         { name: 'place', label: place, optional: true },

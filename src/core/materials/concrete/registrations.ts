@@ -65,8 +65,9 @@ class Brought extends RunInput {
   madeAt?: string;
 
   @MeasureField({
-    label: 'Age, days',
+    label: 'Age',
     required: true,
+    help: 'Whole days.',
     dimension: 'ratio',
     unit: { US: 'one', SI: 'one' },
     step: { US: '1', SI: '1' },
