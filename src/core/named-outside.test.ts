@@ -5,8 +5,9 @@ import { MATERIALS } from './materials/registry';
 import { METHODS } from './methods/registry';
 
 // The shape: a method or a material is one folder in core, one in ui, one entry in each registry, and nothing else.
-it('no file outside their folders names a method or a material', () => {
-  const ids = [...METHODS, ...MATERIALS].map(({ id }) => id);
+it('no file outside their folders names a method, a material or a form of specimens', () => {
+  const forms = MATERIALS.flatMap((material) => material.forms);
+  const ids = [...METHODS, ...MATERIALS, ...forms].map(({ id }) => id);
   const named = new RegExp(`(['"\`])(?:${ids.join('|')})\\1`, 'u');
   const files = execSync(
     'git ls-files --cached --others --exclude-standard src/server src/app src/ui src/core/report',

@@ -1,4 +1,5 @@
-import { isMould, isMouldedConcrete } from '@/core/moulds';
+import { isMadeOfSample } from '@/core/materials/forms';
+import { isMould } from '@/core/moulds';
 import { ageWindow } from '@/core/windows';
 import type { jobs } from '@/db/schema';
 import { limitsNow } from './run-setup';
@@ -17,7 +18,7 @@ export async function windowsOf(
   return (ageHours: number | null, size: string): { opensAt: Date | null; closesAt: Date | null } => {
     if (ageHours === null) return { opensAt: null, closesAt: null };
     if (!isMould(size)) return { opensAt: null, closesAt: null };
-    const counted = isMouldedConcrete(size) ? from : castAt;
+    const counted = isMadeOfSample(size) ? from : castAt;
     const window = ageWindow(counted.getTime(), ageHours, limits, size);
     return { opensAt: new Date(window.opensAt), closesAt: new Date(window.closesAt) };
   };

@@ -1,9 +1,10 @@
 import { and, desc, eq, inArray, isNull, lte, or, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { isLimitId, type LimitChanges, Limits } from '@/core/limits';
+import { hasOwnWindow, isMadeOfSample } from '@/core/materials/forms';
 import { type EquipmentFacts, fieldsOf, type RunSetup, type TechnicianFacts } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
-import { isHeld, isMouldedConcrete, kindOf, specimenClasses } from '@/core/moulds';
+import { isHeld, specimenClasses } from '@/core/moulds';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
@@ -268,7 +269,7 @@ async function subjectOf(
 ): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'lot' | 'batch'>> {
   if (run.batchId) return { batch: await testedBatch(db, run.batchId) };
   if (specimen) {
-    const counted = isMouldedConcrete(specimen.form)
+    const counted = isMadeOfSample(specimen.form)
       ? await ageFrom(db, job, specimen.sampleId, specimen.since)
       : specimen.since;
     const { ageHours, ...noun } = specimenNoun(specimen);
@@ -276,8 +277,8 @@ async function subjectOf(
       specimen: {
         ...noun,
         ...(counted.getTime() === specimen.since.getTime() ? {} : { ageFrom: counted.toISOString() }),
-        // A core's days count from its drilling, which its own run knows.
-        ...(ageHours && kindOf(specimen.form) !== 'core' ? { ageHours } : {}),
+        // What has a window of its own says in its run what its days count from.
+        ...(ageHours && !hasOwnWindow(specimen.form) ? { ageHours } : {}),
         ...(isHeld(specimen) ? { held: true } : {}),
       },
     };

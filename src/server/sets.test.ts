@@ -154,7 +154,7 @@ describe('grout prisms and mortar cubes', () => {
     expect(sets.filter(({ designated }) => designated)).toHaveLength(1);
     const due = await endsToMake(site.db, site.actors.laboratory, NOW);
     const prism = due.find(({ label }) => label === of('prism-3.5')[0]?.label);
-    expect(prism).toMatchObject({ pads: 'not for grout prisms', expected: expect.stringContaining('2,470') });
+    expect(prism).toMatchObject({ pads: 'not for these', expected: expect.stringContaining('2,470') });
   });
 });
 

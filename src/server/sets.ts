@@ -9,6 +9,7 @@ import {
 } from '@/core/acceptance';
 import type { Limits } from '@/core/limits';
 import { type Facts, type Method, type Result, setupMeasure } from '@/core/methods';
+import { STRESS_UNIT } from '@/core/methods/press';
 import { findMethod, METHODS, methodsFor } from '@/core/methods/registry';
 import { isHeld, isMould, type MouldSize } from '@/core/moulds';
 import { exact, type UnitId } from '@/core/quantity';
@@ -154,7 +155,7 @@ function setOf(
         ]
       : [];
   });
-  const unit = tested[0]?.unit ?? (job.system === 'US' ? 'psi' : 'MPa');
+  const unit = tested[0]?.unit ?? STRESS_UNIT[job.system];
   const waiting = members.filter(({ testedAt, discarded }) => !testedAt && discarded === null);
   const { text, mean, note, used, lines, verdicts, derived } = combine(
     rule,

@@ -9,6 +9,7 @@ import {
 import { sampleLabel } from '@/core/identity/labels';
 import type { Limits } from '@/core/limits';
 import { findMaterial } from '@/core/materials/registry';
+import { STRESS_UNIT } from '@/core/methods/press';
 import { METHODS } from '@/core/methods/registry';
 import { type Exact, exact, measureIn, parseMeasure } from '@/core/quantity';
 import { spreadOf } from '@/core/statistics';
@@ -44,7 +45,7 @@ interface Place {
 
 /** f'c as decimal text in the job's unit. */
 export function specifiedValue(asked: { readonly specifiedStrength: string }, system: 'US' | 'SI'): string {
-  const unit = system === 'US' ? 'psi' : 'MPa';
+  const unit = STRESS_UNIT[system];
   const parsed = parseMeasure(asked.specifiedStrength, 'stress', unit);
   return parsed.ok ? measureIn(parsed.measure, unit).value.toSignificantDigits(15).toFixed() : '0';
 }

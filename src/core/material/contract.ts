@@ -28,6 +28,12 @@ export interface Form {
   readonly text: string;
   /** Stands before its number in the label; absent for those that go by letters A to Z. */
   readonly letter?: string;
+  /** Since when its age counts: since the sample's own material was placed, or since it was made by itself; absent: it has none. */
+  readonly since?: 'sample' | 'own';
+  /** What its window hangs on: its age, or what is said when it comes. */
+  readonly window?: 'age' | 'own';
+  /** How its ends can be made ready for a press. */
+  readonly ends?: readonly ('bonded' | 'pads')[];
 }
 
 /** What is known when a sample is begun; instants ISO 8601. */

@@ -90,11 +90,6 @@ export function isMould(form: string): form is MouldSize {
   return Object.hasOwn(MOULDS, form);
 }
 
-/** The kind of what is made in a mould; undefined for any other form. */
-export function kindOf(form: string): MouldKind | undefined {
-  return isMould(form) ? MOULDS[form].kind : undefined;
-}
-
 /** True for a specimen that is kept in reserve: it has an age, and none is asked of it. */
 export function isHeld({
   form,

@@ -1,7 +1,7 @@
 import { IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
 import { and, eq, inArray } from 'drizzle-orm';
+import { agesWithSample, hasOwnWindow } from '@/core/materials/forms';
 import { IsInstant } from '@/core/methods';
-import { isMouldedConcrete, kindOf } from '@/core/moulds';
 import { runs, specimenEvents, specimens } from '@/db/schema';
 import { windowsOf } from '../age';
 import { defineUseCase, refuseFields, STAFF } from '../use-case';
@@ -31,17 +31,17 @@ export const correctCastTime = defineUseCase({
     const castAt = castAtField(input.castAt, now, sample);
     // Prisms and mortar cubes are no part of this concrete.
     const own = (await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id))).filter(
-      ({ form: size }) => isMouldedConcrete(size) || kindOf(size) === 'core',
+      ({ form }) => agesWithSample(form),
     );
     if (own.length === 0) refuseFields({ castAt: 'No cylinders have been made of this sample.' });
     const windowOf = await windowsOf(tx, job, sample.id, castAt);
     for (const specimen of own) {
       await tx
         .update(specimens)
-        // A core's window counts from its drilling: it stays.
+        // A window of its own stays.
         .set({
           since: castAt,
-          ...(kindOf(specimen.form) === 'core' ? {} : windowOf(specimen.ageHours, specimen.form)),
+          ...(hasOwnWindow(specimen.form) ? {} : windowOf(specimen.ageHours, specimen.form)),
         })
         .where(eq(specimens.id, specimen.id));
     }

@@ -11,7 +11,7 @@ import {
 import { count, eq, inArray } from 'drizzle-orm';
 import { DIAMETER_LOT } from '@/core/methods/cylinder-compression/lot-diameter';
 import { drawnForDiameter } from '@/core/methods/press';
-import { kindOf } from '@/core/moulds';
+import { METHODS } from '@/core/methods/registry';
 import { batches, batchMembers, specimens } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { limitsNow } from '../run-setup';
@@ -32,6 +32,13 @@ export class DrawDiametersInput {
   specimenIds: string[];
 }
 
+/** The forms whose tests ask what a lot of moulds says of the diameter. */
+const TAKES: ReadonlySet<string> = new Set(
+  METHODS.filter(({ facts }) =>
+    Object.values(facts ?? {}).some(({ of, by }) => of === 'batch' && by?.includes(DIAMETER_LOT)),
+  ).flatMap(({ forms }) => forms ?? []),
+);
+
 /** The cylinders of the day from one lot of moulds: which of them are measured is drawn here, before any is. */
 export const drawDiameters = defineUseCase({
   name: 'draw diameters',
@@ -42,7 +49,7 @@ export const drawDiameters = defineUseCase({
     if (!there) {
       const rows = await tx.select().from(specimens).where(inArray(specimens.id, input.specimenIds));
       if (rows.length !== input.specimenIds.length) throw new NotFound('One of these specimens');
-      const other = rows.find(({ form: size, testedAt }) => testedAt !== null || kindOf(size) !== 'cylinder');
+      const other = rows.find(({ form: size, testedAt }) => testedAt !== null || !TAKES.has(size));
       if (other)
         throw new Conflict(
           `${other.label} is ${other.testedAt ? 'broken already' : 'no moulded cylinder'}: leave it out.`,

@@ -26,7 +26,7 @@ import {
   shippedLimit,
 } from '@/core/limits';
 import { fieldsOf, IsDay, MachineFacts, PadFacts, setupMeasure } from '@/core/methods';
-import { readableChange } from '@/core/methods/press';
+import { readableChange, STRESS_UNIT } from '@/core/methods/press';
 import { METHODS } from '@/core/methods/registry';
 import { verifiedLoads } from '@/core/press';
 import { type Exact, exact, parseMeasure, plainOf, type UnitId } from '@/core/quantity';
@@ -276,7 +276,7 @@ export const qualifyPads = defineUseCase({
       limits,
     );
     if (!found.ok) return refuseFields({ pairs: found.why });
-    const unit = input.system === 'US' ? 'psi' : 'MPa';
+    const unit = STRESS_UNIT[input.system];
     const { levels, from, to } = found.span;
     const words = levels
       .map(
@@ -336,7 +336,7 @@ export const qualifyCompound = defineUseCase({
       return refuseFields({
         pairs: `${pairs.length} rows: ${limits.number('caps.pair-count', input.system)} of each kind are needed.`,
       });
-    const unit = input.system === 'US' ? 'psi' : 'MPa';
+    const unit = STRESS_UNIT[input.system];
     const words = `mean ${found.meanCapped.toFixed(1)} capped, ${found.wantedMean.toFixed(1)} ${unit} wanted; deviation ${found.deviationCapped.toFixed(1)}, at most ${found.mostDeviation.toFixed(1)} ${unit}`;
     if (!found.qualified) refuseFields({ pairs: `Not qualified: ${words}.` });
     const hardens = input.hardens
@@ -384,7 +384,7 @@ export const recordLotStrength = defineUseCase({
     });
     const found = compoundStrength(loads, input.system, await limitsNow(tx));
     if (!found) return refuseFields({ loads: 'Three cubes are needed.' });
-    const unit = input.system === 'US' ? 'psi' : 'MPa';
+    const unit = STRESS_UNIT[input.system];
     await tx.insert(equipmentVerifications).values({
       equipmentId: item.id,
       verifiedOn: input.verifiedOn,

@@ -17,7 +17,7 @@ import {
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { limitsOf, usableInput } from '@/core/methods';
-import { logBand } from '@/core/methods/press';
+import { FORCE_UNIT, logBand } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
 import type { UnitId } from '@/core/quantity';
 import {
@@ -119,7 +119,7 @@ export const keepLoadLog = defineUseCase({
     const setup = await runSetup(tx, place, typed, now, { by: actor.id, current });
     const test = method.press.test(usableInput(method, typed).input, setup);
     if (!test?.measured) return refuseFields({ data: 'Measure the specimen first: the rate is a stress.' });
-    const log = readLoadLog(file.toString('utf8'), input.mapping, system === 'US' ? 'lbf' : 'kN');
+    const log = readLoadLog(file.toString('utf8'), input.mapping, FORCE_UNIT[system]);
     if (log.seconds.length < 2) {
       refuseFields({ data: 'No two rows of time and load could be read: look at columns and units.' });
     }

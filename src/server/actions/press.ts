@@ -16,7 +16,7 @@ import {
 } from 'class-validator';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { limitsOf, usableInput } from '@/core/methods';
-import { logBand } from '@/core/methods/press';
+import { FORCE_UNIT, logBand } from '@/core/methods/press';
 import { type Levers, loadIn, PRESS_CASES, type PressCommand, recordCsv, recordOf } from '@/core/press';
 import { analyseLog, type LogMapping, thinned } from '@/core/signals';
 import { loadLogs, pressFeeds } from '@/db/schema';
@@ -124,7 +124,7 @@ export const closePressFeed = defineUseCase({
     }
     const { method, place, setup, typed } = await pressRun(context, feed.runId);
     const { system } = place.job;
-    const unit = system === 'US' ? 'lbf' : 'kN';
+    const unit = FORCE_UNIT[system];
     const record = recordOf(await recordedLines(tx, feed.id, input.toSeq), feed.fromSeq);
     if (record.readings.length < 2) refuseFields({ toSeq: 'Nothing was recorded of this test.' });
     const test = method.press?.test(usableInput(method, typed).input, setup);

@@ -2,9 +2,8 @@ import { IsInt, IsObject, IsOptional, IsString, IsUUID, MaxLength, Min } from 'c
 import { eq } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
 import { storedOf } from '@/core/material/stored';
-import { findForm } from '@/core/materials/forms';
+import { findForm, isMadeOfSample } from '@/core/materials/forms';
 import { fieldsOf, RunInput } from '@/core/methods';
-import { isMouldedConcrete } from '@/core/moulds';
 import { specimenEvents, specimens } from '@/db/schema';
 import { Conflict, NotFound, Refused } from '../errors';
 import { limitsNow } from '../run-setup';
@@ -57,7 +56,7 @@ export const registerSpecimens = defineUseCase({
     const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id)).for('update');
     if (own.length + input.count > MOST)
       refuseFields({ count: `A sample has at most ${MOST} specimens; it has ${own.length}.` });
-    const made = own.find(({ form }) => isMouldedConcrete(form));
+    const made = own.find(({ form }) => isMadeOfSample(form));
     if (way.afterMade && !made)
       throw new Conflict('This sample has no specimens: its casting time is not known.');
     const registered = way.register(told, {

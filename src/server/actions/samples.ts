@@ -19,9 +19,10 @@ import { and, eq, sql } from 'drizzle-orm';
 import { specimenLabel } from '@/core/identity/labels';
 import { batchReadings } from '@/core/interchange';
 import type { Material } from '@/core/material/contract';
+import { isMadeOfSample } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
 import { IsInstant, SAMPLE_KINDS, type SampleKind } from '@/core/methods';
-import { isMouldedConcrete, MOULD_SIZES, type MouldSize } from '@/core/moulds';
+import { MOULD_SIZES, type MouldSize } from '@/core/moulds';
 import {
   jobs,
   loads,
@@ -282,7 +283,7 @@ export const makeSpecimens = defineUseCase({
         .select({ id: specimens.id, size: specimens.form })
         .from(specimens)
         .where(eq(specimens.sampleId, sample.id))
-    ).filter(({ size }) => isMouldedConcrete(size));
+    ).filter(({ size }) => isMadeOfSample(size));
     const total = input.groups.reduce((sum, group) => sum + group.count, 0);
     if (made.length + total > 26) refuseFields({ groups: 'At most 26 specimens of one sample (A to Z).' });
     const windowOf = await windowsOf(tx, job, sample.id, castAt);

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, gte, inArray, isNull, lt } from 'drizzle-orm';
 import { hardeningHours, padFor } from '@/core/ends';
+import { findForm } from '@/core/materials/forms';
 import {
   DIAMETER_LOT,
   DIAMETERS_READ,
@@ -8,7 +9,6 @@ import {
 } from '@/core/methods/cylinder-compression/lot-diameter';
 import { expectedStrength, LENGTH_UNIT, STRESS_UNIT } from '@/core/methods/press';
 import { findMethod, methodsFor } from '@/core/methods/registry';
-import { isMould, type MouldKind, mouldOf } from '@/core/moulds';
 import { plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
@@ -35,8 +35,6 @@ const PAST_MS = 2 * 86_400_000;
 const HOUR = 3_600_000;
 const SHOWN = 30;
 const LOTS_SHOWN = 8;
-/** What gets its ends capped or ground. */
-const CAPPED: readonly MouldKind[] = ['cylinder', 'core', 'grout prism'];
 
 /** The specimens whose windows come up: what their ends want, and until when. */
 export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
@@ -63,25 +61,24 @@ export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
   return rows.flatMap(({ specimen, mix, job, batch }) => {
     const { opensAt, closesAt, form: size } = specimen;
     if (!opensAt || !closesAt || closesAt.getTime() < now.getTime() - PAST_MS) return [];
-    if (!isMould(size)) return [];
-    const { kind } = mouldOf(size);
-    if (!CAPPED.includes(kind)) return [];
+    const form = findForm(size);
+    if (!form?.ends) return [];
     const facts = factsStored(methodsFor(size)[0]?.facts ?? {}, {
       asked: mix.asked,
       specimen: specimen.about,
     });
     const expected = expectedStrength({ specimen: specimenNoun(specimen), facts }, job.system, limits);
-    const bonded = kind !== 'cylinder';
-    const pads = expected && !bonded ? padFor(expected, job.system, limits) : null;
+    const onPads = form.ends.includes('pads');
+    const pads = expected && onPads ? padFor(expected, job.system, limits) : null;
     const { hours } = hardeningHours('sulfur', expected, job.system, limits, true);
     return [
       {
         id: specimen.id,
         label: specimen.label,
         jobId: job.id,
-        size: mouldOf(size).label,
+        size: form.text,
         expected: expected ? plainOf(expected.toSignificantDigits(3), STRESS_UNIT[job.system]) : 'not known',
-        pads: bonded ? `not for ${kind}s` : pads ? `${pads} durometer` : 'not permitted',
+        pads: !onPads ? 'not for these' : pads ? `${pads} durometer` : 'not permitted',
         hardens: hours.toNumber(),
         opensAt: opensAt.getTime(),
         closesAt: closesAt.getTime(),

@@ -2,7 +2,7 @@ import { promisify } from 'node:util';
 import { gunzip } from 'node:zlib';
 import { desc, eq } from 'drizzle-orm';
 import { limitsOf, usableInput } from '@/core/methods';
-import { logBand } from '@/core/methods/press';
+import { FORCE_UNIT, logBand } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
 import { analyseLog, chosenPart, cleanedCsv, readLoadLog, testsIn } from '@/core/signals';
 import type { Queryable } from '@/db/client';
@@ -54,7 +54,7 @@ export async function logFile(db: Queryable, actor: Actor, runId: string, form: 
   const setup = await runSetup(db, place, typed, kept.at, { by: actor.id, current });
   const test = method?.press?.test(usableInput(method, typed).input, setup);
   if (!test) throw new NotFound('The specimen’s size');
-  const log = readLoadLog(file.toString('utf8'), kept.mapping, system === 'US' ? 'lbf' : 'kN');
+  const log = readLoadLog(file.toString('utf8'), kept.mapping, FORCE_UNIT[system]);
   const own = chosenPart(log, testsIn(log.seconds, log.load), kept.mapping.part) ?? log;
   const request = { seconds: own.seconds, load: own.load, ...logBand(test, system, limitsOf(setup)) };
   return { name: form, type: 'text/csv; charset=utf-8', body: cleanedCsv(request, analyseLog(request)) };

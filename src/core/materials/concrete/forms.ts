@@ -8,8 +8,25 @@ const LETTERS: Readonly<Partial<Record<MouldKind, string>>> = {
   'grout prism': 'G',
 };
 
+/** Grout and mortar are no part of the concrete around them: they are as old as they are themselves. */
+const BY_ITSELF: readonly MouldKind[] = ['mortar cube', 'grout prism'];
+const ENDS: Readonly<Partial<Record<MouldKind, Form['ends']>>> = {
+  cylinder: ['bonded', 'pads'],
+  core: ['bonded'],
+  'grout prism': ['bonded'],
+};
+
 /** Every mould and core as a form of specimens. */
 export const FORMS: readonly Form[] = SPECIMEN_SIZES.map((id) => {
-  const letter = LETTERS[mouldOf(id).kind];
-  return { id, text: mouldText(id), ...(letter ? { letter } : {}) };
+  const { kind } = mouldOf(id);
+  const [letter, ends] = [LETTERS[kind], ENDS[kind]];
+  return {
+    id,
+    text: mouldText(id),
+    since: BY_ITSELF.includes(kind) ? 'own' : 'sample',
+    // A core's window counts from its drilling.
+    window: kind === 'core' ? 'own' : 'age',
+    ...(letter ? { letter } : {}),
+    ...(ends ? { ends } : {}),
+  };
 });

@@ -4,8 +4,8 @@ import { redirect } from 'next/navigation';
 import { Limits } from '@/core/limits';
 import { formText } from '@/core/materials/forms';
 import { methodsFor } from '@/core/methods/registry';
-import { isHeld, isMould, kindOf } from '@/core/moulds';
-import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
+import { isHeld } from '@/core/moulds';
+import { ageText, durationText, windowState } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { specimenNoun } from '@/server/batches';
 import { factsBefore } from '@/server/facts';
@@ -38,13 +38,8 @@ export default async function BenchPage({
   if (specimen.run && specimen.testedAt !== null) redirect(`/runs/${specimen.run.id}`);
   const { job, mix, placement, limits } = dossier;
   const now = Date.now();
-  const core = kindOf(specimen.form) === 'core';
-  const window =
-    core && specimen.opensAt && specimen.closesAt
-      ? { opensAt: specimen.opensAt.getTime(), closesAt: specimen.closesAt.getTime() }
-      : specimen.ageHours && isMould(specimen.form)
-        ? ageWindow(specimen.since.getTime(), specimen.ageHours, limits, specimen.form)
-        : null;
+  const { opensAt, closesAt } = specimen;
+  const window = opensAt && closesAt ? { opensAt: opensAt.getTime(), closesAt: closesAt.getTime() } : null;
   const state = window ? windowState(window, now, new Limits(limits.changes)) : null;
   const methods = methodsFor(specimen.form);
   const plan = methods[0]?.plan(job.system, {

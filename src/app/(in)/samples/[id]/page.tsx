@@ -2,9 +2,9 @@ import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { sampleLabel } from '@/core/identity/labels';
 import { saidOf } from '@/core/material/said';
+import { isMadeOfSample } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
 import { findMethod } from '@/core/methods/registry';
-import { isMouldedConcrete } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { capital } from '@/core/words';
 import { isReportable } from '@/core/working';
@@ -35,7 +35,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
   const material = findMaterial(mix.material);
   const words = material?.words;
   const now = Date.now();
-  const moulded = dossier.specimens.find(({ form: size }) => isMouldedConcrete(size));
+  const moulded = dossier.specimens.find(({ form: size }) => isMadeOfSample(size));
   const open = dossier.specimens.flatMap((view) =>
     (view.run?.reasons ?? [])
       .filter((reason) => !reason.acceptedByName)

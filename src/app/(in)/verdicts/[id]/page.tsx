@@ -2,7 +2,7 @@ import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typograph
 import type { Metadata } from 'next';
 import { findCriterion, LOW_STRENGTH_STEPS, withinClass, withinTrend } from '@/core/acceptance';
 import { measureWords } from '@/core/material/measure-words';
-import { exact, withThousands } from '@/core/quantity';
+import { decimalsOf, exact, withThousands } from '@/core/quantity';
 import { withinSpreads } from '@/core/statistics';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
@@ -217,7 +217,9 @@ export default async function VerdictPage({
                       {average?.statistic
                         ? withThousands(
                             exact(average.statistic)
-                              .toDecimalPlaces(asks.unit === 'psi' ? 0 : 1)
+                              .toDecimalPlaces(
+                                decimalsOf(limits.number('cylinder.strength-step', job.system)),
+                              )
                               .toFixed(),
                           )
                         : ''}
