@@ -144,6 +144,9 @@ export function mouldText(size: MouldSize): string {
   return MOULDS[size].label;
 }
 
+/** The mould that is usual in a system. */
+export const USUAL_MOULD: Readonly<Record<System, MouldSize>> = { US: '4x8', SI: '100x200' };
+
 /** The moulds of a system that fresh concrete is put into; cubes are made in SI only. */
 export function mouldsOf(system: System): readonly MouldSize[] {
   return MOULD_SIZES.filter((size) => MOULDS[size].system === system);

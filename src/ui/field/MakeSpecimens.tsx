@@ -3,7 +3,7 @@ import { Alert, Box, Button, IconButton, MenuItem, Stack, TextField, Typography 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Limits, type Profile } from '@/core/limits';
-import { type MouldSize, mouldOf, mouldsOf, mouldText } from '@/core/moulds';
+import { type MouldSize, mouldOf, mouldsOf, mouldText, USUAL_MOULD } from '@/core/moulds';
 import { plainOf, type System } from '@/core/quantity';
 import { sampleSize } from '@/core/sampling-plan';
 import { ageText, ageWindow } from '@/core/windows';
@@ -77,7 +77,7 @@ export function MakeSpecimens({
   const router = useRouter();
   const notice = useNotice();
   const sizes = mouldsOf(system);
-  const [size, setSize] = useState<MouldSize>(sizes[0] ?? '4x8');
+  const [size, setSize] = useState<MouldSize>(USUAL_MOULD[system]);
   const [place, setPlace] = useState('');
   const [recipe, setRecipe] = useState('Acceptance set');
   const [cure, setCure] = useState<'standard' | 'field'>('standard');
