@@ -4,7 +4,7 @@ import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
 import type { Exact, System, UnitId } from '../quantity';
 import type { Wait } from '../waits/wait';
-import type { Finding, Source, WorkingLine } from '../working';
+import type { Finding, Severity, Source, WorkingLine } from '../working';
 import type { FactSources, Facts } from './facts';
 import type { RunInput } from './fields';
 import type { RunSetup } from './setup';
@@ -51,12 +51,24 @@ export interface Outcome {
   readonly picture: Picture;
 }
 
-/** A clock of a run: it starts with a reading or with the specimen, and is held against a limit where it has one. */
-export interface StepClock {
-  readonly label: string;
+/** A time of a run from one of its readings to another: one definition gives the countdown of its step and the finding. */
+export interface Clock {
+  readonly title: string;
   /** `age`: the specimen's age window; otherwise the instant field that starts it. */
-  readonly startsAt: 'age' | string;
+  readonly from: 'age' | string;
+  /** The instant field that ends it; absent: the test itself. */
+  readonly to?: string;
   readonly limit?: LimitId;
+  /** What it means that it ended too late or too early; absent: it is only counted. */
+  readonly means?: {
+    readonly severity: Severity;
+    readonly late?: string;
+    readonly early?: string;
+    readonly needsReason?: boolean;
+    readonly beforeLoad?: boolean;
+    /** Only where it is so. */
+    readonly when?: (setup: RunSetup) => boolean;
+  };
 }
 
 export interface Step {
@@ -67,7 +79,7 @@ export interface Step {
   /** The readings taken at this step, by field name. */
   readonly fields: readonly string[];
   readonly caution?: string;
-  readonly clock?: StepClock;
+  readonly clock?: Clock;
 }
 
 /** One thing to know before starting. */

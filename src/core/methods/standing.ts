@@ -10,6 +10,7 @@ import { dayOf } from './equipment-checks';
 import { fieldOf, type RunInput } from './fields';
 import { limitsOf, type RunSetup } from './setup';
 import { eventFieldsOf, sampleStamps } from './stamps';
+import { stepClockFindings } from './step-clock';
 import { unfinishedRows } from './unfinished-rows';
 
 /** A test for acceptance that a person without a valid certificate for it made. */
@@ -172,6 +173,7 @@ export function withStanding(method: Method): Method {
         ...uncertified,
         ...lateStampFindings(method, input, setup),
         ...orderFindings(method, input, setup, sequences),
+        ...stepClockFindings(method, input, setup, limitsOf(setup)),
         ...answerFindings(method.Input, input, limitsOf(setup)),
         ...unfinishedRows(method.Input, input),
       ];

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { type LimitId, Limits } from '../limits';
 import { METHODS } from './registry';
-import { readStepClock } from './step-clock';
+import type { RunSetup } from './setup';
+import { readStepClock, stepClockFindings } from './step-clock';
 
 const START = Date.UTC(2031, 4, 14, 9);
 const read = (minutes: number, id?: LimitId) =>
@@ -30,7 +31,38 @@ describe('a clock of a step', () => {
       for (const { clock } of method.steps) {
         if (!clock?.limit) continue;
         const { unit } = new Limits().of(clock.limit, 'US');
-        expect(['s', 'min', 'h', 'd'], `${method.id} ${clock.label}`).toContain(unit);
+        expect(['s', 'min', 'h', 'd'], `${method.id} ${clock.title}`).toContain(unit);
       }
+  });
+});
+
+describe('what a clock of a step found', () => {
+  const method = METHODS.find(({ id }) => id === 'cylinder-compression');
+  const found = (read: object, setup: RunSetup = {}) =>
+    method
+      ? stepClockFindings(
+          method,
+          Object.assign(new method.Input(), { system: 'US', ...read }),
+          setup,
+          new Limits(),
+        )
+      : [];
+  const outOfMoistAt = '2031-06-11T08:00:00Z';
+  it('is said when it ended too late, and before by what is so far', () => {
+    expect(found({ outOfMoistAt, testedAt: '2031-06-11T11:00:00Z' })).toEqual([]);
+    expect(found({ outOfMoistAt, testedAt: '2031-06-11T11:10:00Z' })).toMatchObject([
+      {
+        id: 'cylinder.out-of-moist',
+        message: 'Out of moist storage for 3 h 10 min.',
+        fields: ['outOfMoistAt'],
+      },
+    ]);
+    expect(found({ outOfMoistAt }, { asOf: '2031-06-11T11:10:00Z' })).toHaveLength(1);
+    expect(found({ outOfMoistAt })).toEqual([]);
+  });
+  it('is nothing where it does not hold, or where the end lies before the beginning', () => {
+    const testedAt = '2031-06-11T11:10:00Z';
+    expect(found({ outOfMoistAt, testedAt }, { facts: { cure: 'field' } })).toEqual([]);
+    expect(found({ outOfMoistAt: testedAt, testedAt: outOfMoistAt })).toEqual([]);
   });
 });

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography } from '@mui/material';
-import { limitsOf, type StepClock } from '@/core/methods';
+import { type Clock, limitsOf } from '@/core/methods';
 import { readStepClock } from '@/core/methods/step-clock';
 import { isMould } from '@/core/moulds';
 import { ageText, ageWindow, durationText, windowState } from '@/core/windows';
@@ -15,15 +15,15 @@ export function StepClockView({
   data,
   now,
 }: {
-  clock: StepClock;
+  clock: Clock;
   run: Run;
   data: RunSheetData;
   now: number;
 }) {
   const limits = limitsOf(data.setup);
-  const performed = run.readings.values[run.method.performedAt];
+  const performed = run.readings.values[clock.to ?? run.method.performedAt];
   const end = performed ? Date.parse(performed) : now;
-  if (clock.startsAt === 'age') {
+  if (clock.from === 'age') {
     const { since, ageFrom = since, ageHours, form = '' } = data.setup.specimen ?? {};
     if (!ageFrom || !ageHours) return null;
     const window = ageWindow(Date.parse(ageFrom), ageHours, limits, isMould(form) ? form : undefined);
@@ -45,7 +45,7 @@ export function StepClockView({
       </Box>
     );
   }
-  const started = run.readings.values[clock.startsAt];
+  const started = run.readings.values[clock.from];
   if (!started) return null;
   const startedAt = Date.parse(started);
   // It counts up to the test; what starts at the test itself or after it counts on while the run is open.
@@ -56,7 +56,7 @@ export function StepClockView({
   return (
     <Box sx={{ px: 1, pb: 1, display: 'flex', justifyContent: 'space-between', gap: 1 }}>
       <Typography variant="body2" color="text.secondary">
-        {[clock.label, limit?.text].filter(Boolean).join(', ')}
+        {[clock.title, limit?.text].filter(Boolean).join(', ')}
       </Typography>
       <Typography
         className="mono"

@@ -50,7 +50,7 @@ export const capping: Method<CappingInput> = {
         'Stir, pour, lower against the guide at once, lift when the rim has set; then the other end. Before a skin forms it stands on molten compound everywhere, or it is done again.',
       fields: ['firstCapAt', 'pours', 'lastCapAt', 'potHottest', 'returnedAt'],
       caution: HAZARD,
-      clock: { label: 'Since the youngest cap', startsAt: 'lastCapAt' },
+      clock: { title: 'Since the youngest cap', from: 'lastCapAt' },
     },
     {
       id: 'sound',

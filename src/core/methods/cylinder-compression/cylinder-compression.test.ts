@@ -187,8 +187,8 @@ describe('checks before the load', () => {
 
   it('out of moist storage for three hours is allowed, longer is a remark', () => {
     const input = { outOfMoistAt: '2026-05-13T10:00:00Z', testedAt: '2026-05-13T13:00:00Z' };
-    expect(idsOf(input)).not.toContain('specimen.out-of-moist-long');
-    expect(idsOf({ ...input, testedAt: '2026-05-13T13:01:00Z' })).toContain('specimen.out-of-moist-long');
+    expect(idsOf(input)).not.toContain('cylinder.out-of-moist');
+    expect(idsOf({ ...input, testedAt: '2026-05-13T13:01:00Z' })).toContain('cylinder.out-of-moist');
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Step } from '../contract';
+import { OUT_OF_MOIST_CLOCK } from '../press';
 
 /** The ordered steps of a cylinder in compression, in our own words. Order of work: ASTM C39/C39M (from memory). */
 export const STEPS: readonly Step[] = [
@@ -8,7 +9,7 @@ export const STEPS: readonly Step[] = [
     phase: 'before',
     instruction: 'Read the label aloud or scan it. Check that its window is open.',
     fields: ['machine', 'calliper'],
-    clock: { label: 'Age window', startsAt: 'age' },
+    clock: { title: 'Age window', from: 'age' },
   },
   {
     id: 'fetch',
@@ -18,7 +19,7 @@ export const STEPS: readonly Step[] = [
       'Take it from moist storage, wrap it wet. Field-cured specimens stay as their curing left them.',
     fields: ['outOfMoistAt', 'surface'],
     caution: 'Lift with both hands and the knees; steel toes. Lime water is alkaline: gloves.',
-    clock: { label: 'Out of moist storage', startsAt: 'outOfMoistAt', limit: 'cylinder.out-of-moist' },
+    clock: OUT_OF_MOIST_CLOCK,
   },
   {
     id: 'look',

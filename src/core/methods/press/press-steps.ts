@@ -1,4 +1,5 @@
 import type { Step } from '../contract';
+import { OUT_OF_MOIST_CLOCK } from './specimen';
 
 interface OwnSteps {
   /** What is measured and prepared before the press. */
@@ -22,7 +23,7 @@ export function pressSteps(own: OwnSteps): readonly Step[] {
       phase: 'before',
       instruction: 'Read the label aloud or scan it. Check that its window is open.',
       fields: ['machine', 'calliper'],
-      clock: { label: 'Age window', startsAt: 'age' },
+      clock: { title: 'Age window', from: 'age' },
     },
     {
       id: 'fetch',
@@ -31,7 +32,7 @@ export function pressSteps(own: OwnSteps): readonly Step[] {
       instruction: 'Take it from storage, wrap it wet; wipe free water and grit off. Look it over now.',
       fields: ['outOfMoistAt', 'surface', 'defects'],
       caution: 'Lift with both hands and the knees; steel toes. Lime water is alkaline: gloves.',
-      clock: { label: 'Out of moist storage', startsAt: 'outOfMoistAt', limit: 'cylinder.out-of-moist' },
+      clock: OUT_OF_MOIST_CLOCK,
     },
     ...own.measure,
     {

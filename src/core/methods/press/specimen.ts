@@ -1,8 +1,9 @@
 import { cite, type Limits } from '../../limits';
 import { isMould } from '../../moulds';
-import { exact, type System, unitLabel } from '../../quantity';
+import { type System, unitLabel } from '../../quantity';
 import { ageText, ageWindow, durationText, offWindow } from '../../windows';
 import { type Finding, finding } from '../../working';
+import type { Clock } from '../contract';
 import { factText } from '../facts';
 import type { RunSetup } from '../setup';
 
@@ -16,12 +17,29 @@ export interface HardenedInput {
   readonly testedAt?: string;
 }
 
+/** How long a standard-cured specimen has been out of moist storage. */
+export const OUT_OF_MOIST_CLOCK: Clock = {
+  title: 'Out of moist storage',
+  from: 'outOfMoistAt',
+  limit: 'cylinder.out-of-moist',
+  means: {
+    severity: 'departure',
+    beforeLoad: true,
+    late: 'Re-wet it and test later if the window allows.',
+    when: (setup) => isStandard(setup),
+  },
+};
+
+function isStandard(setup: RunSetup): boolean {
+  return (factText(setup, 'cure') ?? 'standard') === 'standard';
+}
+
 /** What holds for every hardened specimen before it is loaded: held or not, its age, its moisture, the zero. */
 export function specimenFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Finding[] {
   return [
     ...heldFindings(setup),
     ...ageFindings(input, setup, limits),
-    ...surfaceFindings(input, setup, limits),
+    ...surfaceFindings(input, setup),
     ...zeroFindings(input),
   ];
 }
@@ -106,10 +124,9 @@ function ageFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Fin
   ];
 }
 
-function surfaceFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Finding[] {
+function surfaceFindings(input: HardenedInput, setup: RunSetup): Finding[] {
   const found: Finding[] = [];
-  const cure = factText(setup, 'cure') ?? 'standard';
-  if (input.surface === 'dry' && cure === 'standard') {
+  if (input.surface === 'dry' && isStandard(setup)) {
     found.push(
       finding({
         id: 'specimen.surface-dry',
@@ -123,10 +140,8 @@ function surfaceFindings(input: HardenedInput, setup: RunSetup, limits: Limits):
     );
   }
   const end = input.testedAt ?? setup.asOf;
-  if (input.outOfMoistAt && end && cure === 'standard') {
-    const minutes = (Date.parse(end) - Date.parse(input.outOfMoistAt)) / 60_000;
-    const limit = limits.of('cylinder.out-of-moist', input.system);
-    if (minutes < 0) {
+  if (input.outOfMoistAt && end && isStandard(setup)) {
+    if (Date.parse(end) < Date.parse(input.outOfMoistAt))
       found.push(
         finding({
           id: 'specimen.out-of-moist-later',
@@ -137,24 +152,6 @@ function surfaceFindings(input: HardenedInput, setup: RunSetup, limits: Limits):
           remark: 'Time out of moist storage not consistent.',
         }),
       );
-    } else if (
-      exact(minutes)
-        .div(60)
-        .greaterThan(limit.high ?? 0)
-    ) {
-      found.push(
-        finding({
-          id: 'specimen.out-of-moist-long',
-          severity: 'departure',
-          beforeLoad: true,
-          fields: ['outOfMoistAt'],
-          limit: cite(limit),
-          message: `Out of moist storage for ${durationText(minutes)}.`,
-          action: 'Re-wet it and test later if the window allows.',
-          remark: `Out of moist storage for ${durationText(minutes)}.`,
-        }),
-      );
-    }
   }
   return found;
 }
