@@ -23,12 +23,11 @@ const tool = (file) => path.join(PROJECT, 'node_modules', file);
 
 /** One check of its own; several go on beside one another, and each says what it found when it is through. */
 async function check(name, args) {
-  const { status, said } = await new Promise((resolve) => {
-    const child = spawn('node', args, { cwd: PROJECT, stdio: ['ignore', 'pipe', 'pipe'] });
-    const parts = [];
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => parts.push(part));
-    child.once('close', (code) => resolve({ status: code, said: Buffer.concat(parts).toString().trim() }));
-  });
+  const child = spawn('node', args, { cwd: PROJECT, stdio: ['ignore', 'pipe', 'pipe'] });
+  const parts = [];
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => parts.push(part));
+  const [status] = await once(child, 'close');
+  const said = Buffer.concat(parts).toString().trim();
   say(name);
   if (said) process.stdout.write(`${said}\n`);
   if (status === 0) tally.passed += 1;

@@ -25,6 +25,14 @@ interface Said {
   readonly outcome: Outcome;
 }
 
+/** What is asked for of a test that may say one. */
+const SAID = {
+  method: runs.method,
+  attempt: runs.attempt,
+  input: outcomes.input,
+  outcome: outcomes.outcome,
+};
+
 /** What a test says of a fact: a result of a valid test, or a reading as it was typed, with the unit it was meant in. */
 function taken({ take, is, unrounded }: FactSource, said: Said, system: System): string | undefined {
   if (take.startsWith('input.')) {
@@ -56,10 +64,7 @@ async function onSample(db: Queryable, sampleId: string, runId: string): Promise
   const all = await db
     .selectDistinctOn([outcomes.runId], {
       runId: outcomes.runId,
-      method: runs.method,
-      attempt: runs.attempt,
-      outcome: outcomes.outcome,
-      input: outcomes.input,
+      ...SAID,
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
@@ -84,12 +89,9 @@ const COMPARED: readonly string[] = [
 async function onSampleBefore(db: Queryable, sample: typeof samples.$inferSelect): Promise<Said[]> {
   const rows = await db
     .selectDistinctOn([runs.method], {
-      method: runs.method,
-      attempt: runs.attempt,
+      ...SAID,
       sampledAt: samples.sampledAt,
       seq: outcomes.seq,
-      outcome: outcomes.outcome,
-      input: outcomes.input,
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
@@ -118,10 +120,7 @@ async function ofSpecification(
   const mix = db.select({ id: lots.specificationId }).from(lots).where(eq(lots.id, sample.lotId));
   const rows = await db
     .select({
-      method: runs.method,
-      attempt: runs.attempt,
-      input: outcomes.input,
-      outcome: outcomes.outcome,
+      ...SAID,
       system: jobs.system,
     })
     .from(outcomes)
@@ -156,10 +155,7 @@ async function onLotBefore(
   const rows = await db
     .select({
       id: runs.id,
-      method: runs.method,
-      attempt: runs.attempt,
-      input: outcomes.input,
-      outcome: outcomes.outcome,
+      ...SAID,
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
@@ -184,10 +180,7 @@ async function ofCompanions(
 ): Promise<string[] | undefined> {
   const rows = await db
     .selectDistinctOn([specimens.label, outcomes.runId], {
-      method: runs.method,
-      attempt: runs.attempt,
-      input: outcomes.input,
-      outcome: outcomes.outcome,
+      ...SAID,
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
@@ -214,10 +207,7 @@ async function onLotsOf(
   if (methods.length === 0) return new Map();
   const newest = await db
     .selectDistinctOn([runs.method], {
-      method: runs.method,
-      attempt: runs.attempt,
-      input: outcomes.input,
-      outcome: outcomes.outcome,
+      ...SAID,
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))

@@ -72,8 +72,8 @@ export interface Verdict {
   readonly lines: readonly WorkingLine[];
 }
 
-/** The verdict of one test by itself: of no other members, and without working of its own. */
-export function ownVerdict(
+/** A verdict in which nothing stands for what is not said: of one test by itself, or before it can be decided. */
+export function verdictWith(
   said: Pick<Verdict, 'criterion' | 'limit' | 'state' | 'sentence'> & Partial<Verdict>,
 ): Verdict {
   return { members: [], statistic: null, margin: null, knifeEdge: false, lines: [], ...said };

@@ -9,7 +9,14 @@ import {
   type UnitId,
 } from '../quantity';
 import { plain, Sheet, sourceText } from '../working';
-import type { Asked, Criterion, Member, Verdict, VerdictState } from './criterion';
+import {
+  type Asked,
+  type Criterion,
+  type Member,
+  type Verdict,
+  type VerdictState,
+  verdictWith,
+} from './criterion';
 
 export interface EvaluateAbout {
   readonly system: System;
@@ -63,8 +70,6 @@ export function limitOf({ limit, holds }: Criterion, about: EvaluateAbout): Foun
   return { value: share.times(of), share: { of, share } };
 }
 
-const NOTHING = { statistic: null, margin: null, knifeEdge: false, lines: [] } as const;
-
 function verdictOf(
   criterion: Criterion,
   members: readonly Member[],
@@ -77,12 +82,8 @@ function verdictOf(
     members: members.map(({ id }) => id),
     limit: plain(limit.value, 15),
   };
-  const undecided = (why: string): Verdict => ({
-    ...base,
-    ...NOTHING,
-    state: 'not yet determinable',
-    sentence: `Not yet determinable: ${why}.`,
-  });
+  const undecided = (why: string): Verdict =>
+    verdictWith({ ...base, state: 'not yet determinable', sentence: `Not yet determinable: ${why}.` });
   const waited = members.filter(({ value, waiting }) => value === null || waiting);
   if (waited.length > 0) return undecided(`needs ${waited.map(({ label }) => label).join(', ')}`);
   const fewest = criterion.count && limits.number(criterion.count, system).toNumber();

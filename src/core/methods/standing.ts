@@ -1,5 +1,5 @@
 import { DateTime } from 'luxon';
-import { ownVerdict, type Verdict } from '../acceptance/criterion';
+import { type Verdict, verdictWith } from '../acceptance/criterion';
 import { isCertified, lapsedCard } from '../certification';
 import { EVENTS, outOfOrder, type Sequence, sequencesWith, TOLD } from '../clocks';
 import { cite } from '../limits';
@@ -149,7 +149,7 @@ function withheld(verdict: Verdict): Verdict {
 
 /** Validity is about the test, tolerance about the concrete: a test that is not valid says nothing of the concrete. */
 function undetermined({ criterion, limit }: Verdict): Verdict {
-  return ownVerdict({
+  return verdictWith({
     criterion,
     limit,
     state: 'not yet determinable',

@@ -1,4 +1,4 @@
-import { ownVerdict, type Verdict } from '../acceptance/criterion';
+import { type Verdict, verdictWith } from '../acceptance/criterion';
 import type { Exact } from '../quantity';
 
 interface Requirement {
@@ -21,7 +21,7 @@ export function heldWithin(requirement: Requirement): Verdict[] {
   const criterion = `${what} ${range}, ${source}`;
   if (!value)
     return [
-      ownVerdict({
+      verdictWith({
         criterion,
         limit: range,
         state: 'not yet determinable',
@@ -33,7 +33,7 @@ export function heldWithin(requirement: Requirement): Verdict[] {
   const side = below?.isNegative() ? 'low' : above?.isNegative() ? 'high' : undefined;
   const margin = below && (!above || below.lessThan(above)) ? below : above;
   return [
-    ownVerdict({
+    verdictWith({
       criterion,
       limit: range,
       statistic: value.number.toFixed(),

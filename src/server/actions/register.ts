@@ -30,8 +30,10 @@ export class RegisterSpecimensInput {
   @IsOptional() @IsObject() told?: Record<string, unknown>;
 }
 
-/** Specimens with names of their own, `PMF-042-K1`, numbered on from the last of their kind: how they come to a sample says
- * its material. */
+/**
+ * Specimens with names of their own, `PMF-042-K1`, numbered on from the last of their kind: how they come to a sample says
+ * its material.
+ */
 export const registerSpecimens = defineUseCase({
   name: 'register specimens',
   roles: STAFF,
@@ -44,13 +46,14 @@ export const registerSpecimens = defineUseCase({
     if (way.bench && !BENCH.includes(actor.role)) throw new Refused('Only the laboratory registers these.');
     if (!way.forms(sample.about, job.system).includes(input.form))
       refuseFields({ form: 'Form: choose one that this sample is of.' });
-    const typed = storedOf(way.Input ?? Nothing, input.told ?? {}, job.system);
+    const { Input = Nothing } = way;
+    const typed = storedOf(Input, input.told ?? {}, job.system);
     // All that is wrong is said at once.
     const wrong: Record<string, string> = typed.ok ? {} : { ...typed.errors };
     if (input.count > way.most) wrong.count = `How many: at most ${way.most} at once.`;
     if (!typed.ok || Object.keys(wrong).length > 0) return refuseFields(wrong);
     const told = typed.value;
-    for (const field of way.Input ? fieldsOf(way.Input) : [])
+    for (const field of fieldsOf(Input))
       if (field.kind === 'instant' && told[field.name])
         instantField(field.name, field.label, String(told[field.name]), now);
     const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id)).for('update');

@@ -1,5 +1,5 @@
 import type { Form } from '../../material/contract';
-import { type MouldKind, mouldOf, mouldText, SPECIMEN_SIZES } from '../../moulds';
+import { isMouldedConcrete, type MouldKind, mouldOf, mouldText, SPECIMEN_SIZES } from '../../moulds';
 
 /** What is no part of a sample's own set goes by a letter of its own. */
 const LETTERS: Readonly<Partial<Record<MouldKind, string>>> = {
@@ -8,8 +8,6 @@ const LETTERS: Readonly<Partial<Record<MouldKind, string>>> = {
   'grout prism': 'G',
 };
 
-/** Grout and mortar are no part of the concrete around them: they are as old as they are themselves. */
-const BY_ITSELF: readonly MouldKind[] = ['mortar cube', 'grout prism'];
 const ENDS: Readonly<Partial<Record<MouldKind, Form['ends']>>> = {
   cylinder: ['bonded', 'pads'],
   core: ['bonded'],
@@ -23,7 +21,8 @@ export const FORMS: readonly Form[] = SPECIMEN_SIZES.map((id) => {
   return {
     id,
     text: mouldText(id),
-    since: BY_ITSELF.includes(kind) ? 'own' : 'sample',
+    // Grout and mortar are no part of the concrete around them: they are as old as they are themselves.
+    since: isMouldedConcrete(id) || kind === 'core' ? 'sample' : 'own',
     // A core's window counts from its drilling.
     window: kind === 'core' ? 'own' : 'age',
     ...(letter ? { letter } : {}),

@@ -1,10 +1,16 @@
 import type { Registration } from '../../material/registration';
 import { coreWindow } from '../../methods/core-compression';
 import { InstantField, MeasureField, RunInput } from '../../methods/fields';
-import { isMould, sizesOf } from '../../moulds';
+import { isMould, type MouldKind, mouldOf, sizesOf } from '../../moulds';
+import type { System } from '../../quantity';
 import { ageWindow } from '../../windows';
 
 const HOUR = 3_600_000;
+
+/** The forms of some kinds in a system, kind by kind. */
+function formsIn(system: System, ...kinds: readonly MouldKind[]): string[] {
+  return kinds.flatMap((kind) => sizesOf(kind)).filter((size) => mouldOf(size).system === system);
+}
 
 /** What is told of cores that were drilled. */
 class Drilled extends RunInput {
@@ -27,7 +33,7 @@ const cores: Registration = {
   usual: 3,
   most: 12,
   place: 'Where: member, grid, depth',
-  forms: (_, system) => sizesOf('core').filter((size) => (size === 'core-4') === (system === 'US')),
+  forms: (_, system) => formsIn(system, 'core'),
   Input: Drilled,
   event: 'drilled',
   bench: true,
@@ -104,7 +110,7 @@ const small: Registration = {
   usual: 3,
   most: 12,
   place: 'Where they stand',
-  forms: (_, system) => (system === 'US' ? ['prism-3.5', 'mortar-2'] : ['prism-90', 'mortar-50']),
+  forms: (_, system) => formsIn(system, 'grout prism', 'mortar cube'),
   Input: Brought,
   initial: { ageDays: '28' },
   event: 'moulded',

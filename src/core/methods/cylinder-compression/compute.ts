@@ -4,7 +4,7 @@ import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
-import { FORCE_FACTOR, LENGTH_UNIT, lengthFactor, STRESS_UNIT } from '../press';
+import { LENGTH_UNIT, lengthFactor, STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { findingsAfterLoad } from './after-load';
 import { findingsBeforeLoad, waterFindings } from './before-load';
@@ -81,9 +81,8 @@ export function compute(input: CylinderCompressionInput, setup: RunSetup): Outco
       unit: system === 'US' ? 'in2' : 'mm2',
       source: C39,
     });
-    const measured = load.times(FORCE_FACTOR[system]).div(area);
     const short = ratio?.lessThanOrEqualTo(limits.number('factor.applies', system)) ?? false;
-    sheet.line({
+    const measured = sheet.line({
       symbol: 'f',
       name: short ? 'Strength as measured' : 'Compressive strength',
       formula: system === 'US' ? 'P / A' : '1000 * P / A',

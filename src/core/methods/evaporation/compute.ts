@@ -1,4 +1,4 @@
-import { ownVerdict, type Verdict } from '../../acceptance/criterion';
+import { type Verdict, verdictWith } from '../../acceptance/criterion';
 import { cite, isWithin, type Limits } from '../../limits';
 import { type Exact, exact, roundTo, unitLabel } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
@@ -262,7 +262,7 @@ function rateVerdicts(rounded: Exact | undefined, limit: ReturnType<Limits['of']
   // From the limit on, the end included, protection is called for.
   if (rounded?.equals(limit.high ?? -1)) {
     const sentence = `At the limit: ${rounded} ${unit}. ${CREW}`;
-    return [ownVerdict({ criterion, limit: range, state: 'does not meet', sentence, side: 'high' })];
+    return [verdictWith({ criterion, limit: range, state: 'does not meet', sentence, side: 'high' })];
   }
   return heldWithin({
     what: 'evaporation rate',

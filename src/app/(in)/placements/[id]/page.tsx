@@ -5,7 +5,6 @@ import type { PairRow } from '@/core/cross-checks';
 import { batchDifferences } from '@/core/interchange';
 import { measureWords } from '@/core/material/measure-words';
 import { claimedYield, freshSeries, samplePairs } from '@/core/materials/concrete/day';
-import { mainOf } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
@@ -299,7 +298,7 @@ function SampleTable({ day }: { day: PlacementDay }) {
                   .filter(({ state }) => state === 'complete')
                   .map((run) => {
                     const method = findMethod(run.method);
-                    const main = run.outcome && method && mainOf(method, run.outcome);
+                    const { main } = run;
                     const valid = run.outcome ? isReportable(run.outcome.findings) : true;
                     const out = run.outcome?.verdicts.some(({ state }) => state === 'does not meet');
                     return (
