@@ -7,7 +7,7 @@ import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, readingsOf, type
 import { makeEndBatch } from './actions/ends';
 import { changeLimit } from './actions/gear';
 import { letClientSee } from './actions/people';
-import { completeRun, saveReadings } from './actions/runs';
+import { completeRun, saveReadings, startRun } from './actions/runs';
 import { recordEvent } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
 import { perform } from './perform';
@@ -16,6 +16,8 @@ import type { UseCase } from './use-case';
 import { rebuildWaits } from './waits';
 
 const HOUR = 3_600_000;
+const METHOD = 'cylinder-compression';
+const WAIT = 'cylinder.out-of-moist';
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
 let sampleId = '';
@@ -172,6 +174,33 @@ async function runOf(method: string): Promise<string> {
     .where(and(eq(runs.sampleId, sampleId), eq(runs.method, method)));
   return found[0]?.id ?? '';
 }
+
+// The laboratory's own row: three hours from the moist room to the break.
+describe('a specimen out of the moist room', () => {
+  it('waits at the press for its break, in the laboratory’s list and no client’s, until it is broken', async () => {
+    const { specimenIds: made } = await makeSample(site);
+    const { runId } = await act('laboratory', startRun, { specimenId: made[0], method: METHOD }, 671);
+    const save = (values: Record<string, string>, hours: number) =>
+      act('laboratory', saveReadings, { runId, readings: readingsOf(values) }, hours);
+    await save({ surface: 'moist' }, 671);
+    expect(await kept(runId, WAIT)).toBeUndefined();
+    await save({ outOfMoistAt: at(671) }, 671);
+    expect(await kept(runId, WAIT)).toEqual({ opens: 671, closes: 674, done: null });
+    const listed = async (who: keyof Site['actors']) =>
+      (await dayList(site.db, site.actors[who], new Date(AT_28_DAYS))).sets.filter(
+        ({ what }) => what === 'Break it before it dries',
+      );
+    expect(await listed('laboratory')).toMatchObject([
+      { lane: 'press', href: `/runs/${runId}`, specimens: [{ id: made[0] }] },
+    ]);
+    await act('manager', letClientSee, { personId: site.actors.client.id, jobId: site.jobId });
+    expect(await listed('client')).toEqual([]);
+    expect(await rebuilt(672)).toMatchObject({ changed: 0 });
+    await save({ testedAt: at(672) }, 672);
+    expect(await kept(runId, WAIT)).toBeUndefined();
+    expect(await rebuilt(672)).toMatchObject({ changed: 0 });
+  });
+});
 
 // ASTM C617/C617M (from memory): 2 h, from 5,000 psi 16 h.
 describe('caps', () => {

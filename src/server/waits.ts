@@ -1,6 +1,7 @@
-import { and, count, desc, eq, gte, inArray, notInArray, or, type SQL, sql } from 'drizzle-orm';
+import { and, count, desc, eq, gte, inArray, isNotNull, notInArray, or, type SQL, sql } from 'drizzle-orm';
 import { type Method, usableInput } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
+import { waitsOf, waitsOn } from '@/core/methods/step-clock';
 import { dutiesOf, dutyWait } from '@/core/storage';
 import type { Wait } from '@/core/waits/wait';
 import type { Queryable } from '@/db/client';
@@ -14,8 +15,14 @@ import type { Transaction } from './use-case';
 
 type Row = typeof waits.$inferInsert;
 
-/** The methods whose readings make something wait. */
-const WAITING: readonly string[] = METHODS.filter(({ waits: own }) => own).map(({ id }) => id);
+/** The methods whose readings make something wait, with the readings that it hangs on. */
+const WAITING = new Map(
+  METHODS.map((method) => [method.id, waitsOn(method)] as const).filter(
+    ([, on]) => on === 'all' || on.size > 0,
+  ),
+);
+/** Those in which something may still end by itself when they are complete. */
+const ENDING = [...WAITING].flatMap(([id, on]) => (on === 'all' ? [id] : []));
 const DAY = 86_400_000;
 /** How long after its completion what a run waits for is still looked at. */
 const LATELY_DAYS = 45;
@@ -68,7 +75,7 @@ async function waitsOfRun(
   const typed = inputOf(method, job.system, current);
   const { system: _, ...setup } = await runSetup(tx, place, typed, now, { by: run.startedBy ?? '', current });
   const { input } = usableInput(method, typed);
-  const found = (method.waits?.(input, setup) ?? []).filter(({ done }) => done || run.state === 'open');
+  const found = waitsOf(method, input, setup).filter(({ done }) => done || run.state === 'open');
   const members =
     run.batchId && found.some(({ about }) => about)
       ? await tx
@@ -93,7 +100,7 @@ async function projectRuns(tx: Transaction, which: SQL | undefined, now: Date): 
   const wanted = await tx
     .select({ id: runs.id })
     .from(runs)
-    .where(and(inArray(runs.method, [...WAITING]), which));
+    .where(and(inArray(runs.method, [...WAITING.keys()]), which));
   if (wanted.length === 0) return 0;
   const ids = wanted.map(({ id }) => id);
   const current = await currentReadingsOf(tx, ids);
@@ -105,13 +112,18 @@ async function projectRuns(tx: Transaction, which: SQL | undefined, now: Date): 
   return changed;
 }
 
-/** What waits by the readings of a run that were just saved, or since it is complete. */
+/**
+ * What waits by the readings of a run that were just saved, or since it is complete.
+ * @param saved the names of the readings; absent: it is complete
+ */
 export async function projectRun(
   tx: Transaction,
   { run, sample }: Pick<RunPlace, 'run' | 'sample'>,
   now: Date,
+  saved?: readonly string[],
 ): Promise<void> {
-  if (!WAITING.includes(run.method)) return;
+  const on = WAITING.get(run.method);
+  if (!on || (saved && on !== 'all' && !saved.some((name) => on.has(name)))) return;
   if (sample) await oneAtATime(tx, sample.id);
   await projectRuns(tx, eq(runs.id, run.id), now);
 }
@@ -159,7 +171,7 @@ export async function projectDuties(tx: Transaction, storageId?: string): Promis
 
 /** What still waits is derived anew, since a limit has changed: few runs are open at a time. */
 export async function projectUnderLimit(tx: Transaction, now: Date): Promise<void> {
-  await projectRuns(tx, and(inArray(runs.method, [...WAITING]), eq(runs.state, 'open')), now);
+  await projectRuns(tx, and(inArray(runs.method, [...WAITING.keys()]), eq(runs.state, 'open')), now);
   await projectDuties(tx);
 }
 
@@ -175,8 +187,17 @@ export async function rebuildWaits(
     sql`SELECT count(*) FILTER (WHERE project_specimen(s)) AS changed FROM specimens s`,
   );
   const lately = new Date(now.getTime() - LATELY_DAYS * DAY);
-  const ofRuns = await projectRuns(tx, or(eq(runs.state, 'open'), gte(runs.completedAt, lately)), now);
+  const held = tx.select({ id: waits.runId }).from(waits).where(isNotNull(waits.runId));
+  const ofRuns = await projectRuns(
+    tx,
+    or(
+      eq(runs.state, 'open'),
+      and(inArray(runs.method, ENDING), gte(runs.completedAt, lately)),
+      inArray(runs.id, held),
+    ),
+    now,
+  );
   const ofDuties = await projectDuties(tx);
-  const [held] = await tx.select({ rows: count() }).from(waits);
-  return { rows: held?.rows ?? 0, changed: Number(ages[0]?.changed ?? 0) + ofRuns + ofDuties };
+  const [all] = await tx.select({ rows: count() }).from(waits);
+  return { rows: all?.rows ?? 0, changed: Number(ages[0]?.changed ?? 0) + ofRuns + ofDuties };
 }

@@ -51,7 +51,7 @@ export interface Outcome {
   readonly picture: Picture;
 }
 
-/** A time of a run from one of its readings to another: one definition gives the countdown of its step and the finding. */
+/** A time of a run from one of its readings to another: one definition gives the countdown of its step, finding and wait. */
 export interface Clock {
   readonly title: string;
   /** `age`: the specimen's age window; otherwise the instant field that starts it. */
@@ -66,9 +66,11 @@ export interface Clock {
     readonly early?: string;
     readonly needsReason?: boolean;
     readonly beforeLoad?: boolean;
-    /** Only where it is so. */
-    readonly when?: (setup: RunSetup) => boolean;
   };
+  /** Only where it is so, for what it means and what is waited for. */
+  readonly when?: (setup: RunSetup) => boolean;
+  /** What ends it, as an order, and where: waited for from the end of its least time to the end of its most. */
+  readonly waits?: Pick<Wait, 'what' | 'lane'>;
 }
 
 export interface Step {

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { type LimitId, Limits } from '../limits';
+import type { Method } from './contract';
 import { METHODS } from './registry';
 import type { RunSetup } from './setup';
-import { readStepClock, stepClockFindings } from './step-clock';
+import { readStepClock, stepClockFindings, waitsOf, waitsOn } from './step-clock';
 
 const START = Date.UTC(2031, 4, 14, 9);
 const read = (minutes: number, id?: LimitId) =>
@@ -64,5 +65,47 @@ describe('what a clock of a step found', () => {
     const testedAt = '2031-06-11T11:10:00Z';
     expect(found({ outOfMoistAt, testedAt }, { facts: { cure: 'field' } })).toEqual([]);
     expect(found({ outOfMoistAt: testedAt, testedAt: outOfMoistAt })).toEqual([]);
+  });
+});
+
+// ASTM C39/C39M (from memory): tested moist, as soon as practicable; the laboratory's own row allows three hours.
+describe('what a clock of a step makes wait', () => {
+  const method = METHODS.find(({ id }) => id === 'cylinder-compression') as Method;
+  const outOfMoistAt = '2031-06-11T08:00:00Z';
+  const waiting = (read: object, setup: RunSetup = {}) =>
+    waitsOf(method, Object.assign(new method.Input(), { system: 'US', ...read }), setup);
+  it('is its end, while it runs and where it counts', () => {
+    expect(waiting({ outOfMoistAt })).toEqual([
+      {
+        id: 'cylinder.out-of-moist',
+        what: 'Break it before it dries',
+        lane: 'press',
+        opens: '2031-06-11T08:00:00.000Z',
+        closes: '2031-06-11T11:00:00.000Z',
+      },
+    ]);
+    expect(waiting({})).toEqual([]);
+    expect(waiting({ outOfMoistAt, testedAt: '2031-06-11T09:00:00Z' })).toEqual([]);
+    expect(waiting({ outOfMoistAt }, { facts: { cure: 'field' } })).toEqual([]);
+  });
+  it('opens at the end of a least time, and has no closing without a most', () => {
+    const hardening: Method = {
+      ...method,
+      steps: method.steps.map((step) => ({
+        ...step,
+        ...(step.clock?.from === 'outOfMoistAt' && {
+          clock: { ...step.clock, limit: 'caps.harden-low' as const },
+        }),
+      })),
+    };
+    const input = Object.assign(new method.Input(), { system: 'US', outOfMoistAt });
+    expect(waitsOf(hardening, input, {})).toMatchObject([{ opens: '2031-06-11T10:00:00.000Z' }]);
+    expect(waitsOf(hardening, input, {})[0]).not.toHaveProperty('closes');
+  });
+  it('hangs on its own readings only, unless its method says it itself', () => {
+    expect(waitsOn(method)).toEqual(new Set(['outOfMoistAt', 'testedAt']));
+    const byId = new Map(METHODS.map((each) => [each.id, waitsOn(each)]));
+    expect(byId.get('capping')).toBe('all');
+    expect(byId.get('slump')).toEqual(new Set());
   });
 });

@@ -1,10 +1,11 @@
 import { secondsOf } from '../clocks';
-import { cite, type Limit, type Limits } from '../limits';
+import { cite, type Limit, type LimitId, type Limits } from '../limits';
+import type { Wait } from '../waits/wait';
 import { durationText } from '../windows';
 import { type Finding, finding } from '../working';
-import type { Method } from './contract';
+import type { Clock, Method } from './contract';
 import type { RunInput } from './fields';
-import type { RunSetup } from './setup';
+import { limitsOf, type RunSetup } from './setup';
 
 /** How a clock of a step stands. */
 export interface StepClockReading {
@@ -28,6 +29,53 @@ export function readStepClock(startedAt: number, at: number, limit?: Limit): Ste
   return { minutes, state: least !== null && seconds < least ? 'early' : 'running' };
 }
 
+/** A clock of a step by what was read: where it started, and where it ended; null while it runs. */
+interface Stood {
+  readonly clock: Clock & { readonly limit: LimitId };
+  readonly startedAt: number;
+  readonly endedAt: number | null;
+  readonly limit: Limit;
+}
+
+/** The clocks of a method's steps that have a limit and have begun, where they count. */
+function stood(method: Method, input: RunInput, setup: RunSetup, limits: Limits): Stood[] {
+  const read = input as unknown as Readonly<Record<string, unknown>>;
+  const at = (name: string): number => Date.parse(String(read[name] ?? ''));
+  return method.steps.flatMap(({ clock }) => {
+    if (!hasLimit(clock) || clock.when?.(setup) === false) return [];
+    const { from, to = method.performedAt } = clock;
+    const [startedAt, endedAt] = [at(from), at(to)];
+    if (Number.isNaN(startedAt) || endedAt < startedAt) return [];
+    const limit = limits.of(clock.limit, input.system);
+    return [{ clock, startedAt, endedAt: Number.isNaN(endedAt) ? null : endedAt, limit }];
+  });
+}
+
+function hasLimit(clock: Clock | undefined): clock is Stood['clock'] {
+  return clock?.limit !== undefined;
+}
+
+/** What is waited for by the readings of a test so far: what its method says, and the end of each clock that runs. */
+export function waitsOf(method: Method, input: RunInput, setup: RunSetup): readonly Wait[] {
+  const ofClocks = stood(method, input, setup, limitsOf(setup)).flatMap(
+    ({ clock, startedAt, endedAt, limit }) => {
+      if (!clock.waits || endedAt !== null) return [];
+      const { most, least } = secondsOf(limit);
+      const after = (seconds: number): string => new Date(startedAt + seconds * 1000).toISOString();
+      const closes = most === null ? {} : { closes: after(most) };
+      return [{ id: clock.limit, ...clock.waits, opens: after(least ?? 0), ...closes }];
+    },
+  );
+  return [...(method.waits?.(input, setup) ?? []), ...ofClocks];
+}
+
+/** The readings that what waits for a test hangs on, by their names; all of them where its method says it itself. */
+export function waitsOn(method: Method): 'all' | ReadonlySet<string> {
+  if (method.waits) return 'all';
+  const clocks = method.steps.flatMap(({ clock }) => (clock?.waits ? [clock] : []));
+  return new Set(clocks.flatMap(({ from, to = method.performedAt }) => [from, to]));
+}
+
 /** What the clocks of a method's steps found, of those that mean something: by its readings, or by what is so far. */
 export function stepClockFindings(
   method: Method,
@@ -35,18 +83,15 @@ export function stepClockFindings(
   setup: RunSetup,
   limits: Limits,
 ): Finding[] {
-  const read = input as unknown as Readonly<Record<string, unknown>>;
-  const at = (name: string): number => Date.parse(String(read[name] ?? ''));
-  return method.steps.flatMap(({ clock }) => {
-    if (!clock?.limit || !clock.means) return [];
-    const { from, to = method.performedAt, limit: id, title, means } = clock;
-    const { late, early, when, ...about } = means;
-    const end = Number.isNaN(at(to)) ? Date.parse(setup.asOf ?? '') : at(to);
-    if (Number.isNaN(at(from)) || Number.isNaN(end) || end < at(from) || when?.(setup) === false) return [];
-    const limit = limits.of(id, input.system);
-    const { minutes, state } = readStepClock(at(from), end, limit);
+  const asOf = Date.parse(setup.asOf ?? '');
+  return stood(method, input, setup, limits).flatMap(({ clock, startedAt, endedAt, limit }) => {
+    const { from, limit: id, title, means } = clock;
+    const end = endedAt ?? asOf;
+    if (!means || Number.isNaN(end) || end < startedAt) return [];
+    const { late, early, ...about } = means;
+    const { minutes, state } = readStepClock(startedAt, end, limit);
     // What is not ended yet is not too short.
-    const action = state === 'over' ? late : state === 'early' && !Number.isNaN(at(to)) ? early : undefined;
+    const action = state === 'over' ? late : state === 'early' && endedAt !== null ? early : undefined;
     if (action === undefined) return [];
     const said = `${title} for ${durationText(minutes)}.`;
     const words = { message: said, action, ...(about.severity === 'departure' ? { remark: said } : {}) };

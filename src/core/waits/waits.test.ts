@@ -7,6 +7,7 @@ import type { CappingInput } from '../methods/capping/input';
 import { initialCuring } from '../methods/initial-curing';
 import { METHODS } from '../methods/registry';
 import { clockWaits } from '../methods/stamps';
+import { waitsOf } from '../methods/step-clock';
 import { DUTIES, dutyWait, readDuty } from '../storage';
 import { stateOf } from '../windows';
 import { LANES, type Wait } from './wait';
@@ -41,7 +42,7 @@ describe('every method that makes something wait', () => {
   it('waits for nothing before anything was read', () => {
     for (const method of METHODS)
       for (const system of ['US', 'SI'] as const)
-        expect(method.waits?.(usableInput(method, { system }).input, {}) ?? []).toEqual([]);
+        expect(waitsOf(method, usableInput(method, { system }).input, {})).toEqual([]);
   });
 });
 

@@ -358,7 +358,13 @@ export const saveReadings = defineUseCase({
     if (written.length > 0) {
       if (run.sampleId && written.some(({ field }) => isStamp(method, field)))
         await projectSample(tx, run.sampleId, context.now);
-      else await projectRun(tx, place, context.now);
+      else
+        await projectRun(
+          tx,
+          place,
+          context.now,
+          written.map(({ field }) => field),
+        );
       if (run.state === 'complete') await recordOutcome(context, place, method);
     }
     return { saved };

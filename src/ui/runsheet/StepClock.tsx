@@ -46,7 +46,7 @@ export function StepClockView({
     );
   }
   const started = run.readings.values[clock.from];
-  if (!started) return null;
+  if (!started || clock.when?.(data.setup) === false) return null;
   const startedAt = Date.parse(started);
   // It counts up to the test; what starts at the test itself or after it counts on while the run is open.
   const until = end > startedAt ? end : data.state === 'open' ? now : null;

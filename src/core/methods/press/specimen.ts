@@ -26,8 +26,9 @@ export const OUT_OF_MOIST_CLOCK: Clock = {
     severity: 'departure',
     beforeLoad: true,
     late: 'Re-wet it and test later if the window allows.',
-    when: (setup) => isStandard(setup),
   },
+  when: (setup) => isStandard(setup),
+  waits: { what: 'Break it before it dries', lane: 'press' },
 };
 
 function isStandard(setup: RunSetup): boolean {
