@@ -116,6 +116,10 @@ describe('the headline of the day', () => {
     draw([set(), BOX], { hidden: { ...NOTHING_HIDDEN, open: { sets: 4, specimens: 12 } } });
     expect(headline()).toBe('14 specimens to break, first within 3 h');
   });
+  it('counts one that waits twice once', () => {
+    draw([set(), set({ what: 'Break it before it dries', key: 'wet' })]);
+    expect(headline()).toMatch(/^2 specimens to break/u);
+  });
   it('says that other things wait where none is to be broken', () => {
     draw([BOX]);
     expect(headline()).toBe('1 thing waits, first within 3 h');

@@ -134,7 +134,9 @@ function Headline({
   const [first] = urgent;
   const [next] = coming;
   const press = urgent.filter(({ lane }) => lane === 'press');
-  const count = press.reduce((sum, set) => sum + set.waiting.length, hidden.open.specimens);
+  // One that waits twice, for its age and to stay wet, is broken once.
+  const waiting = new Set(press.flatMap((set) => set.waiting.map(({ id }) => id)));
+  const count = waiting.size + hidden.open.specimens;
   const what =
     count > 0
       ? `${count} ${count === 1 ? 'specimen' : 'specimens'} to break`

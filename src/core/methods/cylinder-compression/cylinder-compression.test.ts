@@ -190,6 +190,13 @@ describe('checks before the load', () => {
     expect(idsOf(input)).not.toContain('cylinder.out-of-moist');
     expect(idsOf({ ...input, testedAt: '2026-05-13T13:01:00Z' })).toContain('cylinder.out-of-moist');
   });
+
+  it('out of it after the break is a wrong time; after the minute it was a moment ago is none', () => {
+    const outOfMoistAt = '2026-05-13T10:00:20Z';
+    const later = 'specimen.out-of-moist-later';
+    expect(idsOf({ outOfMoistAt, testedAt: '2026-05-13T10:00:00Z' })).toContain(later);
+    expect(idsOf({ outOfMoistAt }, { asOf: '2026-05-13T10:00:00Z' })).not.toContain(later);
+  });
 });
 
 describe('checks after the load', () => {

@@ -140,20 +140,18 @@ function surfaceFindings(input: HardenedInput, setup: RunSetup): Finding[] {
       }),
     );
   }
-  const end = input.testedAt ?? setup.asOf;
-  if (input.outOfMoistAt && end && isStandard(setup)) {
-    if (Date.parse(end) < Date.parse(input.outOfMoistAt))
-      found.push(
-        finding({
-          id: 'specimen.out-of-moist-later',
-          severity: 'departure',
-          fields: ['outOfMoistAt'],
-          message: 'It left moist storage after it was broken, by these times.',
-          action: 'Correct the time that is wrong.',
-          remark: 'Time out of moist storage not consistent.',
-        }),
-      );
-  }
+  // The two times as they were read: the minute it is by now may lie before one that was just stamped.
+  if (isStandard(setup) && Date.parse(input.testedAt ?? '') < Date.parse(input.outOfMoistAt ?? ''))
+    found.push(
+      finding({
+        id: 'specimen.out-of-moist-later',
+        severity: 'departure',
+        fields: ['outOfMoistAt'],
+        message: 'It left moist storage after it was broken, by these times.',
+        action: 'Correct the time that is wrong.',
+        remark: 'Time out of moist storage not consistent.',
+      }),
+    );
   return found;
 }
 
