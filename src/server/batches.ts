@@ -59,7 +59,7 @@ export async function testedBatch(db: Queryable, batchId: string): Promise<Teste
     label: batch ? batchLabel(batch) : '',
     seed: batch?.seed ?? 0,
     specimens: rows.map(({ specimen, sample, lot, specification }) => {
-      const own = methodsFor(specimen.form)[0]?.facts ?? {};
+      const own = methodsFor(specimen)[0]?.facts ?? {};
       return {
         ...specimenNoun(specimen),
         label: specimen.label,

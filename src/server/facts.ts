@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNotNull, lt, ne, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, isNull, lt, ne, sql } from 'drizzle-orm';
 import {
   type Fact,
   type FactSource,
@@ -171,6 +171,27 @@ async function onLotBefore(
   return before && taken(source, before.row, job.system);
 }
 
+/** The other specimens of a sample that are there, by their labels. */
+async function companionLabels(
+  db: Queryable,
+  { role }: FactSource,
+  specimen: typeof specimens.$inferSelect,
+): Promise<string[]> {
+  const rows = await db
+    .select({ label: specimens.label })
+    .from(specimens)
+    .where(
+      and(
+        eq(specimens.sampleId, specimen.sampleId),
+        ne(specimens.id, specimen.id),
+        role ? eq(specimens.role, role) : undefined,
+        isNull(specimens.discardedAt),
+      ),
+    )
+    .orderBy(specimens.label);
+  return rows.map(({ label }) => label);
+}
+
 /** What the newest valid tests of the other specimens of a sample say, in the order of their labels. */
 async function ofCompanions(
   db: Queryable,
@@ -190,6 +211,8 @@ async function ofCompanions(
         eq(specimens.sampleId, specimen.sampleId),
         ne(specimens.id, specimen.id),
         source.alike && specimen.ageHours ? eq(specimens.ageHours, specimen.ageHours) : undefined,
+        source.role ? eq(specimens.role, source.role) : undefined,
+        isNull(specimens.discardedAt),
         inArray(runs.method, [...(source.by ?? [])]),
       ),
     )
@@ -264,7 +287,11 @@ export async function gatherFacts(
   const { sample, specimen, run, job } = place;
   const sources = Object.entries(method.facts ?? {});
   const told = ({ of, which, by }: FactSource) =>
-    !by && of !== 'specification' ? 'stored' : of === 'sample' ? (which ?? 'newest') : of;
+    !by && of !== 'specification' && of !== 'companions'
+      ? 'stored'
+      : of === 'sample'
+        ? (which ?? 'newest')
+        : of;
   const asks = (what: ReturnType<typeof told>): boolean =>
     sources.some(([, source]) => told(source) === what);
   const others = sample && (asks('newest') || asks('earlier')) ? await onSample(db, sample.id, run.id) : [];
@@ -274,7 +301,10 @@ export async function gatherFacts(
       case 'batch':
         return specimen ? toldByBatch(db, source, specimen, job.system) : undefined;
       case 'companions':
-        return specimen ? ofCompanions(db, source, specimen, job.system) : undefined;
+        if (!specimen) return undefined;
+        return source.by
+          ? ofCompanions(db, source, specimen, job.system)
+          : companionLabels(db, source, specimen);
       case 'lot':
         return onLotBefore(db, source, place, input);
       case 'before': {

@@ -12,7 +12,7 @@ import { type Facts, type Method, type Result, setupMeasure } from '@/core/metho
 import { STRESS_UNIT } from '@/core/methods/press';
 import { findMethod, METHODS, methodsFor } from '@/core/methods/registry';
 import { isHeld, isMould, type MouldSize } from '@/core/moulds';
-import { exact, type UnitId } from '@/core/quantity';
+import { exact, type UnitId, unitOf } from '@/core/quantity';
 import { ageText } from '@/core/windows';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
@@ -72,8 +72,9 @@ export function setMember(view: SpecimenView & { size: MouldSize }): SetMember {
 }
 
 /** The method that a specimen is broken by: the one that broke it, else the first that its form is made for. */
-function breakMethod({ run, form }: SpecimenView): Method | undefined {
-  return run?.state === 'complete' ? findMethod(run.method) : methodsFor(form)[0];
+function breakMethod(view: SpecimenView): Method | undefined {
+  const { run } = view;
+  return run?.state === 'complete' ? findMethod(run.method) : methodsFor(view)[0];
 }
 
 /**
@@ -156,7 +157,16 @@ function setOf(
       : [];
   });
   const unit = tested[0]?.unit ?? STRESS_UNIT[job.system];
-  const waiting = members.filter(({ testedAt, discarded }) => !testedAt && discarded === null);
+  // One whose test is done and whose result is still to come waits as well.
+  const waiting = members.filter(
+    ({ testedAt, discarded, run }) =>
+      discarded === null &&
+      (!testedAt ||
+        (isReportable(run?.outcome?.findings ?? []) &&
+          !run?.outcome?.results.some(({ quantity }) => quantity === rule.quantity))),
+  );
+  const wanted = (name: string): unknown =>
+    name in sources ? own[name] : (asked as unknown as Record<string, unknown>)[name];
   const { text, mean, note, used, lines, verdicts, derived } = combine(
     rule,
     tested,
@@ -165,8 +175,11 @@ function setOf(
       limits,
       mode: job.rounding,
       unit,
-      asked: (name) =>
-        measureOf(name in sources ? own[name] : (asked as unknown as Record<string, unknown>)[name], unit),
+      asked: (name, as = unit) => measureOf(wanted(name), as),
+      said: (name) => {
+        const text = wanted(name);
+        return typeof text === 'string' ? text : undefined;
+      },
       ...(facts ? { facts } : {}),
       rejected: members.filter(
         ({ testedAt, leftOut, run }) =>
@@ -207,10 +220,10 @@ function byQuantity(results: readonly Result[]): Record<string, string> {
   return Object.fromEntries(results.map(({ quantity, value }) => [quantity, value]));
 }
 
-/** What is asked for, a stress in the unit of the results or a plain number; undefined where it is not. */
+/** What is asked for, in the unit of the results or a plain number; undefined where it is not. */
 function measureOf(stored: unknown, unit: UnitId) {
   if (typeof stored !== 'string' || stored === '') return undefined;
-  return /^[\d.]+$/u.test(stored) ? exact(stored) : setupMeasure(stored, 'stress', unit);
+  return /^[\d.]+$/u.test(stored) ? exact(stored) : setupMeasure(stored, unitOf(unit).dimension, unit);
 }
 
 interface Place {

@@ -2,17 +2,10 @@ import fc from 'fast-check';
 import { evaluate } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../limits';
+import { individualLimit } from '../materials/concrete/criteria';
 import { exact } from '../quantity';
 import { spreadOf } from '../statistics';
-import {
-  evaluateSeries,
-  individualLimit,
-  type SeriesPoint,
-  type SetMember,
-  strengthTest,
-  withinClass,
-  withinTrend,
-} from '.';
+import { evaluateSeries, type SeriesPoint, type SetMember, strengthTest, withinClass, withinTrend } from '.';
 
 const limits = new Limits();
 

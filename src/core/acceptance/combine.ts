@@ -13,7 +13,7 @@ import {
 import { rangePercent } from '../statistics';
 import { plain, Sheet, sourceText, type WorkingLine } from '../working';
 import { criteriaOf } from './criteria';
-import type { Asked, Member, Verdict } from './criterion';
+import type { Asked, Criterion, LimitAbout, Member, Verdict } from './criterion';
 import { evaluate } from './evaluate';
 import { meanLine, rangeLine } from './set-lines';
 import { type Derived, ruleFor, type SetRule, type SpreadRule } from './set-rule';
@@ -24,6 +24,8 @@ export interface CombineAbout {
   readonly mode: RoundingMode;
   readonly unit: UnitId;
   readonly asked: Asked;
+  /** What is asked for in words. */
+  readonly said?: LimitAbout['said'];
   /** How many more were tested and make no valid result. */
   readonly rejected?: number;
   /** What the rule asks to know besides. */
@@ -287,14 +289,27 @@ function heldAgainst(
     const follows = derived?.values[criterion.quantity];
     const counted =
       follows === undefined
-        ? members.filter((_, place) => criterion.statistic !== 'mean' || used.includes(place))
+        ? members
+            .filter((_, place) => criterion.statistic !== 'mean' || used.includes(place))
+            .flatMap((member) => lookedAt(rule, criterion, member))
         : [{ label: rule.word, value: follows, ...openOf(members) }];
     // While some are not tested a mean of them all decides nothing.
     const held = waits
       ? [{ id: '0', label: 'those of the set that are not tested yet', value: null }]
       : counted.map((each, place) => ({ ...each, id: String(place) }));
-    return evaluate(criterion, held, { ...about, step });
+    const found = (quantity: string) => {
+      const value = derived?.values[quantity];
+      return value === undefined ? undefined : exact(value);
+    };
+    return evaluate(criterion, held, { ...about, found, step });
   });
+}
+
+/** What a criterion looks at of one of a set: the result that the set is about, or another that its test gave. */
+function lookedAt(rule: SetRule, { quantity }: Criterion, member: Combinable): Combinable[] {
+  if (quantity === rule.quantity) return [member];
+  const value = member.quantities?.[quantity];
+  return value === undefined ? [] : [{ ...member, value }];
 }
 
 /** Results that make no mean of their own: the criteria of the set say what they come to. */

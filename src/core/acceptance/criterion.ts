@@ -1,17 +1,28 @@
 import type { LimitId, Limits } from '../limits';
-import type { Exact, System } from '../quantity';
+import type { Exact, System, UnitId } from '../quantity';
 import type { Source, WorkingLine } from '../working';
 
 export type VerdictState = 'meets' | 'does not meet' | 'not yet determinable' | 'needs decision';
 
-/** What is asked for, by name: `specifiedStrength`, in the unit of the values. */
-export type Asked = (name: string) => Exact | undefined;
+/** What is asked for, by name: `specifiedStrength`, in a unit; absent: that of the results. */
+export type Asked = (name: string, unit?: UnitId) => Exact | undefined;
+
+/** What a limit may hang on that is no row of its own. */
+export interface LimitAbout {
+  readonly asked: Asked;
+  /** What is asked for in words: a product, a class. */
+  said(name: string): string | undefined;
+  /** What follows from the mean of the set, by quantity, unrounded. */
+  found(quantity: string): Exact | undefined;
+  readonly limits: Limits;
+  readonly system: System;
+}
 
 /** What a criterion holds a statistic against: a row of the register, what is asked for, a share of it, or a function. */
 export type CriterionLimit =
   | { readonly row: LimitId }
   | { readonly asked: string; readonly share?: LimitId }
-  | ((asked: Asked, limits: Limits, system: System) => Exact | undefined);
+  | ((about: LimitAbout) => Exact | undefined);
 
 /** A requirement as data: whose results, which statistic of them, and what it is held against. */
 export interface Criterion {
@@ -28,8 +39,14 @@ export interface Criterion {
   readonly statistic: 'value' | 'mean' | 'least' | 'greatest' | 'range %';
   readonly holds: 'at least' | 'at most';
   readonly limit: CriterionLimit;
-  /** Held as it is printed, or before anything was rounded. */
-  readonly compare: 'as reported' | 'unrounded';
+  /**
+   * Each result as it is printed; nothing rounded; or the statistic of the unrounded results, rounded once before it is
+   * held, and said where that decides.
+   */
+  readonly compare: 'as reported' | 'unrounded' | 'rounded';
+  /** Of a quantity that is not the one its set is about: its unit, and what it is reported to. */
+  readonly unit?: Readonly<Record<System, UnitId>>;
+  readonly step?: LimitId;
   /** What is to do where it does not hold. */
   readonly whenNot?: string;
   /** Fewer than this decide nothing yet. */
@@ -62,7 +79,7 @@ export interface Verdict {
   /** Decimal text; null while it is not determinable. */
   readonly statistic: string | null;
   readonly limit: string;
-  /** Statistic less limit, decimal text; negative when short of an `at least`. */
+  /** How far the statistic lies inside the limit, decimal text; negative where it does not hold. */
   readonly margin: string | null;
   readonly sentence: string;
   /** Which end of a range a result that does not meet it lies beyond. */

@@ -12,6 +12,7 @@ import { plain, Sheet, sourceText } from '../working';
 import {
   type Asked,
   type Criterion,
+  type LimitAbout,
   type Member,
   type Verdict,
   type VerdictState,
@@ -24,6 +25,9 @@ export interface EvaluateAbout {
   readonly limits: Limits;
   readonly mode: RoundingMode;
   readonly asked: Asked;
+  /** What is asked for in words, and what follows from the mean of the set; absent where nothing is or does. */
+  readonly said?: LimitAbout['said'];
+  readonly found?: LimitAbout['found'];
   /** What results are reported to, for the question whether rounding decides. */
   readonly step: Exact;
 }
@@ -33,7 +37,13 @@ export interface EvaluateAbout {
  * @param members in the order of the series
  * @returns none where the criterion's limit is not asked for, or where there are not enough for one population
  */
-export function evaluate(criterion: Criterion, members: readonly Member[], about: EvaluateAbout): Verdict[] {
+export function evaluate(criterion: Criterion, members: readonly Member[], given: EvaluateAbout): Verdict[] {
+  const { unit, step } = criterion;
+  const about = {
+    ...given,
+    ...(unit ? { unit: unit[given.system] } : {}),
+    ...(step ? { step: given.limits.number(step, given.system) } : {}),
+  };
   const limit = limitOf(criterion, about);
   if (!limit) return [];
   return populationsOf(criterion, members).map((own) => verdictOf(criterion, own, limit, about));
@@ -55,7 +65,8 @@ interface FoundLimit {
 export function limitOf({ limit, holds }: Criterion, about: EvaluateAbout): FoundLimit | undefined {
   const { limits, system, asked } = about;
   if (typeof limit === 'function') {
-    const value = limit(asked, limits, system);
+    const none = (): undefined => undefined;
+    const value = limit({ asked, limits, system, said: about.said ?? none, found: about.found ?? none });
     return value && { value };
   }
   if ('row' in limit) {
@@ -63,7 +74,7 @@ export function limitOf({ limit, holds }: Criterion, about: EvaluateAbout): Foun
     const value = holds === 'at least' ? row.low : row.high;
     return value && { value };
   }
-  const of = asked(limit.asked);
+  const of = asked(limit.asked, about.unit);
   if (!of) return undefined;
   if (!limit.share) return { value: of };
   const share = limits.number(limit.share, system);
@@ -107,25 +118,28 @@ function verdictOf(
     });
   const bound = boundOf(criterion, members);
   if (bound === 'mixed') return undecided('some results are bounds only');
-  const met = holds(criterion, statistic, limit.value);
+  const round = (value: Exact): Exact => roundTo(value, about.step, about.mode);
+  const held = criterion.compare === 'rounded' ? round(statistic) : statistic;
+  const met = holds(criterion, held, limit.value);
   // A bound decides only where what it may still be cannot turn the answer.
   if (bound && (bound === criterion.holds) !== met && !failsAlready(criterion, members, limit.value))
     return undecided(`${members.map(({ label }) => label).join(', ')} is known ${bound} only`);
-  const margin = statistic.minus(limit.value);
-  const knifeEdge =
-    criterion.compare === 'unrounded' &&
-    holds(criterion, roundTo(statistic, about.step, about.mode), limit.value) !== met;
+  const margin = criterion.holds === 'at least' ? held.minus(limit.value) : limit.value.minus(held);
+  const otherwise = { 'as reported': held, unrounded: round(statistic), rounded: statistic }[
+    criterion.compare
+  ];
+  const knifeEdge = holds(criterion, otherwise, limit.value) !== met;
   const reasons = members.flatMap(({ label, engineer }) => (engineer ?? []).map((why) => `${label}: ${why}`));
   return {
     ...base,
-    state: decided(met, knifeEdge, reasons),
-    statistic: plain(statistic, 15),
+    state: decided(met, knifeEdge && criterion.compare === 'unrounded', reasons),
+    statistic: plain(held, 15),
     margin: plain(margin, 15),
     knifeEdge,
     lines: sheet.lines,
     sentence: sentenceOf(
       criterion,
-      { statistic, limit: limit.value, met, margin, knifeEdge, reasons },
+      { held, statistic, limit: limit.value, met, margin, knifeEdge, reasons },
       about,
     ),
   };
@@ -206,6 +220,8 @@ const SHOWN = {
 function sentenceOf(
   criterion: Criterion,
   found: {
+    /** What was held against the limit, and what it was before it was rounded. */
+    readonly held: Exact;
     readonly statistic: Exact;
     readonly limit: Exact;
     readonly met: boolean;
@@ -215,17 +231,21 @@ function sentenceOf(
   },
   { system, unit: usual }: EvaluateAbout,
 ): string {
-  const { statistic, limit, met, margin, knifeEdge, reasons } = found;
+  const { held, statistic, limit, met, margin, knifeEdge, reasons } = found;
   const unit = criterion.statistic === 'range %' ? 'percent' : usual;
   const place = system === 'US' ? 1 : 2;
   const show = (value: Exact): string => plainOf(value.toDecimalPlaces(place), unit);
   const what = `${SHOWN[criterion.statistic]}${criterion.population === 'three in a row' ? 'of three ' : ''}`;
-  const said = criterion.compare === 'as reported' ? plainOf(statistic, unit) : show(statistic);
+  const said = criterion.compare === 'unrounded' ? show(held) : plainOf(held, unit);
   const against = `${plainOf(limit, unit)}, ${sourceText(criterion.source)}`;
   const words = met
     ? `Meets: ${what}${said} against ${against}.`
     : `Does not meet: ${what}${said} against ${against}; ${criterion.holds === 'at least' ? 'short' : 'over'} by ${show(margin.abs())}.`;
-  const edge = knifeEdge ? ' The answer depends on the rounding method: needs decision.' : '';
+  const edge = !knifeEdge
+    ? ''
+    : criterion.compare === 'rounded'
+      ? ` Decided by rounding: ${plainOf(statistic.toSignificantDigits(8), unit)} before it.`
+      : ' The answer depends on the rounding method: needs decision.';
   const open = reasons.length > 0 ? ` Needs decision: ${reasons.join('; ')}.` : '';
   return `${words}${edge}${open}`;
 }

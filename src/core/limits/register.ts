@@ -1,5 +1,6 @@
 import { LIMITS as ACCEPTANCE } from '../acceptance/limits';
 import { LIMITS as ENDS } from '../ends/limits';
+import { LIMITS as MASONRY } from '../materials/masonry/limits';
 import { LIMITS as AIR } from '../methods/air-limits';
 import { LIMITS as AIR_PRESSURE } from '../methods/air-pressure/limits';
 import { LIMITS as AIR_VOLUMETRIC } from '../methods/air-volumetric/limits';
@@ -9,12 +10,14 @@ import { LIMITS as CUBE_COMPRESSION } from '../methods/cube-compression/limits';
 import { LIMITS as CYLINDER_COMPRESSION } from '../methods/cylinder-compression/limits';
 import { LIMITS as DELIVERY } from '../methods/delivery/limits';
 import { LIMITS as DENSITY_YIELD } from '../methods/density-yield/limits';
+import { LIMITS as DRYING } from '../methods/drying/limits';
 import { LIMITS as EVAPORATION } from '../methods/evaporation/limits';
 import { LIMITS as GROUT_PRISM } from '../methods/grout-prism/limits';
 import { LIMITS as INITIAL_CURING } from '../methods/initial-curing/limits';
 import { LIMITS as EVERY_TEST } from '../methods/limits';
 import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
 import { LIMITS as MOULDING } from '../methods/moulding/limits';
+import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
 import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
 import { LIMITS as SAMPLING } from '../methods/sampling/limits';
@@ -23,6 +26,11 @@ import { LIMITS as SLUMP } from '../methods/slump/limits';
 import { LIMITS as SLUMP_FLOW } from '../methods/slump-flow/limits';
 import { LIMITS as SPLITTING_TENSILE } from '../methods/splitting-tensile/limits';
 import { LIMITS as STATIC_MODULUS } from '../methods/static-modulus/limits';
+import { LIMITS as UNIT_ABSORPTION } from '../methods/unit-absorption/limits';
+import { LIMITS as UNIT_COMPRESSION } from '../methods/unit-compression/limits';
+import { LIMITS as UNIT_CONDITIONING } from '../methods/unit-conditioning/limits';
+import { LIMITS as UNIT_RECEIVING } from '../methods/unit-receiving/limits';
+import { LIMITS as UNIT_SOAK } from '../methods/unit-soak/limits';
 import { LIMITS as PLAN } from '../sampling-plan/limits';
 import { LIMITS as AGES } from '../windows/limits';
 import type { LimitEntry } from './entry';
@@ -50,6 +58,14 @@ export const REGISTER = {
   ...GROUT_PRISM,
   ...POINT_LOAD,
   ...SITE_FACTOR,
+  ...MASONRY,
+  ...UNIT_RECEIVING,
+  ...UNIT_CONDITIONING,
+  ...UNIT_SOAK,
+  ...DRYING,
+  ...OVEN_DRYING,
+  ...UNIT_ABSORPTION,
+  ...UNIT_COMPRESSION,
   ...PLAN,
   ...SAMPLING,
   ...DELIVERY,

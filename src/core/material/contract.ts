@@ -1,3 +1,4 @@
+import type { VerdictState } from '../acceptance/criterion';
 import type { Limits } from '../limits';
 import type { Result } from '../methods/contract';
 import type { RunInput } from '../methods/fields';
@@ -36,6 +37,14 @@ export interface Form {
   readonly ends?: readonly ('bonded' | 'pads')[];
 }
 
+/** What specimens of one form are for. */
+export interface Role {
+  readonly id: string;
+  readonly text: string;
+  /** How many of a sample; absent: the rest. */
+  readonly count?: number;
+}
+
 /** What is known when a sample is begun; instants ISO 8601. */
 export interface OpenedSample {
   readonly kind: string;
@@ -54,6 +63,8 @@ export interface SampleOfLot {
   readonly about: Stored;
   /** Of its sets: the result that counts, unrounded, and how many specimens it rests on. */
   readonly results: readonly { readonly quantity: string; readonly value: string; readonly count: number }[];
+  /** What its sets are held against, each with what the criterion is called. */
+  readonly verdicts: readonly { readonly title: string; readonly state: VerdictState }[];
 }
 
 /** What the samples of a lot say together, with the working. */
@@ -61,6 +72,8 @@ export interface LotSays {
   readonly results: readonly Result[];
   readonly lines: readonly WorkingLine[];
   readonly remarks: readonly string[];
+  /** How the lot stands by all of them. */
+  readonly verdict?: { readonly state: VerdictState; readonly sentence: string };
 }
 
 /**
@@ -90,8 +103,16 @@ export interface Material {
   readonly comesInLoads?: boolean;
   /** How specimens come to a sample besides those that are made on the spot; the first is what it waits for. */
   readonly registers?: readonly Registration[];
+  /** What its specimens are for, in the order they are numbered, where a form is for several tests. */
+  readonly roles?: readonly Role[];
+  /** What its specimens are weighed, soaked, dried or capped in together, by method, in the order of the work. */
+  readonly together?: readonly string[];
   /** How many pieces a sample wants, how many to take for that, and why. */
   plan?(sample: Stored, limits: Limits, system: System): { count: number; take: number; why: string };
+  /** How many samples a lot of its size asks for, in words. */
+  lotWants?(lot: Stored, limits: Limits): string;
+  /** What a sample cannot be beside those that its lot has already, by field. */
+  sampleProblems?(sample: Stored, before: readonly Stored[]): Readonly<Record<string, string>>;
   /** What is asked for in short, for lists: the same headings for every specification. */
   summary(asked: Stored): readonly Said[];
   /** What stands with what is asked for though nobody types it: the age in hours. */

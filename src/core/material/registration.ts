@@ -52,6 +52,8 @@ export interface Registration {
   readonly bench?: true;
   /** Only where the sample's own specimens are made. */
   readonly afterMade?: true;
+  /** What each is for, where their form is for several tests, by how many the sample has before it. */
+  role?(before: number): string;
   /** What is kept of each, or what is wrong by field. */
   register(
     told: Stored,

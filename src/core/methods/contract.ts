@@ -167,8 +167,9 @@ export interface Method<I extends RunInput = RunInput> {
      */
     tells(input: I, about: BatchAbout, setup: RunSetup | undefined): Facts;
   };
-  /** The forms of specimens it takes, for methods that run on one. */
+  /** The forms of specimens it takes, for methods that run on one, and the role they have where a form has several. */
   readonly forms?: readonly string[];
+  readonly role?: string;
   /** What it needs to know and does not read itself, by the names it gives it. */
   readonly facts?: FactSources;
   /** What it gives; the first is shown in lists and taken into series. */

@@ -34,8 +34,9 @@ export interface FactSource {
    * what a batch tells of its specimens, by name, or its `members`.
    */
   readonly take: string;
-  /** Of companions: only those that are to be of the same age. */
+  /** Of companions: only those that are to be of the same age, and only those of a role. Without `by`, their labels. */
   readonly alike?: true;
+  readonly role?: string;
   /** Of a batch's members: the readings that are told of each, whatever test of theirs they were read in. */
   readonly reads?: readonly string[];
   /** The methods whose tests say it, the first that has it counts; absent where it is stored with whom it is of. */

@@ -15,6 +15,7 @@ import { groutPrism } from './grout-prism';
 import { initialCuring } from './initial-curing';
 import { mortarCube } from './mortar-cube';
 import { moulding } from './moulding';
+import { ovenDrying } from './oven-drying';
 import { pointLoad } from './point-load';
 import { sampling } from './sampling';
 import { siteFactor } from './site-factor';
@@ -22,6 +23,11 @@ import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
 import { splittingTensile } from './splitting-tensile';
 import { staticModulus } from './static-modulus';
+import { unitAbsorption } from './unit-absorption';
+import { unitCompression } from './unit-compression';
+import { unitConditioning } from './unit-conditioning';
+import { unitReceiving } from './unit-receiving';
+import { unitSoak } from './unit-soak';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
 const REGISTRY = {
@@ -47,6 +53,12 @@ const REGISTRY = {
   'static-modulus': staticModulus,
   'point-load': pointLoad,
   'site-factor': siteFactor,
+  'unit-receiving': unitReceiving,
+  'unit-conditioning': unitConditioning,
+  'unit-soak': unitSoak,
+  'oven-drying': ovenDrying,
+  'unit-absorption': unitAbsorption,
+  'unit-compression': unitCompression,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;
@@ -62,7 +74,18 @@ export function findMethod(id: string): Method | undefined {
   return COMPLETE.get(id);
 }
 
-/** The methods that a specimen of a form can be tested by, in the order of the registry. */
-export function methodsFor(form: string): readonly Method[] {
-  return METHODS.filter(({ runOn, forms }) => runOn === 'specimen' && forms?.includes(form));
+/** The methods that a specimen of a form, in its role, can be tested by, in the order of the registry. */
+export function methodsFor({
+  form,
+  role,
+}: {
+  readonly form: string;
+  readonly role?: string | null;
+}): readonly Method[] {
+  return METHODS.filter(
+    (method) =>
+      method.runOn === 'specimen' &&
+      method.forms?.includes(form) &&
+      (method.role === undefined || method.role === role),
+  );
 }

@@ -81,6 +81,8 @@ export class LoadLogFacts {
   @IsArray() @IsIn(LOG_TROUBLES, { each: true }) troubles: LogTrouble[];
   @IsOptional() @IsNumber() outside?: number | null;
   @IsOptional() @IsNumber() underRead?: number | null;
+  /** Seconds from half of the peak to the peak. */
+  @IsOptional() @IsNumber() @Min(0) secondHalf?: number | null;
   /** Load before each drop that recovered, in the unit of the run, and its depth in percent. */
   @IsArray() @ValidateNested({ each: true }) @Type(() => DipFact) dips: DipFact[];
   @IsArray() @ValidateNested({ each: true }) @Type(() => SpikeFact) spikes: SpikeFact[];

@@ -133,8 +133,8 @@ describe('grout prisms', () => {
 });
 
 it('are pressed, and are no moulds for the concrete of the sample', () => {
-  expect(methodsFor('mortar-2').map(({ id }) => id)).toEqual(['mortar-cube']);
-  expect(methodsFor('prism-90').map(({ id }) => id)).toEqual(['grout-prism']);
+  expect(methodsFor({ form: 'mortar-2' }).map(({ id }) => id)).toEqual(['mortar-cube']);
+  expect(methodsFor({ form: 'prism-90' }).map(({ id }) => id)).toEqual(['grout-prism']);
   for (const system of ['US', 'SI'] as const)
     expect(mouldsOf(system).every((size) => isMouldedConcrete(size))).toBe(true);
 });

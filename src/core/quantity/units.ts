@@ -20,6 +20,7 @@ export type Dimension =
   | 'percent'
   | 'ratio'
   | 'speed'
+  | 'areaShare'
   | 'evaporation';
 
 interface UnitDefinition {
@@ -108,6 +109,8 @@ export const UNITS = {
   'm/s': unit('speed', 'm/s', 1, ['m/s']),
   'lb/ft2/h': unit('evaporation', 'lb/ft²/h', POUND.div(exact('0.3048').pow(2)), ['lb/ft2/h', 'lb/ft²/h']),
   'kg/m2/h': unit('evaporation', 'kg/m²/h', 1, ['kg/m2/h', 'kg/m²/h']),
+  'in2/ft2': unit('areaShare', 'in²/ft²', exact(1_000_000).div(144), ['in2/ft2', 'in²/ft²']),
+  'mm2/m2': unit('areaShare', 'mm²/m²', 1, ['mm2/m2', 'mm²/m²']),
   deg: unit('angle', '°', PI.div(180), ['°', 'deg', 'degree', 'degrees']),
   percent: unit('percent', '%', 1, ['%', 'percent']),
   one: unit('ratio', '', 1, []),

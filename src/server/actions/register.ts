@@ -80,6 +80,7 @@ export const registerSpecimens = defineUseCase({
           sampleId: sample.id,
           label: `${sampleLabel(job.number, sample.number)}-${letter}${before + index + 1}`,
           form: input.form,
+          role: way.role?.(own.length + index) ?? null,
           about,
           since: new Date(since),
           ageHours: ageHours ?? null,

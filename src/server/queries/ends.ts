@@ -63,7 +63,7 @@ export async function endsToMake(db: Queryable, actor: Actor, now: Date) {
     if (!opensAt || !closesAt || closesAt.getTime() < now.getTime() - PAST_MS) return [];
     const form = findForm(size);
     if (!form?.ends) return [];
-    const facts = factsStored(methodsFor(size)[0]?.facts ?? {}, {
+    const facts = factsStored(methodsFor(specimen)[0]?.facts ?? {}, {
       asked: mix.asked,
       specimen: specimen.about,
     });

@@ -1,9 +1,11 @@
 import { and, eq } from 'drizzle-orm';
+import { findCriterion } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import type { LotSays } from '@/core/material/contract';
 import { findMaterial } from '@/core/materials/registry';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, reports, samples, specifications } from '@/db/schema';
+import { limitsNow } from '../run-setup';
 import { present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { runViews } from './dossier';
@@ -34,6 +36,12 @@ export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
         label: sampleLabel(job.number, sample.number),
         about: sample.about,
         results: sets.flatMap(({ mean, test }) => (mean ? [{ ...mean, count: test.used.length }] : [])),
+        verdicts: sets.flatMap(({ verdicts }) =>
+          verdicts.map(({ criterion, state }) => ({
+            title: findCriterion(criterion)?.title ?? criterion,
+            state,
+          })),
+        ),
       })),
       { mode: job.rounding },
     ) ?? null;
@@ -42,6 +50,7 @@ export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
     samples: dossiers,
     runs: releasedOnly ? runs.filter(({ released }) => released) : runs,
     says,
+    limits: await limitsNow(db, job),
     reports: await reportsOf(db, eq(reports.lotId, lotId), releasedOnly),
   };
 }

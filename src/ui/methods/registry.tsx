@@ -33,6 +33,12 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'splitting-tensile': dynamic(() => import('./splitting-tensile').then((all) => all.InSplittingTensile)),
   'static-modulus': dynamic(() => import('./static-modulus').then((all) => all.InStaticModulus)),
   'site-factor': dynamic(() => import('./site-factor').then((all) => all.InSiteFactor)),
+  'unit-receiving': dynamic(() => import('./unit-receiving').then((all) => all.InUnitReceiving)),
+  'unit-conditioning': dynamic(() => import('./unit-conditioning').then((all) => all.InUnitConditioning)),
+  'unit-soak': dynamic(() => import('./unit-soak').then((all) => all.InUnitSoak)),
+  'oven-drying': dynamic(() => import('./oven-drying').then((all) => all.InOvenDrying)),
+  'unit-absorption': dynamic(() => import('./unit-absorption').then((all) => all.InUnitAbsorption)),
+  'unit-compression': dynamic(() => import('./unit-compression').then((all) => all.InUnitCompression)),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };
 

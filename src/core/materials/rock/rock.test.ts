@@ -76,6 +76,7 @@ describe('the anisotropy index', () => {
     label: direction,
     about: { direction },
     results: [{ quantity: 'point load strength index', value, count: 10 }],
+    verdicts: [],
   });
   const across = (...samples: ReturnType<typeof group>[]) =>
     rock.across?.(samples, { mode: 'half-even' }) ?? null;

@@ -1,9 +1,9 @@
-import type { MouldSize } from '../../moulds';
 import type { System } from '../../quantity';
+import type { Facts } from '../facts';
 import type { RunSetup } from '../setup';
 
-/** The setup of an example: an invented specimen of a size, a press and a calliper in date. */
-export function examplePress(system: System, form: MouldSize): RunSetup {
+/** The setup of an example: an invented specimen of a form, a press and a calliper in date. @param own facts instead of the usual */
+export function examplePress(system: System, form: string, own?: Facts): RunSetup {
   const us = system === 'US';
   return {
     zone: 'America/New_York',
@@ -13,7 +13,7 @@ export function examplePress(system: System, form: MouldSize): RunSetup {
       ageHours: 672,
       form,
     },
-    facts: { cure: 'standard', specifiedStrength: us ? '4,250 psi' : '29 MPa' },
+    facts: own ?? { cure: 'standard', specifiedStrength: us ? '4,250 psi' : '29 MPa' },
     equipment: [
       {
         number: 'PRESS-1',

@@ -84,7 +84,8 @@ export function logFindings(
   const share = outside ?? 0;
   const review = limits.of('log.share-review', system);
   const remark = limits.of('log.share-remark', system);
-  if (remark.high && exact(share).greaterThan(remark.high)) {
+  // What is judged by the time of its second half has no rate to keep.
+  if (fields.rate && remark.high && exact(share).greaterThan(remark.high)) {
     const heavy = review.high !== undefined && exact(share).greaterThan(review.high);
     const words = `Outside the band of the rate for ${share.toFixed(0)} % of the judged part`;
     found.push(
@@ -92,7 +93,7 @@ export function logFindings(
         id: 'log.share',
         severity: 'departure',
         needsReason: heavy,
-        fields: fields.rate ? [fields.rate] : [],
+        fields: [fields.rate],
         limit: cite(heavy ? review : remark),
         message: `${words}.`,
         action:

@@ -2,6 +2,8 @@ import type { Step } from '../contract';
 import { OUT_OF_MOIST_CLOCK } from './specimen';
 
 interface OwnSteps {
+  /** How it is fetched; absent: wet, out of moist storage. */
+  readonly fetch?: Step;
   /** What is measured and prepared before the press. */
   readonly measure: readonly Step[];
   readonly load: {
@@ -25,7 +27,7 @@ export function pressSteps(own: OwnSteps): readonly Step[] {
       fields: ['machine', 'calliper'],
       clock: { title: 'Age window', from: 'age' },
     },
-    {
+    own.fetch ?? {
       id: 'fetch',
       title: 'Fetch and keep as cured',
       phase: 'before',

@@ -1,6 +1,7 @@
 import type { System } from '../../quantity';
 import type { Method, PressUse } from '../contract';
 import { exampleInput } from '../example';
+import type { Facts } from '../facts';
 import { fieldsOf, type RunInput } from '../fields';
 import { examplePress } from './example';
 import { specimenPlan } from './plan';
@@ -19,6 +20,7 @@ interface Own<I extends RunInput> extends Omit<Method<I>, Taken> {
   readonly example: (system: System) => {
     readonly form: Parameters<typeof examplePress>[1];
     readonly input?: Readonly<Record<string, unknown>>;
+    readonly facts?: Facts;
   };
 }
 
@@ -34,10 +36,10 @@ export function pressed<I extends RunInput>({ steps, plan, example, ...own }: Ow
       ((system, setup) =>
         specimenPlan(own.press.test(Object.assign(new own.Input(), { system }), setup), setup, system)),
     example: (system) => {
-      const { form, input } = example(system);
+      const { form, input, facts } = example(system);
       return {
         input: { ...exampleInput(fieldsOf(own.Input), system), system, ...input },
-        setup: examplePress(system, form),
+        setup: examplePress(system, form, facts),
       };
     },
   };

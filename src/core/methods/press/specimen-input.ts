@@ -26,22 +26,13 @@ import {
   ZEROED,
 } from './field-specs';
 
-/** The readings that every specimen in a press has, apart from its own shape. */
-export abstract class PressedSpecimenInput extends RunInput {
+/** The readings that everything in a press has, apart from its own shape. */
+export abstract class InPressInput extends RunInput {
   @EquipmentField(MACHINE)
   machine?: string;
 
   @EquipmentField(CALLIPER)
   calliper?: string;
-
-  @InstantField(OUT_OF_MOIST)
-  outOfMoistAt?: string;
-
-  @ChoiceField(SURFACE)
-  surface?: 'moist' | 'dry' | 'field';
-
-  @TextField(DEFECTS)
-  defects?: string;
 
   @TextField(SPACERS)
   spacers?: string;
@@ -75,6 +66,18 @@ export abstract class PressedSpecimenInput extends RunInput {
 
   @TextField(REMARKS)
   remarks?: string;
+}
+
+/** The same of a specimen that is kept moist until it is broken. */
+export abstract class PressedSpecimenInput extends InPressInput {
+  @InstantField(OUT_OF_MOIST)
+  outOfMoistAt?: string;
+
+  @ChoiceField(SURFACE)
+  surface?: 'moist' | 'dry' | 'field';
+
+  @TextField(DEFECTS)
+  defects?: string;
 }
 
 /** The names of the readings in a press, the same for every method that shares them. */

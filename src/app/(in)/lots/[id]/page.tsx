@@ -13,6 +13,7 @@ import { lotDossier } from '@/server/queries/lot';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { ReportLinks } from '@/ui/parts/ReportLinks';
+import { VerdictMark } from '@/ui/parts/Verdict';
 import { Working } from '@/ui/parts/Working';
 import { lotHref } from '@/ui/places';
 import { dayTime, localInput } from '@/ui/time';
@@ -28,10 +29,11 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
   const id = pageId((await params).id);
   const actor = await pageActor();
   const lot = await pageData(() => lotDossier(readingOnce(database()), actor, id));
-  const { placement, mix, job, material, samples, runs, says, reports } = lot;
+  const { placement, mix, job, material, samples, runs, says, reports, limits } = lot;
   if (material.comesInLoads) redirect(lotHref(id, material));
   const { words } = material;
   const staff = actor.role !== 'client';
+  const wants = material.lotWants?.({ ...placement.about }, limits);
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -57,6 +59,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
             pairs={[
               ...saidOf(material.Lot, { ...placement.about }),
               [material.lotFields.startsAt, dayTime(placement.startsAt, job.zone)],
+              ...(wants ? [[`${capital(words.sample[1])} wanted`, wants] as const] : []),
             ]}
           />
         </Card>
@@ -109,6 +112,12 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
       </Card>
       {says ? (
         <Card title="All together">
+          {says.verdict ? (
+            <Typography sx={{ mb: 1 }}>
+              <VerdictMark state={says.verdict.state} />
+              {` ${says.verdict.sentence}`}
+            </Typography>
+          ) : null}
           {says.results.map(({ quantity, text, unit }) => (
             <Typography key={quantity}>
               {`${capital(quantity)}: `}
@@ -120,7 +129,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
               {text}
             </Typography>
           ))}
-          <Working lines={says.lines} />
+          {says.lines.length > 0 ? <Working lines={says.lines} /> : null}
         </Card>
       ) : null}
       {material.onLot.length > 0 ? (

@@ -1,0 +1,202 @@
+import type { Criterion, LimitAbout } from '../../acceptance/criterion';
+import { isLimitId, type LimitId, type Limits } from '../../limits';
+import type { Exact, System } from '../../quantity';
+import { standard } from '../../working';
+import { type DensityClass, productOf } from './products';
+
+const C140 = standard('ASTM C140/C140M');
+
+/** The class of a mean oven-dry density that is rounded to a tenth. Source: ASTM C90 Table 2 (from memory). */
+export function densityClass(
+  density: Exact,
+  { limits, system }: Pick<LimitAbout, 'limits' | 'system'>,
+): DensityClass {
+  if (density.lessThan(limits.number('unit.class-medium', system))) return 'light';
+  return density.lessThan(limits.number('unit.class-normal', system)) ? 'medium' : 'normal';
+}
+
+/** A row of the register that a product may have: `mean`, `each`, an absorption. */
+export function productLimit(
+  product: string | undefined,
+  ending: string,
+  limits: Limits,
+  system: System,
+): Exact | undefined {
+  const id = `unit.${productOf(product)}.${ending}`;
+  return isLimitId(id) ? limits.number(id, system) : undefined;
+}
+
+function row({ said, limits, system }: LimitAbout, ending: string): Exact | undefined {
+  return productLimit(said('product'), ending, limits, system);
+}
+
+/** The absorption that a product allows: by its density class, or one for all of it. */
+function absorptionLimit(about: LimitAbout, each: '' | '-each'): Exact | undefined {
+  const own = about.asked(
+    each ? 'mostAbsorptionEach' : 'mostAbsorption',
+    about.system === 'US' ? 'lb/ft3' : 'kg/m3',
+  );
+  if (own) return own;
+  const density = about.found('class density');
+  return (
+    row(about, `any${each}`) ?? (density ? row(about, `${densityClass(density, about)}${each}`) : undefined)
+  );
+}
+
+/** True for loadbearing hollow units, whose shells and webs have rows of their own. */
+function isHollow(about: LimitAbout): boolean {
+  return about.said('product') === 'c90';
+}
+
+/** The least face shell by the specified width. Source: ASTM C90 Table 1 (from memory). */
+function shellLimit(about: LimitAbout): Exact | undefined {
+  const { limits, system } = about;
+  const width = about.asked('width', system === 'US' ? 'in' : 'mm');
+  if (!isHollow(about) || !width) return undefined;
+  const id: LimitId = width.lessThan(limits.number('unit.width-6', system))
+    ? 'unit.shell-4'
+    : width.lessThan(limits.number('unit.width-8', system))
+      ? 'unit.shell-6'
+      : 'unit.shell-8';
+  return limits.number(id, system);
+}
+
+const STRENGTH = {
+  source: C140,
+  quantity: 'net compressive strength',
+  by: ['unit-compression'],
+  population: 'set',
+  holds: 'at least',
+  compare: 'rounded',
+} as const;
+const ABSORPTION = {
+  source: C140,
+  quantity: 'absorption',
+  by: ['unit-absorption'],
+  population: 'set',
+  holds: 'at most',
+  compare: 'rounded',
+} as const;
+const BY_MASS = {
+  ...ABSORPTION,
+  quantity: 'absorption by mass',
+  unit: { US: 'percent', SI: 'percent' },
+  step: 'unit.percent-step',
+} as const;
+const SIZE = {
+  ...ABSORPTION,
+  unit: { US: 'in', SI: 'mm' },
+  step: 'unit.thin-step',
+  holds: 'at least',
+} as const;
+
+/** What a set of manufactured units is held against; a row that its product does not have is not asked for. */
+export const CRITERIA: readonly Criterion[] = [
+  {
+    ...STRENGTH,
+    id: 'unit-strength-mean',
+    title: 'Mean net strength',
+    asks: 'Mean net strength of the units at least',
+    statistic: 'mean',
+    limit: (about) => about.asked('leastMean') ?? row(about, 'mean'),
+    count: 'unit.role-count',
+  },
+  {
+    ...STRENGTH,
+    id: 'unit-strength-each',
+    title: 'Net strength of each',
+    asks: 'No unit below',
+    statistic: 'least',
+    limit: (about) => about.asked('leastEach') ?? row(about, 'each'),
+    count: 'unit.role-count',
+  },
+  {
+    ...ABSORPTION,
+    id: 'unit-absorption-mean',
+    title: 'Mean absorption',
+    asks: 'Mean absorption of the units at most',
+    statistic: 'mean',
+    limit: (about) => absorptionLimit(about, ''),
+    count: 'unit.role-count',
+  },
+  {
+    ...ABSORPTION,
+    id: 'unit-absorption-each',
+    title: 'Absorption of each',
+    asks: 'No unit absorbs more than',
+    statistic: 'greatest',
+    limit: (about) => absorptionLimit(about, '-each'),
+    count: 'unit.role-count',
+  },
+  {
+    ...BY_MASS,
+    id: 'unit-mass-mean',
+    title: 'Mean absorption by mass',
+    asks: 'Mean absorption by mass at most',
+    statistic: 'mean',
+    limit: (about) => row(about, 'mass'),
+    count: 'unit.role-count',
+  },
+  {
+    ...BY_MASS,
+    id: 'unit-mass-each',
+    title: 'Absorption by mass of each',
+    asks: 'No unit absorbs more, by mass, than',
+    statistic: 'greatest',
+    limit: (about) => row(about, 'mass-each'),
+    count: 'unit.role-count',
+  },
+  {
+    ...SIZE,
+    id: 'unit-size',
+    title: 'Overall dimensions',
+    asks: 'No dimension off the specified one by more than',
+    quantity: 'greatest variation',
+    statistic: 'greatest',
+    holds: 'at most',
+    // A tenth of an inch would hide 0.13 in against 1/8 in: sizes are held as they were measured.
+    compare: 'unrounded',
+    limit: { row: 'unit.size' },
+  },
+  {
+    ...SIZE,
+    id: 'unit-size-plan',
+    title: 'Length and width',
+    asks: 'Neither length nor width off the specified one by more than',
+    quantity: 'greatest variation in plan',
+    statistic: 'greatest',
+    holds: 'at most',
+    compare: 'unrounded',
+    limit: (about) =>
+      about.said('product') === 'c936' ? about.limits.number('unit.size-plan', about.system) : undefined,
+  },
+  {
+    ...SIZE,
+    id: 'unit-shell',
+    title: 'Face shells',
+    asks: 'Mean face shell at least',
+    quantity: 'face shell',
+    statistic: 'mean',
+    limit: shellLimit,
+  },
+  {
+    ...SIZE,
+    id: 'unit-web',
+    title: 'Webs',
+    asks: 'Mean of the least webs at least',
+    quantity: 'least web',
+    statistic: 'mean',
+    limit: (about) => (isHollow(about) ? about.limits.number('unit.web', about.system) : undefined),
+  },
+  {
+    ...SIZE,
+    id: 'unit-web-area',
+    title: 'Normalised web area',
+    asks: 'Mean normalised web area at least',
+    quantity: 'normalised web area',
+    unit: { US: 'in2/ft2', SI: 'mm2/m2' },
+    step: 'unit.web-area-step',
+    statistic: 'mean',
+    limit: (about) => (isHollow(about) ? about.limits.number('unit.web-area', about.system) : undefined),
+  },
+];

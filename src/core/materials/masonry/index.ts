@@ -1,0 +1,113 @@
+import type { Material, Stored } from '../../material/contract';
+import { measureWords } from '../../material/measure-words';
+import { across } from './across';
+import { CRITERIA } from './criteria';
+import { Asked, Drawn, Lot } from './fields';
+import { ABSORPTION, COMPRESSION, FORMS, SPARE, UNIT_FORMS } from './forms';
+import { PRODUCTS, productOf } from './products';
+import { setsWanted } from './sets-wanted';
+
+/** Manufactured masonry units, from the pallet to the verdict on the lot. */
+export const masonry: Material = {
+  id: 'masonry',
+  title: 'Masonry units',
+  words: {
+    specification: ['unit', 'units'],
+    lot: ['delivery', 'deliveries'],
+    sample: ['set', 'sets'],
+    specimen: ['unit', 'units'],
+    report: 'Report of tests on masonry units',
+    onSample: 'Tests of the set',
+    onSpecimens: 'Units',
+  },
+  Asked,
+  Lot,
+  Sample: Drawn,
+  lotFields: {
+    title: 'Delivery',
+    titleHelp: 'As it is called on site: block for the plant room wall.',
+    startsAt: 'Delivered at',
+  },
+  forms: FORMS,
+  roles: [
+    { id: COMPRESSION, text: 'Strength', count: 3 },
+    { id: ABSORPTION, text: 'Absorption', count: 3 },
+    { id: SPARE, text: 'Spare' },
+  ],
+  together: ['unit-receiving', 'unit-conditioning', 'unit-soak', 'oven-drying'],
+  registers: [
+    {
+      id: 'units',
+      begin: 'Register units',
+      title: 'Register the units that were drawn',
+      intro:
+        'Mark each unit itself with paint stick or crayon on its end, at most 5 % of its surface: paper does not live through tank and oven. Clean it with stone or brush before it is weighed.',
+      done: 'They are registered. The first three are for strength, the next three for absorption until their masses say otherwise.',
+      countHelp: 'Six make a set; one or two spares may come with it.',
+      usual: 6,
+      most: 24,
+      place: 'Where they are',
+      forms: () => UNIT_FORMS,
+      event: 'received',
+      role: (before) => [COMPRESSION, ABSORPTION].flatMap((role) => [role, role, role])[before] ?? SPARE,
+      register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
+    },
+  ],
+  plan: (_, limits, system) => {
+    const count = limits.number('unit.set', system).toNumber();
+    return {
+      count,
+      take: count,
+      why: 'three are broken, three are soaked and dried; a spare is weighed and conditioned with them.',
+    };
+  },
+  summary: (asked) => [
+    [
+      'Specification',
+      `${PRODUCTS[productOf(String(asked.product)) ?? 'c90']}, ${String(asked.edition ?? '')}`,
+    ],
+    ['Width × height × length', [asked.width, asked.height, asked.length].map(measureWords).join(' × ')],
+    ['Expected', measureWords(asked.expectedStrength)],
+    ['Project', projectWords(asked)],
+  ],
+  problems: (asked): Record<string, string> => {
+    const own = ['leastMean', 'leastEach', 'mostAbsorption', 'mostAbsorptionEach'].some(
+      (name) => asked[name],
+    );
+    return own && !asked.projectSays
+      ? { projectSays: 'Say where the project asks for this: it is printed beside the limit.' }
+      : {};
+  },
+  lotWants: ({ units }, limits) => {
+    const sets = setsWanted(Number(units ?? 0), limits);
+    const each = limits.number('unit.set', 'US').toNumber();
+    return `${sets} ${sets === 1 ? 'set' : 'sets'} of ${each} units for a lot of ${Number(units ?? 0).toLocaleString('en-US')}.`;
+  },
+  sampleProblems: ({ draw }, before): Record<string, string> => {
+    const second = before.some((each) => each.draw === 'second');
+    if (second) return { draw: 'The second set of this delivery is drawn already: there is no third.' };
+    return draw === 'second' && before.length === 0
+      ? { draw: 'A second set follows a first one that failed: this delivery has none yet.' }
+      : {};
+  },
+  opens: () => [],
+  onLot: [],
+  across,
+  criteria: CRITERIA.map(({ id }) => id),
+};
+
+function projectWords({
+  leastMean,
+  leastEach,
+  mostAbsorption,
+  mostAbsorptionEach,
+  projectSays,
+}: Stored): string {
+  const own = [
+    leastMean ? `mean at least ${measureWords(leastMean)}` : '',
+    leastEach ? `each at least ${measureWords(leastEach)}` : '',
+    mostAbsorption ? `absorption at most ${measureWords(mostAbsorption)}` : '',
+    mostAbsorptionEach ? `each at most ${measureWords(mostAbsorptionEach)}` : '',
+  ].filter(Boolean);
+  return own.length > 0 ? `${own.join(', ')}: ${String(projectSays ?? '')}` : '';
+}

@@ -1,0 +1,234 @@
+import { cite } from '../../limits';
+import { type Exact, plainOf } from '../../quantity';
+import type { Wait } from '../../waits/wait';
+import { durationText } from '../../windows';
+import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import { rowsFor, strangerFindings } from '../batch-rows';
+import type { Outcome, Result } from '../contract';
+import { type Prediction, predictDrying } from '../drying/predict';
+import { type DryingState, dryingRule, dryingState } from '../drying/state';
+import { equipmentUse } from '../equipment-checks';
+import { readMeasure } from '../fields';
+import { resultOf } from '../outcome';
+import { limitsOf, type RunSetup } from '../setup';
+import { labelsOf } from '../tested';
+import type { OvenDryingInput } from './input';
+
+const C140 = standard('ASTM C140/C140M');
+
+/** How far one specimen is dried; undefined before the oven was shut. */
+export function stateOf(input: OvenDryingInput, setup: RunSetup, label: string): DryingState | undefined {
+  const startedAt = Date.parse(input.inAt ?? '');
+  if (Number.isNaN(startedAt)) return undefined;
+  const limits = limitsOf(setup);
+  const weighings = rowsFor(input.weighings, label).flatMap((row) => {
+    const mass = readMeasure(row, 'mass')?.value;
+    const at = Date.parse(row.at ?? '');
+    return mass && !Number.isNaN(at) ? [{ at, mass }] : [];
+  });
+  return dryingState(weighings, dryingRule(limits, startedAt, limits.number('oven.first', 'US').toNumber()));
+}
+
+/** What the losses of a specimen let expect. */
+function guessOf(state: DryingState, setup: RunSetup): Prediction {
+  const limits = limitsOf(setup);
+  const of = (id: Parameters<typeof limits.number>[0]): number => limits.number(id, 'US').toNumber();
+  return predictDrying(state.steps, {
+    every: of('drying.every'),
+    loss: of('drying.loss'),
+    shrink: of('drying.shrink'),
+    spread: of('drying.spread'),
+  });
+}
+
+/**
+ * Specimens dried together to constant mass.
+ * @param input masses in lb or kg
+ * @returns the oven-dry mass of each that is dry, its lowest; findings on weighings that do not count
+ * Source: ASTM C140/C140M 8 (from memory); the guess of what is to come is arithmetic.
+ */
+export function compute(input: OvenDryingInput, setup: RunSetup): Outcome {
+  const { system } = input;
+  const limits = limitsOf(setup);
+  const mode = setup.rounding ?? 'half-even';
+  const unit = system === 'US' ? 'lb' : 'kg';
+  const sheet = new Sheet(mode);
+  const results: Result[] = [];
+  const findings: Finding[] = [
+    ...strangerFindings(input.weighings, 'weighings', setup),
+    ...equipmentUse(
+      input,
+      { oven: 'departure', balance: 'departure' },
+      input.dryAt ?? input.inAt,
+      setup,
+      limits,
+    ),
+  ];
+  const drawn: Drawn[] = [];
+  for (const [place, label] of labelsOf(setup).entries()) {
+    const state = stateOf(input, setup, label);
+    if (!state) continue;
+    const guess = guessOf(state, setup);
+    findings.push(...weighingFindings(label, state, guess, setup));
+    const last = state.steps.at(-1);
+    if (last)
+      sheet.line({
+        symbol: `L${place + 1}`,
+        name: `Last loss of ${label}`,
+        formula: '100 * (m1 - m2) / m1',
+        uses: { m1: last.from.mass, m2: last.to.mass },
+        unit: 'percent',
+        source: limits.of('drying.loss', system).source ?? C140,
+      });
+    if (state.dryAt !== null && state.least)
+      results.push(
+        resultOf({
+          quantity: 'oven-dry mass',
+          symbol: 'Wd',
+          value: state.least,
+          unit,
+          step: system === 'US' ? '0.01' : '0.005',
+          mode,
+          about: label,
+        }),
+      );
+    drawn.push({ label, state, guess, end: endOf(guess) });
+  }
+  const open = drawn.filter(({ state }) => state.dryAt === null);
+  if (input.dryAt && open.length > 0)
+    findings.push(
+      finding({
+        id: 'drying.open',
+        severity: 'departure',
+        needsReason: true,
+        fields: ['dryAt'],
+        limit: cite(limits.of('drying.loss', system)),
+        message: `Not dry by two weighings: ${open.map(({ label }) => label).join(', ')}.`,
+        action: 'Back into the oven, and weigh again when it counts. A day alone is not enough.',
+        remark: `No dry mass for ${open.map(({ label }) => label).join(', ')}: constant mass was not shown.`,
+      }),
+    );
+  return {
+    results,
+    lines: sheet.lines,
+    findings: bySeverity(findings),
+    verdicts: [],
+    picture: {
+      kind: 'drying',
+      values: {
+        zone: setup.zone ?? 'utc',
+        unit,
+        loss: limits.number('drying.loss', system).toNumber(),
+        all: JSON.stringify(
+          drawn.map(({ label, state, guess, end }) => ({
+            label,
+            dryAt: state.dryAt,
+            nextAt: state.nextAt,
+            weighed: state.counted.map(({ at, mass }) => [at, mass.toNumber()]),
+            last: state.steps.at(-1)?.percent.toNumber() ?? null,
+            more: guess.kind === 'more' ? guess.weighings : null,
+            most: guess.kind === 'more' ? guess.most : null,
+            end,
+          })),
+        ),
+      },
+    },
+  };
+}
+
+interface Drawn {
+  readonly label: string;
+  readonly state: DryingState;
+  readonly guess: Prediction;
+  readonly end: number | null;
+}
+
+function endOf(guess: Prediction): number | null {
+  return guess.kind === 'more' ? guess.end : null;
+}
+
+function weighingFindings(label: string, state: DryingState, guess: Prediction, setup: RunSetup): Finding[] {
+  const limits = limitsOf(setup);
+  const found: Finding[] = [];
+  const say = (id: string, severity: 'advice' | 'departure', message: string, action: string): void => {
+    found.push(
+      finding({
+        id: `${id}.${label}`,
+        severity,
+        needsReason: false,
+        fields: ['weighings'],
+        message,
+        action,
+        ...(severity === 'departure' ? { remark: message } : {}),
+      }),
+    );
+  };
+  const tooEarly = state.early.at(-1);
+  const before = state.counted.at(-1);
+  // The next one that counts is said; a later one has taken its place.
+  if (tooEarly && state.dryAt === null && tooEarly.at > (before?.at ?? 0) && state.nextAt !== null)
+    say(
+      'drying.early',
+      'advice',
+      `${label}: the weighing of ${plainOf(tooEarly.mass.toSignificantDigits(6), 'one')} came ${durationText((state.nextAt - tooEarly.at) / 60_000)} too early and does not count.`,
+      'Weigh it again when it counts; until then nothing is decided.',
+    );
+  if (state.gained)
+    say(
+      'drying.gained',
+      'departure',
+      `${label} gained mass in the oven.`,
+      'It took up moisture or the balance drifted: check the zero, weigh again. The lowest mass stays.',
+    );
+  if (state.dryAt !== null) return found;
+  if (guess.kind === 'none' && guess.why === 'grows')
+    say(
+      'drying.grows',
+      'advice',
+      `${label} loses more each time, not less.`,
+      'Check the oven, its door and how full it is: nothing can be expected from such losses.',
+    );
+  const most = limits.number('drying.more', 'US').toNumber();
+  if (guess.kind === 'more' && guess.weighings > most)
+    say(
+      'drying.slow',
+      'advice',
+      `${label} would take ${guess.weighings} more weighings.`,
+      'Check the temperature and the air in the oven.',
+    );
+  return found;
+}
+
+/** Each specimen waits for its next weighing that counts. */
+export function waits(input: OvenDryingInput, setup: RunSetup): Wait[] {
+  return labelsOf(setup).flatMap((label): Wait[] => {
+    const state = stateOf(input, setup, label);
+    if (!state) return [];
+    const at = new Date(state.nextAt ?? state.dryAt ?? 0).toISOString();
+    return [
+      {
+        id: 'weigh',
+        what: 'Weigh out of the oven',
+        lane: 'tank',
+        about: label,
+        opens: at,
+        ...(state.dryAt === null ? {} : { done: at }),
+      },
+    ];
+  });
+}
+
+/** The dry mass of one specimen, with its unit, once two weighings show it. */
+export function tells(
+  input: OvenDryingInput,
+  label: string,
+  setup: RunSetup | undefined,
+): { dryMass?: string } {
+  const state = stateOf(input, setup ?? {}, label);
+  if (!state || state.dryAt === null || !state.least) return {};
+  return { dryMass: massText(state.least, input.system) };
+}
+
+function massText(mass: Exact, system: OvenDryingInput['system']): string {
+  return `${mass.toFixed()} ${system === 'US' ? 'lb' : 'kg'}`;
+}

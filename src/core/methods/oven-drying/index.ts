@@ -1,0 +1,67 @@
+import { standard } from '../../working';
+import type { Method } from '../contract';
+import { exampleInput } from '../example';
+import { exampleBatch } from '../example-batch';
+import { fieldsOf } from '../fields';
+import { limitsOf } from '../setup';
+import { compute, tells, waits } from './compute';
+import { OvenDryingInput } from './input';
+
+/** Specimens dried in an oven to constant mass. */
+export const ovenDrying: Method<OvenDryingInput> = {
+  id: 'oven-drying',
+  title: 'Oven drying',
+  designations: [standard('ASTM C140/C140M')],
+  runOn: 'batch',
+  batch: {
+    letters: 'OV',
+    begin: 'Dry in the oven',
+    done: 'dried',
+    tells: (input, { label }, setup) => tells(input, label, setup),
+  },
+  yields: [{ quantity: 'oven-dry mass', symbol: 'Wd' }],
+  Input: OvenDryingInput,
+  steps: [
+    {
+      id: 'in',
+      title: 'Into the oven',
+      phase: 'before',
+      instruction: 'Air around each of them, the vent open. The clock runs from when the door is shut.',
+      fields: ['oven', 'balance', 'temperature', 'inAt'],
+      caution:
+        'Units are heavy: lift by two. What the oven may do unattended says the laboratory’s own rule.',
+    },
+    {
+      id: 'weigh',
+      title: 'Weigh, and weigh again',
+      phase: 'test',
+      instruction:
+        'Scan the specimen, type its mass, back into the oven. The second weighing of two that differ by no more than 0.2 % ends it; the lowest mass counts.',
+      fields: ['weighings', 'hottest', 'dryAt'],
+      caution: 'Hot: gloves and tongs, a free way from oven to balance.',
+    },
+    {
+      id: 'remarks',
+      title: 'What was odd',
+      phase: 'after',
+      instruction: 'A corner lost, the door left open, the power gone.',
+      fields: ['remarks'],
+    },
+  ],
+  performedAt: 'dryAt',
+  sequence: [['inAt', 'dryAt']],
+  plan: (system, setup) =>
+    (['oven.temperature', 'oven.first', 'drying.every', 'drying.loss'] as const).map((id) => {
+      const limit = limitsOf(setup).of(id, system);
+      return { label: limit.title, text: limit.text };
+    }),
+  compute,
+  waits,
+  example: (system) => ({
+    input: { ...exampleInput(fieldsOf(OvenDryingInput), system), system },
+    setup: exampleBatch('OV-1', ['EXAMPLE-A', 'EXAMPLE-B'], 'unit-full', [
+      { kind: 'oven', number: 'OVEN-1' },
+      { kind: 'balance', number: 'BALANCE-1' },
+    ]),
+  }),
+};

@@ -1,0 +1,99 @@
+import type { LimitId, Limits } from '../../limits';
+import { productLimit } from '../../materials/masonry/criteria';
+import { type Exact, exact, meanOf, type System } from '../../quantity';
+import { factMeasure, factText, factTexts } from '../facts';
+import { STRESS_UNIT } from '../press';
+import type { RunSetup } from '../setup';
+import { specifiedSizes } from '../unit-absorption/compute';
+import { meanSide, SIDES, type Side } from '../unit-absorption/measured';
+import type { UnitCompressionInput } from './input';
+
+/** The share of solid that units of a width usually have. Source: common practice, no source. */
+const SHARES: readonly (readonly [US: string, SI: string, id: LimitId])[] = [
+  ['5', '127', 'unit.share-4'],
+  ['7', '178', 'unit.share-6'],
+  ['9', '229', 'unit.share-8'],
+  ['11', '280', 'unit.share-10'],
+];
+
+/** What the load is divided by: the mean net area of the set’s dried units, or an estimate until they are dry. */
+export interface BearingArea {
+  readonly area: Exact;
+  /** Net areas of the dried units, unrounded; empty for an estimate. */
+  readonly of: readonly Exact[];
+  /** Why it can still change; absent when every unit of the set is dry. */
+  readonly open?: string;
+}
+
+/** The sizes of a unit: as measured, else as specified; in or mm. */
+export function sizesOf(input: UnitCompressionInput, setup: RunSetup): Partial<Record<Side, Exact>> {
+  const specified = specifiedSizes(setup, input.system);
+  return Object.fromEntries(
+    SIDES.flatMap((side) => {
+      const size = meanSide(input, side) ?? specified[side];
+      return size ? [[side, size]] : [];
+    }),
+  );
+}
+
+/**
+ * The area that a unit bears on.
+ * @returns undefined while neither its set is dried nor its sizes are known
+ * Source: ASTM C140/C140M 9 (from memory): the mean net area of the units that were soaked and dried.
+ */
+export function bearingArea(
+  input: UnitCompressionInput,
+  setup: RunSetup,
+  limits: Limits,
+): BearingArea | undefined {
+  const of = factTexts(setup, 'netAreas').map((text) => exact(text));
+  const wanted = factTexts(setup, 'areaUnits').length;
+  const { width, length } = sizesOf(input, setup);
+  if (of.length > 0)
+    return {
+      area: meanOf(of),
+      of,
+      ...(of.length < wanted ? { open: `${of.length} of ${wanted} units for the area are dry` } : {}),
+    };
+  if (!width || !length) return undefined;
+  return {
+    area: length.times(width).times(usualShare(width, input.system, limits)),
+    of: [],
+    open: 'the area is estimated until the units for absorption are dry',
+  };
+}
+
+/** The usual share of solid for a width, 0 to 1. */
+export function usualShare(width: Exact, system: System, limits: Limits): Exact {
+  const found = SHARES.find((row) => width.lessThan(row[system === 'US' ? 0 : 1]));
+  return limits.number(found?.[2] ?? 'unit.share-12', system).div(100);
+}
+
+/** Strength that is asked of the set, and of each; psi or MPa. */
+export function required(
+  setup: RunSetup,
+  which: 'mean' | 'each',
+  system: System,
+  limits: Limits,
+): Exact | undefined {
+  const own = factMeasure(setup, which === 'mean' ? 'leastMean' : 'leastEach', 'stress', STRESS_UNIT[system]);
+  return own ?? productLimit(factText(setup, 'product'), which, limits, system);
+}
+
+/** Load that a unit will probably take: as those before it, as this producer’s come in, or the required one with a margin. */
+export function expectedLoad(
+  area: Exact,
+  setup: RunSetup,
+  system: System,
+  limits: Limits,
+): Exact | undefined {
+  const unit = system === 'US' ? 'lbf' : 'kN';
+  const broken = factTexts(setup, 'brokenLoads').flatMap(
+    (text) => factMeasure({ facts: { load: text } }, 'load', 'force', unit) ?? [],
+  );
+  if (broken.length > 0) return meanOf(broken);
+  const expected =
+    factMeasure(setup, 'expectedStrength', 'stress', STRESS_UNIT[system]) ??
+    required(setup, 'mean', system, limits)?.times(limits.number('unit.expected', system));
+  return expected?.times(area).div(system === 'US' ? 1 : 1000);
+}

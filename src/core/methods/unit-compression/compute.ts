@@ -1,0 +1,343 @@
+import { isWithin, type Limits } from '../../limits';
+import { type Exact, exact, largest, plainOf, type System } from '../../quantity';
+import { bySeverity, commonPractice, type Finding, finding, Sheet, standard } from '../../working';
+import type { Outcome, Result } from '../contract';
+import { equipmentUse } from '../equipment-checks';
+import { factText, factTexts } from '../facts';
+import { readMeasure } from '../fields';
+import { limitFinding } from '../limit-finding';
+import { resultOf } from '../outcome';
+import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT, zeroFindings } from '../press';
+import { limitsOf, type RunSetup } from '../setup';
+import { specifiedSizes } from '../unit-absorption/compute';
+import { meanSide, variations } from '../unit-absorption/measured';
+import { type BearingArea, bearingArea, expectedLoad, required } from './area';
+import type { UnitCompressionInput } from './input';
+import { fitsMachine } from './plan';
+
+const C140 = standard('ASTM C140/C140M');
+
+/** Seconds from half of the peak to the peak: by the record, else by the stopwatch. */
+function secondHalf(input: UnitCompressionInput, setup: RunSetup): Exact | undefined {
+  const logged = setup.loadLog?.secondHalf;
+  return logged === undefined || logged === null ? readMeasure(input, 'secondHalf')?.value : exact(logged);
+}
+
+/**
+ * Net and gross strength of a masonry unit.
+ * @param input sizes in in or mm, load in lbf or kN; the net area is that of the set’s dried units, as a fact
+ * @returns the net strength, provisional while the area is an estimate, at least so much where the machine was at its end
+ * Source: ASTM C140/C140M 7 and 9 (from memory).
+ */
+export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
+  const { system } = input;
+  const limits = limitsOf(setup);
+  const mode = setup.rounding ?? 'half-even';
+  const us = system === 'US';
+  const sheet = new Sheet(mode);
+  const results: Result[] = [];
+  const step = limits.number('unit.strength-step', system);
+  const areaUnit = us ? 'in2' : 'mm2';
+  const [width, length] = [meanSide(input, 'width'), meanSide(input, 'length')];
+  const bearing = bearingArea(input, setup, limits);
+  const load = readMeasure(input, 'maximumLoad')?.value;
+  const area = bearing && areaLine(sheet, bearing, areaUnit);
+  let net: Exact | undefined;
+  if (area && load && !load.isZero()) {
+    net = sheet.line({
+      symbol: 'f',
+      name: bearing.open ? 'Net strength, area not settled' : 'Net strength',
+      formula: us ? 'P / An' : '1000 * P / An',
+      uses: { P: load, An: area },
+      unit: STRESS_UNIT[system],
+      source: C140,
+      round: { step, rule: `strength to ${step} ${STRESS_UNIT[system]}` },
+    });
+    results.push(
+      resultOf({
+        quantity: 'net compressive strength',
+        symbol: 'f',
+        value: net,
+        unit: STRESS_UNIT[system],
+        step,
+        mode,
+        ...(input.unbroken ? { bound: 'at least' as const } : {}),
+        ...(bearing.open ? { provisional: bearing.open } : {}),
+      }),
+    );
+  }
+  if (width && length && load && !load.isZero()) {
+    const gross = sheet.line({
+      symbol: 'Ag',
+      name: 'Gross area',
+      formula: 'L * W',
+      uses: { L: length, W: width },
+      unit: areaUnit,
+      source: C140,
+    });
+    const value = sheet.line({
+      symbol: 'fg',
+      name: 'Gross strength',
+      formula: us ? 'P / Ag' : '1000 * P / Ag',
+      uses: { P: load, Ag: gross },
+      unit: STRESS_UNIT[system],
+      source: C140,
+      round: { step, rule: `strength to ${step} ${STRESS_UNIT[system]}` },
+    });
+    results.push(
+      resultOf({
+        quantity: 'gross compressive strength',
+        symbol: 'fg',
+        value,
+        unit: STRESS_UNIT[system],
+        step,
+        mode,
+        ...(input.unbroken ? { bound: 'at least' as const } : {}),
+      }),
+    );
+  }
+  const off = variations(input, specifiedSizes(setup, system));
+  const sizeStep = limits.number('unit.size-step', system);
+  const vary = (quantity: string, symbol: string, of: typeof off): void => {
+    if (of.length > 0)
+      results.push(
+        resultOf({
+          quantity,
+          symbol,
+          value: largest(of.map((each) => each.off.abs())),
+          unit: LENGTH_UNIT[system],
+          step: sizeStep,
+          mode,
+        }),
+      );
+  };
+  vary('greatest variation', 'v', off);
+  vary(
+    'greatest variation in plan',
+    'vp',
+    off.filter(({ side }) => side !== 'height'),
+  );
+  return {
+    results,
+    lines: sheet.lines,
+    findings: bySeverity([
+      ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
+      ...zeroFindings(input),
+      ...conditionFindings(input, setup),
+      ...machineFindings(input, setup, bearing, limits),
+      ...timeFindings(input, setup, net, limits),
+    ]),
+    verdicts: [],
+    picture: {
+      kind: 'unit in the press',
+      values: {
+        width: width?.toNumber() ?? null,
+        height: meanSide(input, 'height')?.toNumber() ?? null,
+        length: length?.toNumber() ?? null,
+        area: bearing?.area.toNumber() ?? null,
+        open: bearing?.open ?? null,
+        load: load?.toNumber() ?? null,
+        force: FORCE_UNIT[system],
+        areaUnit,
+        broken: Boolean(load),
+        secondHalf: secondHalf(input, setup)?.toNumber() ?? null,
+        ...wedge(bearing, setup, system, limits),
+      },
+    },
+  };
+}
+
+/** Loads and rate that the picture of the plan is drawn with. */
+function wedge(bearing: BearingArea | undefined, setup: RunSetup, system: System, limits: Limits) {
+  const expected = bearing && expectedLoad(bearing.area, setup, system, limits);
+  const least =
+    bearing &&
+    required(setup, 'mean', system, limits)
+      ?.times(bearing.area)
+      .div(system === 'US' ? 1 : 1000);
+  const time = limits.of('unit.second-half', system);
+  return {
+    least: time.low?.toNumber() ?? null,
+    most: time.high?.toNumber() ?? null,
+    expected: expected?.toNumber() ?? null,
+    required: least?.toNumber() ?? null,
+    rate: expected?.div(2).div(limits.number('unit.rate-time', system)).toNumber() ?? null,
+  };
+}
+
+/** The area as a line of the sheet: the mean of the dried units, or the estimate as it stands. */
+function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2'): Exact {
+  const { area, of } = bearing;
+  const uses = Object.fromEntries(of.map((each, place) => [`A${place + 1}`, each]));
+  return of.length > 0
+    ? sheet.line({
+        symbol: 'An',
+        name: 'Mean net area of the dried units',
+        formula: `(${Object.keys(uses).join(' + ')}) / ${of.length}`,
+        uses,
+        unit,
+        source: C140,
+      })
+    : sheet.line({
+        symbol: 'An',
+        name: 'Net area, estimated by the usual share of solid',
+        formula: 'A_est',
+        uses: { A_est: area },
+        unit,
+        source: commonPractice,
+      });
+}
+
+/** A unit is capped only after it was conditioned. */
+function conditionFindings(input: UnitCompressionInput, setup: RunSetup): Finding[] {
+  const over = factText(setup, 'conditionedAt');
+  if (!input.cappedAt) return [];
+  if (over === undefined)
+    return [
+      finding({
+        id: 'unit.conditioning-unknown',
+        severity: 'departure',
+        needsReason: true,
+        beforeLoad: true,
+        fields: ['cappedAt'],
+        message: 'Its conditioning is not on record.',
+        action: 'Two days in the room, or the fan with its weighings, before it is capped.',
+        remark: 'Conditioning before capping not on record.',
+      }),
+    ];
+  if (Date.parse(input.cappedAt) >= Date.parse(over)) return [];
+  return [
+    finding({
+      id: 'unit.conditioning-short',
+      severity: 'invalid',
+      beforeLoad: true,
+      fields: ['cappedAt'],
+      message: 'It was capped before its conditioning was over.',
+      action: 'Take the caps off, condition it to the end, cap it again.',
+    }),
+  ];
+}
+
+/** Whether the machine that is chosen can break it at all. */
+function machineFindings(
+  input: UnitCompressionInput,
+  setup: RunSetup,
+  bearing: BearingArea | undefined,
+  limits: Limits,
+): Finding[] {
+  const { system } = input;
+  const machine = setup.equipment?.find(({ number }) => number === input.machine);
+  const expected = bearing && expectedLoad(bearing.area, setup, system, limits);
+  if (!machine || !bearing || !expected) return [];
+  const least = required(setup, 'mean', system, limits)
+    ?.times(bearing.area)
+    .div(system === 'US' ? 1 : 1000);
+  const fit = fitsMachine(machine, { area: bearing.area, expected, required: least }, system, limits);
+  if (!fit || fit.state === 'can') return [];
+  const cannot = fit.state === 'cannot';
+  return [
+    limitFinding(
+      limits,
+      system,
+      {
+        id: cannot ? 'unit.capacity' : 'unit.capacity-room',
+        severity: cannot ? 'departure' : 'advice',
+        needsReason: cannot,
+        beforeLoad: true,
+        fields: ['machine'],
+      },
+      {
+        message: `${machine.number} ${cannot ? 'cannot' : 'may not'} break it: ${fit.why}.`,
+        action: cannot
+          ? 'A sawn unit goes back into conditioning before it is capped.'
+          : 'A unit that stays whole proves at least its load over its area, and is no break.',
+        ...(cannot ? { remark: `Required load beyond ${machine.number}.` } : {}),
+      },
+    ),
+  ];
+}
+
+/**
+ * The time of the second half: too fast reads high, too slow reads low, so that what is failed fast, or passed slowly, stands.
+ * Source: ASTM C140/C140M 7.4 (from memory); what stands with a remark is our choice.
+ */
+function timeFindings(
+  input: UnitCompressionInput,
+  setup: RunSetup,
+  net: Exact | undefined,
+  limits: Limits,
+): Finding[] {
+  const { system } = input;
+  const time = secondHalf(input, setup);
+  const load = readMeasure(input, 'maximumLoad');
+  if (!load) return [];
+  if (!time)
+    return [
+      finding({
+        id: 'unit.time-unknown',
+        severity: 'departure',
+        needsReason: true,
+        fields: ['secondHalf'],
+        message: 'How long the second half took is not known.',
+        action: 'Keep the record of the press, or take the time from half of the peak on.',
+        remark: 'Time of the second half of loading not recorded.',
+      }),
+    ];
+  const band = limits.of('unit.second-half', system);
+  if (isWithin(time, band)) return [];
+  const first = isFirst(input, setup);
+  const said = `The second half took ${plainOf(time.toDecimalPlaces(1), 's')}`;
+  const make = (
+    id: 'unit.second-half' | 'unit.second-half-first',
+    severity: 'invalid' | 'departure' | 'advice',
+    action: string,
+  ): Finding[] => [
+    limitFinding(
+      limits,
+      system,
+      { id, severity, needsReason: severity === 'invalid', fields: ['secondHalf'] },
+      {
+        message: `${said}.`,
+        action,
+        ...(severity === 'departure' ? { remark: `${said}; ${band.text} is asked for.` } : {}),
+      },
+    ),
+  ];
+  const fast = band.low !== undefined && time.lessThan(band.low);
+  const floor = required(setup, 'each', system, limits);
+  const passes = net !== undefined && floor !== undefined ? net.greaterThanOrEqualTo(floor) : true;
+  const slower = 'Set the rate that the plan says now: it goes by this break.';
+  if (fast && first)
+    return isWithin(time, limits.of('unit.second-half-first', system))
+      ? make('unit.second-half-first', 'advice', `It counts as the first of its set. ${slower}`)
+      : make('unit.second-half-first', 'invalid', `Take a spare in its place. ${slower}`);
+  if (fast)
+    return passes
+      ? make(
+          'unit.second-half',
+          'invalid',
+          `Loaded too fast it reads high, and it passes: take a spare. ${slower}`,
+        )
+      : make(
+          'unit.second-half',
+          'departure',
+          `Loaded too fast it reads high, and it fails all the same: it stands as a failing one. ${slower}`,
+        );
+  return passes
+    ? make(
+        'unit.second-half',
+        'departure',
+        `Loaded too slowly it reads low, and it passes all the same: it stands. ${slower}`,
+      )
+    : make(
+        'unit.second-half',
+        'invalid',
+        `Loaded too slowly it reads low, and it fails: take a spare. ${slower}`,
+      );
+}
+
+/** True where no other unit of the set was broken before this one. */
+function isFirst({ testedAt }: UnitCompressionInput, setup: RunSetup): boolean {
+  const own = Date.parse(testedAt ?? '');
+  return !factTexts(setup, 'brokenAt').some((at) => Number.isNaN(own) || Date.parse(at) < own);
+}

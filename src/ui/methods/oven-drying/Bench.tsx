@@ -1,0 +1,63 @@
+'use client';
+import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import { timeNow } from '../../clock';
+import { dayTime } from '../../time';
+import { useNow } from '../../use-now';
+import type { BenchProps } from '../kit';
+import { type Drying, Losses } from './Losses';
+
+/** The oven: when each specimen is to be weighed, what it lost last, and what is probably still to come. */
+export function OvenDryingBench({ picture }: BenchProps) {
+  const now = useNow(timeNow(), 10_000);
+  const { zone, unit, loss } = picture.values;
+  const all = JSON.parse(String(picture.values.all ?? '[]')) as Drying[];
+  if (all.length === 0)
+    return (
+      <Typography color="text.secondary">
+        Shut the door and stamp it: the first weighing counts a day later.
+      </Typography>
+    );
+  return (
+    <Box>
+      <Losses all={all} limit={Number(loss)} />
+      <Table size="small" aria-label="The next weighing of each">
+        <TableHead>
+          <TableRow>
+            {['Specimen', 'Lost last', 'Next weighing counts', 'Probably'].map((word) => (
+              <TableCell key={word}>{word}</TableCell>
+            ))}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {all.map((each) => (
+            <TableRow key={each.label}>
+              <TableCell className="mono" sx={{ whiteSpace: 'nowrap' }}>
+                {each.label}
+              </TableCell>
+              <TableCell className="mono">{each.last === null ? '' : `${each.last.toFixed(2)} %`}</TableCell>
+              <TableCell>
+                {each.dryAt !== null ? (
+                  <Typography color="success.main">{`✓ dry, ${dayTime(each.dryAt, String(zone))}`}</Typography>
+                ) : each.nextAt === null ? null : each.nextAt <= now ? (
+                  <Typography sx={{ fontWeight: 700 }}>weigh it now</Typography>
+                ) : (
+                  `from ${dayTime(each.nextAt, String(zone))}`
+                )}
+              </TableCell>
+              <TableCell>{likely(each, String(unit))}</TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+        What is probable goes by the losses so far, and never takes the place of a weighing.
+      </Typography>
+    </Box>
+  );
+}
+
+function likely({ dryAt, more, most, end }: Drying, unit: string): string {
+  if (dryAt !== null || more === null || end === null) return '';
+  const count = more === 1 ? 'the next is the last' : `${more} more`;
+  return `${count}${most !== null && most > more ? `, at most ${most}` : ''}; ends at ${end.toFixed(2)} ${unit}`;
+}
