@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { DateTime } from 'luxon';
 import type { Database } from '@/db/client';
-import { makeEndBatch } from '@/server/actions/ends';
+import { makeBatch } from '@/server/actions/make-batch';
 import { registerSpecimens } from '@/server/actions/register';
 import { startRun } from '@/server/actions/runs';
 import { specimenViews } from '@/server/queries/dossier';
@@ -76,7 +76,7 @@ export async function addCores(
 
   const batch = await act(
     'laboratory',
-    makeEndBatch,
+    makeBatch,
     { id: randomUUID(), kind: 'capping', specimenIds: cores.map(({ id }) => id) },
     on(6, 9, 5).toMillis(),
   );

@@ -12,8 +12,8 @@ import {
   readingsOf,
   type Site,
 } from '@/testing/site';
-import { makeEndBatch } from './actions/ends';
 import { addEquipment, describePads, qualifyPads, recordLotStrength } from './actions/gear';
+import { makeBatch } from './actions/make-batch';
 import { registerSpecimens } from './actions/register';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens } from './actions/samples';
@@ -53,8 +53,8 @@ describe('a batch of caps', () => {
     expect([strength, usable]).toEqual(['5460 psi', true]);
     const { specimenIds } = await makeSample(site);
     const id = randomUUID();
-    const { runId, label } = await act(makeEndBatch, { id, kind: 'capping', specimenIds });
-    expect((await act(makeEndBatch, { id, kind: 'capping', specimenIds })).runId).toBe(runId);
+    const { runId, label } = await act(makeBatch, { id, kind: 'capping', specimenIds });
+    expect((await act(makeBatch, { id, kind: 'capping', specimenIds })).runId).toBe(runId);
     const capped = new Date(NOW.getTime() - HOUR).toISOString();
     await act(saveReadings, {
       runId,
@@ -80,7 +80,7 @@ describe('a batch of caps', () => {
   });
   it('found after the break, stands with the specimens that were broken: they are computed anew, once', async () => {
     const { specimenIds } = await makeSample(site);
-    const { runId } = await act(makeEndBatch, { id: randomUUID(), kind: 'capping', specimenIds });
+    const { runId } = await act(makeBatch, { id: randomUUID(), kind: 'capping', specimenIds });
     const lastCapAt = new Date(NOW.getTime() - 20 * HOUR).toISOString();
     const said = (values: Record<string, string>) =>
       act(saveReadings, { runId, readings: readingsOf({ kind: 'sulfur', lastCapAt, ...values }) });
@@ -108,17 +108,11 @@ describe('a batch of caps', () => {
   it('takes no broken specimen, and is the laboratory’s', async () => {
     const { specimenIds } = await makeSample(site);
     await breakSpecimen(site, specimenIds[0] ?? '', '61,000');
-    await expect(act(makeEndBatch, { id: randomUUID(), kind: 'capping', specimenIds })).rejects.toThrow(
+    await expect(act(makeBatch, { id: randomUUID(), kind: 'capping', specimenIds })).rejects.toThrow(
       /broken already/,
     );
     await expect(
-      perform(
-        site.db,
-        site.actors.field,
-        makeEndBatch,
-        { id: randomUUID(), kind: 'capping', specimenIds },
-        NOW,
-      ),
+      perform(site.db, site.actors.field, makeBatch, { id: randomUUID(), kind: 'capping', specimenIds }, NOW),
     ).rejects.toThrow();
   });
   it('is planned back from the window', async () => {

@@ -4,7 +4,6 @@ import { importBatches } from './actions/batches';
 import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
 import { drawDiameters } from './actions/diameters';
-import { makeEndBatch } from './actions/ends';
 import { addLoad, correctLoad, handOver, planSampling } from './actions/field';
 import {
   addEquipment,
@@ -21,11 +20,13 @@ import {
 import { importResults } from './actions/import';
 import { createJob, createLot, createSpecification } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
+import { makeBatch } from './actions/make-batch';
 import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
 import { recordExercise, recordPractice } from './actions/practice';
 import { closePressFeed, drivePress, openPressFeed, pumpFrame } from './actions/press';
 import { registerSpecimens } from './actions/register';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
+import { assignRoles } from './actions/roles';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, takeSample } from './actions/samples';
 import { decideHold, leaveOut, recordEvent, takeBackDiscard, takeBackIn } from './actions/specimens';
@@ -44,6 +45,7 @@ export const USE_CASES = {
   'describe-sample': describeSample,
   'make-specimens': makeSpecimens,
   'register-specimens': registerSpecimens,
+  'assign-roles': assignRoles,
   'leave-out': leaveOut,
   'draw-diameters': drawDiameters,
   'take-back-in': takeBackIn,
@@ -53,7 +55,7 @@ export const USE_CASES = {
   'record-event': recordEvent,
   'decide-hold': decideHold,
   'hand-over': handOver,
-  'make-end-batch': makeEndBatch,
+  'make-batch': makeBatch,
   'start-run': startRun,
   'save-readings': saveReadings,
   'complete-run': completeRun,

@@ -13,10 +13,10 @@ import {
   type Site,
   signShown,
 } from '@/testing/site';
-import { makeEndBatch } from './actions/ends';
 import { addLoad, correctLoad } from './actions/field';
 import { changeLimit } from './actions/gear';
 import { createLot } from './actions/jobs';
+import { makeBatch } from './actions/make-batch';
 import { registerSpecimens } from './actions/register';
 import { prepareReport, signReport } from './actions/reports';
 import { completeRun, giveReason, saveReadings, startRun } from './actions/runs';
@@ -202,7 +202,7 @@ describe('a batch of ends', () => {
   it('is completed by the laboratory only', async () => {
     const { specimenIds } = await makeSample(site);
     const { runId } = await act(
-      makeEndBatch,
+      makeBatch,
       { id: randomUUID(), kind: 'capping', specimenIds },
       'laboratory',
       later(27),

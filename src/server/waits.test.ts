@@ -4,8 +4,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { runs, specimens, waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
-import { makeEndBatch } from './actions/ends';
 import { changeLimit } from './actions/gear';
+import { makeBatch } from './actions/make-batch';
 import { letClientSee } from './actions/people';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { recordEvent } from './actions/specimens';
@@ -209,7 +209,7 @@ describe('caps', () => {
     const [a = '', b = ''] = made.specimenIds;
     const { runId } = await act(
       'laboratory',
-      makeEndBatch,
+      makeBatch,
       { id: randomUUID(), kind: 'capping', specimenIds: [a, b] },
       650,
     );

@@ -18,11 +18,17 @@ export interface LimitAbout {
   readonly system: System;
 }
 
+/** A limit that is not from the document the criterion is from: of a product, of the project. */
+export interface SourcedLimit {
+  readonly value: Exact;
+  readonly source: Source;
+}
+
 /** What a criterion holds a statistic against: a row of the register, what is asked for, a share of it, or a function. */
 export type CriterionLimit =
   | { readonly row: LimitId }
   | { readonly asked: string; readonly share?: LimitId }
-  | ((about: LimitAbout) => Exact | undefined);
+  | ((about: LimitAbout) => Exact | SourcedLimit | undefined);
 
 /** A requirement as data: whose results, which statistic of them, and what it is held against. */
 export interface Criterion {

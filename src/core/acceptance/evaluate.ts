@@ -7,8 +7,9 @@ import {
   roundTo,
   type System,
   type UnitId,
+  withUnit,
 } from '../quantity';
-import { plain, Sheet, sourceText } from '../working';
+import { plain, Sheet, type Source, sourceText } from '../working';
 import {
   type Asked,
   type Criterion,
@@ -58,6 +59,8 @@ function populationsOf({ population }: Criterion, members: readonly Member[]): (
 /** What the criterion asks for, and how it came about where that is a computation. */
 interface FoundLimit {
   readonly value: Exact;
+  /** Where it is from, when that is not the document of the criterion. */
+  readonly source?: Source;
   readonly share?: { readonly of: Exact; readonly share: Exact };
 }
 
@@ -66,8 +69,8 @@ export function limitOf({ limit, holds }: Criterion, about: EvaluateAbout): Foun
   const { limits, system, asked } = about;
   if (typeof limit === 'function') {
     const none = (): undefined => undefined;
-    const value = limit({ asked, limits, system, said: about.said ?? none, found: about.found ?? none });
-    return value && { value };
+    const found = limit({ asked, limits, system, said: about.said ?? none, found: about.found ?? none });
+    return found && ('source' in found ? found : { value: found });
   }
   if ('row' in limit) {
     const row = limits.of(limit.row, system);
@@ -137,11 +140,7 @@ function verdictOf(
     margin: plain(margin, 15),
     knifeEdge,
     lines: sheet.lines,
-    sentence: sentenceOf(
-      criterion,
-      { held, statistic, limit: limit.value, met, margin, knifeEdge, reasons },
-      about,
-    ),
+    sentence: sentenceOf(criterion, { held, statistic, limit, met, margin, knifeEdge, reasons }, about),
   };
 }
 
@@ -223,7 +222,7 @@ function sentenceOf(
     /** What was held against the limit, and what it was before it was rounded. */
     readonly held: Exact;
     readonly statistic: Exact;
-    readonly limit: Exact;
+    readonly limit: FoundLimit;
     readonly met: boolean;
     readonly margin: Exact;
     readonly knifeEdge: boolean;
@@ -237,14 +236,14 @@ function sentenceOf(
   const show = (value: Exact): string => plainOf(value.toDecimalPlaces(place), unit);
   const what = `${SHOWN[criterion.statistic]}${criterion.population === 'three in a row' ? 'of three ' : ''}`;
   const said = criterion.compare === 'unrounded' ? show(held) : plainOf(held, unit);
-  const against = `${plainOf(limit, unit)}, ${sourceText(criterion.source)}`;
+  const against = `${plainOf(limit.value, unit)}, ${sourceText(limit.source ?? criterion.source)}`;
   const words = met
     ? `Meets: ${what}${said} against ${against}.`
     : `Does not meet: ${what}${said} against ${against}; ${criterion.holds === 'at least' ? 'short' : 'over'} by ${show(margin.abs())}.`;
   const edge = !knifeEdge
     ? ''
     : criterion.compare === 'rounded'
-      ? ` Decided by rounding: ${plainOf(statistic.toSignificantDigits(8), unit)} before it.`
+      ? ` Decided by rounding: ${withUnit(plain(statistic, 6), unit)} before it.`
       : ' The answer depends on the rounding method: needs decision.';
   const open = reasons.length > 0 ? ` Needs decision: ${reasons.join('; ')}.` : '';
   return `${words}${edge}${open}`;

@@ -1,6 +1,7 @@
 import type { VerdictState } from '../acceptance/criterion';
 import type { Limits } from '../limits';
 import type { Result } from '../methods/contract';
+import type { FactSources, Facts } from '../methods/facts';
 import type { RunInput } from '../methods/fields';
 import type { RoundingMode, System } from '../quantity';
 import type { WorkingLine } from '../working';
@@ -43,6 +44,19 @@ export interface Role {
   readonly text: string;
   /** How many of a sample; absent: the rest. */
   readonly count?: number;
+}
+
+/** A specimen that is to be given its role, with what is known of it. */
+export interface RolePiece {
+  readonly label: string;
+  readonly role: string | null;
+  readonly facts: Facts;
+}
+
+/** Roles that suit better than those there are, by label, and why. */
+export interface RoleProposal {
+  readonly roles: Readonly<Record<string, string>>;
+  readonly why: string;
 }
 
 /** What is known when a sample is begun; instants ISO 8601. */
@@ -105,6 +119,9 @@ export interface Material {
   readonly registers?: readonly Registration[];
   /** What its specimens are for, in the order they are numbered, where a form is for several tests. */
   readonly roles?: readonly Role[];
+  /** What is to be known of specimens before they are given their roles, and the roles that follow; null while it is not. */
+  readonly roleFacts?: FactSources;
+  proposesRoles?(pieces: readonly RolePiece[]): RoleProposal | null;
   /** What its specimens are weighed, soaked, dried or capped in together, by method, in the order of the work. */
   readonly together?: readonly string[];
   /** How many pieces a sample wants, how many to take for that, and why. */

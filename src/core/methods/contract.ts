@@ -159,6 +159,10 @@ export interface Method<I extends RunInput = RunInput> {
     /** What its button says, and what the specimens are then. */
     readonly begin: string;
     readonly done: string;
+    /** True where it makes ends ready for a press: planned back from the windows of specimens. */
+    readonly ends?: true;
+    /** The roles of specimens that it is usually for; absent: all of them. */
+    readonly roles?: readonly string[];
     /** What it has to know of each of its specimens, of what their own tests are told. */
     readonly facts?: FactSources;
     /**
@@ -172,6 +176,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly role?: string;
   /** What it needs to know and does not read itself, by the names it gives it. */
   readonly facts?: FactSources;
+  /** Facts without which it cannot be completed, by their names, with what they are called. */
+  readonly awaits?: Readonly<Record<string, string>>;
   /** What it gives; the first is shown in lists and taken into series. */
   readonly yields: readonly [Yield, ...Yield[]];
   readonly Input: new () => I;

@@ -491,6 +491,14 @@ export const completeRun = defineUseCase({
     const current = await currentReadings(tx, run.id);
     const checked = validateInput(method, inputOf(method, place.job.system, current), { whole: true });
     if (!checked.ok) throw new Invalid(checked.errors);
+    if (method.awaits) {
+      const known = await gatherFacts(tx, place, method, inputOf(method, place.job.system, current));
+      const open = Object.entries(method.awaits).flatMap(([name, what]) =>
+        known[name] === undefined ? [what] : [],
+      );
+      if (open.length > 0)
+        throw new Conflict(`Still to come: ${open.join(', ')}. What was read is kept; complete it then.`);
+    }
     await tx
       .update(runs)
       .set({ state: 'complete', completedAt: now, completedBy: actor.id })

@@ -121,6 +121,17 @@ export const takeSample = defineUseCase({
     if (input.loadId && load?.lotId !== placement.id) throw new NotFound('This load');
     const kind = input.kind ?? 'acceptance';
     const about = material?.Sample ? storedFields(material.Sample, input.about ?? {}, job.system) : {};
+    if (material?.sampleProblems) {
+      const others = await tx
+        .select({ about: samples.about })
+        .from(samples)
+        .where(eq(samples.lotId, placement.id));
+      const wrong = material.sampleProblems(
+        about,
+        others.map((each) => each.about),
+      );
+      if (Object.keys(wrong).length > 0) refuseFields(wrong);
+    }
     const [sample] = await tx
       .insert(samples)
       .values({

@@ -214,6 +214,8 @@ export interface SpecimenView {
   readonly label: string;
   readonly sampleId: string;
   readonly form: string;
+  /** What it is for, where specimens of its form are for different tests. */
+  readonly role: string | null;
   readonly about: SpecimenAbout;
   readonly since: Date;
   readonly ageHours: number | null;

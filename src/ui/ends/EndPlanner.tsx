@@ -54,7 +54,7 @@ export function EndPlanner({
   const begin = async (kind: string): Promise<void> => {
     setBusy(kind);
     const ordered = specimens.filter(({ id }) => chosen.includes(id)).map(({ id }) => id);
-    const reply = await perform<{ runId: string }>('make-end-batch', {
+    const reply = await perform<{ runId: string }>('make-batch', {
       id: newId(),
       kind,
       specimenIds: ordered,

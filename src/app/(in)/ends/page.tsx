@@ -24,7 +24,7 @@ export default async function EndsPage() {
       <Card title="To be capped or ground">
         <EndPlanner
           specimens={coming}
-          ways={METHODS.flatMap(({ id, batch }) => (batch ? [{ method: id, begin: batch.begin }] : []))}
+          ways={METHODS.flatMap(({ id, batch }) => (batch?.ends ? [{ method: id, begin: batch.begin }] : []))}
           now={now.getTime()}
           canWrite={actor.role !== 'field'}
         />

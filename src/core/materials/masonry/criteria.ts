@@ -1,10 +1,10 @@
-import type { Criterion, LimitAbout } from '../../acceptance/criterion';
+import type { Criterion, LimitAbout, SourcedLimit } from '../../acceptance/criterion';
 import { isLimitId, type LimitId, type Limits } from '../../limits';
-import type { Exact, System } from '../../quantity';
+import type { Exact, System, UnitId } from '../../quantity';
 import { standard } from '../../working';
 import { type DensityClass, productOf } from './products';
 
-const C140 = standard('ASTM C140/C140M');
+const C90 = standard('ASTM C90');
 
 /** The class of a mean oven-dry density that is rounded to a tenth. Source: ASTM C90 Table 2 (from memory). */
 export function densityClass(
@@ -26,17 +26,25 @@ export function productLimit(
   return isLimitId(id) ? limits.number(id, system) : undefined;
 }
 
-function row({ said, limits, system }: LimitAbout, ending: string): Exact | undefined {
-  return productLimit(said('product'), ending, limits, system);
+/** The same with the document that says it. */
+function row({ said, limits, system }: LimitAbout, ending: string): SourcedLimit | undefined {
+  const id = `unit.${productOf(said('product'))}.${ending}`;
+  return isLimitId(id)
+    ? { value: limits.number(id, system), source: limits.of(id, system).source }
+    : undefined;
+}
+
+/** What the project asks for itself. */
+function own({ asked }: LimitAbout, name: string, unit?: UnitId): SourcedLimit | undefined {
+  const value = asked(name, unit);
+  return value && { value, source: standard('project specification') };
 }
 
 /** The absorption that a product allows: by its density class, or one for all of it. */
-function absorptionLimit(about: LimitAbout, each: '' | '-each'): Exact | undefined {
-  const own = about.asked(
-    each ? 'mostAbsorptionEach' : 'mostAbsorption',
-    about.system === 'US' ? 'lb/ft3' : 'kg/m3',
-  );
-  if (own) return own;
+function absorptionLimit(about: LimitAbout, each: '' | '-each'): SourcedLimit | undefined {
+  const name = each ? 'mostAbsorptionEach' : 'mostAbsorption';
+  const project = own(about, name, about.system === 'US' ? 'lb/ft3' : 'kg/m3');
+  if (project) return project;
   const density = about.found('class density');
   return (
     row(about, `any${each}`) ?? (density ? row(about, `${densityClass(density, about)}${each}`) : undefined)
@@ -62,7 +70,7 @@ function shellLimit(about: LimitAbout): Exact | undefined {
 }
 
 const STRENGTH = {
-  source: C140,
+  source: C90,
   quantity: 'net compressive strength',
   by: ['unit-compression'],
   population: 'set',
@@ -70,7 +78,7 @@ const STRENGTH = {
   compare: 'rounded',
 } as const;
 const ABSORPTION = {
-  source: C140,
+  source: C90,
   quantity: 'absorption',
   by: ['unit-absorption'],
   population: 'set',
@@ -98,7 +106,7 @@ export const CRITERIA: readonly Criterion[] = [
     title: 'Mean net strength',
     asks: 'Mean net strength of the units at least',
     statistic: 'mean',
-    limit: (about) => about.asked('leastMean') ?? row(about, 'mean'),
+    limit: (about) => own(about, 'leastMean') ?? row(about, 'mean'),
     count: 'unit.role-count',
   },
   {
@@ -107,7 +115,7 @@ export const CRITERIA: readonly Criterion[] = [
     title: 'Net strength of each',
     asks: 'No unit below',
     statistic: 'least',
-    limit: (about) => about.asked('leastEach') ?? row(about, 'each'),
+    limit: (about) => own(about, 'leastEach') ?? row(about, 'each'),
     count: 'unit.role-count',
   },
   {

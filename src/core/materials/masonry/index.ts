@@ -5,6 +5,7 @@ import { CRITERIA } from './criteria';
 import { Asked, Drawn, Lot } from './fields';
 import { ABSORPTION, COMPRESSION, FORMS, SPARE, UNIT_FORMS } from './forms';
 import { PRODUCTS, productOf } from './products';
+import { proposesRoles, ROLE_FACTS } from './roles';
 import { setsWanted } from './sets-wanted';
 
 /** Manufactured masonry units, from the pallet to the verdict on the lot. */
@@ -34,6 +35,8 @@ export const masonry: Material = {
     { id: ABSORPTION, text: 'Absorption', count: 3 },
     { id: SPARE, text: 'Spare' },
   ],
+  roleFacts: ROLE_FACTS,
+  proposesRoles,
   together: ['unit-receiving', 'unit-conditioning', 'unit-soak', 'oven-drying'],
   registers: [
     {

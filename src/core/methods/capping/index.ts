@@ -21,7 +21,14 @@ export const capping: Method<CappingInput> = {
   title: 'Bonded capping',
   designations: [standard('ASTM C617/C617M')],
   runOn: 'batch',
-  batch: { letters: 'CB', begin: 'Cap them together', done: 'caps', facts: CONCRETE_STRENGTH, tells },
+  batch: {
+    ends: true,
+    letters: 'CB',
+    begin: 'Cap them together',
+    done: 'caps',
+    facts: CONCRETE_STRENGTH,
+    tells,
+  },
   yields: [{ quantity: 'mean cap thickness', symbol: 't' }],
   Input: CappingInput,
   steps: [

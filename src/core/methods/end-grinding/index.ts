@@ -157,7 +157,7 @@ export const endGrinding: Method<EndGrindingInput> = {
   title: 'End grinding',
   designations: [C39],
   runOn: 'batch',
-  batch: { letters: 'GB', begin: 'Grind them together', done: 'ground', tells },
+  batch: { ends: true, letters: 'GB', begin: 'Grind them together', done: 'ground', tells },
   yields: [{ quantity: 'largest gap at the square', symbol: 'g' }],
   Input: EndGrindingInput,
   steps: [

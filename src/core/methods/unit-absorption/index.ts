@@ -31,6 +31,11 @@ export const unitAbsorption: Method<UnitAbsorptionInput> = {
     length: asked('length', { dimension: 'length' }),
     joint: asked('joint', { dimension: 'length' }),
   },
+  awaits: {
+    immersed: 'its mass under water',
+    saturated: 'its saturated mass',
+    dryMass: 'its oven-dry mass',
+  },
   columns: [
     { heading: 'W', of: ['=W'] },
     { heading: 'H', of: ['=H'] },

@@ -1,3 +1,4 @@
+import { COMPRESSION, SPARE, UNIT_FORMS } from '../../materials/masonry/forms';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -13,10 +14,12 @@ export const unitConditioning: Method<UnitConditioningInput> = {
   title: 'Conditioning of units',
   designations: [standard('ASTM C140/C140M')],
   runOn: 'batch',
+  forms: UNIT_FORMS,
   batch: {
     letters: 'CN',
     begin: 'Condition them',
     done: 'conditioned',
+    roles: [COMPRESSION, SPARE],
     tells: (input, { label }, setup) => tells(input, label, setup),
   },
   yields: [{ quantity: 'conditioned for', symbol: 't' }],

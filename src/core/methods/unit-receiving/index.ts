@@ -1,3 +1,4 @@
+import { UNIT_FORMS } from '../../materials/masonry/forms';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -12,6 +13,7 @@ export const unitReceiving: Method<UnitReceivingInput> = {
   title: 'Units as received',
   designations: [standard('ASTM C140/C140M')],
   runOn: 'batch',
+  forms: UNIT_FORMS,
   batch: {
     letters: 'RU',
     begin: 'Weigh as received',

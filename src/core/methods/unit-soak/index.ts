@@ -1,3 +1,4 @@
+import { ABSORPTION, UNIT_FORMS } from '../../materials/masonry/forms';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -13,10 +14,12 @@ export const unitSoak: Method<UnitSoakInput> = {
   title: 'Units in the tank',
   designations: [standard('ASTM C140/C140M')],
   runOn: 'batch',
+  forms: UNIT_FORMS,
   batch: {
     letters: 'SK',
     begin: 'Soak in the tank',
     done: 'soaked',
+    roles: [ABSORPTION],
     tells: (input, { label }) => tells(input, label),
   },
   yields: [{ quantity: 'displaced water', symbol: 'V' }],

@@ -11,16 +11,19 @@ import { isReportable } from '@/core/working';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { sampleDossier } from '@/server/queries/sample';
+import { roleProposal, togetherOf } from '@/server/queries/together';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { ReportLinks } from '@/ui/parts/ReportLinks';
 import { lotHref } from '@/ui/places';
 import { dayTime, localInput } from '@/ui/time';
 import { AcceptReasons } from '@/ui/views/AcceptReasons';
+import { AssignRoles } from '@/ui/views/AssignRoles';
 import { CorrectCastTime } from '@/ui/views/CorrectCastTime';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { RegisterSpecimens } from '@/ui/views/RegisterSpecimens';
 import { registerWays } from '@/ui/views/register-ways';
+import { Together } from '@/ui/views/Together';
 import { SetCards } from './sets';
 import { SpecimenTable } from './specimens';
 
@@ -29,7 +32,8 @@ export const metadata: Metadata = { title: 'Sample' };
 export default async function SamplePage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
-  const dossier = await pageData(() => sampleDossier(readingOnce(database()), actor, id));
+  const db = readingOnce(database());
+  const dossier = await pageData(() => sampleDossier(db, actor, id));
   const { sample, placement, mix, job, limits } = dossier;
   const staff = actor.role !== 'client';
   const material = findMaterial(mix.material);
@@ -57,6 +61,8 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
           made: moulded !== undefined,
         })
       : [];
+  const together = staff && material ? await togetherOf(db, material, dossier.specimens) : [];
+  const proposal = staff && material ? await roleProposal(db, material, dossier.specimens, job) : null;
   const waiting = dossier.specimens.filter(
     ({ testedAt, discarded }) => !testedAt && discarded === null,
   ).length;
@@ -202,6 +208,15 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
                   first={place === 0 && !material?.comesInLoads}
                 />
               ))}
+              {material?.roles && dossier.specimens.length > 0 && actor.role !== 'field' ? (
+                <AssignRoles
+                  sampleId={sample.id}
+                  zone={job.zone}
+                  roles={material.roles}
+                  specimens={dossier.specimens.map(({ label, role }) => ({ label, role }))}
+                  proposal={proposal}
+                />
+              ) : null}
               {moulded ? (
                 <CorrectCastTime
                   sampleId={sample.id}
@@ -236,9 +251,15 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
             limits={limits}
             now={now}
             linked={staff}
+            roles={material?.roles ?? []}
           />
         )}
       </Card>
+      {staff && together.length > 0 ? (
+        <Card title="Together">
+          <Together ways={together} canWrite={actor.role !== 'field'} />
+        </Card>
+      ) : null}
       <SetCards
         sets={dossier.sets}
         title={`${capital(words?.specimen[1] ?? 'specimens')} of the ${words?.sample[0]}`}

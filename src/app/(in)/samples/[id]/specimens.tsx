@@ -1,5 +1,6 @@
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Limits } from '@/core/limits';
+import type { Role } from '@/core/material/contract';
 import { formText } from '@/core/materials/forms';
 import { findMethod } from '@/core/methods/registry';
 import { isHeld } from '@/core/moulds';
@@ -25,10 +26,12 @@ interface Props {
   readonly now: number;
   /** Labels lead to the specimen's own page. */
   readonly linked: boolean;
+  /** What specimens of one form are for; empty where there is one test for them. */
+  readonly roles: readonly Role[];
 }
 
 /** The specimens of a sample: how each stands, what its method shows of it, what it came to. */
-export function SpecimenTable({ specimens, word, aged, zone, limits, now, linked }: Props) {
+export function SpecimenTable({ specimens, word, aged, zone, limits, now, linked, roles }: Props) {
   const headings = [
     ...new Set(
       specimens.flatMap(({ run }) =>
@@ -45,6 +48,7 @@ export function SpecimenTable({ specimens, word, aged, zone, limits, now, linked
               capital(word),
               ...(aged ? ['Age'] : []),
               'Form',
+              ...(roles.length > 0 ? ['For'] : []),
               ...(aged ? ['Window'] : []),
               'State',
               ...headings,
@@ -68,6 +72,9 @@ export function SpecimenTable({ specimens, word, aged, zone, limits, now, linked
                   </TableCell>
                 ) : null}
                 <TableCell>{formText(view.form)}</TableCell>
+                {roles.length > 0 ? (
+                  <TableCell>{roles.find(({ id }) => id === view.role)?.text ?? ''}</TableCell>
+                ) : null}
                 {aged ? (
                   <TableCell sx={{ whiteSpace: 'nowrap' }}>
                     {view.opensAt && view.closesAt

@@ -1,19 +1,20 @@
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, IsUUID } from 'class-validator';
 import { desc, eq, inArray } from 'drizzle-orm';
-import { METHODS } from '@/core/methods/registry';
+import { formText } from '@/core/materials/forms';
+import { findMethod, METHODS } from '@/core/methods/registry';
 import { batches, batchMembers, samples, specimens } from '@/db/schema';
 import { batchLabel } from '../batches';
 import { Conflict, NotFound } from '../errors';
 import { BENCH, defineUseCase } from '../use-case';
 import { startRun } from './runs';
 
-export class MakeEndBatchInput {
+export class MakeBatchInput {
   /** Made by the device: pressed twice it is one batch. */
   @IsUUID() id: string;
   /** The method that makes them ready. */
   @IsIn(
     METHODS.filter(({ runOn }) => runOn === 'batch').map(({ id }) => id),
-    { message: 'Cap them or grind them: choose one.' },
+    { message: 'What is done with them: choose one.' },
   )
   kind: string;
   @IsArray()
@@ -24,11 +25,11 @@ export class MakeEndBatchInput {
   specimenIds: string[];
 }
 
-/** Specimens whose ends are made ready together, in this order; their run sheet is opened with it. */
-export const makeEndBatch = defineUseCase({
-  name: 'make end batch',
+/** Specimens that are made ready together, in this order; their run sheet is opened with it. */
+export const makeBatch = defineUseCase({
+  name: 'make batch',
   roles: BENCH,
-  Input: MakeEndBatchInput,
+  Input: MakeBatchInput,
   async act(context, input) {
     const { tx, actor, now } = context;
     const [there] = await tx.select().from(batches).where(eq(batches.id, input.id));
@@ -37,6 +38,7 @@ export const makeEndBatch = defineUseCase({
         .select({
           id: specimens.id,
           label: specimens.label,
+          form: specimens.form,
           testedAt: specimens.testedAt,
           jobId: samples.jobId,
         })
@@ -46,6 +48,12 @@ export const makeEndBatch = defineUseCase({
       if (rows.length !== input.specimenIds.length) throw new NotFound('One of these specimens');
       const broken = rows.find(({ testedAt }) => testedAt !== null);
       if (broken) throw new Conflict(`${broken.label} is broken already.`);
+      const method = findMethod(input.kind);
+      const other = method?.forms && rows.find(({ form }) => !method.forms?.includes(form));
+      if (other)
+        throw new Conflict(
+          `${other.label}, ${formText(other.form)}, is nothing for ${method.title.toLowerCase()}.`,
+        );
       if (new Set(rows.map(({ jobId }) => jobId)).size > 1)
         throw new Conflict(
           'One batch holds specimens of one job: its system of units and its rules are one.',

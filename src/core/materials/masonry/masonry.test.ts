@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { Limits } from '../../limits';
+import { exact, meanOf } from '../../quantity';
+import { masonry } from '.';
+import { across } from './across';
+import { setsWanted } from './sets-wanted';
+import { bestSplit } from './split';
+
+const limits = new Limits();
+
+// ASTM C140/C140M 5.2 (from memory).
+it.each([
+  [1, 1],
+  [10_000, 1],
+  [10_001, 2],
+  [100_000, 2],
+  [100_001, 3],
+  [150_000, 3],
+  [150_001, 4],
+])('a lot of %i units wants %i sets of six', (units, sets) => {
+  expect(setsWanted(units, limits)).toBe(sets);
+});
+
+describe('six units in two groups', () => {
+  const weighed = (...masses: readonly string[]) =>
+    masses.map((mass, place) => ({ label: `U${place + 1}`, mass: exact(mass) }));
+  it('lie as near one another as they can', () => {
+    const split = bestSplit(weighed('33.0', '33.1', '33.2', '33.3', '33.4', '33.5'));
+    // 33.0 + 33.3 + 33.5 and 33.1 + 33.2 + 33.4 differ by 0.1 / 3; by hand over the twenty ways no way is nearer.
+    expect(split?.apart.times('33.25').div(100).toFixed(4)).toBe('0.0333');
+  });
+  it('are left in their order where they weigh the same', () => {
+    expect(bestSplit(weighed('33', '33', '33', '33', '33', '33'))?.first).toEqual(['U1', 'U2', 'U3']);
+  });
+  it('are none of an odd number, of one, or of too many', () => {
+    expect(bestSplit(weighed('33', '33', '33'))).toBeUndefined();
+    expect(bestSplit([])).toBeUndefined();
+    expect(bestSplit(weighed(...Array.from({ length: 14 }, () => '33')))).toBeUndefined();
+  });
+  it('are never split worse than in the order they came', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 3000, max: 3600 }), { minLength: 6, maxLength: 6 }), (all) => {
+        const units = weighed(...all.map(String));
+        const [one, two] = [units.slice(0, 3), units.slice(3)].map((each) =>
+          meanOf(each.map(({ mass }) => mass)),
+        );
+        const given = (one ?? exact(0))
+          .minus(two ?? exact(0))
+          .abs()
+          .div(meanOf(units.map(({ mass }) => mass)))
+          .times(100);
+        expect(bestSplit(units)?.apart.lessThanOrEqualTo(given.plus('1e-12'))).toBe(true);
+      }),
+    );
+  });
+});
+
+// ASTM C90 and others, their common clause (from memory): one retest, after the producer took units out.
+describe('a delivery', () => {
+  type State = 'meets' | 'does not meet' | 'not yet determinable';
+  const set = (draw: string, ...states: State[]) => ({
+    label: draw,
+    about: { draw },
+    results: [],
+    verdicts: states.map((state) => ({ title: 'Mean net strength', state })),
+  });
+  const verdict = (...sets: ReturnType<typeof set>[]) => across(sets)?.verdict;
+  it('stands by its first set', () => {
+    expect(across([set('first')])).toBeNull();
+    expect(verdict(set('first', 'meets', 'meets'))?.state).toBe('meets');
+    expect(verdict(set('first', 'meets', 'not yet determinable'))).toEqual({
+      state: 'not yet determinable',
+      sentence: 'Undecided: mean net strength of first.',
+    });
+  });
+  it('after the first failed stands by its second, and there is no third', () => {
+    const failed = set('first', 'does not meet');
+    expect(verdict(failed)?.sentence).toContain('second set');
+    expect(verdict(failed, set('second', 'meets'))).toMatchObject({
+      state: 'meets',
+      sentence: expect.stringContaining('what is left'),
+    });
+    expect(verdict(failed, set('second', 'not yet determinable'))?.state).toBe('not yet determinable');
+    expect(verdict(failed, set('second', 'does not meet'))?.sentence).toContain('no third');
+  });
+  it('refuses a second set before the first, and anything after the second', () => {
+    const wrong = (draw: string, ...before: string[]) =>
+      masonry.sampleProblems?.(
+        { draw },
+        before.map((each) => ({ draw: each })),
+      );
+    expect(wrong('first')).toEqual({});
+    expect(wrong('second')).toHaveProperty('draw');
+    expect(wrong('second', 'first')).toEqual({});
+    expect(wrong('first', 'first')).toEqual({});
+    expect(wrong('first', 'first', 'second')).toHaveProperty('draw');
+  });
+});
+
+it('says its specification, its sizes and what the project asks otherwise', () => {
+  const asked = {
+    product: 'c90',
+    edition: '2022',
+    width: '7.625 in',
+    height: '7.625 in',
+    length: '15.625 in',
+    leastMean: '2500 psi',
+    projectSays: '04 22 00',
+  };
+  const said = Object.fromEntries(masonry.summary(asked));
+  expect(said).toMatchObject({
+    Specification: 'C90, loadbearing, 2022',
+    Project: 'mean at least 2,500 psi: 04 22 00',
+  });
+  expect(masonry.problems?.({ leastMean: '2500 psi' })).toHaveProperty('projectSays');
+  expect(masonry.problems?.(asked)).toEqual({});
+  expect(masonry.lotWants?.({ units: '12000' }, limits)).toBe('2 sets of 6 units for a lot of 12,000.');
+  expect([0, 2, 3, 5, 6].map((before) => masonry.registers?.[0]?.role?.(before))).toEqual([
+    'compression',
+    'compression',
+    'absorption',
+    'absorption',
+    'spare',
+  ]);
+});
