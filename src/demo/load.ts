@@ -38,6 +38,7 @@ import { addCores } from './cores';
 import type { Readings } from './fresh';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
 import { loadCurve } from './load-curve';
+import { addMasonryUnits } from './masonry';
 import { addRock } from './rock';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
@@ -133,6 +134,7 @@ class Loader {
     }
     const hands = { act: this.act.bind(this), read: this.read.bind(this) };
     await addRock(this.db, hands, jobId, this.now);
+    await addMasonryUnits(this.db, hands, jobId, this.now);
   }
 
   private async addEquipment(): Promise<void> {

@@ -8,7 +8,7 @@ import { type Delivery, deliver } from '@/testing/masonry';
 import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
 import { makeBatch } from './actions/make-batch';
 import { assignRoles } from './actions/roles';
-import { completeRun, saveReadings } from './actions/runs';
+import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { recordEvent } from './actions/specimens';
 import type { SpecimenView } from './queries/dossier';
@@ -258,7 +258,25 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
       limit: '15',
     });
     const dossier = await lotDossier(site.db, site.actors.reviewer, lot.lotId);
-    expect(dossier.says?.verdict).toMatchObject({ state: 'meets' });
+    // Nothing meets while a row of its specification has no result: shrinkage comes from another report.
+    expect(dossier.says?.verdict).toMatchObject({
+      state: 'not yet determinable',
+      sentence: expect.stringContaining('c426'),
+    });
+    const { runId } = await lot.act(startRun, { lotId: lot.lotId, method: 'unit-report' }, 110);
+    const quoted = {
+      property: 'shrinkage',
+      shrinkage: '0.041',
+      laboratory: 'Works',
+      number: 'SH-9',
+      reportDate: '2 March',
+      takenAt: lot.at(110),
+    };
+    await lot.act(saveReadings, { runId, readings: readingsOf(quoted) }, 110);
+    await lot.act(completeRun, { runId, reasons: [] }, 110);
+    expect((await lotDossier(site.db, site.actors.reviewer, lot.lotId)).says?.verdict).toMatchObject({
+      state: 'meets',
+    });
     const said = dossier.samples[0]?.sets.flatMap(({ derived }) => derived?.said ?? []);
     expect(said).toContainEqual(['Density class', 'medium weight']);
     expect(await site.db.transaction((tx) => rebuildVerdicts(tx))).toMatchObject({ changed: 0 });

@@ -1,5 +1,6 @@
 import type { Limits } from '../limits';
 import {
+  decimalsOf,
   type Exact,
   exact,
   plainOf,
@@ -228,11 +229,12 @@ function sentenceOf(
     readonly knifeEdge: boolean;
     readonly reasons: readonly string[];
   },
-  { system, unit: usual }: EvaluateAbout,
+  { system, unit: usual, step }: EvaluateAbout,
 ): string {
   const { held, statistic, limit, met, margin, knifeEdge, reasons } = found;
   const unit = criterion.statistic === 'range %' ? 'percent' : usual;
-  const place = system === 'US' ? 1 : 2;
+  // Of a quantity of its own one place more than it is reported to.
+  const place = criterion.step ? decimalsOf(step) + 1 : system === 'US' ? 1 : 2;
   const show = (value: Exact): string => plainOf(value.toDecimalPlaces(place), unit);
   const what = `${SHOWN[criterion.statistic]}${criterion.population === 'three in a row' ? 'of three ' : ''}`;
   const said = criterion.compare === 'unrounded' ? show(held) : plainOf(held, unit);

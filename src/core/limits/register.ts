@@ -30,6 +30,7 @@ import { LIMITS as UNIT_ABSORPTION } from '../methods/unit-absorption/limits';
 import { LIMITS as UNIT_COMPRESSION } from '../methods/unit-compression/limits';
 import { LIMITS as UNIT_CONDITIONING } from '../methods/unit-conditioning/limits';
 import { LIMITS as UNIT_RECEIVING } from '../methods/unit-receiving/limits';
+import { LIMITS as UNIT_REPORT } from '../methods/unit-report/limits';
 import { LIMITS as UNIT_SOAK } from '../methods/unit-soak/limits';
 import { LIMITS as PLAN } from '../sampling-plan/limits';
 import { LIMITS as AGES } from '../windows/limits';
@@ -66,6 +67,7 @@ export const REGISTER = {
   ...OVEN_DRYING,
   ...UNIT_ABSORPTION,
   ...UNIT_COMPRESSION,
+  ...UNIT_REPORT,
   ...PLAN,
   ...SAMPLING,
   ...DELIVERY,

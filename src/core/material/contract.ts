@@ -1,4 +1,4 @@
-import type { VerdictState } from '../acceptance/criterion';
+import type { Verdict, VerdictState } from '../acceptance/criterion';
 import type { Limits } from '../limits';
 import type { Result } from '../methods/contract';
 import type { FactSources, Facts } from '../methods/facts';
@@ -81,6 +81,14 @@ export interface SampleOfLot {
   readonly verdicts: readonly { readonly title: string; readonly state: VerdictState }[];
 }
 
+/** What is known besides the samples of a lot. */
+export interface LotAbout {
+  readonly mode: RoundingMode;
+  readonly asked: Stored;
+  /** The valid tests of the lot itself. */
+  readonly tests: readonly { readonly method: string; readonly verdicts: readonly Verdict[] }[];
+}
+
 /** What the samples of a lot say together, with the working. */
 export interface LotSays {
   readonly results: readonly Result[];
@@ -145,7 +153,7 @@ export interface Material {
   /** What is known then already, as method, field, text; what is not known is undefined. */
   readIn?(sample: OpenedSample): readonly (readonly [string, string, string | undefined])[];
   /** What the samples of a lot say to one another. */
-  across?(samples: readonly SampleOfLot[], about: { readonly mode: RoundingMode }): LotSays | null;
+  across?(samples: readonly SampleOfLot[], about: LotAbout): LotSays | null;
   /** The criteria its specifications are held against. */
   readonly criteria: readonly string[];
 }

@@ -27,6 +27,7 @@ import { unitAbsorption } from './unit-absorption';
 import { unitCompression } from './unit-compression';
 import { unitConditioning } from './unit-conditioning';
 import { unitReceiving } from './unit-receiving';
+import { unitReport } from './unit-report';
 import { unitSoak } from './unit-soak';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
@@ -59,6 +60,7 @@ const REGISTRY = {
   'oven-drying': ovenDrying,
   'unit-absorption': unitAbsorption,
   'unit-compression': unitCompression,
+  'unit-report': unitReport,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

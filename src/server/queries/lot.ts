@@ -3,6 +3,7 @@ import { findCriterion } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import type { LotSays } from '@/core/material/contract';
 import { findMaterial } from '@/core/materials/registry';
+import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, reports, samples, specifications } from '@/db/schema';
 import { limitsNow } from '../run-setup';
@@ -43,7 +44,15 @@ export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
           })),
         ),
       })),
-      { mode: job.rounding },
+      {
+        mode: job.rounding,
+        asked: { ...head.mix.asked },
+        tests: runs.flatMap(({ method, state, outcome }) =>
+          state === 'complete' && outcome && isReportable(outcome.findings)
+            ? [{ method, verdicts: outcome.verdicts }]
+            : [],
+        ),
+      },
     ) ?? null;
   return {
     ...head,

@@ -39,6 +39,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'oven-drying': dynamic(() => import('./oven-drying').then((all) => all.InOvenDrying)),
   'unit-absorption': dynamic(() => import('./unit-absorption').then((all) => all.InUnitAbsorption)),
   'unit-compression': dynamic(() => import('./unit-compression').then((all) => all.InUnitCompression)),
+  'unit-report': dynamic(() => import('./unit-report').then((all) => all.InUnitReport)),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };
 

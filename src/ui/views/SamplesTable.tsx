@@ -12,6 +12,7 @@ import { VerdictMark } from '../parts/Verdict';
 /** A set of a sample, as far as a list shows it. */
 interface ListedSet {
   readonly key: string;
+  readonly title: string;
   readonly test: { readonly text: string | null; readonly unit: UnitId; readonly state: string };
   readonly verdicts: readonly Pick<Verdict, 'criterion' | 'state' | 'sentence'>[];
   readonly derived?: { readonly said: readonly Said[] };
@@ -72,7 +73,7 @@ export function SamplesTable({
               ))}
               <TableCell>
                 {sets.map((set) => (
-                  <SetCell key={set.key} set={set} />
+                  <SetCell key={set.key} set={set} titled={sets.length > 1} />
                 ))}
               </TableCell>
               <TableCell>
@@ -93,9 +94,10 @@ export function SamplesTable({
   );
 }
 
-function SetCell({ set: { test, derived } }: { set: ListedSet }) {
+function SetCell({ set: { title, test, derived }, titled }: { set: ListedSet; titled: boolean }) {
   return (
     <div>
+      {titled ? <Typography variant="body2">{title}</Typography> : null}
       <span className="mono">
         {test.text
           ? `${withUnit(test.text, test.unit)}${test.state === 'pending' ? ' so far' : ''}`

@@ -170,6 +170,7 @@ describe('lists under the words of their material', () => {
     const sets = [
       {
         key: 'a',
+        title: 'Mean index of the group',
         test: { text: '3.05', unit: 'MPa', state: 'pending' },
         verdicts: [
           {

@@ -94,7 +94,7 @@ export const masonry: Material = {
       : {};
   },
   opens: () => [],
-  onLot: [],
+  onLot: ['unit-report'],
   across,
   criteria: CRITERIA.map(({ id }) => id),
 };

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { verdictWith } from '../../acceptance/criterion';
 import { Limits } from '../../limits';
+import { PROPERTIES } from '../../methods/unit-report/input';
 import { exact, meanOf } from '../../quantity';
 import { masonry } from '.';
 import { across } from './across';
@@ -65,13 +67,32 @@ describe('a delivery', () => {
     results: [],
     verdicts: states.map((state) => ({ title: 'Mean net strength', state })),
   });
-  const verdict = (...sets: ReturnType<typeof set>[]) => across(sets)?.verdict;
+  const shrinkage = (state: State) => ({
+    method: 'unit-report',
+    verdicts: [
+      verdictWith({ criterion: `${PROPERTIES.shrinkage} 0.065 %`, limit: '', state, sentence: 'Shrinkage.' }),
+    ],
+  });
+  const about = { mode: 'half-even', asked: { product: 'c90' }, tests: [shrinkage('meets')] } as const;
+  const verdict = (...sets: ReturnType<typeof set>[]) => across(sets, about)?.verdict;
+  it('never meets while its product asks for a report that there is none of', () => {
+    const met = [set('first', 'meets')];
+    expect(across(met, { ...about, tests: [] })?.verdict).toMatchObject({
+      state: 'not yet determinable',
+      sentence: expect.stringContaining('linear drying shrinkage, c426'),
+    });
+    expect(across(met, { ...about, tests: [shrinkage('does not meet')] })?.verdict?.state).toBe(
+      'does not meet',
+    );
+    expect(across(met, { ...about, asked: { product: 'c55' }, tests: [] })?.verdict?.state).toBe('meets');
+    expect(across(met, { ...about, asked: { product: 'c936' } })?.verdict?.sentence).toContain('abrasion');
+  });
   it('stands by its first set', () => {
-    expect(across([set('first')])).toBeNull();
+    expect(across([set('first')], about)).toBeNull();
     expect(verdict(set('first', 'meets', 'meets'))?.state).toBe('meets');
     expect(verdict(set('first', 'meets', 'not yet determinable'))).toEqual({
       state: 'not yet determinable',
-      sentence: 'Undecided: mean net strength of first.',
+      sentence: 'Undecided while there is no result of mean net strength, first.',
     });
   });
   it('after the first failed stands by its second, and there is no third', () => {

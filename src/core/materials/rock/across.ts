@@ -1,6 +1,6 @@
-import type { LotSays, SampleOfLot } from '../../material/contract';
+import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
 import { resultOf } from '../../methods/outcome';
-import { type Exact, exact, meanOf, type RoundingMode } from '../../quantity';
+import { type Exact, exact, meanOf } from '../../quantity';
 import { Sheet, standard } from '../../working';
 
 const INDEX = 'point load strength index';
@@ -10,10 +10,7 @@ const INDEX = 'point load strength index';
  * @returns null while there is no group of each
  * Source: ASTM D5731, ISRM 1985 (from memory): Ia(50), about 1 where the rock has no direction.
  */
-export function across(
-  samples: readonly SampleOfLot[],
-  { mode }: { readonly mode: RoundingMode },
-): LotSays | null {
+export function across(samples: readonly SampleOfLot[], { mode }: Pick<LotAbout, 'mode'>): LotSays | null {
   const means = (direction: string): Exact[] =>
     samples
       .filter(({ about }) => about.direction === direction)

@@ -79,7 +79,7 @@ describe('the anisotropy index', () => {
     verdicts: [],
   });
   const across = (...samples: ReturnType<typeof group>[]) =>
-    rock.across?.(samples, { mode: 'half-even' }) ?? null;
+    rock.across?.(samples, { mode: 'half-even', asked: {}, tests: [] }) ?? null;
   // ASTM D5731 (from memory): mean across the planes over mean along one.
   it('is the mean across the planes over that along one', () => {
     expect(across(group('perpendicular', '4.12'), group('parallel', '2.05'))?.results[0]).toMatchObject({

@@ -77,6 +77,7 @@ export function compute(input: UnitAbsorptionInput, setup: RunSetup): Outcome {
         `(${symbol}1 + ${symbol}2) / 2`,
         { [`${symbol}1`]: both[0], [`${symbol}2`]: both[1] },
         units.length,
+        'unit.size-step',
       );
   }
   const { Wr, Wi, Ws, Wd } = massesOf(setup, system);

@@ -4,14 +4,14 @@ import { CRITERIA, densityClass } from '../../materials/masonry/criteria';
 import { LIMITS as ROWS } from '../../materials/masonry/limits';
 import { CLASSES } from '../../materials/masonry/products';
 import {
-  decimalsOf,
   type Exact,
   exact,
   largest,
-  plainOf,
+  roundedText,
   roundTo,
   smallest,
   type UnitId,
+  withUnit,
 } from '../../quantity';
 import { plain, Sheet } from '../../working';
 import { LIMITS } from './limits';
@@ -41,7 +41,7 @@ function derives(_: Exact, { pieces, limits, system, mode }: DeriveAbout): Deriv
       source: limits.of(step, system).source,
       round: { step: by, rule: `to ${limits.of(step, system).text}` },
     });
-    said.push([`Mean ${quantity}`, plainOf(exact(roundTo(value, by, mode).toFixed(decimalsOf(by))), unit)]);
+    said.push([`Mean ${quantity}`, withUnit(roundedText(value, by, mode), unit)]);
     return value;
   };
   const density = mean('density', 'D', us ? 'lb/ft3' : 'kg/m3', 'unit.absorption-step');

@@ -8,12 +8,12 @@ import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT, zeroFindings } from '../press';
-import { limitsOf, type RunSetup } from '../setup';
+import { limitsOf, type RunSetup, setupMeasure } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
 import { meanSide, variations } from '../unit-absorption/measured';
-import { type BearingArea, bearingArea, expectedLoad, required } from './area';
+import { type BearingArea, bearingArea, expectedLoad, required, sizesOf } from './area';
 import type { UnitCompressionInput } from './input';
-import { fitsMachine } from './plan';
+import { fitsMachine, plateNeeded } from './plan';
 
 const C140 = standard('ASTM C140/C140M');
 
@@ -41,7 +41,7 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
   const [width, length] = [meanSide(input, 'width'), meanSide(input, 'length')];
   const bearing = bearingArea(input, setup, limits);
   const load = readMeasure(input, 'maximumLoad')?.value;
-  const area = bearing && areaLine(sheet, bearing, areaUnit);
+  const area = bearing && areaLine(sheet, bearing, areaUnit, limits.number('unit.area-step', system));
   let net: Exact | undefined;
   if (area && load && !load.isZero()) {
     net = sheet.line({
@@ -125,6 +125,7 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
       ...zeroFindings(input),
       ...conditionFindings(input, setup),
       ...machineFindings(input, setup, bearing, limits),
+      ...plateFindings(input, setup, limits),
       ...timeFindings(input, setup, net, limits),
     ]),
     verdicts: [],
@@ -166,7 +167,8 @@ function wedge(bearing: BearingArea | undefined, setup: RunSetup, system: System
 }
 
 /** The area as a line of the sheet: the mean of the dried units, or the estimate as it stands. */
-function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2'): Exact {
+function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2', step: Exact): Exact {
+  const round = { step, rule: 'for reading; the unrounded area is used' };
   const { area, of } = bearing;
   const uses = Object.fromEntries(of.map((each, place) => [`A${place + 1}`, each]));
   return of.length > 0
@@ -177,6 +179,7 @@ function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2'): Exac
         uses,
         unit,
         source: C140,
+        round,
       })
     : sheet.line({
         symbol: 'An',
@@ -184,6 +187,7 @@ function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2'): Exac
         formula: 'A_est',
         uses: { A_est: area },
         unit,
+        round,
         source: commonPractice,
       });
 }
@@ -252,6 +256,33 @@ function machineFindings(
           ? 'A sawn unit goes back into conditioning before it is capped.'
           : 'A unit that stays whole proves at least its load over its area, and is no break.',
         ...(cannot ? { remark: `Required load beyond ${machine.number}.` } : {}),
+      },
+    ),
+  ];
+}
+
+/** A plate between platen and unit that is too thin bends, and loads the middle more than the corners. */
+function plateFindings(input: UnitCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
+  const { system } = input;
+  const machine = setup.equipment?.find(({ number }) => number === input.machine);
+  const face = setupMeasure(machine?.machine?.upperFace, 'length', LENGTH_UNIT[system]);
+  const { length, width } = sizesOf(input, setup);
+  const plate = readMeasure(input, 'plate')?.value;
+  if (!face || !length || !width || !machine) return [];
+  const needed = plateNeeded({ length, width }, exact(face));
+  if (needed.isZero() || plate?.greaterThanOrEqualTo(needed)) return [];
+  const least = plainOf(needed.toDecimalPlaces(system === 'US' ? 2 : 0), LENGTH_UNIT[system]);
+  return [
+    limitFinding(
+      limits,
+      system,
+      { id: 'unit.plate', severity: 'departure', needsReason: true, beforeLoad: true, fields: ['plate'] },
+      {
+        message: plate
+          ? `The plate is ${plainOf(plate, LENGTH_UNIT[system])}; on the platen of ${machine.number} it has to be ${least}.`
+          : `On the platen of ${machine.number} this unit wants a bearing plate of ${least}.`,
+        action: 'Take one single plate of that thickness, or a machine with a wider platen.',
+        remark: `Bearing plate thinner than ${least} on ${machine.number}.`,
       },
     ),
   ];

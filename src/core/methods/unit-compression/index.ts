@@ -74,7 +74,7 @@ export const unitCompression = pressed<UnitCompressionInput>({
         title: 'Caps',
         phase: 'before',
         instruction: 'Both bearing faces, thin and plane. From its younger cap count two hours.',
-        fields: ['caps', 'cappedAt', 'capThickness', 'capsSound'],
+        fields: ['caps', 'cappedAt', 'capThickness', 'capsSound', 'plate'],
         caution:
           'Molten sulfur burns deeply: face shield, heat gloves, long sleeves, apron; hood on, everything dry, never water on it. Gypsum warms as it sets: never around skin. Data sheets and local rules come first.',
         clock: {

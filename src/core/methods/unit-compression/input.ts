@@ -130,6 +130,18 @@ export class UnitCompressionInput extends InPressInput {
   capsSound?: 'yes' | 'no';
 
   @MeasureField({
+    label: 'Bearing plate, thickness',
+    dimension: 'length',
+    unit: { US: 'in', SI: 'mm' },
+    step: { US: '0.01', SI: '0.5' },
+    possible: { US: ['0', '8'], SI: ['0', '205'] },
+    carry: true,
+    help: 'One plate, never a stack; 0 where the platen covers the unit.',
+    example: { US: '2.5', SI: '65' },
+  })
+  plate?: string;
+
+  @MeasureField({
     label: 'Time for the second half',
     aside: true,
     help: 'By stopwatch, from half of the peak to the peak, where no record is kept.',

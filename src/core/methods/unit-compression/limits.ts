@@ -9,6 +9,7 @@ export const LIMITS = {
   ...group('Masonry units: strength test', C140, {
     'unit.second-half': r('Second half of the load', '60 to 120 s'),
     'unit.second-half-first': r('Second half of the load, first unit of a set', '>= 30 s'),
+    'unit.plate': r('Bearing plate, of the distance from the platen to the farthest corner', '>= 100 %'),
     'unit.strength-step': r('Strength reported to', '= 10 psi', '= 0.1 MPa'),
     'unit.cap-age': r('From the youngest cap to the break', '>= 2 h', C1552),
     'unit.cap-thick': r('Mean thickness of a cap', '<= 0.125 in', '<= 3.2 mm', C1552),

@@ -116,6 +116,18 @@ export function plan(system: System, setup: RunSetup): readonly PlanItem[] {
   return items;
 }
 
+/**
+ * How thick a bearing plate has to be on a platen that does not cover the unit.
+ * @param sizes length and width of the unit @param face diameter of the platen; all in or mm
+ * @returns nought where the platen covers it
+ * Source: ASTM C140/C140M, annex on plates (from memory): from the edge of the platen to the farthest corner of the unit.
+ */
+export function plateNeeded(sizes: { readonly length: Exact; readonly width: Exact }, face: Exact): Exact {
+  const corner = sizes.length.div(2).pow(2).plus(sizes.width.div(2).pow(2)).sqrt();
+  const over = corner.minus(face.div(2));
+  return over.greaterThan(0) ? over : exact(0);
+}
+
 /** Whether one machine of the register can break a unit; undefined for what is no machine, or of unknown capacity. */
 export function fitsMachine(
   machine: EquipmentFacts,

@@ -47,14 +47,13 @@ export const PRESS: PressUse<UnitCompressionInput> = {
     if (!bearing) return undefined;
     const expected = expectedLoad(bearing.area, setup, system, limits);
     if (!expected) return undefined;
-    const { length, height } = sizesOf(input, setup);
+    const { height } = sizesOf(input, setup);
     return {
       area: bearing.area,
       factor: exact(FORCE_FACTOR[system]),
       band: bandFor(expected, limits, system),
       from: 'half',
       expected,
-      width: length,
       height,
       ends: 'bonded',
       measured: bearing.open === undefined,

@@ -9,7 +9,7 @@ import type { RunSetup } from '../setup';
 import { waitsOf } from '../step-clock';
 import { unitCompression } from '.';
 import type { UnitCompressionInput } from './input';
-import { fits } from './plan';
+import { fits, plateNeeded } from './plan';
 import { ratesFor } from './press';
 
 const limits = new Limits();
@@ -168,6 +168,29 @@ describe('whether a machine can break it', () => {
     const setup = { equipment: [machine] } as unknown as Partial<RunSetup>;
     expect(found({ machine: 'PR-9' }, {}, setup)).toContain('departure unit.capacity');
   });
+});
+
+// By hand: half diagonals of 15.63 × 7.63 in are 8.696 in.
+it.each([
+  ['10', '3.70'],
+  ['13', '2.20'],
+  ['18', '0.00'],
+])('a platen of %s in wants a plate of %s in under a unit of 15.63 × 7.63 in', (face, plate) => {
+  const sizes = { length: exact('15.63'), width: exact('7.63') };
+  expect(plateNeeded(sizes, exact(face)).toFixed(2)).toBe(plate);
+});
+it('a plate that is missing or too thin is said before the load', () => {
+  const machine = {
+    number: 'PR-9',
+    kind: 'compression machine',
+    verifiedOn: '2031-01-20',
+    machine: { capacity: '500,000 lbf', upperFace: '13 in' },
+  };
+  const said = (plate?: string) =>
+    found({ machine: 'PR-9', plate }, {}, { equipment: [machine] } as unknown as Partial<RunSetup>).includes(
+      'departure unit.plate',
+    );
+  expect([said(), said('2.1'), said('2.25')]).toEqual([true, true, false]);
 });
 
 // Arithmetic: at a steady rate the second half takes P / (2 r).

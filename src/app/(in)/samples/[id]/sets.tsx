@@ -15,7 +15,7 @@ export function SetCards({ sets, title }: { sets: readonly SpecimenSet[]; title:
   return (
     <>
       {sets
-        .filter(({ derived }) => derived)
+        .filter(({ derived }) => derived?.plot)
         .map((set) => (
           <Card key={set.key} title={title}>
             <SetPicture

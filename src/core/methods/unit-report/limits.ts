@@ -1,0 +1,8 @@
+import { group, r } from '../../limits/row';
+import { standard } from '../../working';
+
+export const LIMITS = {
+  ...group('Masonry units: from other reports', standard('ASTM C90'), {
+    'unit.shrinkage': r('Linear drying shrinkage at delivery', '<= 0.065 %'),
+  }),
+};
