@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { type Browser, expect, type Page } from '@playwright/test';
+import { type Browser, expect, type Locator, type Page } from '@playwright/test';
 import { DEMO_PASSWORD, PEOPLE, type PersonKey } from '../src/demo/scenario';
 
 const axe = readFileSync(
@@ -91,4 +91,30 @@ export async function toBench(page: Page, label: string): Promise<void> {
   await page.waitForURL('**/specimens/**');
   await page.getByRole('link', { name: 'To the bench' }).click();
   await page.waitForURL('**/bench/**');
+}
+
+/** Goes to a step of a run sheet by its title. */
+export function toStep(page: Page, title: string): Promise<void> {
+  return page
+    .getByRole('button', { name: new RegExp(`^\\S*\\s?${title}`) })
+    .first()
+    .click();
+}
+
+/** Takes readings by the names of their fields, Enter after each. */
+export async function take(page: Page, values: Readonly<Record<string, string>>): Promise<void> {
+  for (const [field, text] of Object.entries(values)) {
+    await page.locator(`[data-field=${field}]`).fill(text);
+    await page.locator(`[data-field=${field}]`).press('Enter');
+  }
+}
+
+/** Presses the answer that begins with these words. */
+export function choose(page: Page, name: string): Promise<void> {
+  return page.getByRole('button', { name, exact: false }).first().click();
+}
+
+/** A cell of a table of rows; the row under the last is called `new`. */
+export function cell(page: Page, field: string, row: number | 'new', column: string): Locator {
+  return page.locator(`[data-cell="${field}/${row}/${column}"]`);
 }

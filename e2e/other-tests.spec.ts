@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { expectAccessible, signedIn, toBench } from './helpers';
+import { expectAccessible, signedIn, take, toBench, toStep } from './helpers';
 
 /** Opens a specimen by scanning its label, and starts a test of it. */
 async function start(page: Page, label: string, method: string): Promise<void> {
@@ -8,12 +8,6 @@ async function start(page: Page, label: string, method: string): Promise<void> {
   await page.waitForURL('**/runs/**');
   await expect(page.getByRole('heading', { name: label })).toBeVisible();
 }
-
-const toStep = (page: Page, title: string): Promise<void> =>
-  page
-    .getByRole('button', { name: new RegExp(`^\\S*\\s?${title}`) })
-    .first()
-    .click();
 
 /** Carries out an action as the page would, where a test is about something else. */
 async function perform(page: Page, name: string, data: object): Promise<Record<string, string>> {
@@ -30,13 +24,6 @@ async function perform(page: Page, name: string, data: object): Promise<Record<s
     },
     [name, data] as const,
   );
-}
-
-async function readings(page: Page, values: Readonly<Record<string, string>>): Promise<void> {
-  for (const [field, text] of Object.entries(values)) {
-    await page.locator(`[data-field=${field}]`).fill(text);
-    await page.locator(`[data-field=${field}]`).press('Enter');
-  }
 }
 
 test('two cylinders are split, one read off a dial in words, and stand as a pair against their range', async ({
@@ -56,7 +43,7 @@ test('two cylinders are split, one read off a dial in words, and stand as a pair
     await page.getByRole('button', { name: 'Moist', exact: false }).first().click();
     await toStep(page, 'Lines and sizes');
     await page.getByRole('button', { name: 'In one plane, vertical' }).click();
-    await readings(page, {
+    await take(page, {
       diameter1: '4.01',
       diameter2: '4.00',
       diameter3: '4.00',
@@ -104,7 +91,7 @@ test('a modulus is read over three loadings, agrees with itself, and leaves its 
   await toStep(page, 'Fetch and keep');
   await page.getByRole('button', { name: 'Moist', exact: false }).first().click();
   await toStep(page, 'Companions and sizes');
-  await readings(page, { diameter1: '4.00', diameter2: '4.00', companion: '4380' });
+  await take(page, { diameter1: '4.00', diameter2: '4.00', companion: '4380' });
   await toStep(page, 'Companions and sizes');
   await page.getByRole('button', { name: 'Ground' }).click();
   await toStep(page, 'Yokes and gauges');
@@ -202,7 +189,7 @@ test('three cubes of a European project are broken by the school’s own rules',
     await toStep(page, 'Sides and mass');
     await page.getByRole('button', { name: 'To the side' }).click();
     await toStep(page, 'Sides and mass');
-    await readings(page, { sideX: '150.2', sideY: '149.8' });
+    await take(page, { sideX: '150.2', sideY: '149.8' });
     await toStep(page, 'Place, zero, guard');
     for (const tick of ['Indicator at zero', 'Guard shut']) await page.getByText(tick).first().click();
     await toStep(page, 'Load to failure');

@@ -1,31 +1,15 @@
 import { expect, type Page, test } from '@playwright/test';
-import { expectAccessible, signedIn, toBench } from './helpers';
-
-const toStep = (page: Page, title: string): Promise<void> =>
-  page
-    .getByRole('button', { name: new RegExp(`^\\S*\\s?${title}`) })
-    .first()
-    .click();
-
-const choose = (page: Page, name: string): Promise<void> =>
-  page.getByRole('button', { name, exact: false }).first().click();
-
-async function type(page: Page, values: Readonly<Record<string, string>>): Promise<void> {
-  for (const [field, text] of Object.entries(values)) {
-    await page.locator(`[data-field=${field}]`).fill(text);
-    await page.locator(`[data-field=${field}]`).press('Enter');
-  }
-}
+import { choose, expectAccessible, signedIn, take, toBench, toStep } from './helpers';
 
 /** Breaks the piece that is open, up to where it is looked at. */
 async function breakPiece(page: Page, sizes: Readonly<Record<string, string>>, load: string): Promise<void> {
   await toStep(page, 'Measure');
-  await type(page, sizes);
+  await take(page, sizes);
   await toStep(page, 'Seat and zero');
   await choose(page, 'The points only touching');
-  await type(page, { separation: sizes.depth ?? '' });
+  await take(page, { separation: sizes.depth ?? '' });
   await toStep(page, 'Load');
-  await type(page, { load, time: '24' });
+  await take(page, { load, time: '24' });
   await page.getByRole('button', { name: 'Now' }).last().click();
   await toStep(page, 'Look at the pieces');
 }

@@ -54,6 +54,9 @@ export function Results({
           {`No ${mainResult} yet.`}
         </Typography>
       )}
+      {main?.about ? (
+        <Typography color="text.secondary">{`${main.about}, ${main.quantity}`}</Typography>
+      ) : null}
       {main?.converted ? (
         <Typography color="text.secondary">
           {`${main.converted.text} ${unitLabel(main.converted.unit)}, converted`}

@@ -102,7 +102,14 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
                 <Typography variant="h2" sx={{ flexGrow: 1 }}>
                   {`${index + 1}. ${step.title}`}
                 </Typography>
-                {data.state === 'open' ? <GoSign hold={hold} toRead={toRead} phase={step.phase} /> : null}
+                {data.state === 'open' ? (
+                  <GoSign
+                    loads={run.method.press !== undefined || run.method.handPumped !== undefined}
+                    hold={hold}
+                    toRead={toRead}
+                    phase={step.phase}
+                  />
+                ) : null}
               </Box>
               {Lead ? <Lead run={run} data={data} readOnly={readOnly} /> : null}
               <RunFields
@@ -171,10 +178,13 @@ function firstOpen(run: Run): string {
 
 /** Go or hold before the specimen is destroyed; nothing is blocked, but going on against a hold takes a reason. */
 function GoSign({
+  loads,
   hold,
   toRead,
   phase,
 }: {
+  /** True where a load breaks what is tested. */
+  loads: boolean;
   hold: number;
   toRead: number;
   phase: 'before' | 'test' | 'after';
@@ -184,7 +194,7 @@ function GoSign({
     hold > 0
       ? [`Hold: ${hold} to settle or give a reason for`, 'error.main']
       : toRead > 0
-        ? [`Before load: ${toRead} still to read`, 'text.secondary']
+        ? [`${loads ? 'Before load' : 'Before the test'}: ${toRead} still to read`, 'text.secondary']
         : ['Go', 'success.main'];
   return (
     <Typography

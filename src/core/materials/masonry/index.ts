@@ -13,7 +13,7 @@ export const masonry: Material = {
   id: 'masonry',
   title: 'Masonry units',
   words: {
-    specification: ['unit', 'units'],
+    specification: ['kind of unit', 'kinds of unit'],
     lot: ['delivery', 'deliveries'],
     sample: ['set', 'sets'],
     specimen: ['unit', 'units'],

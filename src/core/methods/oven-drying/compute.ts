@@ -3,12 +3,12 @@ import { type Exact, plainOf } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { durationText } from '../../windows';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
-import { rowsFor, strangerFindings } from '../batch-rows';
+import { strangerFindings } from '../batch-rows';
 import type { Outcome, Result } from '../contract';
 import { type Prediction, predictDrying } from '../drying/predict';
+import { weighingsOf } from '../drying/rows';
 import { type DryingState, dryingRule, dryingState } from '../drying/state';
 import { equipmentUse } from '../equipment-checks';
-import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
@@ -21,11 +21,7 @@ export function stateOf(input: OvenDryingInput, setup: RunSetup, label: string):
   const startedAt = Date.parse(input.inAt ?? '');
   if (Number.isNaN(startedAt)) return undefined;
   const limits = limitsOf(setup);
-  const weighings = rowsFor(input.weighings, label).flatMap((row) => {
-    const mass = readMeasure(row, 'mass')?.value;
-    const at = Date.parse(row.at ?? '');
-    return mass && !Number.isNaN(at) ? [{ at, mass }] : [];
-  });
+  const weighings = weighingsOf(input.weighings, label);
   return dryingState(weighings, dryingRule(limits, startedAt, limits.number('oven.first', 'US').toNumber()));
 }
 

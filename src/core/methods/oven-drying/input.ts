@@ -1,3 +1,4 @@
+import { WeighingRow } from '../drying/rows';
 import {
   EquipmentField,
   InstantField,
@@ -7,20 +8,7 @@ import {
   SpecimenField,
   TextField,
 } from '../fields';
-import { MASS } from '../mass-spec';
 import { RowsField } from '../rows-field';
-
-/** One specimen on the balance, hot out of the oven. */
-export class DryRow extends RowInput {
-  @SpecimenField({ label: 'Specimen', required: true, example: '' })
-  specimen?: string;
-
-  @MeasureField({ label: 'Mass', ...MASS, required: true, also: { dry: '', wd: '' }, example: '' })
-  mass?: string;
-
-  @InstantField({ label: 'At', required: true, stamps: true, also: { time: '' }, example: '' })
-  at?: string;
-}
 
 const OVEN = {
   dimension: 'temperature',
@@ -71,7 +59,7 @@ export class OvenDryingInput extends RunInput {
 
   @RowsField({
     label: 'Weighings',
-    Row: DryRow,
+    Row: WeighingRow,
     row: 'weighing',
     required: true,
     help: 'From a day on, every two hours, until two in a row differ by no more than 0.2 %.',
@@ -90,7 +78,7 @@ export class OvenDryingInput extends RunInput {
       ],
     },
   })
-  weighings?: DryRow[];
+  weighings?: WeighingRow[];
 
   @InstantField({ label: 'All dry at', required: true, example: '2031-05-22T12:40:00-04:00' })
   dryAt?: string;

@@ -3,10 +3,10 @@ import { cite, type Limits } from '../../limits';
 import { exact } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { bySeverity, type Finding, finding, Sheet } from '../../working';
-import { rowsFor, strangerFindings } from '../batch-rows';
+import { strangerFindings } from '../batch-rows';
 import type { Outcome, Result } from '../contract';
+import { weighingsOf } from '../drying/rows';
 import { type DryingState, dryingRule, dryingState } from '../drying/state';
-import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
@@ -30,11 +30,7 @@ function roomFrom(input: UnitConditioningInput, limits: Limits): number | null {
 function fanState(input: UnitConditioningInput, label: string, limits: Limits): DryingState | undefined {
   const startedAt = Date.parse(input.placedAt ?? '');
   if (input.way !== 'fan' || Number.isNaN(startedAt)) return undefined;
-  const weighings = rowsFor(input.weighings, label).flatMap((row) => {
-    const mass = readMeasure(row, 'mass')?.value;
-    const at = Date.parse(row.at ?? '');
-    return mass && !Number.isNaN(at) ? [{ at, mass }] : [];
-  });
+  const weighings = weighingsOf(input.weighings, label);
   return dryingState(
     weighings,
     dryingRule(limits, startedAt, limits.number('condition.fan', 'US').toNumber()),
@@ -69,7 +65,7 @@ export function compute(input: UnitConditioningInput, setup: RunSetup): Outcome 
   if (!Number.isNaN(taken) && from !== null && !Number.isNaN(from) && taken > from)
     results.push(
       resultOf({
-        quantity: 'conditioned for',
+        quantity: 'conditioning time',
         symbol: 't',
         value: sheet.line({
           symbol: 't',

@@ -22,7 +22,7 @@ export const unitConditioning: Method<UnitConditioningInput> = {
     roles: [COMPRESSION, SPARE],
     tells: (input, { label }, setup) => tells(input, label, setup),
   },
-  yields: [{ quantity: 'conditioned for', symbol: 't' }],
+  yields: [{ quantity: 'conditioning time', symbol: 't' }],
   Input: UnitConditioningInput,
   steps: [
     {

@@ -1,3 +1,4 @@
+import { WeighingRow } from '../drying/rows';
 import {
   CheckField,
   ChoiceField,
@@ -8,7 +9,6 @@ import {
   SpecimenField,
   TextField,
 } from '../fields';
-import { MASS } from '../mass-spec';
 import { RowsField } from '../rows-field';
 
 /** The air of the room at a moment. */
@@ -39,18 +39,6 @@ export class AirRow extends RowInput {
     example: '',
   })
   humidity?: string;
-}
-
-/** One unit between two looks of the fan. */
-export class FanRow extends RowInput {
-  @SpecimenField({ label: 'Unit', required: true, example: '' })
-  specimen?: string;
-
-  @MeasureField({ label: 'Mass', ...MASS, required: true, example: '' })
-  mass?: string;
-
-  @InstantField({ label: 'At', required: true, stamps: true, also: { time: '' }, example: '' })
-  at?: string;
 }
 
 /** The readings of units that are conditioned before they are capped. */
@@ -108,12 +96,12 @@ export class UnitConditioningInput extends RunInput {
 
   @RowsField({
     label: 'Weighings at the fan',
-    Row: FanRow,
+    Row: WeighingRow,
     row: 'weighing',
     help: 'After four hours, then every two, until two differ by no more than 0.2 %.',
     example: { US: [], SI: [] },
   })
-  weighings?: FanRow[];
+  weighings?: WeighingRow[];
 
   @ChoiceField({
     label: 'Moisture seen at the end',

@@ -108,7 +108,7 @@ export function compute(input: UnitReceivingInput, setup: RunSetup): Outcome {
       values: {
         unit,
         labels: labelsOf(setup).join(','),
-        masses: read.map(({ label, mass }) => `${label}=${mass.toFixed()}`).join(','),
+        masses: read.map(({ label, mass }) => `${label}=${mass.toFixed(system === 'US' ? 2 : 3)}`).join(','),
       },
     },
   };

@@ -1,7 +1,7 @@
 'use client';
 import { useTheme } from '@mui/material';
 
-const [WIDTH, HEIGHT, LEFT, FOOT] = [360, 170, 52, 32];
+const [WIDTH, HEIGHT, LEFT, FOOT] = [360, 184, 52, 46];
 
 /** Which rates break which loads in time: inside it the second half takes the time it is to take. */
 export function Wedge({
@@ -71,7 +71,7 @@ export function Wedge({
       {marks.map(({ at, word, colour }, place) => (
         <g key={word}>
           <path d={`M${x(at)} 6V${floor}`} stroke={colour} strokeDasharray="4 3" />
-          <text x={x(at)} y={floor + 13 + (place % 2) * 13} fontSize={11} textAnchor="middle" fill={colour}>
+          <text x={x(at)} y={floor + 13 + place * 13} fontSize={11} textAnchor="middle" fill={colour}>
             {`${word} ${short(at)}`}
           </text>
         </g>

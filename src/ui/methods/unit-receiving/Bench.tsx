@@ -3,13 +3,13 @@ import { Box, Typography, useTheme } from '@mui/material';
 import type { BenchProps } from '../kit';
 
 /** `label=mass` pairs of a picture. */
-function pairs(text: unknown): (readonly [label: string, mass: number])[] {
+function pairs(text: unknown): (readonly [label: string, mass: string])[] {
   return String(text ?? '')
     .split(',')
     .filter(Boolean)
     .map((each) => {
       const [label = '', mass = ''] = each.split('=');
-      return [label, Number(mass)] as const;
+      return [label, mass] as const;
     });
 }
 
@@ -23,7 +23,7 @@ export function UnitReceivingBench({ picture }: BenchProps) {
   const all = String(labels ?? '')
     .split(',')
     .filter(Boolean);
-  const values = [...weighed.values()];
+  const values = [...weighed.values()].map(Number);
   const mean = values.reduce((sum, each) => sum + each, 0) / (values.length || 1);
   const reach = Math.max(...values.map((each) => Math.abs(each - mean)), mean * 0.005) * 1.2;
   return (
@@ -35,7 +35,7 @@ export function UnitReceivingBench({ picture }: BenchProps) {
       <tbody>
         {all.map((label) => {
           const mass = weighed.get(label);
-          const off = mass === undefined ? 0 : ((mass - mean) / reach) * (WIDTH / 2);
+          const off = mass === undefined ? 0 : ((Number(mass) - mean) / reach) * (WIDTH / 2);
           return (
             <tr key={label}>
               <Box

@@ -48,6 +48,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
   const { zone } = job;
   const material = findMaterial(mix.material);
   const words = material?.words;
+  const role = material?.roles?.find(({ id: each }) => each === specimen.role);
   const aged = specimen.ageHours !== null || isHeld(specimen);
   const main = specimen.run?.main;
   const state =
@@ -136,6 +137,7 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
               ],
               ...(material ? saidOf(material.Lot, { ...placement.about }) : []),
               ['Form', formText(specimen.form)],
+              ...(role ? [['For', role.text] as const] : []),
               ...(specimen.about.cure ? [['Curing', specimen.about.cure] as const] : []),
               ...(home
                 ? [

@@ -1,0 +1,25 @@
+import { rowsFor } from '../batch-rows';
+import { InstantField, MeasureField, RowInput, readMeasure, SpecimenField } from '../fields';
+import { MASS } from '../mass-spec';
+import type { Weighing } from './state';
+
+/** One specimen on the balance while it dries. */
+export class WeighingRow extends RowInput {
+  @SpecimenField({ label: 'Specimen', required: true, example: '' })
+  specimen?: string;
+
+  @MeasureField({ label: 'Mass', ...MASS, required: true, also: { dry: '', wd: '' }, example: '' })
+  mass?: string;
+
+  @InstantField({ label: 'At', required: true, stamps: true, also: { time: '' }, example: '' })
+  at?: string;
+}
+
+/** The whole weighings of one specimen, masses in lb or kg as its run is. */
+export function weighingsOf(rows: readonly WeighingRow[] | undefined, label: string): Weighing[] {
+  return rowsFor(rows, label).flatMap((row) => {
+    const mass = readMeasure(row, 'mass')?.value;
+    const at = Date.parse(row.at ?? '');
+    return mass && !Number.isNaN(at) ? [{ at, mass }] : [];
+  });
+}
