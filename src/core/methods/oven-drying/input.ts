@@ -1,13 +1,5 @@
 import { WeighingRow } from '../drying/rows';
-import {
-  EquipmentField,
-  InstantField,
-  MeasureField,
-  RowInput,
-  RunInput,
-  SpecimenField,
-  TextField,
-} from '../fields';
+import { EquipmentField, InstantField, MeasureField, RunInput, TextField } from '../fields';
 import { RowsField } from '../rows-field';
 
 const OVEN = {

@@ -6,7 +6,6 @@ import {
   MeasureField,
   RowInput,
   RunInput,
-  SpecimenField,
   TextField,
 } from '../fields';
 import { RowsField } from '../rows-field';
