@@ -295,7 +295,7 @@ export async function addMasonryUnits(
     await weigh(28, 0.04);
     await weigh(30, 0.01);
     await read('laboratory', oven, { dryAt: iso(at(82)) }, at(82.2), true);
-    for (const runId of measured) await read('laboratory', runId, { remarks: 'none' }, at(82.5), true);
+    for (const runId of measured) await read('laboratory', runId, { piece: 'full' }, at(82.5), true);
     for (const [place, view] of broken.entries()) {
       const when = at(55 + place * 0.2);
       const { runId } = await act(

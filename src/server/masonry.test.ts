@@ -295,6 +295,7 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
       ]),
     );
     expect(content.verdicts.filter(({ state }) => state !== 'meets')).toEqual([]);
+    expect(content.verdicts.at(-1)).toMatchObject({ criterion: 'The whole delivery', state: 'meets' });
     expect(hindrances).toEqual([]);
   });
 

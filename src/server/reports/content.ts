@@ -106,7 +106,12 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
     discarded: parts.flatMap(({ discarded }) => discarded),
     sets: parts.flatMap(({ sets }) => sets),
     together: whole?.says ?? null,
-    verdicts: decided,
+    verdicts: [
+      ...decided,
+      ...(whole?.says?.verdict
+        ? [{ criterion: `The whole ${material?.words.lot[0] ?? 'lot'}`, ...whole.says.verdict }]
+        : []),
+    ],
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
     methods: [
       ...methods,

@@ -77,8 +77,15 @@ export const masonry: Material = {
     const own = ['leastMean', 'leastEach', 'mostAbsorption', 'mostAbsorptionEach'].some(
       (name) => asked[name],
     );
-    return own && !asked.projectSays
-      ? { projectSays: 'Say where the project asks for this: it is printed beside the limit.' }
+    if (own && !asked.projectSays)
+      return { projectSays: 'Say where the project asks for this: it is printed beside the limit.' };
+    // ASTM C90 before 2014 (from memory): 1,900 psi the mean, 1,700 each, other webs.
+    const year = /\b(?:19|20)\d\d\b/u.exec(String(asked.edition ?? ''))?.[0];
+    return asked.product === 'c90' && year && Number(year) < 2014 && !asked.leastMean
+      ? {
+          edition:
+            'Editions before 2014 ask for less strength, and for other webs: type their strengths below as the project’s own, with the edition as their source.',
+        }
       : {};
   },
   lotWants: ({ units }, limits) => {
