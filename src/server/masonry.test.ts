@@ -7,10 +7,12 @@ import { freshDatabase } from '@/testing/database';
 import { type Delivery, deliver } from '@/testing/masonry';
 import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
 import { makeBatch } from './actions/make-batch';
+import { letClientSee } from './actions/people';
 import { assignRoles } from './actions/roles';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { recordEvent } from './actions/specimens';
+import { perform } from './perform';
 import type { SpecimenView } from './queries/dossier';
 import { lotDossier } from './queries/lot';
 import { dayList } from './queries/today';
@@ -277,6 +279,17 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
     expect((await lotDossier(site.db, site.actors.reviewer, lot.lotId)).says?.verdict).toMatchObject({
       state: 'meets',
     });
+    // A client is told nothing by a report that no signature has released.
+    await perform(
+      site.db,
+      site.actors.manager,
+      letClientSee,
+      { personId: site.actors.client.id, jobId: site.jobId },
+      new Date(CAST),
+    );
+    const { says } = await lotDossier(site.db, site.actors.client, lot.lotId);
+    expect(says?.verdict?.state).not.toBe('meets');
+    expect(says?.verdict?.sentence).toContain('c426');
     const said = dossier.samples[0]?.sets.flatMap(({ derived }) => derived?.said ?? []);
     expect(said).toContainEqual(['Density class', 'medium weight']);
     expect(await site.db.transaction((tx) => rebuildVerdicts(tx))).toMatchObject({ changed: 0 });

@@ -90,8 +90,9 @@ export function stepClockFindings(
     if (!means || Number.isNaN(end) || end < startedAt) return [];
     const { late, early, ...about } = means;
     const { minutes, state } = readStepClock(startedAt, end, limit);
-    // What is not ended yet is not too short.
-    const action = state === 'over' ? late : state === 'early' && endedAt !== null ? early : undefined;
+    // What is not ended yet is not too short, but where a load would end it: then it is said before.
+    const short = state === 'early' && (endedAt !== null || about.beforeLoad === true);
+    const action = state === 'over' ? late : short ? early : undefined;
     if (action === undefined) return [];
     const said = `${title} for ${durationText(minutes)}.`;
     const words = { message: said, action, ...(about.severity === 'departure' ? { remark: said } : {}) };

@@ -30,7 +30,8 @@ export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
   const { job, material } = head;
   const releasedOnly = actor.role === 'client';
   const dossiers = await sampleDossiers(db, actor, eq(samples.lotId, lotId));
-  const runs = await runViews(db, { lotIds: [lotId] });
+  const all = await runViews(db, { lotIds: [lotId] });
+  const runs = releasedOnly ? all.filter(({ released }) => released) : all;
   const says: LotSays | null =
     material.across?.(
       dossiers.map(({ sample, sets }) => ({
@@ -57,7 +58,7 @@ export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
   return {
     ...head,
     samples: dossiers,
-    runs: releasedOnly ? runs.filter(({ released }) => released) : runs,
+    runs,
     says,
     limits: await limitsNow(db, job),
     reports: await reportsOf(db, eq(reports.lotId, lotId), releasedOnly),

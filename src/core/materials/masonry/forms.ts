@@ -1,9 +1,13 @@
 import type { Form } from '../../material/contract';
 
+/** What is sawn out of a face shell where no closed cells can be. */
+export const COUPON = 'unit-coupon';
+
 /** A manufactured unit, whole; and what is sawn out of one. */
 export const FORMS: readonly Form[] = [
   { id: 'unit-full', text: 'Full unit', letter: 'U' },
   { id: 'unit-reduced', text: 'Closed cells sawn out of a unit', letter: 'R' },
+  { id: COUPON, text: 'Coupon of a face shell', letter: 'P' },
 ];
 
 export const UNIT_FORMS = FORMS.map(({ id }) => id);

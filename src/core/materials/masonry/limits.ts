@@ -5,6 +5,8 @@ const C90 = standard('ASTM C90');
 const C1372 = standard('ASTM C1372');
 const C936 = standard('ASTM C936');
 
+const BETWEEN = ourChoice('half-way between the nominal widths');
+
 /** The strengths of a product: the mean of three on the net area, and each. */
 const strength = (name: string, [mean, each]: [string, string], [meanSi, eachSi]: [string, string]) =>
   ({
@@ -97,8 +99,10 @@ export const LIMITS = {
     'unit.shell-4': r('Face shell, nominal width up to 4 in [100 mm]', '>= 0.75 in', '>= 19 mm'),
     'unit.shell-6': r('Face shell, nominal width 6 in [150 mm]', '>= 1 in', '>= 25 mm'),
     'unit.shell-8': r('Face shell, nominal width 8 in [200 mm] and more', '>= 1.25 in', '>= 32 mm'),
-    'unit.width-6': r('Shells of 6 in [150 mm] units from a width of', '= 5 in', '= 127 mm'),
-    'unit.width-8': r('Shells of 8 in [200 mm] units from a width of', '= 7 in', '= 178 mm'),
+    'unit.width-6': r('Counts as a 6 in [150 mm] unit from a width of', '= 5 in', '= 127 mm', BETWEEN),
+    'unit.width-8': r('Counts as an 8 in [200 mm] unit from a width of', '= 7 in', '= 178 mm', BETWEEN),
+    'unit.width-10': r('Counts as a 10 in [250 mm] unit from a width of', '= 9 in', '= 229 mm', BETWEEN),
+    'unit.width-12': r('Counts as a 12 in [300 mm] unit from a width of', '= 11 in', '= 280 mm', BETWEEN),
     'unit.web': r('Web at its least', '>= 0.75 in', '>= 19 mm'),
     'unit.web-area': r('Normalised web area', '>= 6.5 in2/ft2', '>= 45140 mm2/m2'),
   }),

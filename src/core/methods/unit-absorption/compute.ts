@@ -84,6 +84,7 @@ export function compute(input: UnitAbsorptionInput, setup: RunSetup): Outcome {
   const masses = { ...(Wi ? { Wi } : {}), ...(Ws ? { Ws } : {}), ...(Wd ? { Wd } : {}) };
   const wrong = orderFinding(masses);
   if (wrong) findings.push(wrong);
+  findings.push(...cutFindings(input, Wr, limits));
   const { width: W, height: H, length: L } = sides;
   const gross =
     W && L ? line('Ag', 'Gross area', 'L * W', { L, W }, units.area, 'unit.area-step') : undefined;
@@ -279,6 +280,26 @@ function orderFinding({
     action:
       'Two of them are swapped, or one is another unit’s: look at the marks, and at the rows of tank and oven.',
   });
+}
+
+/** A piece that is cut too small says little of its unit. */
+function cutFindings(input: UnitAbsorptionInput, received: Exact | undefined, limits: Limits): Finding[] {
+  const { system } = input;
+  const cut = readMeasure(input, 'cutMass')?.value;
+  if (input.piece !== 'cut' || !cut || !received) return [];
+  const share = cut.div(received).times(100);
+  if (isWithin(share, limits.of('unit.cut-share', system))) return [];
+  return [
+    limitFinding(
+      limits,
+      system,
+      { id: 'unit.cut-share', severity: 'invalid', fields: ['cutMass'] },
+      {
+        message: `The piece has ${share.toFixed(1)} % of the received mass of its unit.`,
+        action: 'Cut a larger piece, or take the whole unit.',
+      },
+    ),
+  ];
 }
 
 function wetter(moisture: Exact): Finding {

@@ -65,7 +65,17 @@ export const unitAbsorption: Method<UnitAbsorptionInput> = {
       title: 'Overall',
       phase: 'before',
       instruction: 'Each side twice: width and height at mid-length, length at mid-height.',
-      fields: ['calliper', 'piece', 'width1', 'width2', 'height1', 'height2', 'length1', 'length2'],
+      fields: [
+        'calliper',
+        'piece',
+        'cutMass',
+        'width1',
+        'width2',
+        'height1',
+        'height2',
+        'length1',
+        'length2',
+      ],
       caution: 'Units weigh 20 to 60 lb: turn them with two hands on a bench, gloves on.',
     },
     {

@@ -1,4 +1,5 @@
 import { ChoiceField, EquipmentField, InstantField, MeasureField, RunInput, TextField } from '../fields';
+import { MASS } from '../mass-spec';
 import { RowsField } from '../rows-field';
 import { OVERALL, THIN, WebRow } from './sizes';
 
@@ -19,6 +20,15 @@ export class UnitAbsorptionInput extends RunInput {
     example: 'full',
   })
   piece?: 'full' | 'cut';
+
+  @MeasureField({
+    label: 'Mass after cutting',
+    ...MASS,
+    aside: true,
+    help: 'Of a cut piece: at least a fifth of the unit’s received mass.',
+    example: '',
+  })
+  cutMass?: string;
 
   @MeasureField({
     label: 'Width, top',

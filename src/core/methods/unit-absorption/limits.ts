@@ -3,6 +3,7 @@ import { ourChoice, standard } from '../../working';
 
 export const LIMITS = {
   ...group('Masonry units: absorption test', standard('ASTM C140/C140M'), {
+    'unit.cut-share': r('Piece cut for absorption, of the received mass of its unit', '>= 20 %'),
     'unit.water': r('Density of water, whatever its temperature', '= 62.4 lb/ft3', '= 1000 kg/m3'),
     'unit.absorption-step': r('Absorption and density reported to', '= 0.1 lb/ft3', '= 1 kg/m3'),
     'unit.percent-step': r('Absorption by mass, moisture, share solid reported to', '= 0.1 %'),

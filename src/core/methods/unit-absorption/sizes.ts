@@ -5,7 +5,7 @@ export const OVERALL = {
   dimension: 'length',
   unit: { US: 'in', SI: 'mm' },
   step: { US: '0.01', SI: '0.1' },
-  possible: { US: ['1', '40'], SI: ['25', '1000'] },
+  possible: { US: ['0.5', '40'], SI: ['12', '1000'] },
   required: true,
 } as const;
 

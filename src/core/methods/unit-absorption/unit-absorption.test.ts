@@ -95,6 +95,15 @@ describe('a unit that was soaked and dried', () => {
   });
 });
 
+// ASTM C140/C140M (from memory): at least a fifth of the received mass.
+it.each([
+  ['6.45', true],
+  ['6.90', false],
+])('a piece of %s lb out of a unit of 33.46 lb is refused: %s', (cutMass, refused) => {
+  const { findings } = computed({ ...sizes('3.8', '7.5', '1.27'), piece: 'cut', cutMass }, { Wr: '33.46' });
+  expect(findings.some(({ id }) => id === 'unit.cut-share')).toBe(refused);
+});
+
 describe('masses that cannot be', () => {
   const ids = (masses: Masses) =>
     computed(sizes('7.63', '15.63', '7.63'), masses).findings.map(({ id, severity }) => `${severity} ${id}`);

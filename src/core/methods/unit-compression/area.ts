@@ -1,5 +1,6 @@
 import type { LimitId, Limits } from '../../limits';
 import { productLimit } from '../../materials/masonry/criteria';
+import { COUPON } from '../../materials/masonry/forms';
 import { type Exact, exact, meanOf, type System } from '../../quantity';
 import { factMeasure, factText, factTexts } from '../facts';
 import { STRESS_UNIT } from '../press';
@@ -8,12 +9,12 @@ import { specifiedSizes } from '../unit-absorption/compute';
 import { meanSide, SIDES, type Side } from '../unit-absorption/measured';
 import type { UnitCompressionInput } from './input';
 
-/** The share of solid that units of a width usually have. Source: common practice, no source. */
-const SHARES: readonly (readonly [US: string, SI: string, id: LimitId])[] = [
-  ['5', '127', 'unit.share-4'],
-  ['7', '178', 'unit.share-6'],
-  ['9', '229', 'unit.share-8'],
-  ['11', '280', 'unit.share-10'],
+/** The share of solid that units usually have, up to the width at which the next size begins. Source: common practice, no source. */
+const SHARES: readonly (readonly [next: LimitId, share: LimitId])[] = [
+  ['unit.width-6', 'unit.share-4'],
+  ['unit.width-8', 'unit.share-6'],
+  ['unit.width-10', 'unit.share-8'],
+  ['unit.width-12', 'unit.share-10'],
 ];
 
 /** What the load is divided by: the mean net area of the set’s dried units, or an estimate until they are dry. */
@@ -21,13 +22,20 @@ export interface BearingArea {
   readonly area: Exact;
   /** Net areas of the dried units, unrounded; empty for an estimate. */
   readonly of: readonly Exact[];
+  /** Its own length and thickness, for a coupon: its area is no other’s. */
+  readonly own?: { readonly L: Exact; readonly t: Exact };
   /** Why it can still change; absent when every unit of the set is dry. */
   readonly open?: string;
 }
 
+/** True for a coupon sawn out of a face shell. */
+export function isCoupon({ specimen }: Pick<RunSetup, 'specimen'>): boolean {
+  return specimen?.form === COUPON;
+}
+
 /** The sizes of a unit: as measured, else as specified; in or mm. */
 export function sizesOf(input: UnitCompressionInput, setup: RunSetup): Partial<Record<Side, Exact>> {
-  const specified = specifiedSizes(setup, input.system);
+  const specified = isCoupon(setup) ? {} : specifiedSizes(setup, input.system);
   return Object.fromEntries(
     SIDES.flatMap((side) => {
       const size = meanSide(input, side) ?? specified[side];
@@ -46,6 +54,10 @@ export function bearingArea(
   setup: RunSetup,
   limits: Limits,
 ): BearingArea | undefined {
+  if (isCoupon(setup)) {
+    const [L, t] = [meanSide(input, 'length'), meanSide(input, 'width')];
+    return L && t ? { area: L.times(t), of: [], own: { L, t } } : undefined;
+  }
   const of = factTexts(setup, 'netAreas').map((text) => exact(text));
   const wanted = factTexts(setup, 'areaUnits').length;
   const { width, length } = sizesOf(input, setup);
@@ -65,8 +77,8 @@ export function bearingArea(
 
 /** The usual share of solid for a width, 0 to 1. */
 export function usualShare(width: Exact, system: System, limits: Limits): Exact {
-  const found = SHARES.find((row) => width.lessThan(row[system === 'US' ? 0 : 1]));
-  return limits.number(found?.[2] ?? 'unit.share-12', system).div(100);
+  const found = SHARES.find(([next]) => width.lessThan(limits.number(next, system)));
+  return limits.number(found?.[1] ?? 'unit.share-12', system).div(100);
 }
 
 /** Strength that is asked of the set, and of each; psi or MPa. */

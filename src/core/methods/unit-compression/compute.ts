@@ -11,7 +11,7 @@ import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT, zeroFindings } from '../press';
 import { limitsOf, type RunSetup, setupMeasure } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
 import { meanSide, variations } from '../unit-absorption/measured';
-import { type BearingArea, bearingArea, expectedLoad, required, sizesOf } from './area';
+import { type BearingArea, bearingArea, expectedLoad, isCoupon, required, sizesOf } from './area';
 import type { UnitCompressionInput } from './input';
 import { fitsMachine, plateNeeded } from './plan';
 
@@ -96,7 +96,8 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
       }),
     );
   }
-  const off = variations(input, specifiedSizes(setup, system));
+  // A coupon has no specified sizes of its own.
+  const off = isCoupon(setup) ? [] : variations(input, specifiedSizes(setup, system));
   const sizeStep = limits.number('unit.size-step', system);
   const vary = (quantity: string, symbol: string, of: typeof off): void => {
     if (of.length > 0)
@@ -124,6 +125,7 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
       ...zeroFindings(input),
       ...conditionFindings(input, setup),
+      ...couponFindings(input, setup, limits),
       ...machineFindings(input, setup, bearing, limits),
       ...plateFindings(input, setup, limits),
       ...timeFindings(input, setup, net, limits),
@@ -169,7 +171,17 @@ function wedge(bearing: BearingArea | undefined, setup: RunSetup, system: System
 /** The area as a line of the sheet: the mean of the dried units, or the estimate as it stands. */
 function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2', step: Exact): Exact {
   const round = { step, rule: 'for reading; the unrounded area is used' };
-  const { area, of } = bearing;
+  const { area, of, own } = bearing;
+  if (own)
+    return sheet.line({
+      symbol: 'An',
+      name: 'Area of the coupon',
+      formula: 'L * t',
+      uses: { L: own.L, t: own.t },
+      unit,
+      source: C140,
+      round,
+    });
   const uses = Object.fromEntries(of.map((each, place) => [`A${place + 1}`, each]));
   return of.length > 0
     ? sheet.line({
@@ -220,6 +232,49 @@ function conditionFindings(input: UnitCompressionInput, setup: RunSetup): Findin
       action: 'Take the caps off, condition it to the end, cap it again.',
     }),
   ];
+}
+
+/** A coupon is twice as high and four times as long as it is thick, its height as the unit stands. */
+function couponFindings(input: UnitCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
+  if (!isCoupon(setup)) return [];
+  const { system } = input;
+  const [t, height, length] = [
+    meanSide(input, 'width'),
+    meanSide(input, 'height'),
+    meanSide(input, 'length'),
+  ];
+  if (!t) return [];
+  const rows = [
+    ['unit.coupon-thick', t, 'width1', `It is ${plainOf(t.toDecimalPlaces(2), LENGTH_UNIT[system])} thick`],
+    [
+      'unit.coupon-height',
+      height?.div(t),
+      'height1',
+      `It is ${height?.div(t).toFixed(2)} times as high as thick`,
+    ],
+    [
+      'unit.coupon-length',
+      length?.div(t),
+      'length1',
+      `It is ${length?.div(t).toFixed(2)} times as long as thick`,
+    ],
+  ] as const;
+  return rows.flatMap(([id, value, field, words]) =>
+    value && !isWithin(value, limits.of(id, system))
+      ? [
+          limitFinding(
+            limits,
+            system,
+            { id, severity: 'invalid', beforeLoad: true, fields: [field] },
+            {
+              message: `${words}.`,
+              action:
+                'No coupon of this method: saw another, its height in the height of the unit, and condition it again.',
+            },
+          ),
+        ]
+      : [],
+  );
 }
 
 /** Whether the machine that is chosen can break it at all. */

@@ -39,7 +39,7 @@ export class UnitCompressionInput extends InPressInput {
   @MeasureField({
     label: 'Width, top',
     ...OVERALL,
-    help: 'Before it is capped.',
+    help: 'Before it is capped. Of a coupon its thickness.',
     example: { US: '7.63', SI: '193.8' },
   })
   width1?: string;

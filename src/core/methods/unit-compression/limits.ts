@@ -9,6 +9,9 @@ export const LIMITS = {
   ...group('Masonry units: strength test', C140, {
     'unit.second-half': r('Second half of the load', '60 to 120 s'),
     'unit.second-half-first': r('Second half of the load, first unit of a set', '>= 30 s'),
+    'unit.coupon-thick': r('Coupon of a face shell, as cut', '>= 0.75 in', '>= 19 mm'),
+    'unit.coupon-height': r('Coupon, height over thickness: two, five percent either way', '1.9 to 2.1'),
+    'unit.coupon-length': r('Coupon, length over thickness: four, five percent either way', '3.8 to 4.2'),
     'unit.plate': r('Bearing plate, of the distance from the platen to the farthest corner', '>= 100 %'),
     'unit.strength-step': r('Strength reported to', '= 10 psi', '= 0.1 MPa'),
     'unit.cap-age': r('From the youngest cap to the break', '>= 2 h', C1552),

@@ -8,6 +8,7 @@ import { findMethod } from '../registry';
 import type { RunSetup } from '../setup';
 import { waitsOf } from '../step-clock';
 import { unitCompression } from '.';
+import { usualShare } from './area';
 import type { UnitCompressionInput } from './input';
 import { fits, plateNeeded } from './plan';
 import { ratesFor } from './press';
@@ -116,6 +117,10 @@ describe('before the load', () => {
     });
     expect(found(at('39'))).toContain('invalid unit.cap-age');
     expect(found(at('40'))).not.toContain('invalid unit.cap-age');
+    // It is said before the load, while they are still too young.
+    const waiting = (asOf: string) => found({ ...at('39'), testedAt: undefined }, {}, { asOf });
+    expect(waiting('2031-06-11T11:39:00Z')).toContain('invalid unit.cap-age');
+    expect(waiting('2031-06-11T11:40:00Z')).not.toContain('invalid unit.cap-age');
     const { input } = usableInput(unitCompression as never, {
       system: 'US',
       cappedAt: '2031-06-11T09:40:00Z',
@@ -168,6 +173,54 @@ describe('whether a machine can break it', () => {
     const setup = { equipment: [machine] } as unknown as Partial<RunSetup>;
     expect(found({ machine: 'PR-9' }, {}, setup)).toContain('departure unit.capacity');
   });
+});
+
+// ASTM C140/C140M annex A1 (from memory): height twice, length four times the thickness; five percent is our choice.
+describe('a coupon of a face shell', () => {
+  const coupon = (thick: string, height: string, length: string) =>
+    computed(
+      {
+        width1: thick,
+        width2: thick,
+        height1: height,
+        height2: height,
+        length1: length,
+        length2: length,
+        maximumLoad: '12,903',
+      },
+      { netAreas: [], areaUnits: ['U4'] },
+      { specimen: { label: 'P1', form: 'unit-coupon' } },
+    );
+  it('has an area of its own, settled at once, and no sizes to be held to', () => {
+    const { results } = coupon('1.27', '2.54', '5.08');
+    const strength = results.find(({ quantity }) => quantity === 'net compressive strength');
+    // 1.27 × 5.08 = 6.4516 in².
+    expect(Number(strength?.value)).toBeCloseTo(12_903 / 6.4516, 6);
+    expect(strength).not.toHaveProperty('provisional');
+    expect(results.map(({ quantity }) => quantity)).not.toContain('greatest variation');
+  });
+  it.each([
+    ['1.27', '2.54', '5.08', []],
+    ['1.27', '2.40', '5.08', ['unit.coupon-height']],
+    ['1.27', '2.54', '5.40', ['unit.coupon-length']],
+    ['0.70', '1.40', '2.80', ['unit.coupon-thick']],
+    // Cut in the wrong direction.
+    ['1.27', '5.08', '2.54', ['unit.coupon-height', 'unit.coupon-length']],
+  ] as const)('of %s × %s × %s in is told %j', (thick, height, length, ids) => {
+    const all = coupon(thick, height, length).findings.map(({ id }) => id);
+    expect(all.filter((id) => id.startsWith('unit.coupon'))).toEqual(ids);
+  });
+});
+
+// Common practice, no source.
+it.each([
+  ['US', '3.625', '0.73'],
+  ['US', '5', '0.55'],
+  ['US', '7.625', '0.53'],
+  ['US', '9.625', '0.5'],
+  ['SI', '290', '0.48'],
+] as const)('%s units %s wide are usually solid to %s', (system, width, share) => {
+  expect(usualShare(exact(width), system, limits).toString()).toBe(share);
 });
 
 // By hand: half diagonals of 15.63 × 7.63 in are 8.696 in.
