@@ -2,10 +2,11 @@ import { randomUUID } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { findMaterial } from '@/core/materials/registry';
-import { readings, verdicts, waits } from '@/db/schema';
+import { methodsFor } from '@/core/methods/registry';
+import { readings, specimenEvents, verdicts, waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { type Delivery, deliver } from '@/testing/masonry';
-import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
+import { CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { makeBatch } from './actions/make-batch';
 import { letClientSee } from './actions/people';
 import { assignRoles } from './actions/roles';
@@ -287,9 +288,7 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
       { personId: site.actors.client.id, jobId: site.jobId },
       new Date(CAST),
     );
-    const { says } = await lotDossier(site.db, site.actors.client, lot.lotId);
-    expect(says?.verdict?.state).not.toBe('meets');
-    expect(says?.verdict?.sentence).toContain('c426');
+    expect(await lotDossier(site.db, site.actors.client, lot.lotId)).toMatchObject({ says: null, runs: [] });
     const said = dossier.samples[0]?.sets.flatMap(({ derived }) => derived?.said ?? []);
     expect(said).toContainEqual(['Density class', 'medium weight']);
     expect(await site.db.transaction((tx) => rebuildVerdicts(tx))).toMatchObject({ changed: 0 });
@@ -362,19 +361,77 @@ describe('a second set', () => {
 });
 
 describe('a batch', () => {
-  it('takes only what is something for it', async () => {
+  it('takes only what is something for it, and says which is not', async () => {
     const own = await deliver(site);
     const id = await own.set();
-    const [one] = await own.views(id);
+    const [one, two] = await own.views(id);
     await own.act(
       recordEvent,
       { specimenId: one?.id, kind: 'discarded', note: 'Fell off the pallet', at: own.at(1) },
       2,
     );
-    const left = await own.views(id);
-    expect(left.filter(({ discarded }) => discarded === null)).toHaveLength(5);
+    // What is gone is no choice any more.
+    const masonry = findMaterial('masonry') as NonNullable<ReturnType<typeof findMaterial>>;
+    const [receipt] = await togetherOf(site.db, masonry, await own.views(id));
+    expect(receipt?.choices).toHaveLength(5);
+    expect(receipt?.choices.map(({ label }) => label)).not.toContain(one?.label);
+    const soak = (specimenIds: unknown) =>
+      own.act(makeBatch, { id: randomUUID(), kind: 'unit-soak', specimenIds }, 2);
+    const { specimenIds: cylinders } = await makeSample(site);
+    await expect(soak(cylinders.slice(0, 1))).rejects.toThrow(/is nothing for units in the tank/u);
+    await expect(soak([randomUUID()])).rejects.toThrow();
+    await expect(soak([])).rejects.toMatchObject({
+      errors: { specimenIds: expect.stringContaining('at least one') },
+    });
+    await expect(soak([two?.id, two?.id])).rejects.toMatchObject({
+      errors: { specimenIds: expect.anything() },
+    });
+    expect((await soak([two?.id])).label).toMatch(/^SK-\d{4}$/u);
+  });
+});
+
+describe('roles', () => {
+  it('are refused for strangers and for what there is none of, and only the bench gives them', async () => {
+    const own = await deliver(site);
+    const id = await own.set();
+    const [one] = await own.views(id);
+    const label = one?.label ?? '';
+    const errors = async (roles: object) => {
+      const wrong = await own.act(assignRoles, { sampleId: id, roles }, 2).catch((error) => error);
+      return Object.keys((wrong as { errors: object }).errors);
+    };
+    expect(await errors({ 'TST-999-U1': 'spare' })).toEqual(['TST-999-U1']);
+    expect(await errors({ [label]: 'king', 'TST-999-U1': 'spare' })).toEqual([label, 'TST-999-U1']);
     await expect(
-      own.act(makeBatch, { id: randomUUID(), kind: 'unit-soak', specimenIds: [randomUUID()] }, 2),
+      perform(
+        site.db,
+        site.actors.field,
+        assignRoles,
+        { sampleId: id, roles: { [label]: 'spare' } },
+        new Date(CAST),
+      ),
     ).rejects.toThrow();
+    // The same again changes nothing, and leaves no note.
+    expect(await own.act(assignRoles, { sampleId: id, roles: { [label]: 'compression' } }, 2)).toEqual({
+      changed: 0,
+    });
+    expect(await own.act(assignRoles, { sampleId: id, roles: { [label]: 'spare' } }, 2)).toEqual({
+      changed: 1,
+    });
+    const notes = await site.db
+      .select({ note: specimenEvents.note })
+      .from(specimenEvents)
+      .where(and(eq(specimenEvents.specimenId, one?.id ?? ''), eq(specimenEvents.kind, 'note')));
+    expect(notes).toEqual([{ note: 'Now for spare.' }]);
+  });
+  it('say which test a unit is for: a spare is for none, and counts in no set', async () => {
+    expect(methodsFor({ form: 'unit-full', role: 'compression' }).map(({ id }) => id)).toEqual([
+      'unit-compression',
+    ]);
+    expect(methodsFor({ form: 'unit-full', role: 'absorption' }).map(({ id }) => id)).toEqual([
+      'unit-absorption',
+    ]);
+    expect(methodsFor({ form: 'unit-full', role: 'spare' })).toEqual([]);
+    expect(methodsFor({ form: 'unit-full', role: null })).toEqual([]);
   });
 });
