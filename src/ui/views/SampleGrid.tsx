@@ -16,7 +16,7 @@ interface Row {
   readonly broken: string;
 }
 
-/** The samples of a job. */
+/** The samples of a job, of whatever material: the headings hold for all of them. */
 export function SampleGrid({ rows, zone }: { rows: readonly Row[]; zone: string }) {
   const router = useRouter();
   const columns: GridColDef<Row>[] = [
@@ -33,11 +33,11 @@ export function SampleGrid({ rows, zone }: { rows: readonly Row[]; zone: string 
       width: 170,
       valueFormatter: (value: number) => dayTime(value, zone),
     },
-    { field: 'mix', headerName: 'Mix', width: 100 },
-    { field: 'placement', headerName: 'Placement', width: 100, type: 'number' },
-    { field: 'element', headerName: 'Element', flex: 1, minWidth: 180 },
+    { field: 'mix', headerName: 'Asked for', width: 100 },
+    { field: 'placement', headerName: 'Lot', width: 100, type: 'number' },
+    { field: 'element', headerName: 'Of what', flex: 1, minWidth: 180 },
     { field: 'ticket', headerName: 'Ticket', width: 110, cellClassName: 'mono' },
-    { field: 'broken', headerName: 'Broken', width: 110 },
+    { field: 'broken', headerName: 'Tested', width: 110 },
   ];
   return (
     <LongList
