@@ -152,19 +152,30 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
             <Typography color="text.secondary">Nothing yet.</Typography>
           ) : (
             runs.map((run) => (
-              <Box key={run.id} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
-                {staff ? (
-                  <TextLink href={`/runs/${run.id}`}>{findMethod(run.method)?.title}</TextLink>
-                ) : (
-                  <Typography>{findMethod(run.method)?.title}</Typography>
-                )}
-                <Typography className="mono">
-                  {run.state === 'open'
-                    ? 'being read'
-                    : run.main && isReportable(run.outcome?.findings ?? [])
-                      ? [run.main.text, unitLabel(run.main.unit)].filter(Boolean).join(' ')
-                      : 'no valid result'}
-                </Typography>
+              <Box key={run.id}>
+                <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+                  {staff ? (
+                    <TextLink href={`/runs/${run.id}`}>{findMethod(run.method)?.title}</TextLink>
+                  ) : (
+                    <Typography>{findMethod(run.method)?.title}</Typography>
+                  )}
+                  <Typography className="mono">
+                    {run.state === 'open'
+                      ? 'being read'
+                      : run.main && isReportable(run.outcome?.findings ?? [])
+                        ? [run.main.text, unitLabel(run.main.unit)].filter(Boolean).join(' ')
+                        : 'no valid result'}
+                  </Typography>
+                </Box>
+                {run.outcome?.verdicts.map(({ criterion, state, sentence }) => (
+                  <Typography
+                    key={criterion}
+                    variant="body2"
+                    color={state === 'does not meet' ? 'error' : 'text.secondary'}
+                  >
+                    {sentence}
+                  </Typography>
+                ))}
               </Box>
             ))
           )}
