@@ -15,23 +15,27 @@ export function densityClass(
   return density.lessThan(limits.number('unit.class-normal', system)) ? 'medium' : 'normal';
 }
 
-/** A row of the register that a product may have: `mean`, `each`, an absorption. */
+/** The name of a row that a product may have: `mean`, `each`, an absorption; undefined where it has none. */
+function productRow(product: string | undefined, ending: string): LimitId | undefined {
+  const id = `unit.${productOf(product)}.${ending}`;
+  return isLimitId(id) ? id : undefined;
+}
+
+/** What such a row asks for. */
 export function productLimit(
   product: string | undefined,
   ending: string,
   limits: Limits,
   system: System,
 ): Exact | undefined {
-  const id = `unit.${productOf(product)}.${ending}`;
-  return isLimitId(id) ? limits.number(id, system) : undefined;
+  const id = productRow(product, ending);
+  return id && limits.number(id, system);
 }
 
 /** The same with the document that says it. */
 function row({ said, limits, system }: LimitAbout, ending: string): SourcedLimit | undefined {
-  const id = `unit.${productOf(said('product'))}.${ending}`;
-  return isLimitId(id)
-    ? { value: limits.number(id, system), source: limits.of(id, system).source }
-    : undefined;
+  const id = productRow(said('product'), ending);
+  return id ? { value: limits.number(id, system), source: limits.of(id, system).source } : undefined;
 }
 
 /** What the project asks for itself. */

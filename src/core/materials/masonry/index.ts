@@ -3,9 +3,9 @@ import { measureWords } from '../../material/measure-words';
 import { across } from './across';
 import { CRITERIA } from './criteria';
 import { Asked, Drawn, Lot } from './fields';
-import { ABSORPTION, COMPRESSION, FORMS, SPARE, UNIT_FORMS } from './forms';
+import { FORMS, UNIT_FORMS } from './forms';
 import { PRODUCTS, productOf } from './products';
-import { proposesRoles, ROLE_FACTS } from './roles';
+import { proposesRoles, ROLE_FACTS, ROLES, roleOf } from './roles';
 import { setsWanted } from './sets-wanted';
 
 /** Manufactured masonry units, from the pallet to the verdict on the lot. */
@@ -30,11 +30,7 @@ export const masonry: Material = {
     startsAt: 'Delivered at',
   },
   forms: FORMS,
-  roles: [
-    { id: COMPRESSION, text: 'Strength', count: 3 },
-    { id: ABSORPTION, text: 'Absorption', count: 3 },
-    { id: SPARE, text: 'Spare' },
-  ],
+  roles: ROLES,
   roleFacts: ROLE_FACTS,
   proposesRoles,
   together: ['unit-receiving', 'unit-conditioning', 'unit-soak', 'oven-drying'],
@@ -52,7 +48,7 @@ export const masonry: Material = {
       place: 'Where they are',
       forms: () => UNIT_FORMS,
       event: 'received',
-      role: (before) => [COMPRESSION, ABSORPTION].flatMap((role) => [role, role, role])[before] ?? SPARE,
+      role: roleOf,
       register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
     },
   ],

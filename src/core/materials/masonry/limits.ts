@@ -112,10 +112,5 @@ export const LIMITS = {
     'unit.lot-two': r('Lot up to which two sets are taken', '= 100000'),
     'unit.lot-each': r('Units of a larger lot for each of which a set is taken', '= 50000'),
     'unit.role-count': r('Units of a set for strength, and as many for absorption', '= 3'),
-    'unit.group-mass': r(
-      'Mean received mass of the two groups of a set apart by',
-      '<= 1 %',
-      ourChoice('net area is carried over from one group to the other'),
-    ),
   }),
 };

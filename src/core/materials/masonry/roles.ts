@@ -1,8 +1,20 @@
-import type { RolePiece, RoleProposal } from '../../material/contract';
+import type { Role, RolePiece, RoleProposal } from '../../material/contract';
 import { type FactSources, factMeasure } from '../../methods/facts';
-import { type Exact, exact, meanOf } from '../../quantity';
-import { ABSORPTION, COMPRESSION } from './forms';
+import { type Exact, meanOf } from '../../quantity';
+import { ABSORPTION, COMPRESSION, SPARE } from './forms';
 import { bestSplit, type Weighed } from './split';
+
+/** What units of a set are for, in the order they are numbered. Source: ASTM C140/C140M 5.2 (from memory): three of each. */
+export const ROLES: readonly Role[] = [
+  { id: COMPRESSION, text: 'Strength', count: 3 },
+  { id: ABSORPTION, text: 'Absorption', count: 3 },
+  { id: SPARE, text: 'Spare' },
+];
+
+/** What the next unit of a set is for. @param before how many the set has */
+export function roleOf(before: number): string {
+  return ROLES.flatMap(({ id, count = 0 }) => Array<string>(count).fill(id))[before] ?? SPARE;
+}
 
 /** What units are split by: their masses as they came. */
 export const ROLE_FACTS: FactSources = {
@@ -27,15 +39,13 @@ function apartNow(units: readonly (Weighed & { readonly role: string | null })[]
  * Source: ASTM C140/C140M 7.2 (from memory).
  */
 export function proposesRoles(pieces: readonly RolePiece[]): RoleProposal | null {
-  const units = pieces
-    .filter(({ role }) => role === COMPRESSION || role === ABSORPTION)
-    .flatMap(({ label, role, facts }) => {
-      const mass = factMeasure({ facts }, 'receivedMass', 'mass')?.toNumber();
-      return mass === undefined ? [] : [{ label, role, mass: exact(mass) }];
-    });
-  const wanted = pieces.filter(({ role }) => role === COMPRESSION || role === ABSORPTION).length;
-  if (units.length < wanted || !units.some(({ role }) => role === COMPRESSION)) return null;
-  if (!units.some(({ role }) => role === ABSORPTION)) return null;
+  const wanted = pieces.filter(({ role }) => role === COMPRESSION || role === ABSORPTION);
+  const units = wanted.flatMap(({ label, role, facts }) => {
+    const mass = factMeasure({ facts }, 'receivedMass', 'mass');
+    return mass ? [{ label, role, mass }] : [];
+  });
+  const has = (role: string): boolean => units.some((unit) => unit.role === role);
+  if (units.length < wanted.length || !has(COMPRESSION) || !has(ABSORPTION)) return null;
   const best = bestSplit(units);
   const now = apartNow(units);
   if (!best || best.apart.greaterThanOrEqualTo(now)) return null;

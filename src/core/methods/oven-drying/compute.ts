@@ -1,5 +1,5 @@
 import { cite } from '../../limits';
-import { type Exact, plainOf } from '../../quantity';
+import { plainOf } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { durationText } from '../../windows';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
@@ -9,6 +9,7 @@ import { type Prediction, predictDrying } from '../drying/predict';
 import { weighingsOf } from '../drying/rows';
 import { type DryingState, dryingRule, dryingState } from '../drying/state';
 import { equipmentUse } from '../equipment-checks';
+import { MASS, massText } from '../mass-spec';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
@@ -47,7 +48,7 @@ export function compute(input: OvenDryingInput, setup: RunSetup): Outcome {
   const { system } = input;
   const limits = limitsOf(setup);
   const mode = setup.rounding ?? 'half-even';
-  const unit = system === 'US' ? 'lb' : 'kg';
+  const unit = MASS.unit[system];
   const sheet = new Sheet(mode);
   const results: Result[] = [];
   const findings: Finding[] = [
@@ -83,7 +84,7 @@ export function compute(input: OvenDryingInput, setup: RunSetup): Outcome {
           symbol: 'Wd',
           value: state.least,
           unit,
-          step: system === 'US' ? '0.01' : '0.005',
+          step: MASS.step[system],
           mode,
           about: label,
         }),
@@ -223,8 +224,4 @@ export function tells(
   const state = stateOf(input, setup ?? {}, label);
   if (!state || state.dryAt === null || !state.least) return {};
   return { dryMass: massText(state.least, input.system) };
-}
-
-function massText(mass: Exact, system: OvenDryingInput['system']): string {
-  return `${mass.toFixed()} ${system === 'US' ? 'lb' : 'kg'}`;
 }

@@ -1,5 +1,5 @@
 import { isWithin, type LimitId, type Limits } from '../../limits';
-import { type Exact, largest, plainOf, type System, smallest, type UnitId } from '../../quantity';
+import { type Exact, plainOf, type System, smallest, type UnitId } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
@@ -9,7 +9,7 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import type { UnitAbsorptionInput } from './input';
-import { faceShell, SIDES, type Side, sideOf, variations } from './measured';
+import { faceShell, SIDES, type Side, sideOf, variationResults, variations } from './measured';
 
 const C140 = standard('ASTM C140/C140M');
 const SYMBOL = { width: 'W', height: 'H', length: 'L' } as const;
@@ -21,6 +21,17 @@ const UNITS = {
 } as const satisfies Record<System, Record<string, UnitId>>;
 /** A volume as area times height: cubic inches a cubic foot, cubic millimetres a litre. */
 const CUBES = { US: '1728', SI: '1000000' } as const;
+
+/** Adds a line to the sheet, rounded to a row where it is reported; and a result. */
+type Line = (
+  symbol: string,
+  name: string,
+  formula: string,
+  uses: Record<string, Exact>,
+  unit: UnitId,
+  step?: LimitId,
+) => Exact;
+type Give = (quantity: string, symbol: string, value: Exact, unit: UnitId, step: LimitId) => void;
 
 /** The masses of a unit as far as they are known, lb or kg. */
 function massesOf(setup: RunSetup, system: System) {
@@ -44,14 +55,7 @@ export function compute(input: UnitAbsorptionInput, setup: RunSetup): Outcome {
   const findings: Finding[] = [
     ...equipmentUse(input, { calliper: 'departure' }, input.measuredAt, setup, limits),
   ];
-  const line = (
-    symbol: string,
-    name: string,
-    formula: string,
-    uses: Record<string, Exact>,
-    unit: UnitId,
-    step?: LimitId,
-  ) =>
+  const line: Line = (symbol, name, formula, uses, unit, step) =>
     sheet.line({
       symbol,
       name,
@@ -63,7 +67,7 @@ export function compute(input: UnitAbsorptionInput, setup: RunSetup): Outcome {
         ? { round: { step: limits.number(step, system), rule: `to ${limits.of(step, system).text}` } }
         : {}),
     });
-  const give = (quantity: string, symbol: string, value: Exact, unit: UnitId, step: LimitId): void => {
+  const give: Give = (quantity, symbol, value, unit, step) => {
     results.push(resultOf({ quantity, symbol, value, unit, step: limits.number(step, system), mode }));
   };
   const sides: Partial<Record<Side, Exact>> = {};
@@ -81,8 +85,7 @@ export function compute(input: UnitAbsorptionInput, setup: RunSetup): Outcome {
       );
   }
   const { Wr, Wi, Ws, Wd } = massesOf(setup, system);
-  const masses = { ...(Wi ? { Wi } : {}), ...(Ws ? { Ws } : {}), ...(Wd ? { Wd } : {}) };
-  const wrong = orderFinding(masses);
+  const wrong = orderFinding({ Wi, Ws, Wd });
   if (wrong) findings.push(wrong);
   findings.push(...cutFindings(input, Wr, limits));
   const { width: W, height: H, length: L } = sides;
@@ -197,26 +200,20 @@ export function compute(input: UnitAbsorptionInput, setup: RunSetup): Outcome {
   );
   thinParts(input, { limits, system, nominal, give, line });
   const off = variations(input, specified);
-  if (off.length > 0) {
-    const farthest = (of: typeof off): Exact => largest(of.map((each) => each.off.abs()));
-    give('greatest variation', 'v', farthest(off), units.length, 'unit.size-step');
-    const plan = off.filter(({ side }) => side !== 'height');
-    if (plan.length > 0)
-      give('greatest variation in plan', 'vp', farthest(plan), units.length, 'unit.size-step');
-    for (const { side, off: by } of off)
-      if (!isWithin(by.abs(), limits.of('unit.size-far', system)))
-        findings.push(
-          limitFinding(
-            limits,
-            system,
-            { id: 'unit.size-far', severity: 'advice', fields: [`${side}1`, `${side}2`] },
-            {
-              message: `The ${side} is ${plainOf(by.abs().toDecimalPlaces(2), units.length)} off the specified one.`,
-              action: 'Were two sides swapped? Measure again.',
-            },
-          ),
-        );
-  }
+  results.push(...variationResults(off, input, limits, mode));
+  for (const { side, off: by } of off)
+    if (!isWithin(by.abs(), limits.of('unit.size-far', system)))
+      findings.push(
+        limitFinding(
+          limits,
+          system,
+          { id: 'unit.size-far', severity: 'advice', fields: [`${side}1`, `${side}2`] },
+          {
+            message: `The ${side} is ${plainOf(by.abs().toDecimalPlaces(2), units.length)} off the specified one.`,
+            action: 'Were two sides swapped? Measure again.',
+          },
+        ),
+      );
   // The absorption stands first: it is what this test is about.
   return {
     results: results.toSorted(
@@ -266,7 +263,7 @@ function orderFinding({
   Wi,
   Wd,
   Ws,
-}: Readonly<Partial<Record<'Wi' | 'Wd' | 'Ws', Exact>>>): Finding | undefined {
+}: Readonly<Record<'Wi' | 'Wd' | 'Ws', Exact | undefined>>): Finding | undefined {
   const wrong =
     (Wi && Ws && Wi.greaterThanOrEqualTo(Ws)) ||
     (Wd && Ws && Wd.greaterThanOrEqualTo(Ws)) ||
@@ -332,15 +329,8 @@ interface Thin {
   /** Nominal length and height: the specified ones with a joint. */
   readonly nominal: Readonly<Partial<Record<Side, Exact>>>;
   readonly system: System;
-  readonly give: (quantity: string, symbol: string, value: Exact, unit: UnitId, step: LimitId) => void;
-  readonly line: (
-    symbol: string,
-    name: string,
-    formula: string,
-    uses: Record<string, Exact>,
-    unit: UnitId,
-    step?: LimitId,
-  ) => Exact;
+  readonly give: Give;
+  readonly line: Line;
 }
 
 /** Face shells and webs of a hollow unit. */

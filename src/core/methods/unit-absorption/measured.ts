@@ -1,5 +1,9 @@
-import { type Exact, meanOf, smallest } from '../../quantity';
+import type { Limits } from '../../limits';
+import { type Exact, largest, meanOf, type RoundingMode, smallest } from '../../quantity';
+import type { Result } from '../contract';
 import { type RunInput, readMeasure } from '../fields';
+import { resultOf } from '../outcome';
+import { LENGTH_UNIT } from '../press/units';
 
 export const SIDES = ['width', 'height', 'length'] as const;
 export type Side = (typeof SIDES)[number];
@@ -25,6 +29,29 @@ export function variations(
     const [mean, wanted] = [meanSide(input, side), specified[side]];
     return mean && wanted ? [{ side, off: mean.minus(wanted) }] : [];
   });
+}
+
+/** The greatest of them as results: of all sides, and of length and width alone. */
+export function variationResults(
+  off: ReturnType<typeof variations>,
+  { system }: RunInput,
+  limits: Limits,
+  mode: RoundingMode,
+): Result[] {
+  const step = limits.number('unit.size-step', system);
+  const greatest = (quantity: string, symbol: string, of: typeof off): Result[] => {
+    if (of.length === 0) return [];
+    const value = largest(of.map((each) => each.off.abs()));
+    return [resultOf({ quantity, symbol, value, unit: LENGTH_UNIT[system], step, mode })];
+  };
+  return [
+    ...greatest('greatest variation', 'v', off),
+    ...greatest(
+      'greatest variation in plan',
+      'vp',
+      off.filter(({ side }) => side !== 'height'),
+    ),
+  ];
 }
 
 /**

@@ -3,7 +3,7 @@ import { productLimit } from '../../materials/masonry/criteria';
 import { COUPON } from '../../materials/masonry/forms';
 import { type Exact, exact, meanOf, type System } from '../../quantity';
 import { factMeasure, factText, factTexts } from '../facts';
-import { STRESS_UNIT } from '../press';
+import { FORCE_FACTOR, FORCE_UNIT, STRESS_UNIT } from '../press';
 import type { RunSetup } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
 import { meanSide, SIDES, type Side } from '../unit-absorption/measured';
@@ -92,6 +92,21 @@ export function required(
   return own ?? productLimit(factText(setup, 'product'), which, limits, system);
 }
 
+/** A load from a stress on an area; lbf or kN. */
+function loadOn(area: Exact, stress: Exact | undefined, system: System): Exact | undefined {
+  return stress?.times(area).div(FORCE_FACTOR[system]);
+}
+
+/** Load that the mean strength asks for on an area. */
+export function requiredLoad(
+  area: Exact,
+  setup: RunSetup,
+  system: System,
+  limits: Limits,
+): Exact | undefined {
+  return loadOn(area, required(setup, 'mean', system, limits), system);
+}
+
 /** Load that a unit will probably take: as those before it, as this producer’s come in, or the required one with a margin. */
 export function expectedLoad(
   area: Exact,
@@ -99,13 +114,12 @@ export function expectedLoad(
   system: System,
   limits: Limits,
 ): Exact | undefined {
-  const unit = system === 'US' ? 'lbf' : 'kN';
   const broken = factTexts(setup, 'brokenLoads').flatMap(
-    (text) => factMeasure({ facts: { load: text } }, 'load', 'force', unit) ?? [],
+    (text) => factMeasure({ facts: { load: text } }, 'load', 'force', FORCE_UNIT[system]) ?? [],
   );
   if (broken.length > 0) return meanOf(broken);
   const expected =
     factMeasure(setup, 'expectedStrength', 'stress', STRESS_UNIT[system]) ??
     required(setup, 'mean', system, limits)?.times(limits.number('unit.expected', system));
-  return expected?.times(area).div(system === 'US' ? 1 : 1000);
+  return loadOn(area, expected, system);
 }

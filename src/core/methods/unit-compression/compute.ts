@@ -1,5 +1,5 @@
 import { isWithin, type Limits } from '../../limits';
-import { type Exact, exact, largest, plainOf, type System } from '../../quantity';
+import { type Exact, exact, plainOf, type System } from '../../quantity';
 import { bySeverity, commonPractice, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
@@ -10,10 +10,19 @@ import { resultOf } from '../outcome';
 import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT, zeroFindings } from '../press';
 import { limitsOf, type RunSetup, setupMeasure } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
-import { meanSide, variations } from '../unit-absorption/measured';
-import { type BearingArea, bearingArea, expectedLoad, isCoupon, required, sizesOf } from './area';
+import { meanSide, variationResults, variations } from '../unit-absorption/measured';
+import {
+  type BearingArea,
+  bearingArea,
+  expectedLoad,
+  isCoupon,
+  required,
+  requiredLoad,
+  sizesOf,
+} from './area';
 import type { UnitCompressionInput } from './input';
 import { fitsMachine, plateNeeded } from './plan';
+import { ratesFor } from './press';
 
 const C140 = standard('ASTM C140/C140M');
 
@@ -40,31 +49,37 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
   const areaUnit = us ? 'in2' : 'mm2';
   const [width, length] = [meanSide(input, 'width'), meanSide(input, 'length')];
   const bearing = bearingArea(input, setup, limits);
+  const loads = bearing && loadsOn(bearing, setup, system, limits);
   const load = readMeasure(input, 'maximumLoad')?.value;
   const area = bearing && areaLine(sheet, bearing, areaUnit, limits.number('unit.area-step', system));
-  let net: Exact | undefined;
-  if (area && load && !load.isZero()) {
-    net = sheet.line({
-      symbol: 'f',
-      name: bearing.open ? 'Net strength, area not settled' : 'Net strength',
-      formula: us ? 'P / An' : '1000 * P / An',
-      uses: { P: load, An: area },
+  const strength = (symbol: string, name: string, on: string, of: Exact, P: Exact): Exact =>
+    sheet.line({
+      symbol,
+      name,
+      formula: us ? `P / ${on}` : `1000 * P / ${on}`,
+      uses: { P, [on]: of },
       unit: STRESS_UNIT[system],
       source: C140,
       round: { step, rule: `strength to ${step} ${STRESS_UNIT[system]}` },
     });
+  const give = (quantity: string, symbol: string, value: Exact, provisional?: string): void => {
     results.push(
       resultOf({
-        quantity: 'net compressive strength',
-        symbol: 'f',
-        value: net,
+        quantity,
+        symbol,
+        value,
         unit: STRESS_UNIT[system],
         step,
         mode,
         ...(input.unbroken ? { bound: 'at least' as const } : {}),
-        ...(bearing.open ? { provisional: bearing.open } : {}),
+        ...(provisional ? { provisional } : {}),
       }),
     );
+  };
+  let net: Exact | undefined;
+  if (area && load && !load.isZero()) {
+    net = strength('f', bearing.open ? 'Net strength, area not settled' : 'Net strength', 'An', area, load);
+    give('net compressive strength', 'f', net, bearing.open);
   }
   if (width && length && load && !load.isZero()) {
     const gross = sheet.line({
@@ -75,49 +90,11 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
       unit: areaUnit,
       source: C140,
     });
-    const value = sheet.line({
-      symbol: 'fg',
-      name: 'Gross strength',
-      formula: us ? 'P / Ag' : '1000 * P / Ag',
-      uses: { P: load, Ag: gross },
-      unit: STRESS_UNIT[system],
-      source: C140,
-      round: { step, rule: `strength to ${step} ${STRESS_UNIT[system]}` },
-    });
-    results.push(
-      resultOf({
-        quantity: 'gross compressive strength',
-        symbol: 'fg',
-        value,
-        unit: STRESS_UNIT[system],
-        step,
-        mode,
-        ...(input.unbroken ? { bound: 'at least' as const } : {}),
-      }),
-    );
+    give('gross compressive strength', 'fg', strength('fg', 'Gross strength', 'Ag', gross, load));
   }
   // A coupon has no specified sizes of its own.
   const off = isCoupon(setup) ? [] : variations(input, specifiedSizes(setup, system));
-  const sizeStep = limits.number('unit.size-step', system);
-  const vary = (quantity: string, symbol: string, of: typeof off): void => {
-    if (of.length > 0)
-      results.push(
-        resultOf({
-          quantity,
-          symbol,
-          value: largest(of.map((each) => each.off.abs())),
-          unit: LENGTH_UNIT[system],
-          step: sizeStep,
-          mode,
-        }),
-      );
-  };
-  vary('greatest variation', 'v', off);
-  vary(
-    'greatest variation in plan',
-    'vp',
-    off.filter(({ side }) => side !== 'height'),
-  );
+  results.push(...variationResults(off, input, limits, mode));
   return {
     results,
     lines: sheet.lines,
@@ -126,7 +103,7 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
       ...zeroFindings(input),
       ...conditionFindings(input, setup),
       ...couponFindings(input, setup, limits),
-      ...machineFindings(input, setup, bearing, limits),
+      ...machineFindings(input, setup, loads, limits),
       ...plateFindings(input, setup, limits),
       ...timeFindings(input, setup, net, limits),
     ]),
@@ -144,27 +121,37 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
         areaUnit,
         broken: Boolean(load),
         secondHalf: secondHalf(input, setup)?.toNumber() ?? null,
-        ...wedge(bearing, setup, system, limits),
+        ...wedge(loads, system, limits),
       },
     },
   };
 }
 
+/** The loads that a unit is expected and asked to take on its area. */
+interface Loads {
+  readonly area: Exact;
+  readonly expected: Exact | undefined;
+  readonly required: Exact | undefined;
+}
+
+function loadsOn({ area }: BearingArea, setup: RunSetup, system: System, limits: Limits): Loads {
+  return {
+    area,
+    expected: expectedLoad(area, setup, system, limits),
+    required: requiredLoad(area, setup, system, limits),
+  };
+}
+
 /** Loads and rate that the picture of the plan is drawn with. */
-function wedge(bearing: BearingArea | undefined, setup: RunSetup, system: System, limits: Limits) {
-  const expected = bearing && expectedLoad(bearing.area, setup, system, limits);
-  const least =
-    bearing &&
-    required(setup, 'mean', system, limits)
-      ?.times(bearing.area)
-      .div(system === 'US' ? 1 : 1000);
+function wedge(loads: Loads | undefined, system: System, limits: Limits) {
   const time = limits.of('unit.second-half', system);
+  const rates = loads?.expected && ratesFor(loads.expected, limits, system);
   return {
     least: time.low?.toNumber() ?? null,
     most: time.high?.toNumber() ?? null,
-    expected: expected?.toNumber() ?? null,
-    required: least?.toNumber() ?? null,
-    rate: expected?.div(2).div(limits.number('unit.rate-time', system)).toNumber() ?? null,
+    expected: loads?.expected?.toNumber() ?? null,
+    required: loads?.required?.toNumber() ?? null,
+    rate: rates?.target.toNumber() ?? null,
   };
 }
 
@@ -281,17 +268,13 @@ function couponFindings(input: UnitCompressionInput, setup: RunSetup, limits: Li
 function machineFindings(
   input: UnitCompressionInput,
   setup: RunSetup,
-  bearing: BearingArea | undefined,
+  loads: Loads | undefined,
   limits: Limits,
 ): Finding[] {
   const { system } = input;
   const machine = setup.equipment?.find(({ number }) => number === input.machine);
-  const expected = bearing && expectedLoad(bearing.area, setup, system, limits);
-  if (!machine || !bearing || !expected) return [];
-  const least = required(setup, 'mean', system, limits)
-    ?.times(bearing.area)
-    .div(system === 'US' ? 1 : 1000);
-  const fit = fitsMachine(machine, { area: bearing.area, expected, required: least }, system, limits);
+  if (!machine || !loads?.expected) return [];
+  const fit = fitsMachine(machine, { ...loads, expected: loads.expected }, system, limits);
   if (!fit || fit.state === 'can') return [];
   const cannot = fit.state === 'cannot';
   return [
@@ -324,7 +307,8 @@ function plateFindings(input: UnitCompressionInput, setup: RunSetup, limits: Lim
   const { length, width } = sizesOf(input, setup);
   const plate = readMeasure(input, 'plate')?.value;
   if (!face || !length || !width || !machine) return [];
-  const needed = plateNeeded({ length, width }, exact(face));
+  const share = limits.number('unit.plate', system).div(100);
+  const needed = plateNeeded({ length, width }, exact(face)).times(share);
   if (needed.isZero() || plate?.greaterThanOrEqualTo(needed)) return [];
   const least = plainOf(needed.toDecimalPlaces(system === 'US' ? 2 : 0), LENGTH_UNIT[system]);
   return [

@@ -1,8 +1,8 @@
 import { type Exact, exact, plainOf, roundedText, type System, unitLabel } from '../../quantity';
 import type { PlanItem } from '../contract';
-import { FORCE_UNIT, STRESS_UNIT } from '../press';
+import { FORCE_FACTOR, FORCE_UNIT, STRESS_UNIT } from '../press';
 import { type EquipmentFacts, limitsOf, type RunSetup, setupMeasure } from '../setup';
-import { bearingArea, expectedLoad, required } from './area';
+import { bearingArea, expectedLoad, required, requiredLoad } from './area';
 import { UnitCompressionInput } from './input';
 import { ratesFor } from './press';
 
@@ -28,14 +28,13 @@ export function fits(
   limits: ReturnType<typeof limitsOf>,
 ): Fits {
   const unit = FORCE_UNIT[system];
-  const factor = system === 'US' ? 1 : 1000;
   const most = capacity.times(limits.number('unit.capacity', system)).div(100);
   if (least?.greaterThan(most))
     return {
       state: 'cannot',
       why: `the required ${plainOf(least.toSignificantDigits(4), unit)} is beyond ${plainOf(most.toSignificantDigits(4), unit)}: saw closed cells out of it, or take a larger machine`,
     };
-  const strength = capacity.times(factor).div(area);
+  const strength = capacity.times(FORCE_FACTOR[system]).div(area);
   const likely = expected.div(capacity).times(100);
   const room = capacity.div(expected);
   if (
@@ -63,7 +62,7 @@ export function plan(system: System, setup: RunSetup): readonly PlanItem[] {
   const { area, of } = bearing;
   const expected = expectedLoad(area, setup, system, limits);
   const stress = required(setup, 'mean', system, limits);
-  const least = stress?.times(area).div(system === 'US' ? 1 : 1000);
+  const least = requiredLoad(area, setup, system, limits);
   const force = FORCE_UNIT[system];
   const items: PlanItem[] = [
     {

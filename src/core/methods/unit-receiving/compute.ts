@@ -1,11 +1,12 @@
 import { isWithin } from '../../limits';
-import { type Exact, exact, largest, meanOf, plainOf, smallest } from '../../quantity';
+import { type Exact, largest, meanOf, plainOf, smallest } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import { rowsFor, strangerFindings } from '../batch-rows';
 import type { Outcome } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { MASS, massText } from '../mass-spec';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
@@ -30,7 +31,7 @@ export function compute(input: UnitReceivingInput, setup: RunSetup): Outcome {
   const { system } = input;
   const limits = limitsOf(setup);
   const mode = setup.rounding ?? 'half-even';
-  const unit = system === 'US' ? 'lb' : 'kg';
+  const unit = MASS.unit[system];
   const sheet = new Sheet(mode);
   const read = labelsOf(setup).flatMap((label) => {
     const found = receivedMass(input, label);
@@ -42,7 +43,7 @@ export function compute(input: UnitReceivingInput, setup: RunSetup): Outcome {
       symbol: 'Wr',
       value: mass,
       unit,
-      step: system === 'US' ? '0.01' : '0.005',
+      step: MASS.step[system],
       mode,
       about: label,
     }),
@@ -127,5 +128,5 @@ function farthest(
 /** What the batch says of one of its units: its received mass, with its unit. */
 export function tells(input: UnitReceivingInput, label: string): { receivedMass?: string } {
   const found = receivedMass(input, label);
-  return found ? { receivedMass: `${exact(found.mass.value).toFixed()} ${found.mass.unit}` } : {};
+  return found ? { receivedMass: massText(found.mass.value, input.system) } : {};
 }

@@ -6,6 +6,7 @@ import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { MASS, massText } from '../mass-spec';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
@@ -38,7 +39,7 @@ export function compute(input: UnitSoakInput, setup: RunSetup): Outcome {
   const { system } = input;
   const limits = limitsOf(setup);
   const mode = setup.rounding ?? 'half-even';
-  const unit = system === 'US' ? 'lb' : 'kg';
+  const unit = MASS.unit[system];
   const sheet = new Sheet(mode);
   const results: Result[] = [];
   const findings: Finding[] = [
@@ -112,7 +113,7 @@ export function compute(input: UnitSoakInput, setup: RunSetup): Outcome {
         symbol: 'V',
         value: displaced,
         unit,
-        step: system === 'US' ? '0.01' : '0.005',
+        step: MASS.step[system],
         mode,
         about: label,
       }),
@@ -143,7 +144,6 @@ export function compute(input: UnitSoakInput, setup: RunSetup): Outcome {
 /** The two masses of one unit, each with its unit. */
 export function tells(input: UnitSoakInput, label: string): { immersed?: string; saturated?: string } {
   const { immersed, saturated } = massesOf(input, label);
-  const unit = input.system === 'US' ? 'lb' : 'kg';
   if (!immersed || !saturated) return {};
-  return { immersed: `${immersed.toFixed()} ${unit}`, saturated: `${saturated.toFixed()} ${unit}` };
+  return { immersed: massText(immersed, input.system), saturated: massText(saturated, input.system) };
 }

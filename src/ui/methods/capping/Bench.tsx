@@ -7,13 +7,14 @@ import { newRow } from '../../rows/use-rows';
 import { clock } from '../../time';
 import { useNow } from '../../use-now';
 import type { BenchProps } from '../kit';
+import { listed } from '../listed';
 
 /** The batch on its plate: those drawn for a closer look are marked, and the time until the caps are hard. */
 export function CappingBench({ picture, take }: BenchProps) {
   const { palette } = useTheme();
   const now = useNow(timeNow(), 10_000);
   const { specimens, drawn, lastCapAt, hardAt, hours, zone, capped, firstCapAt } = picture.values;
-  const done = new Set(String(capped ?? '').split(','));
+  const done = new Set(listed(capped));
   /** Adds a row for the end that has just been set into its cap; the youngest cap is this one now. */
   const pour = (label: string, end: 1 | 2): void => {
     const at = new Date(timeNow()).toISOString();
@@ -23,10 +24,8 @@ export function CappingBench({ picture, take }: BenchProps) {
     if (String(capped ?? '') === '' && !firstCapAt) take?.('firstCapAt', at);
     take?.('lastCapAt', at);
   };
-  const labels = String(specimens ?? '')
-    .split(',')
-    .filter(Boolean);
-  const marked = new Set(String(drawn ?? '').split(','));
+  const labels = listed(specimens);
+  const marked = new Set(listed(drawn));
   const hard = Date.parse(String(hardAt ?? ''));
   const left = (hard - now) / 60_000;
   return (

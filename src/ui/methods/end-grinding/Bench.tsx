@@ -1,14 +1,13 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
 import type { BenchProps } from '../kit';
+import { listed } from '../listed';
 
 /** Where the feeler goes: three diameters at each end; and which specimens were measured. */
 export function EndGrindingBench({ picture }: BenchProps) {
   const { palette } = useTheme();
-  const labels = String(picture.values.specimens ?? '')
-    .split(',')
-    .filter(Boolean);
-  const done = new Set(String(picture.values.done ?? '').split(','));
+  const labels = listed(picture.values.specimens);
+  const done = new Set(listed(picture.values.done));
   return (
     <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
       <svg

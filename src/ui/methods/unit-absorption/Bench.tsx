@@ -1,6 +1,7 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
 import type { BenchProps } from '../kit';
+import { listed } from '../listed';
 
 const LADDER = [
   ['received', 'As received'],
@@ -18,10 +19,7 @@ export function UnitAbsorptionBench({ picture }: BenchProps) {
   const scale = known ? Math.min(250 / length, 120 / width) : 16;
   const [long, wide] = known ? [length * scale, width * scale] : [250, 122];
   const shell = values.shell ? Number(values.shell) * scale : wide * 0.17;
-  const webs = String(values.webs ?? '')
-    .split(',')
-    .filter(Boolean)
-    .map((each) => Number(each) * scale);
+  const webs = listed(values.webs).map((each) => Number(each) * scale);
   const drawn = webs.length >= 2 ? webs : [wide * 0.15, wide * 0.15, wide * 0.15];
   const cells = drawn.length - 1;
   const solid = !values.shell && webs.length === 0 && known;

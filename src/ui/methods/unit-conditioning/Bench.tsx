@@ -5,15 +5,10 @@ import { timeNow } from '../../clock';
 import { dayTime } from '../../time';
 import { useNow } from '../../use-now';
 import type { BenchProps } from '../kit';
+import { pairsIn } from '../listed';
 
 function moments(text: unknown): (readonly [label: string, at: number | null])[] {
-  return String(text ?? '')
-    .split(',')
-    .filter(Boolean)
-    .map((each) => {
-      const [label = '', at = ''] = each.split('=');
-      return [label, at === '' ? null : Number(at)] as const;
-    });
+  return pairsIn(text).map(([label, at]) => [label, at === '' ? null : Number(at)] as const);
 }
 
 /** When each unit may be capped: the next legal minute, in large type. */

@@ -1,17 +1,7 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
 import type { BenchProps } from '../kit';
-
-/** `label=mass` pairs of a picture. */
-function pairs(text: unknown): (readonly [label: string, mass: string])[] {
-  return String(text ?? '')
-    .split(',')
-    .filter(Boolean)
-    .map((each) => {
-      const [label = '', mass = ''] = each.split('=');
-      return [label, mass] as const;
-    });
-}
+import { listed, pairsIn } from '../listed';
 
 const WIDTH = 300;
 
@@ -19,10 +9,8 @@ const WIDTH = 300;
 export function UnitReceivingBench({ picture }: BenchProps) {
   const { palette } = useTheme();
   const { labels, masses, unit } = picture.values;
-  const weighed = new Map(pairs(masses));
-  const all = String(labels ?? '')
-    .split(',')
-    .filter(Boolean);
+  const weighed = new Map(pairsIn(masses));
+  const all = listed(labels);
   const values = [...weighed.values()].map(Number);
   const mean = values.reduce((sum, each) => sum + each, 0) / (values.length || 1);
   const reach = Math.max(...values.map((each) => Math.abs(each - mean)), mean * 0.005) * 1.2;

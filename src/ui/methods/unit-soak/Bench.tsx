@@ -6,6 +6,7 @@ import { timeNow } from '../../clock';
 import { dayTime } from '../../time';
 import { useNow } from '../../use-now';
 import type { BenchProps } from '../kit';
+import { listed } from '../listed';
 
 const HOUR = 3_600_000;
 const MINUTE_S = 60;
@@ -16,10 +17,8 @@ export function UnitSoakBench({ picture, take }: BenchProps) {
   const now = useNow(timeNow(), 5_000);
   const { labels, weighed, inAt, outAt, zone } = picture.values;
   const [least, most] = [Number(picture.values.least), Number(picture.values.most)];
-  const all = String(labels ?? '')
-    .split(',')
-    .filter(Boolean);
-  const out = new Set(String(weighed ?? '').split(','));
+  const all = listed(labels);
+  const out = new Set(listed(weighed));
   const since = Date.parse(String(inAt ?? ''));
   const until = Date.parse(String(outAt ?? ''));
   const hours = Number.isNaN(since) ? null : ((Number.isNaN(until) ? now : until) - since) / HOUR;
