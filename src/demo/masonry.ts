@@ -296,6 +296,20 @@ export async function addMasonryUnits(
     await weigh(30, 0.01);
     await read('laboratory', oven, { dryAt: iso(at(82)) }, at(82.2), true);
     for (const runId of measured) await read('laboratory', runId, { piece: 'full' }, at(82.5), true);
+    await together(
+      'capping',
+      broken,
+      {
+        kind: 'gypsum',
+        lot: 'GY-07',
+        levelled: 'true',
+        mould: 'plate',
+        ...capsOf(broken, at(51.8), iso, chance),
+        sounding: 'sound',
+      },
+      at(53),
+      true,
+    );
     for (const [place, view] of broken.entries()) {
       const when = at(55 + place * 0.2);
       const { runId } = await act(
@@ -314,10 +328,6 @@ export async function addMasonryUnits(
           calliper: 'CA-01',
           moisture: 'none',
           ...sizesOf(of(view), chance, false),
-          caps: 'gypsum',
-          cappedAt: iso(when - (2.6 + place * 0.1) * HOUR),
-          capThickness: chance.between(0.07, 0.11).toFixed(2),
-          capsSound: 'yes',
           plate: '2.5',
           spacers: '6 + 2',
           flush: 'yes',
@@ -344,6 +354,30 @@ export async function addMasonryUnits(
     await read('laboratory', runId, quoted, at(86), true);
     if (days === 19) await act('laboratory', prepareReport, { lotId }, at(90));
   }
+}
+
+/** The mixes, caps and looks of units that are capped one after the other, an hour for a face. @param from ms */
+export function capsOf(
+  units: readonly SpecimenView[],
+  from: number,
+  iso: (at: number) => string,
+  chance: Chance,
+): Readings {
+  const cast = (place: number, end: number): string => iso(from + (place * 6 + (end - 1) * 35) * MINUTE);
+  const pours = [1, 2].flatMap((end) =>
+    units.map((view, place) => ({ specimen: view.label, end: String(end), at: cast(place, end) })),
+  );
+  return {
+    mixes: [1, 2].map((end) => ({ gypsum: '1850', water: '499', at: cast(0, end) })),
+    pours,
+    lastCapAt: cast(units.length - 1, 2),
+    inspected: pours.map(({ specimen, end }) => ({
+      specimen,
+      end,
+      thickness: chance.between(0.07, 0.11).toFixed(2),
+      look: 'sound',
+    })),
+  };
 }
 
 function meanOf(values: readonly number[]): number {

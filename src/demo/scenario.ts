@@ -283,6 +283,15 @@ export const EQUIPMENT = [
     loads: '27,340 26,880 27,610',
   },
   {
+    number: 'GY-07',
+    kind: 'capping compound',
+    name: 'High-strength gypsum, bag 7',
+    place: 'Capping bay',
+    monthsAgo: 1,
+    certificate: '',
+    loads: '22,480 23,150 22,910',
+  },
+  {
     number: 'PL-01',
     kind: 'point load frame',
     name: 'Point load frame, hand pump, digital peak',

@@ -7,6 +7,7 @@ import { readings, specimenEvents, verdicts, waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { type Delivery, deliver } from '@/testing/masonry';
 import { CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
+import { addEquipment, recordLotStrength } from './actions/gear';
 import { makeBatch } from './actions/make-batch';
 import { letClientSee } from './actions/people';
 import { assignRoles } from './actions/roles';
@@ -91,9 +92,6 @@ const breakUnit = async (number: 1 | 2 | 3, hours: number) =>
       machine: 'TST-PRESS',
       moisture: 'none',
       ...sides('7.62', '15.63', '7.62'),
-      caps: 'gypsum',
-      cappedAt: lot.at(hours - 3),
-      capsSound: 'yes',
       zeroed: true,
       guarded: true,
       maximumLoad: LOADS[number],
@@ -138,6 +136,7 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
     expect(ways.map(({ id, choices }) => [id, choices.filter(({ usual }) => usual).length])).toEqual([
       ['unit-receiving', 0],
       ['unit-conditioning', 3],
+      ['capping', 3],
       ['unit-soak', 3],
       ['oven-drying', 3],
     ]);
@@ -166,6 +165,44 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
     await lot.act(completeRun, { runId, reasons: [] }, 50);
   });
 
+  it('is capped, and waits at the press from when its caps are hard until it is broken', async () => {
+    const lotId = await lot.act(
+      addEquipment,
+      { number: 'GYP-1', kind: 'capping compound', name: 'Gypsum of the test', place: 'Bay' },
+      50,
+    );
+    await lot.act(
+      recordLotStrength,
+      { ...lotId, verifiedOn: '2031-05-15', loads: '15,200 14,600 14,900', system: 'US' },
+      50,
+    );
+    const three = await units(1, 2, 3);
+    const cap = (specimen: string, end: string, hours: number) => ({ specimen, end, at: lot.at(hours) });
+    const runId = await lot.together(
+      'capping',
+      three,
+      {
+        kind: 'gypsum',
+        lot: 'GYP-1',
+        levelled: true,
+        mixes: [{ gypsum: '650', water: '175', at: lot.at(50.2) }],
+        pours: three.flatMap(({ label }) => [cap(label, '1', 50.25), cap(label, '2', 51.25)]),
+        lastCapAt: lot.at(51.25),
+        sounding: 'sound',
+      },
+      51.3,
+    );
+    const held = await site.db.select().from(waits).where(eq(waits.owner, runId));
+    expect(held.map(({ lane, opensAt }) => [lane, (opensAt.getTime() - CAST) / HOUR])).toEqual(
+      Array(3).fill(['press', 53.25]),
+    );
+    const due = async (hours: number) =>
+      (await dayList(site.db, site.actors.laboratory, new Date(CAST + hours * HOUR))).sets.filter(
+        ({ what }) => what === 'Break the capped unit',
+      );
+    expect(await due(52)).toMatchObject([{ doneAt: null, href: `/samples/${sampleId}` }]);
+  });
+
   it('is broken before the others are dry, on an area that can still change', async () => {
     measured.push(await measure(4, 51));
     await expect(lot.act(completeRun, { runId: measured[0], reasons: [] }, 51)).rejects.toThrow(
@@ -176,6 +213,8 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
       /being tested/u,
     );
     for (const number of [1, 2, 3] as const) await breakUnit(number, 54 + number / 10);
+    const { sets } = await dayList(site.db, site.actors.laboratory, new Date(CAST + 55 * HOUR));
+    expect(sets.find(({ what }) => what === 'Break the capped unit')?.doneAt).toBe(CAST + 54.3 * HOUR);
     expect((await strengthOf(1))?.provisional).toContain('estimated');
     expect(await held('unit-strength-mean')).toMatchObject({ state: 'not yet determinable' });
   });

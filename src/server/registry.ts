@@ -8,6 +8,7 @@ import { addLoad, correctLoad, handOver, planSampling } from './actions/field';
 import {
   addEquipment,
   changeLimit,
+  describeCompound,
   describeMachine,
   describePads,
   importEquipment,
@@ -75,6 +76,7 @@ export const USE_CASES = {
   'import-equipment': importEquipment,
   'record-verification': recordVerification,
   'describe-machine': describeMachine,
+  'describe-compound': describeCompound,
   'describe-pads': describePads,
   'qualify-compound': qualifyCompound,
   'qualify-pads': qualifyPads,

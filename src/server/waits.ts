@@ -75,7 +75,10 @@ async function waitsOfRun(
   const typed = inputOf(method, job.system, current);
   const { system: _, ...setup } = await runSetup(tx, place, typed, now, { by: run.startedBy ?? '', current });
   const { input } = usableInput(method, typed);
-  const found = waitsOf(method, input, setup).filter(({ done }) => done || run.state === 'open');
+  // What a batch made ready for the press waits there until it is broken, whatever becomes of the batch.
+  const found = waitsOf(method, input, setup).filter(
+    ({ done, lane, about }) => done || run.state === 'open' || (lane === 'press' && about !== undefined),
+  );
   const members =
     run.batchId && found.some(({ about }) => about)
       ? await tx

@@ -3,6 +3,7 @@ import { ourChoice, standard } from '../working';
 
 const C617 = standard('ASTM C617/C617M');
 const C1231 = standard('ASTM C1231/C1231M');
+const C1552 = standard('ASTM C1552');
 
 export const LIMITS = {
   ...group('Bonded caps', C617, {
@@ -44,6 +45,49 @@ export const LIMITS = {
     'caps.pair-beyond': r('Qualification: usable up to so much of the strength tested', '<= 1.2'),
     'caps.pair-months': r('Months between qualifications', '<= 12'),
     'caps.pair-count': r('Qualification: specimens of each kind', '>= 15'),
+  }),
+  ...group('Caps of masonry', C1552, {
+    'caps.unit-age': r('From the youngest cap to the break', '>= 2 h'),
+    'caps.unit-thick': r('Mean thickness of a cap on masonry', '<= 0.125 in', '<= 3.2 mm'),
+    'caps.unit-strength': r('Strength of capping material at two hours', '>= 3500 psi', '>= 24.1 MPa'),
+    'caps.gypsum-ratio': r('Water to high-strength gypsum, by mass', '0.26 to 0.30'),
+    'caps.ratio-step': r('Water to gypsum reported to', '= 0.01', ourChoice('as the balance allows')),
+    'caps.gypsum-use': r(
+      'From water to gypsum until it is spread',
+      '<= 5 min',
+      ourChoice('as the bag says for most; its own sheet comes first'),
+    ),
+    'caps.rest': r('Gypsum caps rest on the plate', '= 1 h', ourChoice('one to two hours are usual')),
+    'caps.waste': r('Capping material mixed over what is needed', '= 1.1', ourChoice('a tenth for waste')),
+    'caps.gypsum-density': r(
+      'Density of gypsum, times that of water',
+      '= 2.76',
+      ourChoice('as its handbooks give it'),
+    ),
+    'caps.spread': r(
+      'Gypsum is spread beyond the unit, each side',
+      '= 1 in',
+      '= 25 mm',
+      ourChoice('as it is pressed out'),
+    ),
+    'caps.pour-depth': r(
+      'Depth of sulfur poured for a brick',
+      '= 0.20 in',
+      '= 5 mm',
+      ourChoice('as little as fills the face'),
+    ),
+    'caps.sulfur-density': r(
+      'Density of molten sulfur compound',
+      '= 130 lb/ft3',
+      '= 2080 kg/m3',
+      ourChoice('the sheet of the compound comes first'),
+    ),
+    'caps.mould-room': r(
+      'Mould beyond the brick, in each direction',
+      '= 0.5 in',
+      '= 13 mm',
+      ourChoice('as such moulds are made'),
+    ),
   }),
   ...group('Unbonded pads', C1231, {
     'pads.strength-50': r('Strength for 50 durometer', '1500 to 6000 psi', '10 to 40 MPa'),

@@ -36,6 +36,10 @@ export interface Form {
   readonly window?: 'age' | 'own';
   /** How its ends can be made ready for a press. */
   readonly ends?: readonly ('bonded' | 'pads')[];
+  /** By which rules its caps are judged; absent: by those of cylinders. */
+  readonly caps?: 'masonry';
+  /** True for a half: it is half as long as what is specified. */
+  readonly half?: true;
 }
 
 /** What specimens of one form are for. */
@@ -44,6 +48,12 @@ export interface Role {
   readonly text: string;
   /** How many of a sample; absent: the rest. */
   readonly count?: number;
+}
+
+/** A method that makes specimens ready together, and the roles of those that it is usually for; absent: all of them. */
+export interface Together {
+  readonly method: string;
+  readonly roles?: readonly string[];
 }
 
 /** A specimen that is to be given its role, with what is known of it. */
@@ -130,8 +140,8 @@ export interface Material {
   /** What is to be known of specimens before they are given their roles, and the roles that follow; null while it is not. */
   readonly roleFacts?: FactSources;
   proposesRoles?(pieces: readonly RolePiece[]): RoleProposal | null;
-  /** What its specimens are weighed, soaked, dried or capped in together, by method, in the order of the work. */
-  readonly together?: readonly string[];
+  /** What its specimens are weighed, soaked, dried or capped in together, in the order of the work. */
+  readonly together?: readonly Together[];
   /** How many pieces a sample wants, how many to take for that, and why. */
   plan?(sample: Stored, limits: Limits, system: System): { count: number; take: number; why: string };
   /** How many samples a lot of its size asks for, in words. */

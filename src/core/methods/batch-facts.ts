@@ -11,12 +11,16 @@ export class EndsTold {
   @IsString() batch: string;
   /** The younger cap of this specimen where its caps are on record, else of the batch; or the end of grinding. */
   @IsOptional() @IsInstant() finishedAt?: string;
+  /** The older cap, where its caps are on record. */
+  @IsOptional() @IsInstant() beganAt?: string;
   /** What the lot of compound proved, and what it was qualified to where it was. */
   @IsOptional() @MeasureText('stress') compound?: string;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => CompoundFacts) qualified?: CompoundFacts;
   @IsOptional() @MeasureText('length') length?: string;
   /** What the batch's own run found that must be said with every specimen of it. */
   @IsOptional() @IsArray() @IsString({ each: true }) remarks?: string[];
+  /** What is wrong with the caps of this specimen itself. */
+  @IsOptional() @IsArray() @IsString({ each: true }) troubles?: string[];
 }
 
 /** A specimen of a batch, and what was read of it in any of its tests, by the names of the readings. */

@@ -23,7 +23,8 @@ interface About {
 
 function onFile(compound: CompoundFacts | undefined, system: System): QualifiedCompound | undefined {
   const usableTo = setupMeasure(compound?.usableTo, 'stress', STRESS_UNIT[system]);
-  return compound && usableTo ? { usableTo, qualifiedOn: compound.qualifiedOn.slice(0, 10) } : undefined;
+  const { qualifiedOn } = compound ?? {};
+  return usableTo && qualifiedOn ? { usableTo, qualifiedOn: qualifiedOn.slice(0, 10) } : undefined;
 }
 
 /** Hours that a qualified material hardens under concrete of a strength, where its qualification showed them. */
@@ -56,7 +57,7 @@ export function compoundFinding(about: About): Finding[] {
     const why = {
       none: `${lot} is not qualified above ${limits.of('caps.thick-switch', system).high} ${unit}.`,
       'too weak': `${lot} is qualified to ${compound?.usableTo}.`,
-      'too old': `the qualification of ${lot} of ${compound?.qualifiedOn.slice(0, 10)} has run out.`,
+      'too old': `the qualification of ${lot} of ${compound?.qualifiedOn?.slice(0, 10)} has run out.`,
     }[fit];
     return [
       finding({

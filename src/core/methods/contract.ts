@@ -82,6 +82,8 @@ export interface Step {
   readonly fields: readonly string[];
   readonly caution?: string;
   readonly clock?: Clock;
+  /** Only where it is so; what is read at it is then asked for of nobody, so none of it can be required. */
+  readonly when?: (setup: RunSetup) => boolean;
 }
 
 /** One thing to know before starting. */
@@ -161,8 +163,6 @@ export interface Method<I extends RunInput = RunInput> {
     readonly done: string;
     /** True where it makes ends ready for a press: planned back from the windows of specimens. */
     readonly ends?: true;
-    /** The roles of specimens that it is usually for; absent: all of them. */
-    readonly roles?: readonly string[];
     /** What it has to know of each of its specimens, of what their own tests are told. */
     readonly facts?: FactSources;
     /**
@@ -207,8 +207,8 @@ export interface Method<I extends RunInput = RunInput> {
   /** What the results of several specimens say together. */
   readonly set?: SetRule;
   /**
-   * What stands of it in a table of specimens besides its result: the readings of a column by their names, or lines of its
-   * working by their symbols, `=D`; `first` takes the first that is there, else all that are.
+   * What stands of it in a table of specimens besides its result: the readings of a column by their names, lines of its
+   * working by their symbols, `=D`, or what it was told, `~capped`; `first` takes the first that is there, else all that are.
    */
   readonly columns?: readonly Column[];
   /** The reading that is taken before the result is shown, so that the number does not sway the eye: how it broke. */

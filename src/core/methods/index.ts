@@ -12,6 +12,7 @@ export * from './pad-facts';
 export * from './rows-field';
 export * from './setup';
 export * from './specified';
+export * from './steps-of';
 export * from './tested';
 export * from './validate';
 export * from './validated';

@@ -6,6 +6,7 @@ import { type Finding, finding } from '../working';
 import type { Clock, Method } from './contract';
 import type { RunInput } from './fields';
 import { limitsOf, type RunSetup } from './setup';
+import { stepsOf } from './steps-of';
 
 /** How a clock of a step stands. */
 export interface StepClockReading {
@@ -41,7 +42,7 @@ interface Stood {
 function stood(method: Method, input: RunInput, setup: RunSetup, limits: Limits): Stood[] {
   const read = input as unknown as Readonly<Record<string, unknown>>;
   const at = (name: string): number => Date.parse(String(read[name] ?? ''));
-  return method.steps.flatMap(({ clock }) => {
+  return stepsOf(method, setup).flatMap(({ clock }) => {
     if (!hasLimit(clock) || clock.when?.(setup) === false) return [];
     const { from, to = method.performedAt } = clock;
     const [startedAt, endedAt] = [at(from), at(to)];

@@ -347,6 +347,7 @@ export const qualifyCompound = defineUseCase({
       .update(equipment)
       .set({
         compound: {
+          ...item.compound,
           usableTo,
           qualifiedOn: input.qualifiedOn,
           qualification: `${input.document}: ${words}`,
@@ -355,6 +356,33 @@ export const qualifyCompound = defineUseCase({
       })
       .where(eq(equipment.id, item.id));
     return { equipmentId: item.id, usableTo };
+  },
+});
+
+export class DescribeCompoundInput {
+  @IsUUID() equipmentId: string;
+  @IsString() @MaxLength(20, { message: 'Pot from: at most 20 characters.' }) potLow: string;
+  @IsString() @MaxLength(20, { message: 'Pot to: at most 20 characters.' }) potHigh: string;
+}
+
+/** What the data sheet of a lot of capping compound asks of its pot: it counts instead of the register. */
+export const describeCompound = defineUseCase({
+  name: 'describe compound',
+  roles: BENCH,
+  Input: DescribeCompoundInput,
+  async act({ tx }, { equipmentId, ...typed }) {
+    const [item] = await tx.select().from(equipment).where(eq(equipment.id, equipmentId));
+    if (item?.kind !== 'capping compound') throw new NotFound('This lot');
+    const potLow = measureText('potLow', typed.potLow, 'temperature', 'degF', [230, 330]);
+    const potHigh = measureText('potHigh', typed.potHigh, 'temperature', 'degF', [230, 330]);
+    const of = (text: string) => setupMeasure(text, 'temperature', 'degF') ?? exact(0);
+    if (of(potHigh).lessThanOrEqualTo(of(potLow)))
+      refuseFields({ potHigh: 'Pot to: warmer than where it begins.' });
+    await tx
+      .update(equipment)
+      .set({ compound: { ...item.compound, potLow, potHigh } })
+      .where(eq(equipment.id, item.id));
+    return { equipmentId: item.id };
   },
 });
 

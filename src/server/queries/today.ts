@@ -61,8 +61,13 @@ interface SetRow extends Record<string, unknown> {
   closesAt: string | null;
   doneAt: string | null;
   provisional: string | null;
+  /** A batch made them ready for the press: they are broken by tests of their own. */
+  madeReady: boolean;
   specimens: { id: string; label: string; doneAt: string | null }[] | null;
 }
+
+/** When it was done: what a batch made ready for the press, when the specimen was broken. */
+const DONE = sql`coalesce(w.done_at, CASE WHEN w.lane = 'press' THEN s.tested_at END)`;
 
 function readable(actor: Actor): SQL {
   return actor.role === 'client'
@@ -85,8 +90,9 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
            min(w.opens_at) AS "opensAt", min(w.best_at) AS "bestAt", max(w.closes_at) AS "closesAt", p.id AS "lotId", p.title AS lot, m.code, j.zone,
            t.name AS storage, min(w.run_id::text) AS "runId", min(w.owner::text) AS owner,
            min(w.provisional) AS provisional,
-           CASE WHEN bool_or(w.done_at IS NULL) THEN NULL ELSE max(w.done_at) END AS "doneAt",
-           json_agg(json_build_object('id', s.id, 'label', s.label, 'doneAt', w.done_at) ORDER BY s.label)
+           CASE WHEN bool_or(${DONE} IS NULL) THEN NULL ELSE max(${DONE}) END AS "doneAt",
+           bool_or(w.lane = 'press' AND w.key LIKE '%/%') AS "madeReady",
+           json_agg(json_build_object('id', s.id, 'label', s.label, 'doneAt', ${DONE}) ORDER BY s.label)
              FILTER (WHERE s.id IS NOT NULL) AS specimens
     FROM waits w
     LEFT JOIN specimens s ON s.id = w.specimen_id
@@ -99,6 +105,7 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
       AND (w.done_at >= ${instant(-DAY)}
         OR (w.done_at IS NULL AND (w.closes_at >= ${instant(-LONGEST_MS)}
           OR (w.closes_at IS NULL AND w.opens_at >= ${instant(-LONGEST_MS)}))))
+      AND (${DONE} IS NULL OR ${DONE} >= ${instant(-DAY)})
     GROUP BY w.lane, w.what, w.age_hours, w.sample_id, w.storage_id, p.id, p.title, m.code, j.zone, t.name,
              -- Of one run together; of specimens only those with the same window.
              w.run_id, CASE WHEN w.run_id IS NULL THEN w.opens_at END, CASE WHEN w.run_id IS NULL THEN w.closes_at END`);
@@ -143,10 +150,10 @@ function nameOf({ specimens, what }: DaySet): string {
 }
 
 /** Where one goes on with it. */
-function hrefOf({ lane, storage, sampleId, runId, lotId, specimens }: SetRow): string {
+function hrefOf({ lane, storage, sampleId, runId, lotId, specimens, madeReady }: SetRow): string {
   if (storage !== null) return '/gear/storage';
   if (specimens === null && sampleId && lane === 'field') return `/field/${sampleId}`;
-  if (runId && specimens !== null) return `/runs/${runId}`;
+  if (runId && specimens !== null && !madeReady) return `/runs/${runId}`;
   return sampleId ? `/samples/${sampleId}` : `/lots/${lotId}`;
 }
 

@@ -24,15 +24,18 @@ export async function togetherOf(db: Queryable, material: Material, own: readonl
           batchMembers.specimenId,
           own.map(({ id }) => id),
         ),
-        inArray(batches.kind, [...methods]),
+        inArray(
+          batches.kind,
+          methods.map(({ method }) => method),
+        ),
       ),
     )
     .orderBy(asc(batches.madeAt), asc(batchMembers.place));
   const there = own.filter(({ testedAt, discarded }) => testedAt === null && discarded === null);
-  return methods.flatMap((id) => {
+  return methods.flatMap(({ method: id, roles }) => {
     const method = findMethod(id);
     if (!method?.batch) return [];
-    const { begin, roles } = method.batch;
+    const { begin } = method.batch;
     const made = rows.filter(({ batch }) => batch.kind === id);
     const done = new Set(made.map(({ specimenId }) => specimenId));
     return [

@@ -8,7 +8,7 @@ import type { Material, Said } from '@/core/material/contract';
 import { saidOf } from '@/core/material/said';
 import { formText } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
-import { fieldsOf, rowsText } from '@/core/methods';
+import { factText, fieldsOf, rowsText } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import { isHeld } from '@/core/moulds';
 import { type System, unitLabel, withThousands } from '@/core/quantity';
@@ -379,6 +379,8 @@ export function columnsOf(run: RunView, zone: string): Said[] {
         const line = run.outcome?.lines.find(({ symbol }) => symbol === name.slice(1));
         return line ? [[line.rounded, line.unit].filter(Boolean).join(' ')] : [];
       }
+      // A fact that it was told: `~capped`.
+      if (name.startsWith('~')) return factText(run.setup ?? {}, name.slice(1)) ?? [];
       const field = fieldsOf(method?.Input ?? Object).find((each) => each.name === name);
       const raw = input[name];
       const text = field && raw !== undefined ? readingText(field, raw, zone, String(input.system)) : '';

@@ -1,7 +1,7 @@
 'use client';
 import 'reflect-metadata';
 import { useMemo, useState } from 'react';
-import { fieldsOf, type Outcome, typedInput, usableInput, validateInput } from '@/core/methods';
+import { fieldsOf, type Outcome, stepsOf, typedInput, usableInput, validateInput } from '@/core/methods';
 import { bySeverity } from '@/core/working';
 import { useMethodFolder } from '../methods/holding';
 import { useNow } from '../use-now';
@@ -11,7 +11,9 @@ import { useReadings } from './use-readings';
 
 /** A run being worked on: its readings, and what they come to at this moment, computed here while typing. */
 export function useRun(data: RunSheetData, now: number): Run {
-  const { method } = useMethodFolder();
+  const { method: whole } = useMethodFolder();
+  // Steps that this specimen has no part in are left out.
+  const method = useMemo(() => ({ ...whole, steps: stepsOf(whole, data.setup) }), [whole, data.setup]);
   const [correction, setCorrection] = useState('');
   const readings = useReadings(data.runId, data.readings, {
     ...(data.state === 'complete' ? { reason: correction } : {}),

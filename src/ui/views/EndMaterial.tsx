@@ -72,6 +72,22 @@ export function EndMaterial({
           )}
         />
         <FormDialog
+          title={`Data sheet of ${item.number}`}
+          useCase="describe-compound"
+          fixed={{ equipmentId: item.id }}
+          fields={[
+            { name: 'potLow', label: 'Pot from', help: 'With its unit, as 265 °F. Gypsum has none.' },
+            { name: 'potHigh', label: 'Pot to' },
+          ]}
+          submit="Save"
+          done={`The pot of ${item.number} is held to its sheet.`}
+          button={(open) => (
+            <Button size="small" onClick={open}>
+              Sheet
+            </Button>
+          )}
+        />
+        <FormDialog
           title={`Qualify lot ${item.number} above 7,000 psi [50 MPa]`}
           useCase="qualify-compound"
           fixed={{ equipmentId: item.id }}

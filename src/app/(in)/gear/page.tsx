@@ -73,7 +73,10 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
                 ? `${item.last.verifiedFrom} to ${item.last.verifiedTo}`
                 : [
                     item.last?.strength ?? '',
-                    ...(item.compound ? [`qualified to ${item.compound.usableTo}`] : []),
+                    ...(item.compound?.usableTo ? [`qualified to ${item.compound.usableTo}`] : []),
+                    ...(item.compound?.potLow
+                      ? [`pot ${item.compound.potLow} to ${item.compound.potHigh}`]
+                      : []),
                   ]
                     .filter(Boolean)
                     .join(', '),

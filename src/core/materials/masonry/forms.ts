@@ -5,9 +5,9 @@ export const COUPON = 'unit-coupon';
 
 /** A manufactured unit, whole; and what is sawn out of one. */
 export const FORMS: readonly Form[] = [
-  { id: 'unit-full', text: 'Full unit', letter: 'U' },
-  { id: 'unit-reduced', text: 'Closed cells sawn out of a unit', letter: 'R' },
-  { id: COUPON, text: 'Coupon of a face shell', letter: 'P' },
+  { id: 'unit-full', text: 'Full unit', letter: 'U', caps: 'masonry' },
+  { id: 'unit-reduced', text: 'Closed cells sawn out of a unit', letter: 'R', caps: 'masonry' },
+  { id: COUPON, text: 'Coupon of a face shell', letter: 'P', caps: 'masonry' },
 ];
 
 export const UNIT_FORMS = FORMS.map(({ id }) => id);

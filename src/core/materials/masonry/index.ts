@@ -3,7 +3,7 @@ import { measureWords } from '../../material/measure-words';
 import { across } from './across';
 import { CRITERIA } from './criteria';
 import { Asked, Drawn, Lot } from './fields';
-import { FORMS, UNIT_FORMS } from './forms';
+import { ABSORPTION, COMPRESSION, FORMS, SPARE, UNIT_FORMS } from './forms';
 import { PRODUCTS, productOf } from './products';
 import { proposesRoles, ROLE_FACTS, ROLES, roleOf } from './roles';
 import { setsWanted } from './sets-wanted';
@@ -33,7 +33,13 @@ export const masonry: Material = {
   roles: ROLES,
   roleFacts: ROLE_FACTS,
   proposesRoles,
-  together: ['unit-receiving', 'unit-conditioning', 'unit-soak', 'oven-drying'],
+  together: [
+    { method: 'unit-receiving' },
+    { method: 'unit-conditioning', roles: [COMPRESSION, SPARE] },
+    { method: 'capping', roles: [COMPRESSION] },
+    { method: 'unit-soak', roles: [ABSORPTION] },
+    { method: 'oven-drying', roles: [ABSORPTION] },
+  ],
   registers: [
     {
       id: 'units',

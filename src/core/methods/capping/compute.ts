@@ -15,6 +15,7 @@ import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup, setupMeasure } from '../setup';
 import { labelsOf } from '../tested';
 import type { CappingInput } from './input';
+import { isConcrete, isMasonry, masonryFindings } from './masonry';
 import { PIECES, type PourRow } from './rows';
 
 const C617 = standard('ASTM C617/C617M');
@@ -81,12 +82,17 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
     lines: sheet.lines,
     findings: bySeverity([
       ...equipmentUse(input, { lot: 'departure' }, input.lastCapAt, setup, limits),
-      ...potFindings(input, limits, expected, pours),
+      ...potFindings(input, setup, limits, expected, pours),
       ...pourFindings(input, setup, pours),
-      ...lotFindings(input, setup, limits, expected),
-      ...capFindings(input, setup, limits),
-      ...planeFindings(input, setup, limits),
-      ...thicknessFindings(rows, setup, limits, unit, system),
+      ...capFindings(input),
+      ...(isMasonry(setup)
+        ? masonryFindings(input, setup, sheet)
+        : [
+            ...lotFindings(input, setup, limits, expected),
+            ...moistFindings(input, setup, limits),
+            ...planeFindings(input, setup, limits),
+            ...thicknessFindings(rows, setup, limits, unit, system),
+          ]),
     ]),
     verdicts: [],
     picture: {
@@ -118,6 +124,7 @@ export function expectedOf(setup: RunSetup, system: System): Exact | undefined {
 function hardens(input: CappingInput, setup: RunSetup): Exact {
   const { system } = input;
   const limits = limitsOf(setup);
+  if (isMasonry(setup)) return limits.number('caps.unit-age', system);
   const expected = expectedOf(setup, system);
   const lot = setup.equipment?.find(({ number }) => number === input.lot);
   const shown = hardensIn(lot?.compound, expected, dayOf(input.lastCapAt, setup), system, limits);
@@ -133,23 +140,46 @@ export function waits(input: CappingInput, setup: RunSetup): Wait[] {
   const { lastCapAt } = input;
   if (!lastCapAt) return [];
   const hours = hardens(input, setup).toNumber();
-  return labelsOf(setup).map((label) => {
-    const hard = hardAfter(capTime(input, label) ?? lastCapAt, hours);
-    return { id: 'hard', what: 'Caps hard', lane: 'ends', about: label, opens: hard, done: hard };
+  const masonry = isMasonry(setup);
+  const hard = labelsOf(setup).map((label): Wait => {
+    const at = hardAfter(capTimes(input, label)?.last ?? lastCapAt, hours);
+    // Masonry has no window of age: it can be broken from when its caps are hard until it is.
+    return masonry
+      ? { id: 'break', what: 'Break the capped unit', lane: 'press', about: label, opens: at }
+      : { id: 'hard', what: 'Caps hard', lane: 'ends', about: label, opens: at, done: at };
   });
+  // A pot that is not filled in the evening is not molten in the morning.
+  const refill: Wait[] =
+    masonry && input.kind === 'sulfur'
+      ? [
+          {
+            id: 'refill',
+            what: 'Fill the pot again',
+            lane: 'ends',
+            opens: lastCapAt,
+            ...(input.addedAt ? { done: input.addedAt } : {}),
+          },
+        ]
+      : [];
+  return [...hard, ...refill];
 }
 
-/** When the younger of some caps was poured; undefined while none is on record. */
-function youngestCap(pours: readonly PourRow[]): string | undefined {
-  return pours
-    .flatMap(({ at }) => at ?? [])
-    .toSorted((a, b) => Date.parse(a) - Date.parse(b))
-    .at(-1);
+/** When the older and the younger of some caps were poured; undefined while none is on record. */
+function timesOf(pours: readonly PourRow[]): { first: string; last: string } | undefined {
+  // Of sulfur on a brick the age counts from when it was lifted out of the mould: our careful choice.
+  const times = pours
+    .flatMap(({ at, lifted }) => lifted ?? at ?? [])
+    .toSorted((a, b) => Date.parse(a) - Date.parse(b));
+  const [first, last] = [times[0], times.at(-1)];
+  return first && last ? { first, last } : undefined;
 }
 
-/** When the younger cap of a specimen of the batch was poured, by its own rows; undefined where it has none. */
-export function capTime(input: Pick<CappingInput, 'pours'>, label: string): string | undefined {
-  return youngestCap(wholeRows(input.pours).filter(({ specimen }) => specimen === label));
+/** When the caps of a specimen of the batch were poured, by its own rows; undefined where it has none. */
+export function capTimes(
+  input: Pick<CappingInput, 'pours'>,
+  label: string,
+): { first: string; last: string } | undefined {
+  return timesOf(wholeRows(input.pours).filter(({ specimen }) => specimen === label));
 }
 
 function pourFindings(input: CappingInput, setup: RunSetup, pours: readonly PourRow[]): Finding[] {
@@ -182,7 +212,7 @@ function pourFindings(input: CappingInput, setup: RunSetup, pours: readonly Pour
         action: 'Their caps count from the youngest cap of the batch.',
       }),
     );
-  const youngest = youngestCap(pours);
+  const youngest = timesOf(pours)?.last;
   const minute = (text: string): number => Math.floor(Date.parse(text) / 60_000);
   if (youngest && input.lastCapAt && minute(youngest) > minute(input.lastCapAt))
     found.push(
@@ -213,6 +243,7 @@ function make(
 
 function potFindings(
   input: CappingInput,
+  setup: RunSetup,
   limits: Limits,
   expected: Exact | undefined,
   pours: readonly PourRow[],
@@ -221,6 +252,13 @@ function potFindings(
   const found: Finding[] = [];
   if (input.kind === 'gypsum') return found;
   const unit = system === 'US' ? 'degF' : 'degC';
+  // Compounds differ: what the sheet of the lot asks for counts, where it is on file.
+  const lot = setup.equipment?.find(({ number }) => number === input.lot);
+  const own = {
+    low: setupMeasure(lot?.compound?.potLow, 'temperature', unit),
+    high: setupMeasure(lot?.compound?.potHigh, 'temperature', unit),
+  };
+  const band = { ...limits.of('caps.pot', system), ...(own.low && own.high ? own : {}) };
   const poured = pours.flatMap((pour) => readMeasure(pour, 'pot')?.value ?? []);
   const readings: [string, Exact][] = [
     ...['potStart', 'potHottest'].flatMap((field): [string, Exact][] => {
@@ -241,7 +279,7 @@ function potFindings(
             'Stop. Heat off, lid on, nobody bends over it; the mortar is discarded. Fire: cover, never water.',
         }),
       );
-    else if (!isWithin(pot, limits.of('caps.pot-hold', system)))
+    else if (!own.low && !isWithin(pot, limits.of('caps.pot-hold', system)))
       found.push(
         make(limits, system, 'caps.pot-hold', 'departure', [field], {
           message: `The pot is at ${said}: it skins before the specimen stands.`,
@@ -249,12 +287,14 @@ function potFindings(
           remark: `Capped from a pot at ${said}.`,
         }),
       );
-    else if (!isWithin(pot, limits.of('caps.pot', system)))
+    else if (!isWithin(pot, band))
       found.push(
         make(limits, system, 'caps.pot', 'departure', [field], {
-          message: `The pot is at ${said}.`,
+          message: own.low
+            ? `The pot is at ${said}; the sheet of ${lot?.number} asks for ${lot?.compound?.potLow} to ${lot?.compound?.potHigh}.`
+            : `The pot is at ${said}.`,
           action:
-            'Set it back to about 265 °F [130 °C] and leave it alone: too hot, the mortar thickens and fumes.',
+            'Set it right and leave it alone until it is there: too hot, the mortar thickens and fumes; too cold, it skins.',
           remark: `Pot at ${said}.`,
         }),
       );
@@ -269,7 +309,11 @@ function potFindings(
       }),
     );
   const high = limits.number('caps.harden-switch', system);
-  if (input.material === 'recovered' && (!expected || expected.greaterThanOrEqualTo(high)))
+  if (
+    input.material === 'recovered' &&
+    isConcrete(setup) &&
+    (!expected || expected.greaterThanOrEqualTo(high))
+  )
     found.push(
       make(
         limits,
@@ -320,8 +364,7 @@ function lotFindings(
   });
 }
 
-function capFindings(input: CappingInput, setup: RunSetup, limits: Limits): Finding[] {
-  const { system } = input;
+function capFindings(input: CappingInput): Finding[] {
   const found: Finding[] = [];
   const plain = (id: string, severity: Severity, fields: readonly string[], words: FindingWords): void => {
     found.push(finding({ id, severity, fields, ...words }));
@@ -337,6 +380,13 @@ function capFindings(input: CappingInput, setup: RunSetup, limits: Limits): Find
       action:
         'Molten sulfur burns deeply, water in it explodes as steam, and its gas numbs the nose: hood on, everything dry.',
     });
+  return found;
+}
+
+/** Concrete is kept moist while it is capped; gypsum caps do not bear water. */
+function moistFindings(input: CappingInput, setup: RunSetup, limits: Limits): Finding[] {
+  const { system } = input;
+  const found: Finding[] = [];
   const out = limits.of('cylinder.out-of-moist', system);
   const back = Date.parse(input.returnedAt ?? setup.asOf ?? '');
   const dry = exact((back - Date.parse(input.firstCapAt ?? '')) / 3_600_000 || 0);

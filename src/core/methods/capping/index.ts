@@ -9,8 +9,9 @@ import { fieldsOf } from '../fields';
 import { CONCRETE_STRENGTH, STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
-import { capTime, compute, drawnLabels, expectedOf, waits } from './compute';
+import { capTimes, compute, drawnLabels, expectedOf, waits } from './compute';
 import { CappingInput } from './input';
+import { isConcrete, isMasonry, masonryPlan, ownTroubles, SIZES } from './masonry';
 
 const HAZARD =
   'Molten sulfur burns deeply: face shield, heat gloves, long sleeves, apron; never bend over the pot. Water in it explodes as steam: everything dry. Its gas numbs the nose: hood and exhaust on, leave if it stings. Fire: lid, never water; the smoke is sulfur dioxide. The safety data sheet, local codes and the fire plan come first.';
@@ -19,14 +20,14 @@ const HAZARD =
 export const capping: Method<CappingInput> = {
   id: 'capping',
   title: 'Bonded capping',
-  designations: [standard('ASTM C617/C617M')],
+  designations: [standard('ASTM C617/C617M'), standard('ASTM C1552')],
   runOn: 'batch',
   batch: {
     ends: true,
     letters: 'CB',
     begin: 'Cap them together',
     done: 'caps',
-    facts: CONCRETE_STRENGTH,
+    facts: { ...CONCRETE_STRENGTH, ...SIZES },
     tells,
   },
   yields: [{ quantity: 'mean cap thickness', symbol: 't' }],
@@ -48,6 +49,26 @@ export const capping: Method<CappingInput> = {
       instruction:
         'Scrape, brush, blot: dry enough that nothing foams, the rest of the specimen wet. An end more than 1/8 in [3 mm] off is cut first, never built up. Plate warm, thinly oiled.',
       fields: ['endsDry', 'plate'],
+      when: isConcrete,
+    },
+    {
+      id: 'faces',
+      title: 'Faces and plate',
+      phase: 'before',
+      instruction:
+        'Conditioned or dried, measured, grit off, its mark on a face that stays free. Brick in its mould, block on the plate.',
+      fields: ['levelled', 'mould'],
+      when: isMasonry,
+    },
+    {
+      id: 'mix',
+      title: 'Gypsum',
+      phase: 'test',
+      instruction:
+        'High-strength gypsum only, for the caps of the next minutes. Spread thin, press the unit down, level it both ways, then leave it alone until it is hard.',
+      fields: ['mixes'],
+      caution: 'Gypsum warms as it sets: never around skin. Dust mask; the safety data sheet comes first.',
+      when: isMasonry,
     },
     {
       id: 'pour',
@@ -55,9 +76,17 @@ export const capping: Method<CappingInput> = {
       phase: 'test',
       instruction:
         'Stir, pour, lower against the guide at once, lift when the rim has set; then the other end. Before a skin forms it stands on molten compound everywhere, or it is done again.',
-      fields: ['firstCapAt', 'pours', 'lastCapAt', 'potHottest', 'returnedAt'],
+      fields: ['firstCapAt', 'pours', 'lastCapAt', 'potHottest'],
       caution: HAZARD,
       clock: { title: 'Since the youngest cap', from: 'lastCapAt' },
+    },
+    {
+      id: 'back',
+      title: 'Back into the moist room',
+      phase: 'test',
+      instruction: 'Or under double wet burlap, gypsum kept from dripping water.',
+      fields: ['returnedAt'],
+      when: isConcrete,
     },
     {
       id: 'sound',
@@ -68,11 +97,31 @@ export const capping: Method<CappingInput> = {
       fields: ['sounding', 'faults'],
     },
     {
+      id: 'look',
+      title: 'Look at each cap',
+      phase: 'after',
+      instruction:
+        'Thickness, planeness, edges, whether it rocks on the plate. What is not in order comes off and is done again: nothing is patched, and its two hours begin anew.',
+      fields: ['inspected'],
+      when: isMasonry,
+    },
+    {
+      id: 'pot',
+      title: 'Fill the pot again',
+      phase: 'after',
+      instruction:
+        'Sulfur only: after the last cap, so that it is molten tomorrow. Cold lumps at midday stop the day.',
+      fields: ['potMass', 'added', 'addedAt'],
+      caution: HAZARD,
+      when: isMasonry,
+    },
+    {
       id: 'planeness',
       title: 'Planeness',
       phase: 'after',
       instruction: 'Straightedge and feeler on three diameters of the specimens drawn, before testing.',
       fields: ['planeness'],
+      when: isConcrete,
     },
     {
       id: 'thickness',
@@ -80,8 +129,16 @@ export const capping: Method<CappingInput> = {
       phase: 'after',
       instruction:
         'After the test: six or more pieces of the top cap of the specimens drawn, spread over its area.',
-      fields: ['thickness', 'remarks'],
+      fields: ['thickness'],
       caution: 'Caps into their own bin: they are not burned, and not mixed with rubble for recycling.',
+      when: isConcrete,
+    },
+    {
+      id: 'remarks',
+      title: 'What was odd',
+      phase: 'after',
+      instruction: 'A cap that tore, a lot that ran out.',
+      fields: ['remarks'],
     },
   ],
   performedAt: 'lastCapAt',
@@ -120,26 +177,38 @@ function tells(
   input: CappingInput,
   { label, batch, remarks }: BatchAbout,
   setup: RunSetup | undefined,
-): { ends?: EndsTold } {
-  const finishedAt = capTime(input, label) ?? input.lastCapAt;
+): { ends?: EndsTold; capped?: string } {
+  const own = capTimes(input, label);
+  const finishedAt = own?.last ?? input.lastCapAt;
   if (!input.lastCapAt || !finishedAt) return {};
   const lot = setup?.equipment?.find(({ number }) => number === input.lot);
   return {
+    capped: `${WORDS[input.kind ?? 'sulfur']}, ${batch}`,
     ends: {
       kind: input.kind ?? 'sulfur',
       batch,
       finishedAt,
+      ...(own ? { beganAt: own.first } : {}),
       ...(lot?.strength ? { compound: lot.strength } : {}),
       ...(lot?.compound ? { qualified: lot.compound } : {}),
       remarks: [...remarks],
+      ...(setup && isMasonry(setup) ? { troubles: ownTroubles(input, label, setup) } : {}),
     },
   };
 }
+
+const WORDS = { gypsum: 'gypsum', sulfur: 'sulfur' } as const;
 
 function plan(system: System, setup: RunSetup) {
   const { batch } = setup;
   if (!batch) return [];
   const limits = limitsOf(setup);
+  const specimens = {
+    label: 'Specimens',
+    text: String(batch.specimens.length),
+    note: labelsOf(setup).join(', '),
+  };
+  if (isMasonry(setup)) return [specimens, ...masonryPlan(setup, system)];
   const expected = expectedOf(setup, system);
   const hard = hardeningHours('sulfur', expected, system, limits, true);
   const across = batch.specimens.flatMap(
@@ -151,7 +220,7 @@ function plan(system: System, setup: RunSetup) {
   }));
   const thickness = limits.number('caps.thick-mean-high', 'US').toNumber();
   return [
-    { label: 'Specimens', text: String(batch.specimens.length), note: labelsOf(setup).join(', ') },
+    specimens,
     {
       label: 'Sulfur caps harden',
       text: `${hard.hours} h`,

@@ -7,9 +7,10 @@ import {
   RunInput,
   TextField,
 } from '../fields';
+import { MASS } from '../mass-spec';
 import { RowsField } from '../rows-field';
 import { countSpec } from '../specs';
-import { PlaneRow, POT, PourRow, ThicknessRow } from './rows';
+import { LookRow, MixRow, PlaneRow, POT, PourRow, ThicknessRow } from './rows';
 
 /** The readings of a batch of specimens that are capped. */
 export class CappingInput extends RunInput {
@@ -76,6 +77,38 @@ export class CappingInput extends RunInput {
   @TextField({ label: 'Plate and guide', help: 'Numbers, oiled thinly, warm.', example: 'plate 2, guide 2' })
   plate?: string;
 
+  @CheckField({
+    label: 'Faces dry and brushed; plate plane, level both ways, thinly oiled',
+    missed: {
+      id: 'caps.plate',
+      severity: 'departure',
+      message: 'Faces and plate were not ticked.',
+      action: 'A plate out of level makes a tilted cap, a damp face a hollow one: check both, then cap.',
+      remark: 'Faces and capping plate not shown to be in order.',
+    },
+  })
+  levelled?: boolean;
+
+  @ChoiceField({
+    label: 'Mould',
+    options: [
+      { value: 'plate', label: 'Plate' },
+      { value: 'two', label: 'Brick mould, two small halves' },
+      { value: 'one', label: 'Brick mould, one large half' },
+    ],
+    example: '',
+  })
+  mould?: 'plate' | 'two' | 'one';
+
+  @RowsField({
+    label: 'Gypsum mixed',
+    row: 'mix',
+    Row: MixRow,
+    help: 'Each mix as it was weighed out. Too thick is thrown away: water is never added later.',
+    example: { US: [], SI: [] },
+  })
+  mixes?: MixRow[];
+
   @InstantField({
     label: 'First cap at',
     help: 'From here the first specimen is out of moist storage.',
@@ -119,6 +152,33 @@ export class CappingInput extends RunInput {
     example: '2031-06-10T14:05:00-04:00',
   })
   returnedAt?: string;
+
+  @RowsField({
+    label: 'Caps looked at',
+    row: 'cap',
+    Row: LookRow,
+    help: 'Mean of four edges, or half of what both caps add to the height. Feeler 0.003 in [0.08 mm] under a 16 in [400 mm] straightedge does not pass.',
+    example: { US: [], SI: [] },
+  })
+  inspected?: LookRow[];
+
+  @MeasureField({
+    label: 'Compound in the pot at the start',
+    ...MASS,
+    help: 'By weight, or by the mark in the pot. From it follows for how many caps it lasts.',
+    example: '',
+  })
+  potMass?: string;
+
+  @MeasureField({ label: 'Filled in again', ...MASS, example: '' })
+  added?: string;
+
+  @InstantField({
+    label: 'Filled in at',
+    help: 'After the last cap of the day: it melts overnight.',
+    example: '',
+  })
+  addedAt?: string;
 
   @ChoiceField({
     label: 'Tapped and looked at',

@@ -7,6 +7,14 @@ export const POT = {
   possible: { US: ['32', '450'], SI: ['0', '232'] },
 } as const;
 
+/** A mass that is weighed out for a mix. */
+const GRAMS = {
+  dimension: 'mass',
+  unit: { US: 'g', SI: 'g' },
+  step: { US: '1', SI: '1' },
+  possible: { US: ['1', '20000'], SI: ['1', '20000'] },
+} as const;
+
 /** One end of one specimen, capped at a moment. */
 export class PourRow extends RowInput {
   @SpecimenField({ label: 'Specimen', required: true, example: '' })
@@ -27,7 +35,7 @@ export class PourRow extends RowInput {
     label: 'At',
     required: true,
     stamps: true,
-    also: { time: '', t_pour: '' },
+    also: { time: '', t_pour: '', placed: '' },
     example: '',
   })
   at?: string;
@@ -37,6 +45,9 @@ export class PourRow extends RowInput {
 
   @TextField({ label: 'Plate', also: { plate_id: '' }, example: '' })
   plate?: string;
+
+  @InstantField({ label: 'Lifted', example: '' })
+  lifted?: string;
 }
 
 const LOOK = {
@@ -106,4 +117,56 @@ export class ThicknessRow extends RowInput {
   t7?: string;
   @MeasureField({ label: '8', ...PIECE })
   t8?: string;
+}
+
+/** One mix of gypsum. */
+export class MixRow extends RowInput {
+  @MeasureField({ label: 'Gypsum', ...GRAMS, required: true, example: '' })
+  gypsum?: string;
+
+  @MeasureField({ label: 'Water', ...GRAMS, required: true, example: '' })
+  water?: string;
+
+  @InstantField({ label: 'Water in at', required: true, stamps: true, also: { time: '' }, example: '' })
+  at?: string;
+}
+
+/** One cap of a masonry unit, looked at before the break. */
+export class LookRow extends RowInput {
+  @SpecimenField({ label: 'Specimen', required: true, example: '' })
+  specimen?: string;
+
+  @ChoiceField({
+    label: 'End',
+    required: true,
+    options: [
+      { value: '1', label: '1' },
+      { value: '2', label: '2' },
+    ],
+    example: '',
+  })
+  end?: '1' | '2';
+
+  @MeasureField({
+    label: 'Mean thickness',
+    ...PIECE,
+    required: true,
+    also: { thickness_in: 'in', thickness_mm: 'mm' },
+  })
+  thickness?: string;
+
+  @ChoiceField({
+    label: 'Looks',
+    required: true,
+    options: [
+      { value: 'sound', label: 'plane, full, sound' },
+      { value: 'not plane', label: 'not plane' },
+      { value: 'hollow', label: 'hollow or cracked' },
+      { value: 'open', label: 'not full to the edge' },
+      { value: 'tilted', label: 'tilted' },
+      { value: 'patched', label: 'patched' },
+    ],
+    example: '',
+  })
+  look?: 'sound' | 'not plane' | 'hollow' | 'open' | 'tilted' | 'patched';
 }

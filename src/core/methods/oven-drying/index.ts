@@ -1,4 +1,3 @@
-import { ABSORPTION } from '../../materials/masonry/forms';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -18,7 +17,6 @@ export const ovenDrying: Method<OvenDryingInput> = {
     letters: 'OV',
     begin: 'Dry in the oven',
     done: 'dried',
-    roles: [ABSORPTION],
     tells: (input, { label }, setup) => tells(input, label, setup),
   },
   yields: [{ quantity: 'oven-dry mass', symbol: 'Wd' }],

@@ -3,7 +3,8 @@ import { productLimit } from '../../materials/masonry/criteria';
 import { COUPON } from '../../materials/masonry/forms';
 import { type Exact, exact, meanOf, type System } from '../../quantity';
 import { factMeasure, factText, factTexts } from '../facts';
-import { FORCE_FACTOR, FORCE_UNIT, STRESS_UNIT } from '../press';
+import { expectedLoad as expectedOn, loadOn } from '../masonry-press/rates';
+import { STRESS_UNIT } from '../press';
 import type { RunSetup } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
 import { meanSide, SIDES, type Side } from '../unit-absorption/measured';
@@ -92,11 +93,6 @@ export function required(
   return own ?? productLimit(factText(setup, 'product'), which, limits, system);
 }
 
-/** A load from a stress on an area; lbf or kN. */
-function loadOn(area: Exact, stress: Exact | undefined, system: System): Exact | undefined {
-  return stress?.times(area).div(FORCE_FACTOR[system]);
-}
-
 /** Load that the mean strength asks for on an area. */
 export function requiredLoad(
   area: Exact,
@@ -107,19 +103,12 @@ export function requiredLoad(
   return loadOn(area, required(setup, 'mean', system, limits), system);
 }
 
-/** Load that a unit will probably take: as those before it, as this producer’s come in, or the required one with a margin. */
+/** Load that a unit will probably take on an area. */
 export function expectedLoad(
   area: Exact,
   setup: RunSetup,
   system: System,
   limits: Limits,
 ): Exact | undefined {
-  const broken = factTexts(setup, 'brokenLoads').flatMap(
-    (text) => factMeasure({ facts: { load: text } }, 'load', 'force', FORCE_UNIT[system]) ?? [],
-  );
-  if (broken.length > 0) return meanOf(broken);
-  const expected =
-    factMeasure(setup, 'expectedStrength', 'stress', STRESS_UNIT[system]) ??
-    required(setup, 'mean', system, limits)?.times(limits.number('unit.expected', system));
-  return loadOn(area, expected, system);
+  return expectedOn(area, required(setup, 'mean', system, limits), setup, system, limits);
 }

@@ -1,14 +1,18 @@
 import { isWithin, type Limits } from '../../limits';
-import { type Exact, exact, plainOf, type System } from '../../quantity';
+import { type Exact, plainOf, type System } from '../../quantity';
 import { bySeverity, commonPractice, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
-import { factText, factTexts } from '../facts';
+import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { cappedFrom, capsFindings } from '../masonry-press/caps';
+import { type Loads, machineFindings, plateFindings } from '../masonry-press/machine';
+import { wedge } from '../masonry-press/rates';
+import { secondHalf, timeFindings } from '../masonry-press/time';
 import { resultOf } from '../outcome';
 import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT, zeroFindings } from '../press';
-import { limitsOf, type RunSetup, setupMeasure } from '../setup';
+import { limitsOf, type RunSetup } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
 import { meanSide, variationResults, variations } from '../unit-absorption/measured';
 import {
@@ -21,16 +25,8 @@ import {
   sizesOf,
 } from './area';
 import type { UnitCompressionInput } from './input';
-import { fitsMachine, plateNeeded } from './plan';
-import { ratesFor } from './press';
 
 const C140 = standard('ASTM C140/C140M');
-
-/** Seconds from half of the peak to the peak: by the record, else by the stopwatch. */
-function secondHalf(input: UnitCompressionInput, setup: RunSetup): Exact | undefined {
-  const logged = setup.loadLog?.secondHalf;
-  return logged === undefined || logged === null ? readMeasure(input, 'secondHalf')?.value : exact(logged);
-}
 
 /**
  * Net and gross strength of a masonry unit.
@@ -101,11 +97,22 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
     findings: bySeverity([
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
       ...zeroFindings(input),
-      ...conditionFindings(input, setup),
+      ...conditionFindings(setup),
+      ...capsFindings(input, setup, limits),
       ...couponFindings(input, setup, limits),
       ...machineFindings(input, setup, loads, limits),
-      ...plateFindings(input, setup, limits),
-      ...timeFindings(input, setup, net, limits),
+      ...plateFindings(input, sizesOf(input, setup), setup, limits),
+      ...timeFindings(
+        input,
+        {
+          row: 'unit.second-half',
+          first: 'advice',
+          strength: net,
+          floor: required(setup, 'each', system, limits),
+        },
+        setup,
+        limits,
+      ),
     ]),
     verdicts: [],
     picture: {
@@ -121,17 +128,10 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
         areaUnit,
         broken: Boolean(load),
         secondHalf: secondHalf(input, setup)?.toNumber() ?? null,
-        ...wedge(loads, system, limits),
+        ...wedge(loads, 'unit.second-half', system, limits),
       },
     },
   };
-}
-
-/** The loads that a unit is expected and asked to take on its area. */
-interface Loads {
-  readonly area: Exact;
-  readonly expected: Exact | undefined;
-  readonly required: Exact | undefined;
 }
 
 function loadsOn({ area }: BearingArea, setup: RunSetup, system: System, limits: Limits): Loads {
@@ -139,19 +139,6 @@ function loadsOn({ area }: BearingArea, setup: RunSetup, system: System, limits:
     area,
     expected: expectedLoad(area, setup, system, limits),
     required: requiredLoad(area, setup, system, limits),
-  };
-}
-
-/** Loads and rate that the picture of the plan is drawn with. */
-function wedge(loads: Loads | undefined, system: System, limits: Limits) {
-  const time = limits.of('unit.second-half', system);
-  const rates = loads?.expected && ratesFor(loads.expected, limits, system);
-  return {
-    least: time.low?.toNumber() ?? null,
-    most: time.high?.toNumber() ?? null,
-    expected: loads?.expected?.toNumber() ?? null,
-    required: loads?.required?.toNumber() ?? null,
-    rate: rates?.target.toNumber() ?? null,
   };
 }
 
@@ -192,29 +179,28 @@ function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2', step:
 }
 
 /** A unit is capped only after it was conditioned. */
-function conditionFindings(input: UnitCompressionInput, setup: RunSetup): Finding[] {
+function conditionFindings(setup: RunSetup): Finding[] {
   const over = factText(setup, 'conditionedAt');
-  if (!input.cappedAt) return [];
+  const capped = cappedFrom(setup);
+  const about = { beforeLoad: true, fields: ['moisture'] } as const;
   if (over === undefined)
     return [
       finding({
+        ...about,
         id: 'unit.conditioning-unknown',
         severity: 'departure',
         needsReason: true,
-        beforeLoad: true,
-        fields: ['cappedAt'],
         message: 'Its conditioning is not on record.',
         action: 'Two days in the room, or the fan with its weighings, before it is capped.',
         remark: 'Conditioning before capping not on record.',
       }),
     ];
-  if (Date.parse(input.cappedAt) >= Date.parse(over)) return [];
+  if (!capped || Date.parse(capped) >= Date.parse(over)) return [];
   return [
     finding({
+      ...about,
       id: 'unit.conditioning-short',
       severity: 'invalid',
-      beforeLoad: true,
-      fields: ['cappedAt'],
       message: 'It was capped before its conditioning was over.',
       action: 'Take the caps off, condition it to the end, cap it again.',
     }),
@@ -262,152 +248,4 @@ function couponFindings(input: UnitCompressionInput, setup: RunSetup, limits: Li
         ]
       : [],
   );
-}
-
-/** Whether the machine that is chosen can break it at all. */
-function machineFindings(
-  input: UnitCompressionInput,
-  setup: RunSetup,
-  loads: Loads | undefined,
-  limits: Limits,
-): Finding[] {
-  const { system } = input;
-  const machine = setup.equipment?.find(({ number }) => number === input.machine);
-  if (!machine || !loads?.expected) return [];
-  const fit = fitsMachine(machine, { ...loads, expected: loads.expected }, system, limits);
-  if (!fit || fit.state === 'can') return [];
-  const cannot = fit.state === 'cannot';
-  return [
-    limitFinding(
-      limits,
-      system,
-      {
-        id: cannot ? 'unit.capacity' : 'unit.capacity-room',
-        severity: cannot ? 'departure' : 'advice',
-        needsReason: cannot,
-        beforeLoad: true,
-        fields: ['machine'],
-      },
-      {
-        message: `${machine.number} ${cannot ? 'cannot' : 'may not'} break it: ${fit.why}.`,
-        action: cannot
-          ? 'A sawn unit goes back into conditioning before it is capped.'
-          : 'A unit that stays whole proves at least its load over its area, and is no break.',
-        ...(cannot ? { remark: `Required load beyond ${machine.number}.` } : {}),
-      },
-    ),
-  ];
-}
-
-/** A plate between platen and unit that is too thin bends, and loads the middle more than the corners. */
-function plateFindings(input: UnitCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
-  const { system } = input;
-  const machine = setup.equipment?.find(({ number }) => number === input.machine);
-  const face = setupMeasure(machine?.machine?.upperFace, 'length', LENGTH_UNIT[system]);
-  const { length, width } = sizesOf(input, setup);
-  const plate = readMeasure(input, 'plate')?.value;
-  if (!face || !length || !width || !machine) return [];
-  const share = limits.number('unit.plate', system).div(100);
-  const needed = plateNeeded({ length, width }, exact(face)).times(share);
-  if (needed.isZero() || plate?.greaterThanOrEqualTo(needed)) return [];
-  const least = plainOf(needed.toDecimalPlaces(system === 'US' ? 2 : 0), LENGTH_UNIT[system]);
-  return [
-    limitFinding(
-      limits,
-      system,
-      { id: 'unit.plate', severity: 'departure', needsReason: true, beforeLoad: true, fields: ['plate'] },
-      {
-        message: plate
-          ? `The plate is ${plainOf(plate, LENGTH_UNIT[system])}; on the platen of ${machine.number} it has to be ${least}.`
-          : `On the platen of ${machine.number} this unit wants a bearing plate of ${least}.`,
-        action: 'Take one single plate of that thickness, or a machine with a wider platen.',
-        remark: `Bearing plate thinner than ${least} on ${machine.number}.`,
-      },
-    ),
-  ];
-}
-
-/**
- * The time of the second half: too fast reads high, too slow reads low, so that what is failed fast, or passed slowly, stands.
- * Source: ASTM C140/C140M 7.4 (from memory); what stands with a remark is our choice.
- */
-function timeFindings(
-  input: UnitCompressionInput,
-  setup: RunSetup,
-  net: Exact | undefined,
-  limits: Limits,
-): Finding[] {
-  const { system } = input;
-  const time = secondHalf(input, setup);
-  const load = readMeasure(input, 'maximumLoad');
-  if (!load) return [];
-  if (!time)
-    return [
-      finding({
-        id: 'unit.time-unknown',
-        severity: 'departure',
-        needsReason: true,
-        fields: ['secondHalf'],
-        message: 'How long the second half took is not known.',
-        action: 'Keep the record of the press, or take the time from half of the peak on.',
-        remark: 'Time of the second half of loading not recorded.',
-      }),
-    ];
-  const band = limits.of('unit.second-half', system);
-  if (isWithin(time, band)) return [];
-  const first = isFirst(input, setup);
-  const said = `The second half took ${plainOf(time.toDecimalPlaces(1), 's')}`;
-  const make = (
-    id: 'unit.second-half' | 'unit.second-half-first',
-    severity: 'invalid' | 'departure' | 'advice',
-    action: string,
-  ): Finding[] => [
-    limitFinding(
-      limits,
-      system,
-      { id, severity, needsReason: severity === 'invalid', fields: ['secondHalf'] },
-      {
-        message: `${said}.`,
-        action,
-        ...(severity === 'departure' ? { remark: `${said}; ${band.text} is asked for.` } : {}),
-      },
-    ),
-  ];
-  const fast = band.low !== undefined && time.lessThan(band.low);
-  const floor = required(setup, 'each', system, limits);
-  const passes = net !== undefined && floor !== undefined ? net.greaterThanOrEqualTo(floor) : true;
-  const slower = 'Set the rate that the plan says now: it goes by this break.';
-  if (fast && first)
-    return isWithin(time, limits.of('unit.second-half-first', system))
-      ? make('unit.second-half-first', 'advice', `It counts as the first of its set. ${slower}`)
-      : make('unit.second-half-first', 'invalid', `Take a spare in its place. ${slower}`);
-  if (fast)
-    return passes
-      ? make(
-          'unit.second-half',
-          'invalid',
-          `Loaded too fast it reads high, and it passes: take a spare. ${slower}`,
-        )
-      : make(
-          'unit.second-half',
-          'departure',
-          `Loaded too fast it reads high, and it fails all the same: it stands as a failing one. ${slower}`,
-        );
-  return passes
-    ? make(
-        'unit.second-half',
-        'departure',
-        `Loaded too slowly it reads low, and it passes all the same: it stands. ${slower}`,
-      )
-    : make(
-        'unit.second-half',
-        'invalid',
-        `Loaded too slowly it reads low, and it fails: take a spare. ${slower}`,
-      );
-}
-
-/** True where no other unit of the set was broken before this one. */
-function isFirst({ testedAt }: UnitCompressionInput, setup: RunSetup): boolean {
-  const own = Date.parse(testedAt ?? '');
-  return !factTexts(setup, 'brokenAt').some((at) => Number.isNaN(own) || Date.parse(at) < own);
 }

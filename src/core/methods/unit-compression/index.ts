@@ -3,6 +3,7 @@ import { ABSORPTION, COMPRESSION, UNIT_FORMS } from '../../materials/masonry/for
 import { LIMITS as ROWS } from '../../materials/masonry/limits';
 import { standard } from '../../working';
 import { asked } from '../facts';
+import { CAPS, CAPS_COLUMN } from '../masonry-press/caps';
 import { pressed } from '../press';
 import { compute } from './compute';
 import { UnitCompressionInput } from './input';
@@ -37,13 +38,14 @@ export const unitCompression = pressed<UnitCompressionInput>({
     areaUnits: { of: 'companions', role: ABSORPTION, take: 'label', is: 'texts' },
     brokenLoads: { of: 'companions', role: COMPRESSION, take: 'input.maximumLoad', by: [ID], is: 'texts' },
     brokenAt: { of: 'companions', role: COMPRESSION, take: 'input.testedAt', by: [ID], is: 'texts' },
+    ...CAPS,
     conditionedAt: { of: 'batch', take: 'conditionedAt', by: ['unit-conditioning'], is: 'instant' },
   },
   columns: [
     { heading: 'Load', of: ['maximumLoad'] },
     { heading: 'Net area', of: ['=An'] },
     { heading: 'Gross', of: ['=fg'] },
-    { heading: 'Caps', of: ['caps'] },
+    CAPS_COLUMN,
   ],
   yields: [
     { quantity: 'net compressive strength', symbol: 'f' },
@@ -70,24 +72,12 @@ export const unitCompression = pressed<UnitCompressionInput>({
         fields: ['width1', 'width2', 'height1', 'height2', 'length1', 'length2'],
       },
       {
-        id: 'caps',
-        title: 'Caps',
+        id: 'plate',
+        title: 'Caps and bearing plate',
         phase: 'before',
-        instruction: 'Both bearing faces, thin and plane. From its younger cap count two hours.',
-        fields: ['caps', 'cappedAt', 'capThickness', 'capsSound', 'plate'],
-        caution:
-          'Molten sulfur burns deeply: face shield, heat gloves, long sleeves, apron; hood on, everything dry, never water on it. Gypsum warms as it sets: never around skin. Data sheets and local rules come first.',
-        clock: {
-          title: 'Since its younger cap',
-          from: 'cappedAt',
-          limit: 'unit.cap-age',
-          means: {
-            severity: 'invalid',
-            beforeLoad: true,
-            early: 'The caps are too young: wait until two hours are full.',
-          },
-          waits: { what: 'Break the capped unit', lane: 'press' },
-        },
+        instruction:
+          'Its caps stand in their batch: the press opens when the younger one is two hours old. One plate between platen and unit where the platen does not cover it.',
+        fields: ['plate'],
       },
     ],
     load: {
@@ -108,7 +98,6 @@ export const unitCompression = pressed<UnitCompressionInput>({
     ],
   },
   press: PRESS,
-  sequence: [['cappedAt', 'testedAt']],
   plan,
   set: {
     word: 'Net strength of the units',
@@ -136,6 +125,8 @@ export const unitCompression = pressed<UnitCompressionInput>({
       netAreas: system === 'US' ? ['65.3', '65.1', '65.6'] : ['42130', '42000', '42320'],
       areaUnits: ['EXAMPLE-D', 'EXAMPLE-E', 'EXAMPLE-F'],
       conditionedAt: '2031-06-10T08:30:00-04:00',
+      capped: 'gypsum, CB-1',
+      ends: { kind: 'gypsum', batch: 'CB-1', finishedAt: '2031-06-11T06:30:00-04:00', remarks: [] },
     },
   }),
 });

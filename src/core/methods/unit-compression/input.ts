@@ -1,6 +1,6 @@
-import { CheckField, ChoiceField, InstantField, MeasureField } from '../fields';
+import { CheckField, ChoiceField, MeasureField } from '../fields';
 import { InPressInput } from '../press';
-import { OVERALL, THIN } from '../unit-absorption/sizes';
+import { OVERALL } from '../unit-absorption/sizes';
 
 /** The readings of a unit in the press, from its sizes to the break. */
 export class UnitCompressionInput extends InPressInput {
@@ -58,76 +58,6 @@ export class UnitCompressionInput extends InPressInput {
 
   @MeasureField({ label: 'Length, face opposite', ...OVERALL, example: { US: '15.63', SI: '397.0' } })
   length2?: string;
-
-  @ChoiceField({
-    label: 'Caps',
-    carry: true,
-    required: true,
-    options: [
-      { value: 'gypsum', label: 'High-strength gypsum' },
-      { value: 'sulfur', label: 'Sulfur' },
-      {
-        value: 'plaster',
-        label: 'Ordinary plaster, or pads',
-        means: {
-          id: 'unit.cap-kind',
-          severity: 'invalid',
-          beforeLoad: true,
-          message: 'Neither ordinary plaster nor pads are caps for masonry units.',
-          action: 'Take them off and cap it with high-strength gypsum or sulfur.',
-        },
-      },
-    ],
-    example: 'gypsum',
-  })
-  caps?: 'gypsum' | 'sulfur' | 'plaster';
-
-  @InstantField({
-    label: 'Younger cap cast at',
-    required: true,
-    help: 'Of its two. From it count two hours.',
-    example: '2031-06-11T06:30:00-04:00',
-  })
-  cappedAt?: string;
-
-  @MeasureField({
-    label: 'Cap, mean thickness',
-    ...THIN,
-    possible: { US: ['0', '1'], SI: ['0', '25'] },
-    aside: true,
-    held: {
-      limit: 'unit.cap-thick',
-      severity: 'departure',
-      needsReason: true,
-      beforeLoad: true,
-      what: 'The cap is',
-      action: 'Take it off and cap again: it is not patched.',
-    },
-    example: { US: '0.10', SI: '2.5' },
-  })
-  capThickness?: string;
-
-  @ChoiceField({
-    label: 'Caps sound',
-    required: true,
-    help: 'Plane to 0.003 in in 16 in, full to the edge, no crack under the bearing area, not rocking.',
-    options: [
-      { value: 'yes', label: 'Sound' },
-      {
-        value: 'no',
-        label: 'Not',
-        means: {
-          id: 'unit.cap-sound',
-          severity: 'invalid',
-          beforeLoad: true,
-          message: 'The caps are not sound.',
-          action: 'Cap it again; its two hours begin anew.',
-        },
-      },
-    ],
-    example: 'yes',
-  })
-  capsSound?: 'yes' | 'no';
 
   @MeasureField({
     label: 'Bearing plate, thickness',

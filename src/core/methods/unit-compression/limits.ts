@@ -2,7 +2,6 @@ import { group, r } from '../../limits/row';
 import { ourChoice, standard } from '../../working';
 
 const C140 = standard('ASTM C140/C140M');
-const C1552 = standard('ASTM C1552');
 const USUAL = ourChoice('as usual for such units');
 
 export const LIMITS = {
@@ -14,8 +13,6 @@ export const LIMITS = {
     'unit.coupon-length': r('Coupon, length over thickness: four, five percent either way', '3.8 to 4.2'),
     'unit.plate': r('Bearing plate, of the distance from the platen to the farthest corner', '>= 100 %'),
     'unit.strength-step': r('Strength reported to', '= 10 psi', '= 0.1 MPa'),
-    'unit.cap-age': r('From the youngest cap to the break', '>= 2 h', C1552),
-    'unit.cap-thick': r('Mean thickness of a cap', '<= 0.125 in', '<= 3.2 mm', C1552),
     'unit.strength-alike': r(
       'Strengths of a set apart, of their mean',
       '<= 20 %',

@@ -4,14 +4,13 @@ import { Limits } from '../../limits';
 import { exact } from '../../quantity';
 import { usableInput } from '..';
 import type { Facts } from '../facts';
+import { fits, plateNeeded } from '../masonry-press/machine';
+import { ratesFor } from '../masonry-press/rates';
 import { findMethod } from '../registry';
 import type { RunSetup } from '../setup';
-import { waitsOf } from '../step-clock';
 import { unitCompression } from '.';
 import { usualShare } from './area';
 import type { UnitCompressionInput } from './input';
-import { fits, plateNeeded } from './plan';
-import { ratesFor } from './press';
 
 const limits = new Limits();
 const AREAS = ['64.0952', '64.2288', '63.9612'];
@@ -23,7 +22,6 @@ const base = {
   height2: '7.62',
   length1: '15.63',
   length2: '15.63',
-  cappedAt: '2031-06-11T09:40:00Z',
   testedAt: '2031-06-11T12:00:00Z',
   maximumLoad: '176,400',
   secondHalf: '90',
@@ -36,6 +34,7 @@ const FACTS: Facts = {
   areaUnits: ['U4', 'U5', 'U6'],
   conditionedAt: '2031-06-11T08:00:00Z',
   brokenAt: ['2031-06-11T11:00:00Z'],
+  ends: { kind: 'gypsum', batch: 'CB-0001', finishedAt: '2031-06-11T09:40:00Z', remarks: [] },
 };
 const computed = (typed: Record<string, unknown> = {}, facts: Facts = {}, over: Partial<RunSetup> = {}) => {
   const method = findMethod(unitCompression.id) ?? unitCompression;
@@ -110,24 +109,25 @@ describe('the time of the second half', () => {
 
 describe('before the load', () => {
   // ASTM C1552 (from memory): two hours from the younger cap.
-  it('caps are two hours old: 1 h 59 min is refused, and the break waits for the minute', () => {
-    const at = (minute: string) => ({
-      cappedAt: '2031-06-11T09:40:00Z',
-      testedAt: `2031-06-11T11:${minute}:00Z`,
-    });
-    expect(found(at('39'))).toContain('invalid unit.cap-age');
-    expect(found(at('40'))).not.toContain('invalid unit.cap-age');
-    // It is said before the load, while they are still too young.
-    const waiting = (asOf: string) => found({ ...at('39'), testedAt: undefined }, {}, { asOf });
-    expect(waiting('2031-06-11T11:39:00Z')).toContain('invalid unit.cap-age');
-    expect(waiting('2031-06-11T11:40:00Z')).not.toContain('invalid unit.cap-age');
-    const { input } = usableInput(unitCompression as never, {
-      system: 'US',
-      cappedAt: '2031-06-11T09:40:00Z',
-    });
-    expect(waitsOf(unitCompression as never, input as never, {})).toMatchObject([
-      { what: 'Break the capped unit', lane: 'press', opens: '2031-06-11T11:40:00.000Z' },
-    ]);
+  it('caps are two hours old: 1 h 59 min is refused, before the load too', () => {
+    const at = (minute: string) => ({ testedAt: `2031-06-11T11:${minute}:00Z` });
+    expect(found(at('39'))).toContain('invalid caps.unit-age');
+    expect(found(at('40'))).not.toContain('invalid caps.unit-age');
+    const waiting = (asOf: string) => found({ testedAt: undefined }, {}, { asOf });
+    expect(waiting('2031-06-11T11:39:00Z')).toContain('invalid caps.unit-age');
+    expect(waiting('2031-06-11T11:40:00Z')).not.toContain('invalid caps.unit-age');
+  });
+  it('caps that nobody wrote down, or that are not in order, take a reason', () => {
+    const { ends, ...rest } = FACTS;
+    const { input } = usableInput(unitCompression as never, base);
+    const compute = (facts: Facts) =>
+      unitCompression
+        .compute(input as UnitCompressionInput, { facts })
+        .findings.map(({ id, severity, needsReason }) => `${severity} ${id} ${needsReason}`);
+    expect(compute(rest)).toContain('departure caps.unknown true');
+    expect(compute({ ...rest, ends: { ...(ends as object), troubles: ['end 2 patched'] } })).toContain(
+      'departure caps.batch-0 true',
+    );
   });
   it('it is conditioned before it is capped', () => {
     expect(found({}, { conditionedAt: '2031-06-11T09:41:00Z' })).toContain('invalid unit.conditioning-short');
@@ -140,9 +140,6 @@ describe('before the load', () => {
   it.each([
     [{ moisture: 'damp' }, 'invalid unit.damp'],
     [{ moisture: 'oven' }, 'invalid unit.oven-dried'],
-    [{ caps: 'plaster' }, 'invalid unit.cap-kind'],
-    [{ capsSound: 'no' }, 'invalid unit.cap-sound'],
-    [{ capThickness: '0.13' }, 'departure unit.cap-thick'],
   ])('%j is %s', (typed, said) => expect(found(typed)).toContain(said));
 });
 
@@ -248,7 +245,7 @@ it('a plate that is missing or too thin is said before the load', () => {
 
 // Arithmetic: at a steady rate the second half takes P / (2 r).
 it('the rate is planned for the middle of the time, and good for breaks from 0.71 to 1.41 of the expected load', () => {
-  const { low, target, high } = ratesFor(exact(166_400), limits, 'US');
+  const { low, target, high } = ratesFor(exact(166_400), 'unit.second-half', limits, 'US');
   expect(target.toFixed(1)).toBe('978.8');
   expect(exact(166_400).div(2).div(low).toNumber()).toBeCloseTo(120, 9);
   expect(exact(166_400).div(2).div(high).toNumber()).toBeCloseTo(60, 9);

@@ -1,4 +1,4 @@
-import { COMPRESSION, SPARE, UNIT_FORMS } from '../../materials/masonry/forms';
+import { UNIT_FORMS } from '../../materials/masonry/forms';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -19,7 +19,6 @@ export const unitConditioning: Method<UnitConditioningInput> = {
     letters: 'CN',
     begin: 'Condition them',
     done: 'conditioned',
-    roles: [COMPRESSION, SPARE],
     tells: (input, { label }, setup) => tells(input, label, setup),
   },
   yields: [{ quantity: 'conditioning time', symbol: 't' }],

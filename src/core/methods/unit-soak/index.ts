@@ -1,4 +1,4 @@
-import { ABSORPTION, UNIT_FORMS } from '../../materials/masonry/forms';
+import { UNIT_FORMS } from '../../materials/masonry/forms';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -19,7 +19,6 @@ export const unitSoak: Method<UnitSoakInput> = {
     letters: 'SK',
     begin: 'Soak in the tank',
     done: 'soaked',
-    roles: [ABSORPTION],
     tells: (input, { label }) => tells(input, label),
   },
   yields: [{ quantity: 'displaced water', symbol: 'V' }],
