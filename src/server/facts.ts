@@ -192,6 +192,26 @@ async function companionLabels(
   return rows.map(({ label }) => label);
 }
 
+/** What the newest valid test of what a specimen was cut from says. */
+async function ofParent(
+  db: Queryable,
+  source: FactSource,
+  parentId: string,
+  system: System,
+): Promise<string | undefined> {
+  const rows = await db
+    .selectDistinctOn([outcomes.runId], SAID)
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .where(and(eq(runs.specimenId, parentId), inArray(runs.method, [...(source.by ?? [])])))
+    .orderBy(outcomes.runId, desc(outcomes.seq));
+  return firstSaid(
+    source,
+    rows.toSorted((a, b) => b.attempt - a.attempt),
+    system,
+  );
+}
+
 /** What the newest valid tests of the other specimens of a sample say, in the order of their labels. */
 async function ofCompanions(
   db: Queryable,
@@ -305,6 +325,8 @@ export async function gatherFacts(
         return source.by
           ? ofCompanions(db, source, specimen, job.system)
           : companionLabels(db, source, specimen);
+      case 'parent':
+        return specimen?.parentId ? ofParent(db, source, specimen.parentId, job.system) : undefined;
       case 'lot':
         return onLotBefore(db, source, place, input);
       case 'before': {
@@ -345,6 +367,7 @@ export async function gatherFacts(
 const NEAR: Readonly<Partial<Record<FactSource['of'], 'sampleId' | 'specimenId' | 'batchId'>>> = {
   sample: 'sampleId',
   companions: 'specimenId',
+  parent: 'specimenId',
   batch: 'batchId',
 };
 

@@ -74,7 +74,9 @@ export function setMember(view: SpecimenView & { size: MouldSize }): SetMember {
 /** The method that a specimen is broken by: the one that broke it, else the first that its form is made for. */
 function breakMethod(view: SpecimenView): Method | undefined {
   const { run } = view;
-  return run?.state === 'complete' ? findMethod(run.method) : methodsFor(view)[0];
+  return run?.state === 'complete'
+    ? findMethod(run.method)
+    : methodsFor(view).find(({ spends }) => spends !== false);
 }
 
 /**
@@ -91,8 +93,8 @@ export function setsOf(
 ): SpecimenSet[] {
   const due = views.filter((view) => !isHeld(view));
   const brokenBy = groupBy(due, (view) => breakMethod(view)?.id);
-  const keyed = METHODS.flatMap(({ id, set: rule }) => {
-    const own = brokenBy.get(id);
+  const keyed = METHODS.flatMap(({ id, set: rule, spends }) => {
+    const own = spends === false ? testedWhole(due, id) : brokenBy.get(id);
     if (!rule || !own) return [];
     const alike = groupBy(own, (view) =>
       rule.by.map((what) => (what === 'age' ? view.ageHours : view.about.cure)).join('/'),
@@ -106,6 +108,17 @@ export function setsOf(
   });
   const isTest = ({ what }: SpecimenSet): boolean => what === undefined;
   return [...keyed.filter(isTest), ...keyed.filter((set) => !isTest(set))];
+}
+
+/** Specimens that were tested by a method that leaves them whole, as a set of that method sees them. */
+function testedWhole(views: readonly SpecimenView[], method: string): SpecimenView[] | undefined {
+  const own = views.flatMap((view) => {
+    const run = view.whole.filter((each) => each.method === method).at(-1);
+    return run
+      ? [{ ...view, run, testedAt: run.state === 'complete' ? (run.completedAt ?? null) : null }]
+      : [];
+  });
+  return own.length > 0 ? own : undefined;
 }
 
 interface Named {

@@ -4,7 +4,7 @@ import type { FactSources, Facts } from '../methods/facts';
 import type { Exact, RoundingMode, System, UnitId } from '../quantity';
 import type { WorkingLine } from '../working';
 import { criteriaOf } from './criteria';
-import type { Asked } from './criterion';
+import type { Asked, LimitAbout } from './criterion';
 
 /** How far the results of a set lie apart, and what that means. */
 export interface SpreadRule {
@@ -63,6 +63,8 @@ export interface DeriveAbout {
   readonly rejected: number;
   readonly facts: Facts;
   readonly asked: Asked;
+  /** What is asked for in words. */
+  readonly said?: LimitAbout['said'];
   readonly system: System;
   readonly unit: UnitId;
   readonly limits: Limits;

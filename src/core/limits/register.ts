@@ -1,9 +1,11 @@
 import { LIMITS as ACCEPTANCE } from '../acceptance/limits';
 import { LIMITS as ENDS } from '../ends/limits';
+import { LIMITS as BRICK } from '../materials/brick/limits';
 import { LIMITS as MASONRY } from '../materials/masonry/limits';
 import { LIMITS as AIR } from '../methods/air-limits';
 import { LIMITS as AIR_PRESSURE } from '../methods/air-pressure/limits';
 import { LIMITS as AIR_VOLUMETRIC } from '../methods/air-volumetric/limits';
+import { LIMITS as BRICK_TESTS } from '../methods/brick/limits';
 import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
 import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
 import { LIMITS as CUBE_COMPRESSION } from '../methods/cube-compression/limits';
@@ -68,6 +70,8 @@ export const REGISTER = {
   ...UNIT_ABSORPTION,
   ...UNIT_COMPRESSION,
   ...UNIT_REPORT,
+  ...BRICK,
+  ...BRICK_TESTS,
   ...PLAN,
   ...SAMPLING,
   ...DELIVERY,

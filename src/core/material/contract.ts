@@ -1,6 +1,6 @@
 import type { Verdict, VerdictState } from '../acceptance/criterion';
 import type { Limits } from '../limits';
-import type { Result } from '../methods/contract';
+import type { Picture, Result } from '../methods/contract';
 import type { FactSources, Facts } from '../methods/facts';
 import type { RunInput } from '../methods/fields';
 import type { RoundingMode, System } from '../quantity';
@@ -87,13 +87,17 @@ export interface SampleOfLot {
   readonly about: Stored;
   /** Of its sets: the result that counts, unrounded, and how many specimens it rests on. */
   readonly results: readonly { readonly quantity: string; readonly value: string; readonly count: number }[];
-  /** What its sets are held against, each with what the criterion is called. */
+  /** What follows from its sets, by what it is: `greatest saturation`; unrounded. */
+  readonly found: Readonly<Record<string, string>>;
+  /** What its sets and its own tests are held against, each with what the criterion is called. */
   readonly verdicts: readonly { readonly title: string; readonly state: VerdictState }[];
 }
 
 /** What is known besides the samples of a lot. */
 export interface LotAbout {
   readonly mode: RoundingMode;
+  readonly system: System;
+  readonly limits: Limits;
   readonly asked: Stored;
   /** The valid tests of the lot itself. */
   readonly tests: readonly { readonly method: string; readonly verdicts: readonly Verdict[] }[];
@@ -104,6 +108,8 @@ export interface LotSays {
   readonly results: readonly Result[];
   readonly lines: readonly WorkingLine[];
   readonly remarks: readonly string[];
+  /** What a picture of it is drawn from, by the folder of the material in ui. */
+  readonly picture?: Picture;
   /** How the lot stands by all of them. */
   readonly verdict?: { readonly state: VerdictState; readonly sentence: string };
 }

@@ -52,6 +52,14 @@ export interface Registration {
   readonly bench?: true;
   /** Only where the sample's own specimens are made. */
   readonly afterMade?: true;
+  /**
+   * Cut out of specimens of the sample that have a role: what becomes of each of them, with the letter that stands after
+   * the label of what it was cut from. Their number is then the number of those that are cut.
+   */
+  readonly cut?: {
+    readonly from: string;
+    readonly into: readonly { readonly role: string; readonly letter: string }[];
+  };
   /** What each is for, where their form is for several tests, by how many the sample has before it. */
   role?(before: number): string;
   /** What is kept of each, or what is wrong by field. */

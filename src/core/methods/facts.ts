@@ -25,10 +25,10 @@ export type FactKind =
  */
 export interface FactSource {
   /**
-   * Whose: what is specified, the lot, the same sample, the specimen itself, the other specimens of its sample, the batch
-   * it was made ready in, or everything made to the same specification.
+   * Whose: what is specified, the lot, the same sample, the specimen itself, what it was cut from, the other specimens of
+   * its sample, the batch it was made ready in, or everything made to the same specification.
    */
-  readonly of: 'asked' | 'lot' | 'sample' | 'specimen' | 'companions' | 'batch' | 'specification';
+  readonly of: 'asked' | 'lot' | 'sample' | 'specimen' | 'parent' | 'companions' | 'batch' | 'specification';
   /**
    * A field of what is asked, of the lot, the sample or the specimen; a quantity of a result; `input.shape`, a reading;
    * what a batch tells of its specimens, by name, or its `members`.

@@ -7,6 +7,10 @@ export const LIMITS = {
   ...group('Testing machine', commonPractice, {
     'equipment.yearly': r('Months between checks of callipers, thermometers and slump moulds', '<= 12'),
   }),
+  ...group('Laboratory', ourChoice('the hours of the house, for what must not end while nobody is there'), {
+    'lab.opens': r('The laboratory opens, hours after midnight', '= 7.5'),
+    'lab.closes': r('The laboratory closes, hours after midnight', '= 16.5'),
+  }),
   ...group('People and gear', C1077, {
     'people.certified': r('Years a field technician’s certificate holds', '<= 5'),
     'stamps.typed': r(

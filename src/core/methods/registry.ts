@@ -1,5 +1,14 @@
 import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
+import { brickAbsorption } from './brick-absorption';
+import { brickBoil } from './brick-boil';
+import { brickCompression } from './brick-compression';
+import { brickDrying } from './brick-drying';
+import { brickEfflorescence } from './brick-efflorescence';
+import { brickFlexure } from './brick-flexure';
+import { brickSize } from './brick-size';
+import { brickSoak } from './brick-soak';
+import { brickSuction } from './brick-suction';
 import { capping } from './capping';
 import { complete } from './complete';
 import { concreteTemperature } from './concrete-temperature';
@@ -61,6 +70,15 @@ const REGISTRY = {
   'unit-absorption': unitAbsorption,
   'unit-compression': unitCompression,
   'unit-report': unitReport,
+  'brick-size': brickSize,
+  'brick-drying': brickDrying,
+  'brick-soak': brickSoak,
+  'brick-boil': brickBoil,
+  'brick-absorption': brickAbsorption,
+  'brick-compression': brickCompression,
+  'brick-suction': brickSuction,
+  'brick-flexure': brickFlexure,
+  'brick-efflorescence': brickEfflorescence,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

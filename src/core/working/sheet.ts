@@ -47,7 +47,7 @@ export interface LineRequest {
 /** Collects the lines of one calculation, in order, with the rounding mode of the project. */
 export class Sheet {
   private readonly collected: WorkingLine[] = [];
-  constructor(private readonly mode: RoundingMode) {}
+  constructor(readonly mode: RoundingMode) {}
 
   /**
    * Adds a line: its value is what its formula comes to, so that the two cannot disagree.

@@ -1,6 +1,7 @@
 import { IsInt, IsObject, IsOptional, IsString, IsUUID, MaxLength, Min } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
+import type { Registration } from '@/core/material/registration';
 import { storedOf } from '@/core/material/stored';
 import { findForm, isMadeOfSample } from '@/core/materials/forms';
 import { fieldsOf, RunInput } from '@/core/methods';
@@ -30,6 +31,56 @@ export class RegisterSpecimensInput {
   @IsOptional() @IsObject() told?: Record<string, unknown>;
 }
 
+interface Named {
+  readonly label: string;
+  readonly role: string | null;
+  readonly parentId: string | null;
+}
+
+/** Specimens with names of their own: the letter of their form, and a number that goes on. */
+function namedAnew(
+  way: Registration,
+  own: readonly (typeof specimens.$inferSelect)[],
+  { form, count }: Pick<RegisterSpecimensInput, 'form' | 'count'>,
+): Named[] {
+  const letter = findForm(form)?.letter ?? '';
+  const before = own.filter((each) => (findForm(each.form)?.letter ?? '') === letter).length;
+  return Array.from({ length: count }, (_, index) => ({
+    label: `${letter}${before + index + 1}`,
+    role: way.role?.(own.length + index) ?? null,
+    parentId: null,
+  }));
+}
+
+/** What is cut out of specimens that are there, whole and of the role; as many of them as are said. */
+function cutFrom(
+  { from, into }: NonNullable<Registration['cut']>,
+  own: readonly (typeof specimens.$inferSelect)[],
+  count: number,
+): Named[] {
+  const parents = own
+    .filter(
+      ({ id, role, testedAt, discardedAt }) =>
+        role === from &&
+        testedAt === null &&
+        discardedAt === null &&
+        !own.some(({ parentId }) => parentId === id),
+    )
+    .toSorted((a, b) => a.label.length - b.label.length || a.label.localeCompare(b.label));
+  if (parents.length < count)
+    refuseFields({
+      count:
+        parents.length === 0
+          ? 'How many: none of this sample is left to cut. What each is for says which are.'
+          : `How many: ${parents.length} of this sample are left to cut.`,
+    });
+  return parents
+    .slice(0, count)
+    .flatMap(({ id, label }) =>
+      into.map(({ role, letter }) => ({ label: `${label}${letter}`, role, parentId: id })),
+    );
+}
+
 /**
  * Specimens with names of their own, `PMF-042-K1`, numbered on from the last of their kind: how they come to a sample says
  * its material.
@@ -57,7 +108,7 @@ export const registerSpecimens = defineUseCase({
       if (field.kind === 'instant' && told[field.name])
         instantField(field.name, field.label, String(told[field.name]), now);
     const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id)).for('update');
-    if (own.length + input.count > MOST)
+    if (own.length + input.count * (way.cut?.into.length ?? 1) > MOST)
       refuseFields({ count: `A sample has at most ${MOST} specimens; it has ${own.length}.` });
     const made = own.find(({ form }) => isMadeOfSample(form));
     if (way.afterMade && !made)
@@ -71,16 +122,16 @@ export const registerSpecimens = defineUseCase({
     });
     if (!registered.ok) return refuseFields(registered.errors);
     const { since, at, about, ageHours, opensAt, closesAt } = registered.value;
-    const letter = findForm(input.form)?.letter ?? '';
-    const before = own.filter(({ form }) => (findForm(form)?.letter ?? '') === letter).length;
+    const named = way.cut ? cutFrom(way.cut, own, input.count) : namedAnew(way, own, input);
     const saved = await tx
       .insert(specimens)
       .values(
-        Array.from({ length: input.count }, (_, index) => ({
+        named.map(({ label, role, parentId }) => ({
           sampleId: sample.id,
-          label: `${sampleLabel(job.number, sample.number)}-${letter}${before + index + 1}`,
+          parentId,
+          label: parentId ? label : `${sampleLabel(job.number, sample.number)}-${label}`,
           form: input.form,
-          role: way.role?.(own.length + index) ?? null,
+          role,
           about,
           since: new Date(since),
           ageHours: ageHours ?? null,

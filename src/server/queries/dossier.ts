@@ -213,6 +213,8 @@ export interface SpecimenView {
   readonly id: string;
   readonly label: string;
   readonly sampleId: string;
+  /** What it was cut from. */
+  readonly parentId: string | null;
   readonly form: string;
   /** What it is for, where specimens of its form are for different tests. */
   readonly role: string | null;

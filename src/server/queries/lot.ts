@@ -32,21 +32,28 @@ export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
   const dossiers = await sampleDossiers(db, actor, eq(samples.lotId, lotId));
   const all = await runViews(db, { lotIds: [lotId] });
   const runs = releasedOnly ? all.filter(({ released }) => released) : all;
+  const limits = await limitsNow(db, job);
   const says: LotSays | null =
     material.across?.(
-      dossiers.map(({ sample, sets }) => ({
+      dossiers.map(({ sample, sets, fresh }) => ({
         label: sampleLabel(job.number, sample.number),
         about: sample.about,
         results: sets.flatMap(({ mean, test }) => (mean ? [{ ...mean, count: test.used.length }] : [])),
-        verdicts: sets.flatMap(({ verdicts }) =>
-          verdicts.map(({ criterion, state }) => ({
-            title: findCriterion(criterion)?.title ?? criterion,
-            state,
-          })),
-        ),
+        found: Object.assign({}, ...sets.map(({ derived }) => derived?.values ?? {})) as Record<
+          string,
+          string
+        >,
+        verdicts: [
+          ...sets.flatMap(({ verdicts }) => verdicts),
+          ...fresh.flatMap(({ state, outcome }) =>
+            state === 'complete' && outcome && isReportable(outcome.findings) ? outcome.verdicts : [],
+          ),
+        ].map(({ criterion, state }) => ({ title: findCriterion(criterion)?.title ?? criterion, state })),
       })),
       {
         mode: job.rounding,
+        system: job.system,
+        limits,
         asked: { ...head.mix.asked },
         tests: runs.flatMap(({ method, state, outcome }) =>
           state === 'complete' && outcome && isReportable(outcome.findings)
@@ -60,7 +67,7 @@ export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
     samples: dossiers,
     runs,
     says,
-    limits: await limitsNow(db, job),
+    limits,
     reports: await reportsOf(db, eq(reports.lotId, lotId), releasedOnly),
   };
 }

@@ -7,7 +7,15 @@ import { batches, batchMembers, type jobs, runs } from '@/db/schema';
 import { batchLabel, toldByBatch } from '../batches';
 import type { SpecimenView } from './dossier';
 
-type Specimen = Pick<SpecimenView, 'id' | 'label' | 'role' | 'form' | 'testedAt' | 'discarded'>;
+type Specimen = Pick<SpecimenView, 'id' | 'label' | 'role' | 'form' | 'parentId' | 'testedAt' | 'discarded'>;
+
+/** True for what was cut into pieces: they go on, it does not. */
+export function isCut(
+  { id }: Pick<SpecimenView, 'id'>,
+  all: readonly Pick<SpecimenView, 'parentId'>[],
+): boolean {
+  return all.some(({ parentId }) => parentId === id);
+}
 
 /** What specimens of a sample are weighed, soaked, dried or capped in together: by method, with the batches there are. */
 export async function togetherOf(db: Queryable, material: Material, own: readonly Specimen[]) {
@@ -31,7 +39,7 @@ export async function togetherOf(db: Queryable, material: Material, own: readonl
       ),
     )
     .orderBy(asc(batches.madeAt), asc(batchMembers.place));
-  const there = own.filter(({ testedAt, discarded }) => testedAt === null && discarded === null);
+  const there = own.filter((each) => each.testedAt === null && each.discarded === null && !isCut(each, own));
   return methods.flatMap(({ method: id, roles }) => {
     const method = findMethod(id);
     if (!method?.batch) return [];

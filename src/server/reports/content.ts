@@ -4,7 +4,7 @@ import { DateTime } from 'luxon';
 import { SERIES_CRITERIA } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
-import type { Material, Said } from '@/core/material/contract';
+import type { LotSays, Material, Said } from '@/core/material/contract';
 import { saidOf } from '@/core/material/said';
 import { formText } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
@@ -105,7 +105,7 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
     waiting: parts.flatMap(({ waiting }) => waiting),
     discarded: parts.flatMap(({ discarded }) => discarded),
     sets: parts.flatMap(({ sets }) => sets),
-    together: whole?.says ?? null,
+    together: whole?.says ? withoutPicture(whole.says) : null,
     verdicts: [
       ...decided,
       ...(whole?.says?.verdict
@@ -367,6 +367,11 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
     valid: isReportable(outcome?.findings ?? []),
     ...(kept && system ? { log: logOf(kept, system) } : {}),
   };
+}
+
+/** What samples say together, as it is printed: the picture of a page is drawn anew from what is known then. */
+function withoutPicture({ picture: _, ...says }: LotSays): LotSays {
+  return says;
 }
 
 /** What a table of specimens shows of a test, by the columns of its method. */

@@ -40,6 +40,17 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'unit-absorption': dynamic(() => import('./unit-absorption').then((all) => all.InUnitAbsorption)),
   'unit-compression': dynamic(() => import('./unit-compression').then((all) => all.InUnitCompression)),
   'unit-report': dynamic(() => import('./unit-report').then((all) => all.InUnitReport)),
+  'brick-size': dynamic(() => import('./brick-size').then((all) => all.InBrickSize)),
+  'brick-drying': dynamic(() => import('./brick-drying').then((all) => all.InBrickDrying)),
+  'brick-soak': dynamic(() => import('./brick-soak').then((all) => all.InBrickSoak)),
+  'brick-boil': dynamic(() => import('./brick-boil').then((all) => all.InBrickBoil)),
+  'brick-absorption': dynamic(() => import('./brick-absorption').then((all) => all.InBrickAbsorption)),
+  'brick-compression': dynamic(() => import('./brick-compression').then((all) => all.InBrickCompression)),
+  'brick-suction': dynamic(() => import('./brick-suction').then((all) => all.InBrickSuction)),
+  'brick-flexure': dynamic(() => import('./brick-flexure').then((all) => all.InBrickFlexure)),
+  'brick-efflorescence': dynamic(() =>
+    import('./brick-efflorescence').then((all) => all.InBrickEfflorescence),
+  ),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };
 

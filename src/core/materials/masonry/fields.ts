@@ -122,25 +122,3 @@ export class Lot extends RunInput {
   @TextField({ label: 'Age', help: 'Where it is known; there is no fixed one.', example: '' })
   age?: string;
 }
-
-/** A set of units that was drawn. */
-export class Drawn extends RunInput {
-  @ChoiceField({
-    label: 'Sample',
-    options: [
-      { value: 'first', label: 'First' },
-      { value: 'second', label: 'Second, after the first failed and the producer took units out' },
-    ],
-    required: true,
-    example: 'first',
-  })
-  draw?: 'first' | 'second';
-
-  @TextField({
-    label: 'Drawn how, by whom',
-    help: 'At random over the lot; the purchaser chooses the second sample.',
-    required: true,
-    example: 'by number over 12 cubes',
-  })
-  how?: string;
-}

@@ -1,8 +1,9 @@
 import type { Material, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
+import { Drawn, drawProblems } from '../drawn';
 import { across } from './across';
 import { CRITERIA } from './criteria';
-import { Asked, Drawn, Lot } from './fields';
+import { Asked, Lot } from './fields';
 import { ABSORPTION, COMPRESSION, FORMS, SPARE, UNIT_FORMS } from './forms';
 import { PRODUCTS, productOf } from './products';
 import { proposesRoles, ROLE_FACTS, ROLES, roleOf } from './roles';
@@ -95,13 +96,7 @@ export const masonry: Material = {
     const each = limits.number('unit.set', 'US').toNumber();
     return `${sets} ${sets === 1 ? 'set' : 'sets'} of ${each} units for a lot of ${Number(units ?? 0).toLocaleString('en-US')}.`;
   },
-  sampleProblems: ({ draw }, before): Record<string, string> => {
-    const second = before.some((each) => each.draw === 'second');
-    if (second) return { draw: 'The second set of this delivery is drawn already: there is no third.' };
-    return draw === 'second' && before.length === 0
-      ? { draw: 'A second set follows a first one that failed: this delivery has none yet.' }
-      : {};
-  },
+  sampleProblems: drawProblems,
   opens: () => [],
   onLot: ['unit-report'],
   across,

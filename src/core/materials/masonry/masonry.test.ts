@@ -65,6 +65,7 @@ describe('a delivery', () => {
     label: draw,
     about: { draw },
     results: [],
+    found: {},
     verdicts: states.map((state) => ({ title: 'Mean net strength', state })),
   });
   const shrinkage = (state: State) => ({
@@ -73,7 +74,13 @@ describe('a delivery', () => {
       verdictWith({ criterion: `${PROPERTIES.shrinkage} 0.065 %`, limit: '', state, sentence: 'Shrinkage.' }),
     ],
   });
-  const about = { mode: 'half-even', asked: { product: 'c90' }, tests: [shrinkage('meets')] } as const;
+  const about = {
+    mode: 'half-even',
+    system: 'US',
+    limits: new Limits(),
+    asked: { product: 'c90' },
+    tests: [shrinkage('meets')],
+  } as const;
   const verdict = (...sets: ReturnType<typeof set>[]) => across(sets, about)?.verdict;
   it('never meets while its product asks for a report that there is none of', () => {
     const met = [set('first', 'meets')];

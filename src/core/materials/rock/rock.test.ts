@@ -76,10 +76,12 @@ describe('the anisotropy index', () => {
     label: direction,
     about: { direction },
     results: [{ quantity: 'point load strength index', value, count: 10 }],
+    found: {},
     verdicts: [],
   });
   const across = (...samples: ReturnType<typeof group>[]) =>
-    rock.across?.(samples, { mode: 'half-even', asked: {}, tests: [] }) ?? null;
+    rock.across?.(samples, { mode: 'half-even', system: 'US', limits: new Limits(), asked: {}, tests: [] }) ??
+    null;
   // ASTM D5731 (from memory): mean across the planes over mean along one.
   it('is the mean across the planes over that along one', () => {
     expect(across(group('perpendicular', '4.12'), group('parallel', '2.05'))?.results[0]).toMatchObject({

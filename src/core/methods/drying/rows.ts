@@ -15,8 +15,15 @@ export class WeighingRow extends RowInput {
   at?: string;
 }
 
-/** The whole weighings of one specimen, masses in lb or kg as its run is. */
-export function weighingsOf(rows: readonly WeighingRow[] | undefined, label: string): Weighing[] {
+/** A weighing in whatever unit its table has. */
+export interface DryingRow extends RowInput {
+  specimen?: string;
+  mass?: string;
+  at?: string;
+}
+
+/** The whole weighings of one specimen, masses in the unit of their table. */
+export function weighingsOf(rows: readonly DryingRow[] | undefined, label: string): Weighing[] {
   return rowsFor(rows, label).flatMap((row) => {
     const mass = readMeasure(row, 'mass')?.value;
     const at = Date.parse(row.at ?? '');

@@ -1,10 +1,12 @@
 import { standard } from '../../working';
 import type { Method } from '../contract';
+import { dryingOutcome, dryingWaits, dryMassOf } from '../drying/oven';
 import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
+import type { Facts } from '../facts';
 import { fieldsOf } from '../fields';
+import { MASS, massText } from '../mass-spec';
 import { limitsOf } from '../setup';
-import { compute, tells, waits } from './compute';
 import { OvenDryingInput } from './input';
 
 /** Specimens dried in an oven to constant mass. */
@@ -17,7 +19,10 @@ export const ovenDrying: Method<OvenDryingInput> = {
     letters: 'OV',
     begin: 'Dry in the oven',
     done: 'dried',
-    tells: (input, { label }, setup) => tells(input, label, setup),
+    tells: (input, { label }, setup): Facts => {
+      const mass = dryMassOf(input, label, setup);
+      return mass ? { dryMass: massText(mass, input.system) } : {};
+    },
   },
   yields: [{ quantity: 'oven-dry mass', symbol: 'Wd' }],
   Input: OvenDryingInput,
@@ -55,8 +60,9 @@ export const ovenDrying: Method<OvenDryingInput> = {
       const limit = limitsOf(setup).of(id, system);
       return { label: limit.title, text: limit.text };
     }),
-  compute,
-  waits,
+  compute: (input, setup) =>
+    dryingOutcome(input, setup, { unit: MASS.unit[input.system], step: MASS.step[input.system] }),
+  waits: dryingWaits,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(OvenDryingInput), system), system },
     setup: exampleBatch('OV-1', ['EXAMPLE-A', 'EXAMPLE-B'], 'unit-full', [

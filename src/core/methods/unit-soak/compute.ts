@@ -7,6 +7,7 @@ import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { MASS, massText } from '../mass-spec';
+import { closedFindings } from '../opening';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
@@ -45,6 +46,7 @@ export function compute(input: UnitSoakInput, setup: RunSetup): Outcome {
   const findings: Finding[] = [
     ...strangerFindings(input.units, 'units', setup),
     ...equipmentUse(input, { balance: 'departure' }, input.weighedAt, setup, limits),
+    ...closedFindings({ from: input.inAt, done: input.outAt, limit: 'soak.time', field: 'inAt' }, setup),
   ];
   const say = (
     id: LimitId,

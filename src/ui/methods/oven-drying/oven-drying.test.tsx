@@ -3,7 +3,7 @@ import { cleanup, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { usableInput } from '@/core/methods';
 import { ovenDrying } from '@/core/methods/oven-drying';
-import { OvenDryingBench } from './Bench';
+import { Oven } from '../drying/Oven';
 
 const START = Date.UTC(2031, 4, 21, 10);
 const HOUR = 3_600_000;
@@ -23,7 +23,7 @@ const bench = (...read: readonly (readonly [string, string, number])[]) => {
     weighings: read.map(([specimen, mass, hours]) => ({ specimen, mass, at: at(hours) })),
   });
   const batch = { label: 'OV-1', seed: 1, specimens: [{ label: 'U4' }, { label: 'U5' }] };
-  return <OvenDryingBench picture={ovenDrying.compute(input as never, { batch, zone: 'utc' }).picture} />;
+  return <Oven picture={ovenDrying.compute(input as never, { batch, zone: 'utc' }).picture} />;
 };
 const row = (label: string): string[] =>
   within(screen.getByRole('row', { name: new RegExp(label, 'u') }))

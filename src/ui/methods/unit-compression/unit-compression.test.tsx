@@ -4,13 +4,13 @@ import { afterEach, expect, it } from 'vitest';
 import { usableInput } from '@/core/methods';
 import type { Facts } from '@/core/methods/facts';
 import { unitCompression } from '@/core/methods/unit-compression';
-import { UnitCompressionBench } from './Bench';
+import { MasonryInPress } from '../masonry-press/InPress';
 
 afterEach(cleanup);
 
 const bench = (typed: Record<string, unknown>, facts: Facts) => {
   const { input } = usableInput(unitCompression as never, { system: 'US', ...typed });
-  return <UnitCompressionBench picture={unitCompression.compute(input as never, { facts }).picture} />;
+  return <MasonryInPress picture={unitCompression.compute(input as never, { facts }).picture} />;
 };
 const SIZES = { width: '7.625 in', height: '7.625 in', length: '15.625 in', product: 'c90' };
 

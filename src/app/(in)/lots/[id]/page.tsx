@@ -10,6 +10,7 @@ import { isReportable } from '@/core/working';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { lotDossier } from '@/server/queries/lot';
+import { LotPicture } from '@/ui/materials/registry';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { ReportLinks } from '@/ui/parts/ReportLinks';
@@ -129,6 +130,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
               {text}
             </Typography>
           ))}
+          {says.picture ? <LotPicture material={material.id} picture={says.picture} /> : null}
           {says.lines.length > 0 ? <Working lines={says.lines} /> : null}
         </Card>
       ) : null}

@@ -11,7 +11,8 @@ import { isReportable } from '@/core/working';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { sampleDossier } from '@/server/queries/sample';
-import { roleProposal, togetherOf } from '@/server/queries/together';
+import { isCut, roleProposal, togetherOf } from '@/server/queries/together';
+import { drawsSample, SamplePicture } from '@/ui/materials/registry';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { ReportLinks } from '@/ui/parts/ReportLinks';
@@ -24,6 +25,7 @@ import { PrepareReport } from '@/ui/views/PrepareReport';
 import { RegisterSpecimens } from '@/ui/views/RegisterSpecimens';
 import { registerWays } from '@/ui/views/register-ways';
 import { Together } from '@/ui/views/Together';
+import { piecesOf } from './pieces';
 import { SetCards } from './sets';
 import { SpecimenTable } from './specimens';
 
@@ -64,7 +66,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
   const together = staff && material ? await togetherOf(db, material, dossier.specimens) : [];
   const proposal = staff && material ? await roleProposal(db, material, dossier.specimens, job) : null;
   const waiting = dossier.specimens.filter(
-    ({ testedAt, discarded }) => !testedAt && discarded === null,
+    (each) => !each.testedAt && each.discarded === null && !isCut(each, dossier.specimens),
   ).length;
   return (
     <Stack spacing={2}>
@@ -258,6 +260,11 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
       {staff && together.length > 0 ? (
         <Card title="Together">
           <Together ways={together} canWrite={actor.role !== 'field'} />
+        </Card>
+      ) : null}
+      {material && drawsSample(material.id) && dossier.specimens.length > 0 ? (
+        <Card title="Cut from one another">
+          <SamplePicture material={material.id} pieces={piecesOf(dossier.specimens)} />
         </Card>
       ) : null}
       <SetCards

@@ -10,6 +10,7 @@ import { ageText, windowState } from '@/core/windows';
 import { capital } from '@/core/words';
 import { isReportable } from '@/core/working';
 import type { SpecimenView } from '@/server/queries/dossier';
+import { isCut } from '@/server/queries/together';
 import { columnsOf } from '@/server/reports/content';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { WindowBadge } from '@/ui/parts/WindowBadge';
@@ -83,7 +84,7 @@ export function SpecimenTable({ specimens, word, aged, zone, limits, now, linked
                   </TableCell>
                 ) : null}
                 <TableCell>
-                  <State view={view} limits={limits} now={now} />
+                  {isCut(view, specimens) ? 'cut' : <State view={view} limits={limits} now={now} />}
                 </TableCell>
                 {headings.map((heading) => {
                   const text = columns.find(([own]) => own === heading)?.[1] ?? '';

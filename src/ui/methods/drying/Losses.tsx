@@ -6,6 +6,8 @@ export interface Drying {
   readonly label: string;
   readonly dryAt: number | null;
   readonly nextAt: number | null;
+  /** When the laboratory is open first from then on. */
+  readonly openAt?: number | null;
   readonly weighed: readonly (readonly [at: number, mass: number])[];
   readonly last: number | null;
   readonly more: number | null;

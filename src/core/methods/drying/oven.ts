@@ -1,24 +1,37 @@
 import { cite } from '../../limits';
-import { plainOf } from '../../quantity';
+import { type Exact, plainOf, type UnitId } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { durationText } from '../../windows';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import { strangerFindings } from '../batch-rows';
 import type { Outcome, Result } from '../contract';
-import { type Prediction, predictDrying } from '../drying/predict';
-import { weighingsOf } from '../drying/rows';
-import { type DryingState, dryingRule, dryingState } from '../drying/state';
 import { equipmentUse } from '../equipment-checks';
-import { MASS, massText } from '../mass-spec';
+import type { RunInput } from '../fields';
+import { firstOpen } from '../opening';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
-import type { OvenDryingInput } from './input';
+import { type Prediction, predictDrying } from './predict';
+import { type DryingRow, weighingsOf } from './rows';
+import { type DryingState, dryingRule, dryingState } from './state';
 
 const C140 = standard('ASTM C140/C140M');
 
+/** The readings of an oven that this takes, whatever is in it. */
+export interface DryingInput extends RunInput {
+  inAt?: string;
+  dryAt?: string;
+  weighings?: DryingRow[];
+}
+
+/** In what the weighings are read and reported. */
+export interface DryingMass {
+  readonly unit: UnitId;
+  readonly step: string;
+}
+
 /** How far one specimen is dried; undefined before the oven was shut. */
-export function stateOf(input: OvenDryingInput, setup: RunSetup, label: string): DryingState | undefined {
+export function stateOf(input: DryingInput, setup: RunSetup, label: string): DryingState | undefined {
   const startedAt = Date.parse(input.inAt ?? '');
   if (Number.isNaN(startedAt)) return undefined;
   const limits = limitsOf(setup);
@@ -40,15 +53,14 @@ function guessOf(state: DryingState, setup: RunSetup): Prediction {
 
 /**
  * Specimens dried together to constant mass.
- * @param input masses in lb or kg
+ * @param mass the unit of the weighings, and what they are reported to
  * @returns the oven-dry mass of each that is dry, its lowest; findings on weighings that do not count
  * Source: ASTM C140/C140M 8 (from memory); the guess of what is to come is arithmetic.
  */
-export function compute(input: OvenDryingInput, setup: RunSetup): Outcome {
+export function dryingOutcome(input: DryingInput, setup: RunSetup, { unit, step }: DryingMass): Outcome {
   const { system } = input;
   const limits = limitsOf(setup);
   const mode = setup.rounding ?? 'half-even';
-  const unit = MASS.unit[system];
   const sheet = new Sheet(mode);
   const results: Result[] = [];
   const findings: Finding[] = [
@@ -84,7 +96,7 @@ export function compute(input: OvenDryingInput, setup: RunSetup): Outcome {
           symbol: 'Wd',
           value: state.least,
           unit,
-          step: MASS.step[system],
+          step,
           mode,
           about: label,
         }),
@@ -121,6 +133,8 @@ export function compute(input: OvenDryingInput, setup: RunSetup): Outcome {
             label,
             dryAt: state.dryAt,
             nextAt: state.nextAt,
+            // When somebody is there to do it: a longer interval counts as well.
+            openAt: state.nextAt === null ? null : firstOpen(state.nextAt, setup.zone ?? 'utc', limits),
             weighed: state.counted.map(({ at, mass }) => [at, mass.toNumber()]),
             last: state.steps.at(-1)?.percent.toNumber() ?? null,
             more: guess.kind === 'more' ? guess.weighings : null,
@@ -197,7 +211,7 @@ function weighingFindings(label: string, state: DryingState, guess: Prediction, 
 }
 
 /** Each specimen waits for its next weighing that counts. */
-export function waits(input: OvenDryingInput, setup: RunSetup): Wait[] {
+export function dryingWaits(input: DryingInput, setup: RunSetup): Wait[] {
   return labelsOf(setup).flatMap((label): Wait[] => {
     const state = stateOf(input, setup, label);
     if (!state) return [];
@@ -215,13 +229,8 @@ export function waits(input: OvenDryingInput, setup: RunSetup): Wait[] {
   });
 }
 
-/** The dry mass of one specimen, with its unit, once two weighings show it. */
-export function tells(
-  input: OvenDryingInput,
-  label: string,
-  setup: RunSetup | undefined,
-): { dryMass?: string } {
+/** The dry mass of one specimen, once two weighings show it. */
+export function dryMassOf(input: DryingInput, label: string, setup: RunSetup | undefined): Exact | undefined {
   const state = stateOf(input, setup ?? {}, label);
-  if (!state || state.dryAt === null || !state.least) return {};
-  return { dryMass: massText(state.least, input.system) };
+  return state?.dryAt == null ? undefined : state.least;
 }

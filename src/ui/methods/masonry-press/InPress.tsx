@@ -4,7 +4,7 @@ import type { BenchProps } from '../kit';
 import { Wedge } from './Wedge';
 
 /** The unit between its caps, and the rates that break it in time. */
-export function UnitCompressionBench({ picture }: BenchProps) {
+export function MasonryInPress({ picture }: BenchProps) {
   const { palette } = useTheme();
   const { values } = picture;
   const [width, height] = [Number(values.length) || 15.6, Number(values.height) || 7.6];

@@ -7,7 +7,7 @@ import type { BenchProps } from '../kit';
 import { type Drying, Losses } from './Losses';
 
 /** The oven: when each specimen is to be weighed, what it lost last, and what is probably still to come. */
-export function OvenDryingBench({ picture }: BenchProps) {
+export function Oven({ picture }: BenchProps) {
   const now = useNow(timeNow(), 10_000);
   const { zone, unit, loss } = picture.values;
   const all = JSON.parse(String(picture.values.all ?? '[]')) as Drying[];
@@ -41,7 +41,7 @@ export function OvenDryingBench({ picture }: BenchProps) {
                 ) : each.nextAt === null ? null : each.nextAt <= now ? (
                   <Typography sx={{ fontWeight: 700 }}>weigh it now</Typography>
                 ) : (
-                  `from ${dayTime(each.nextAt, String(zone))}`
+                  whenWords(each.nextAt, each.openAt ?? null, String(zone))
                 )}
               </TableCell>
               <TableCell>{likely(each, String(unit))}</TableCell>
@@ -54,6 +54,12 @@ export function OvenDryingBench({ picture }: BenchProps) {
       </Typography>
     </Box>
   );
+}
+
+/** When the next weighing counts, and when somebody is there to make it. */
+function whenWords(nextAt: number, openAt: number | null, zone: string): string {
+  const from = `from ${dayTime(nextAt, zone)}`;
+  return openAt === null || openAt === nextAt ? from : `${from}; open again ${dayTime(openAt, zone)}`;
 }
 
 function likely({ dryAt, more, most, end }: Drying, unit: string): string {

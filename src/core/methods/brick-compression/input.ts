@@ -1,0 +1,116 @@
+import { BRICK_SIZE } from '../brick/grams';
+import { CheckField, ChoiceField, InstantField, MeasureField } from '../fields';
+import { InPressInput } from '../press';
+
+const SIDE = { ...BRICK_SIZE, required: true } as const;
+
+/** The readings of a half brick in the press. */
+export class BrickCompressionInput extends InPressInput {
+  @ChoiceField({
+    label: 'As it is',
+    required: true,
+    options: [
+      { value: 'sound', label: 'Cut square, sound, dry' },
+      {
+        value: 'cracked',
+        label: 'Cracked by the cut',
+        means: {
+          id: 'brick.cracked',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'The half is cracked.',
+          action: 'Take the other half, or halve a spare brick.',
+        },
+      },
+      {
+        value: 'damp',
+        label: 'Damp',
+        means: {
+          id: 'brick.damp',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'Brick is broken dry.',
+          action: 'Back into the oven, then cool it.',
+        },
+      },
+    ],
+    example: 'sound',
+  })
+  state?: 'sound' | 'cracked' | 'damp';
+
+  @ChoiceField({
+    label: 'Frog or recess',
+    carry: true,
+    required: true,
+    options: [
+      { value: 'none', label: 'None' },
+      { value: 'filled', label: 'Filled with mortar' },
+      {
+        value: 'open',
+        label: 'Not filled',
+        means: {
+          id: 'brick.recess',
+          severity: 'invalid',
+          beforeLoad: true,
+          message: 'A recess that is not filled bears no load.',
+          action: 'Fill it, one part of high-early cement to two of sand, and let it stand 48 h.',
+        },
+      },
+    ],
+    example: 'none',
+  })
+  recess?: 'none' | 'filled' | 'open';
+
+  @InstantField({ label: 'Filled at', carry: true, help: 'Of a recess only.', example: '' })
+  filledAt?: string;
+
+  @MeasureField({
+    label: 'Length, top',
+    ...SIDE,
+    help: 'Of the bearing face as it lies, before it is capped.',
+    example: { US: '3.78', SI: '96.0' },
+  })
+  lengthTop?: string;
+
+  @MeasureField({ label: 'Width, top', ...SIDE, example: { US: '3.60', SI: '91.4' } })
+  widthTop?: string;
+
+  @MeasureField({
+    ...BRICK_SIZE,
+    label: 'Length, bottom',
+    help: 'Of the other bearing face.',
+    example: { US: '3.77', SI: '95.8' },
+  })
+  lengthBottom?: string;
+
+  @MeasureField({ ...BRICK_SIZE, label: 'Width, bottom', example: { US: '3.59', SI: '91.2' } })
+  widthBottom?: string;
+
+  @MeasureField({
+    label: 'Bearing plate, thickness',
+    dimension: 'length',
+    unit: { US: 'in', SI: 'mm' },
+    step: { US: '0.01', SI: '0.5' },
+    possible: { US: ['0', '8'], SI: ['0', '205'] },
+    carry: true,
+    aside: true,
+    help: '0 where the platen covers it.',
+    example: '',
+  })
+  plate?: string;
+
+  @MeasureField({
+    label: 'Time for the second half',
+    aside: true,
+    help: 'By stopwatch, from half of the peak to the peak, where no record is kept.',
+    dimension: 'duration',
+    unit: { US: 's', SI: 's' },
+    step: { US: '1', SI: '1' },
+    possible: { US: ['1', '3600'], SI: ['1', '3600'] },
+    example: { US: '82', SI: '82' },
+  })
+  secondHalf?: string;
+
+  @CheckField({ label: 'It did not break: the machine was at its end' })
+  unbroken?: boolean;
+}

@@ -1,0 +1,122 @@
+import { GRAMS } from '../brick/grams';
+import type { DryingRow } from '../drying/rows';
+import {
+  ChoiceField,
+  EquipmentField,
+  InstantField,
+  MeasureField,
+  RowInput,
+  RunInput,
+  SpecimenField,
+  TextField,
+} from '../fields';
+import { RowsField } from '../rows-field';
+
+const OVEN = {
+  dimension: 'temperature',
+  unit: { US: 'degF', SI: 'degC' },
+  step: { US: '1', SI: '1' },
+  possible: { US: ['50', '600'], SI: ['10', '315'] },
+} as const;
+
+/** One brick or half on the balance while it dries. */
+export class GramRow extends RowInput implements DryingRow {
+  @SpecimenField({ label: 'Brick', required: true, example: '' })
+  specimen?: string;
+
+  @MeasureField({ label: 'Mass', ...GRAMS, required: true, also: { dry: '', wd: '' }, example: '' })
+  mass?: string;
+
+  @InstantField({ label: 'At', required: true, stamps: true, also: { time: '', timestamp: '' }, example: '' })
+  at?: string;
+}
+
+/** The readings of bricks that are dried and cooled. */
+export class BrickDryingInput extends RunInput {
+  @EquipmentField({ label: 'Oven', equipmentKind: 'oven', carry: true, example: 'OVEN-1' })
+  oven?: string;
+
+  @EquipmentField({ label: 'Balance', equipmentKind: 'balance', carry: true, example: 'BALANCE-1' })
+  balance?: string;
+
+  @MeasureField({
+    label: 'Oven',
+    ...OVEN,
+    required: true,
+    held: {
+      limit: 'brick.oven',
+      severity: 'departure',
+      what: 'The oven is at',
+      action: 'Brick is dried a little hotter than block: set it right and note it.',
+    },
+    example: { US: '235', SI: '112' },
+  })
+  temperature?: string;
+
+  @MeasureField({
+    label: 'Hottest while they were in',
+    ...OVEN,
+    aside: true,
+    help: 'By its recorder.',
+    held: {
+      limit: 'oven.stop',
+      severity: 'departure',
+      needsReason: true,
+      what: 'The oven reached',
+      action: 'Fired clay bears it; say why it got so hot.',
+    },
+    example: '',
+  })
+  hottest?: string;
+
+  @InstantField({ label: 'In the oven at', required: true, example: '2031-05-20T09:00:00-04:00' })
+  inAt?: string;
+
+  @RowsField({
+    label: 'Weighings',
+    Row: GramRow,
+    row: 'weighing',
+    required: true,
+    help: 'From a day on, every two hours, until two in a row differ by no more than 0.2 %.',
+    example: {
+      US: [
+        ['EXAMPLE-B1A', '911.2', '2031-05-21T09:05:00-04:00'],
+        ['EXAMPLE-B1A', '910.5', '2031-05-21T11:05:00-04:00'],
+        ['EXAMPLE-B2A', '917.9', '2031-05-21T09:07:00-04:00'],
+        ['EXAMPLE-B2A', '917.2', '2031-05-21T11:07:00-04:00'],
+      ],
+      SI: [
+        ['EXAMPLE-B1A', '911.2', '2031-05-21T09:05:00-04:00'],
+        ['EXAMPLE-B1A', '910.5', '2031-05-21T11:05:00-04:00'],
+        ['EXAMPLE-B2A', '917.9', '2031-05-21T09:07:00-04:00'],
+        ['EXAMPLE-B2A', '917.2', '2031-05-21T11:07:00-04:00'],
+      ],
+    },
+  })
+  weighings?: GramRow[];
+
+  @InstantField({ label: 'All dry at', required: true, example: '2031-05-21T11:15:00-04:00' })
+  dryAt?: string;
+
+  @ChoiceField({
+    label: 'Cooled',
+    required: true,
+    options: [
+      { value: 'room', label: 'Unstacked in the room, no draught' },
+      { value: 'fan', label: 'Before a fan' },
+    ],
+    example: 'room',
+  })
+  cooling?: 'room' | 'fan';
+
+  @InstantField({
+    label: 'Cool at',
+    required: true,
+    help: 'The surface within 5 °F [3 °C] of the room.',
+    example: '2031-05-21T15:30:00-04:00',
+  })
+  cooledAt?: string;
+
+  @TextField({ label: 'Remarks', aside: true, help: 'Door open, power gone, a corner lost.', example: '' })
+  remarks?: string;
+}
