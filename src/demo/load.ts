@@ -34,6 +34,7 @@ import { sampleDossier } from '@/server/queries/sample';
 import { mixPage } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
 import type { Actor, UseCase } from '@/server/use-case';
+import { addBrick } from './brick';
 import { addCores } from './cores';
 import type { Readings } from './fresh';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
@@ -135,6 +136,7 @@ class Loader {
     const hands = { act: this.act.bind(this), read: this.read.bind(this) };
     await addRock(this.db, hands, jobId, this.now);
     await addMasonryUnits(this.db, hands, jobId, this.now);
+    await addBrick(this.db, hands, jobId, this.now);
   }
 
   private async addEquipment(): Promise<void> {

@@ -3,17 +3,18 @@ import { DateTime } from 'luxon';
 import { Chance } from '@/core/statistics';
 import type { Database } from '@/db/client';
 import { createLot, createSpecification } from '@/server/actions/jobs';
-import { makeBatch } from '@/server/actions/make-batch';
 import { registerSpecimens } from '@/server/actions/register';
 import { prepareReport } from '@/server/actions/reports';
 import { startRun } from '@/server/actions/runs';
 import { takeSample } from '@/server/actions/samples';
 import { type SpecimenView, specimenViews } from '@/server/queries/dossier';
+import { batchWith } from './batch';
 import type { Readings } from './fresh';
 import type { Act } from './laboratory';
 import { JOB, type PersonKey } from './scenario';
 
-interface Hands {
+/** Who does what, and takes readings, in the scenario. */
+export interface Hands {
   readonly act: Act;
   /** Takes readings into a run, and completes it when asked. */
   read(who: PersonKey, runId: string, values: Readings, at: number, complete: boolean): Promise<void>;
@@ -130,22 +131,7 @@ export async function addMasonryUnits(
     },
     now.getTime() - 30 * 24 * HOUR,
   );
-  const together = async (
-    kind: string,
-    units: readonly SpecimenView[],
-    values: Readings,
-    at: number,
-    whole: boolean,
-  ) => {
-    const { runId } = await act(
-      'laboratory',
-      makeBatch,
-      { id: randomUUID(), kind, specimenIds: units.map(({ id }) => id) },
-      at,
-    );
-    await read('laboratory', runId, values, at, whole);
-    return runId;
-  };
+  const together = batchWith({ act, read });
   for (const { title, units, days, strengths, far, reported } of STORIES) {
     const day = DateTime.fromJSDate(now, { zone: JOB.zone }).minus({ days }).startOf('day');
     // What is in the oven now went in a day ago, whatever the hour is; the rest went by working days.

@@ -390,6 +390,14 @@ export const EQUIPMENT = [
     certificate: 'BC-23',
   },
   {
+    number: 'BL-03',
+    kind: 'balance',
+    name: 'Fine balance, 6 kg to 0.1 g',
+    place: 'Masonry bench',
+    monthsAgo: 3,
+    certificate: 'BC-24',
+  },
+  {
     number: 'OV-01',
     kind: 'oven',
     name: 'Ventilated oven, three shelves',

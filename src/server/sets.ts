@@ -94,8 +94,9 @@ export function setsOf(
   const due = views.filter((view) => !isHeld(view));
   const brokenBy = groupBy(due, (view) => breakMethod(view)?.id);
   const keyed = METHODS.flatMap(({ id, set: rule, spends }) => {
-    const own = spends === false ? testedWhole(due, id) : brokenBy.get(id);
-    if (!rule || !own) return [];
+    const all = spends === false ? testedWhole(due, id) : brokenBy.get(id);
+    const own = rule?.begun ? all?.filter(({ run }) => run !== null) : all;
+    if (!rule || !own || own.length === 0) return [];
     const alike = groupBy(own, (view) =>
       rule.by.map((what) => (what === 'age' ? view.ageHours : view.about.cure)).join('/'),
     );

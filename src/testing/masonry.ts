@@ -11,14 +11,14 @@ import { CAST, readingsOf, type Site } from './site';
 
 const HOUR = 3_600_000;
 
-/** A delivery of masonry units on a site, and what is done with a set of it; hours count from its delivery. */
+/** A delivery of masonry on a site, and what is done with a set of it; hours count from its delivery. */
 export interface Delivery {
   readonly lotId: string;
   readonly specificationId: string;
   at(hours: number): string;
   /** A use case, as the laboratory performs it. */
   act<I extends object, R>(what: UseCase<I, R>, data: object, hours: number): Promise<R>;
-  /** A set of six units, registered. */
+  /** A sample, its specimens registered. */
   set(draw?: 'first' | 'second', hours?: number): Promise<string>;
   views(sampleId: string): Promise<SpecimenView[]>;
   /** A batch of some units, its readings, completed where it is to be. @param reasons by finding, where some are asked for */
@@ -39,8 +39,51 @@ export interface Delivery {
   ): Promise<string>;
 }
 
-/** Units of C90, 8 × 8 × 16, delivered to a site. */
-export async function deliver(site: Site, asked: Readonly<Record<string, unknown>> = {}): Promise<Delivery> {
+/** What is delivered: what is asked of it, what is known of the lot, and how its specimens are registered. */
+export interface Goods {
+  readonly material: string;
+  readonly asked: Readonly<Record<string, unknown>>;
+  readonly about: Readonly<Record<string, unknown>>;
+  readonly register: { readonly how: string; readonly form: string; readonly count: number };
+}
+
+/** Units of C90, 8 × 8 × 16. */
+export const BLOCK: Goods = {
+  material: 'masonry',
+  asked: {
+    product: 'c90',
+    edition: '2022',
+    width: '7.625',
+    height: '7.625',
+    length: '15.625',
+    joint: '0.375',
+  },
+  about: { producer: 'Ferry Lane block works', units: '4,200' },
+  register: { how: 'units', form: 'unit-full', count: 6 },
+};
+
+/** Facing brick of C216, modular. */
+export const FACING: Goods = {
+  material: 'brick',
+  asked: {
+    product: 'c216',
+    edition: '2023',
+    grade: 'sw',
+    type: 'fbs',
+    width: '3.625',
+    height: '2.25',
+    length: '7.625',
+  },
+  about: { producer: 'Saltmarsh clay works', units: '36,000' },
+  register: { how: 'bricks', form: 'brick', count: 10 },
+};
+
+/** Goods delivered to a site. @param asked what is asked besides */
+export async function deliver(
+  site: Site,
+  asked: Readonly<Record<string, unknown>> = {},
+  goods: Goods = BLOCK,
+): Promise<Delivery> {
   const { db, actors, jobId } = site;
   const at = (hours: number): string => new Date(CAST + hours * HOUR).toISOString();
   const as = <I extends object, R>(
@@ -54,18 +97,10 @@ export async function deliver(site: Site, asked: Readonly<Record<string, unknown
     createSpecification,
     {
       jobId,
-      code: `CMU${randomUUID().slice(0, 4)}`,
+      code: `MU${randomUUID().slice(0, 4)}`,
       title: 'Plant room walls',
-      material: 'masonry',
-      asked: {
-        product: 'c90',
-        edition: '2022',
-        width: '7.625',
-        height: '7.625',
-        length: '15.625',
-        joint: '0.375',
-        ...asked,
-      },
+      material: goods.material,
+      asked: { ...goods.asked, ...asked },
     },
     0,
   );
@@ -77,7 +112,7 @@ export async function deliver(site: Site, asked: Readonly<Record<string, unknown
       specificationId,
       startsAt: at(0),
       title: 'Block for the plant room',
-      about: { producer: 'Ferry Lane block works', units: '4,200' },
+      about: goods.about,
     },
     0,
   );
@@ -104,7 +139,7 @@ export async function deliver(site: Site, asked: Readonly<Record<string, unknown
         { clientId: randomUUID(), lotId, sampledAt: at(hours), about: { draw, how: 'by number' } },
         hours,
       );
-      await act(registerSpecimens, { sampleId, how: 'units', form: 'unit-full', count: 6 }, hours);
+      await act(registerSpecimens, { sampleId, ...goods.register }, hours);
       return sampleId;
     },
     views: (sampleId) => specimenViews(db, [sampleId]),

@@ -294,9 +294,10 @@ function heldAgainst(
             .flatMap((member) => lookedAt(rule, criterion, member))
         : [{ label: rule.word, value: follows, ...openOf(members) }];
     // While some are not tested a mean of them all decides nothing.
-    const held = waits
-      ? [{ id: '0', label: 'those of the set that are not tested yet', value: null }]
-      : counted.map((each, place) => ({ ...each, id: String(place) }));
+    const held =
+      waits || (criterion.awaited && counted.length < members.length)
+        ? [{ id: '0', label: 'those of the set that are not tested yet', value: null }]
+        : counted.map((each, place) => ({ ...each, id: String(place) }));
     const found = (quantity: string) => {
       const value = derived?.values[quantity];
       return value === undefined ? undefined : exact(value);

@@ -57,6 +57,8 @@ export interface Criterion {
   readonly whenNot?: string;
   /** Fewer than this decide nothing yet. */
   readonly count?: LimitId;
+  /** Of a quantity that is still to come where no test of the set has it yet: it is not determinable until then. */
+  readonly awaited?: true;
 }
 
 /** One result that a criterion looks at: of a specimen, or of a set. */

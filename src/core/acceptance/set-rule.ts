@@ -77,6 +77,8 @@ export interface SetRule {
   readonly word: string;
   /** The result that counts. */
   readonly quantity: string;
+  /** True where nobody has to make the test: the set is of those it was begun on, and waits for no other. */
+  readonly begun?: true;
   /** In what the specimens of a set are alike. */
   readonly by: readonly ('age' | 'cure')[];
   readonly combine: 'mean' | 'trimmed mean' | 'two nearest of three' | 'each alone' | 'strength test';

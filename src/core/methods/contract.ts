@@ -177,7 +177,9 @@ export interface Method<I extends RunInput = RunInput> {
   /** What it needs to know and does not read itself, by the names it gives it. */
   readonly facts?: FactSources;
   /** Facts without which it cannot be completed, by their names, with what they are called. */
-  readonly awaits?: Readonly<Record<string, string>>;
+  readonly awaits?: Readonly<
+    Record<string, string | { readonly what: string; readonly when: (known: Facts) => boolean }>
+  >;
   /** What it gives; the first is shown in lists and taken into series. */
   readonly yields: readonly [Yield, ...Yield[]];
   readonly Input: new () => I;

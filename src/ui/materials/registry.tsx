@@ -2,6 +2,7 @@
 import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
 import type { Picture } from '@/core/methods';
+import { Card } from '../parts/Card';
 import type { PieceView } from './kit';
 
 /** What is drawn of a lot and of a sample, by material; a material that draws nothing of its own has no entry. */
@@ -21,10 +22,9 @@ export function LotPicture({ material, picture }: { material: string; picture: P
 /** The specimens of a sample, as its material draws them. */
 export function SamplePicture({ material, pieces }: { material: string; pieces: readonly PieceView[] }) {
   const View = SAMPLES[material];
-  return View ? <View pieces={pieces} /> : null;
-}
-
-/** True where a material draws the specimens of a sample. */
-export function drawsSample(material: string): boolean {
-  return Object.hasOwn(SAMPLES, material);
+  return View && pieces.length > 0 ? (
+    <Card title="What belongs together">
+      <View pieces={pieces} />
+    </Card>
+  ) : null;
 }

@@ -6,7 +6,7 @@ import { plain, Sheet, standard, type WorkingLine } from '../../working';
 import { afterRetest } from '../retest';
 import { ALTERNATES, type Alternate, coldAllows, WAIVES, weatherAllows } from './alternates';
 import { CRITERIA } from './criteria';
-import { type GradeRow, gradeTables, judge } from './grades';
+import { gradeTables, judge, rowWords } from './grades';
 import { brickOf, GRADES, gradeNamed } from './products';
 
 const WEAR: Readonly<Record<string, LimitId>> = {
@@ -29,11 +29,6 @@ function waivedTitles(used: readonly Alternate[]): Set<string> {
       ({ title }) => title,
     ),
   );
-}
-
-/** A limit that is missed, in words. */
-function rowWords({ name, value, limit, unit, holds }: GradeRow): string {
-  return `${name.toLowerCase()} ${value} ${unit}`.trim() + ` against ${holds} ${limit} ${unit}`.trimEnd();
 }
 
 /**

@@ -68,6 +68,7 @@ const ABSORPTION = {
 const PERCENT = { US: 'percent', SI: 'percent' } as const;
 const BOIL = {
   ...ABSORPTION,
+  awaited: true,
   quantity: 'boiling absorption',
   unit: PERCENT,
   step: 'brick.percent-step',
@@ -75,6 +76,7 @@ const BOIL = {
 const COLD = { ...ABSORPTION, quantity: 'cold absorption' } as const;
 const SATURATION = {
   ...ABSORPTION,
+  awaited: true,
   quantity: 'saturation coefficient',
   unit: { US: 'one', SI: 'one' },
   step: 'brick.saturation-step',

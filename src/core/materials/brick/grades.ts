@@ -1,5 +1,6 @@
 import { isLimitId, isWithin, type Limits } from '../../limits';
 import {
+  decimalsOf,
   type Exact,
   exact,
   type RoundingMode,
@@ -7,6 +8,7 @@ import {
   type System,
   type UnitId,
   unitLabel,
+  withThousands,
 } from '../../quantity';
 import { plain } from '../../working';
 import { type Alternate, gradeRow, WAIVES } from './alternates';
@@ -58,6 +60,8 @@ export interface GradeRow {
   readonly limit: number;
   readonly unit: string;
   readonly holds: 'at least' | 'at most';
+  /** Decimals that both are written with. */
+  readonly place: number;
   /** Of the limit, in percent; null while there is no result. */
   readonly margin: number | null;
   readonly good: boolean | null;
@@ -108,6 +112,7 @@ export function gradeTables(
           limit: held.toNumber(),
           unit: limit.unit === 'one' ? '' : unitLabel(limit.unit as UnitId),
           holds: limit.low ? 'at least' : 'at most',
+          place: decimalsOf(limits.number(step, system)),
           margin: apart ? Number(plain(apart.div(held).times(100), 4)) : null,
           good: value ? isWithin(value, limit) : null,
         },
@@ -141,4 +146,16 @@ export function judge(tables: readonly GradeTable[], used: readonly Alternate[])
     governs,
     missing,
   };
+}
+
+/** A number of a row as it is written: with its thousands set apart and its last zeros kept. */
+export function figure(value: number, { place }: Pick<GradeRow, 'place'>): string {
+  return withThousands(value.toFixed(place));
+}
+
+/** What was found against a limit, in words. */
+export function rowWords(row: GradeRow): string {
+  const { name, value, limit, unit, holds } = row;
+  const found = value === null ? 'no result' : `${figure(value, row)} ${unit}`.trim();
+  return `${name.toLowerCase()} ${found} against ${holds} ${figure(limit, row)} ${unit}`.trim();
 }

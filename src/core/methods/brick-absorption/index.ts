@@ -1,16 +1,24 @@
+import { isLimitId } from '../../limits';
+import { gradeRow } from '../../materials/brick/alternates';
 import { CRITERIA } from '../../materials/brick/criteria';
 import { ABSORPTION, HALF } from '../../materials/brick/forms';
 import { LIMITS as ROWS } from '../../materials/brick/limits';
+import { gradeNamed } from '../../materials/brick/products';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
-import { asked, type FactSource } from '../facts';
+import { asked, type FactSource, type Facts } from '../facts';
 import { fieldsOf } from '../fields';
 import { compute } from './compute';
 import { BrickAbsorptionInput } from './input';
 import { derives } from './set';
 
 const ID = 'brick-absorption';
+
+/** True where the grade asks for something that only boiling shows. */
+function isBoiled({ grade }: Facts): boolean {
+  return ['boil', 'sat'].some((row) => gradeRow(gradeNamed(grade), row, isLimitId) !== undefined);
+}
 
 /** A mass that a batch of the half says. */
 function mass(take: string, by: string): FactSource {
@@ -34,7 +42,11 @@ export const brickAbsorption: Method<BrickAbsorptionInput> = {
     cold: mass('cold', 'brick-soak'),
     boiled: mass('boiled', 'brick-boil'),
   },
-  awaits: { dryMass: 'its dry mass', cold: 'its mass after cold water' },
+  awaits: {
+    dryMass: 'its dry mass',
+    cold: 'its mass after cold water',
+    boiled: { what: 'its mass after boiling', when: isBoiled },
+  },
   columns: [
     { heading: 'Dry', of: ['=Wd'] },
     { heading: 'Cold', of: ['=W24'] },

@@ -162,6 +162,7 @@ export const brickFlexure: Method<BrickFlexureInput> = {
   set: {
     word: 'Bending of the bricks',
     quantity: QUANTITY,
+    begun: true,
     by: [],
     combine: 'mean',
     step: 'brick.flexure-step',

@@ -169,7 +169,7 @@ export const brickSize: Method<BrickSizeInput> = {
     word: 'Sizes of the bricks',
     quantity: 'mean length',
     by: [],
-    combine: 'mean',
+    combine: 'each alone',
     step: 'brick.size-step',
     criteria: CRITERIA.filter(({ by }) => by.includes(ID)).map(({ id }) => id),
     derivedBy: ROWS,

@@ -2,7 +2,7 @@
 import { Box, FormControlLabel, Switch, Typography, useTheme } from '@mui/material';
 import { useState } from 'react';
 import { ALTERNATES, type Alternate, WAIVES } from '@/core/materials/brick/alternates';
-import { type GradeTable, judge } from '@/core/materials/brick/grades';
+import { figure, type GradeTable, judge, rowWords } from '@/core/materials/brick/grades';
 import type { Picture } from '@/core/methods';
 import { listed } from '../../methods/listed';
 
@@ -30,12 +30,12 @@ export function Grades({ picture: { values } }: { picture: Picture }) {
         {values.asked ? `, ${values.asked} is asked for` : ''}
       </Typography>
       {grade !== undefined && why.length > 0 ? (
-        <Typography color="error">{`Not ${grade === null ? 'the last one' : 'the next one'}: ${why.map(({ name, value, limit }) => `${name.toLowerCase()} ${value} against ${limit}`).join('; ')}.`}</Typography>
+        <Typography color="error">{`Not ${grade === null ? 'the last one' : 'the next one'}: ${why.map(rowWords).join('; ')}.`}</Typography>
       ) : null}
       {governs && grade ? (
         <Typography color="text.secondary">{`Least margin: ${governs.name.toLowerCase()}, ${governs.margin?.toFixed(1)} %.`}</Typography>
       ) : null}
-      <Box sx={{ mt: 1, display: 'grid', gap: 0.75, maxWidth: 640 }}>
+      <Box sx={{ mt: 1, display: 'grid', gap: 0.75, maxWidth: 900 }}>
         {names.map((name) => (
           <Bar
             key={name}
@@ -86,13 +86,16 @@ function Bar({
   const [first] = all;
   if (!first) return null;
   const { value, unit, holds, name } = first;
-  const most = Math.max(value ?? 0, ...all.map(({ limit }) => limit)) * 1.15;
+  const most = Math.max(value ?? 0, ...all.map(({ limit }) => limit)) * 1.12;
   const x = (at: number): number => (at / most) * WIDTH;
+  const found = value === null ? 'no result' : `${figure(value, first)} ${unit}`.trim();
+  const limits = all.map((each) => `${each.grade} ${figure(each.limit, each)}`).join(', ');
   return (
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr', sm: '220px 1fr' },
+        gridTemplateColumns: { xs: '1fr', sm: '230px 260px 90px 1fr' },
+        columnGap: 1.5,
         alignItems: 'center',
         opacity: waived ? 0.45 : 1,
       }}
@@ -103,37 +106,35 @@ function Bar({
         {waived ? ', waived' : ''}
       </Typography>
       <svg
-        viewBox={`0 0 ${WIDTH + 110} 40`}
+        viewBox={`0 0 ${WIDTH} 26`}
         width="100%"
+        style={{ maxWidth: WIDTH }}
         role="img"
-        aria-label={`${name}: ${value ?? 'no result'} ${unit}; ${all.map(({ grade, limit }) => `${grade} ${holds} ${limit}`).join(', ')}`}
+        aria-label={`${name}: ${found}; ${holds} ${limits}`}
       >
-        <rect x={0} y={14} width={WIDTH} height={10} fill={palette.action.hover} />
+        <rect x={0} y={8} width={WIDTH} height={10} fill={palette.action.hover} />
         {value === null ? null : (
           <rect
             x={0}
-            y={14}
+            y={8}
             width={x(value)}
             height={10}
             fill={all[0]?.good ? palette.success.main : palette.warning.main}
           />
         )}
         {all.map(({ grade, limit, good }) => (
-          <g key={grade}>
-            <path
-              d={`M${x(limit)} 8v22`}
-              stroke={good === false ? palette.error.main : palette.text.primary}
-              strokeWidth={2}
-            />
-            <text x={x(limit)} y={39} textAnchor="middle" fontSize={10} fill={palette.text.secondary}>
-              {`${grade} ${limit}`}
-            </text>
-          </g>
+          <path
+            key={grade}
+            d={`M${x(limit)} 2v22`}
+            stroke={good === false ? palette.error.main : palette.text.primary}
+            strokeWidth={2.5}
+          />
         ))}
-        <text x={WIDTH + 8} y={24} fontSize={13} fill={palette.text.primary}>
-          {value === null ? 'no result' : `${value.toLocaleString('en-US')} ${unit}`}
-        </text>
       </svg>
+      <Typography className="mono">{found}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {`${holds} ${limits}`}
+      </Typography>
     </Box>
   );
 }

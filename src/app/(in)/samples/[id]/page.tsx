@@ -12,7 +12,7 @@ import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { sampleDossier } from '@/server/queries/sample';
 import { isCut, roleProposal, togetherOf } from '@/server/queries/together';
-import { drawsSample, SamplePicture } from '@/ui/materials/registry';
+import { SamplePicture } from '@/ui/materials/registry';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { ReportLinks } from '@/ui/parts/ReportLinks';
@@ -262,11 +262,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
           <Together ways={together} canWrite={actor.role !== 'field'} />
         </Card>
       ) : null}
-      {material && drawsSample(material.id) && dossier.specimens.length > 0 ? (
-        <Card title="Cut from one another">
-          <SamplePicture material={material.id} pieces={piecesOf(dossier.specimens)} />
-        </Card>
-      ) : null}
+      {material ? <SamplePicture material={material.id} pieces={piecesOf(dossier.specimens)} /> : null}
       <SetCards
         sets={dossier.sets}
         title={`${capital(words?.specimen[1] ?? 'specimens')} of the ${words?.sample[0]}`}
