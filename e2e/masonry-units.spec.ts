@@ -39,7 +39,7 @@ test('block is drawn from a delivery, weighed as it came, split by mass and set 
   const page = await signedIn(browser, 'laboratory');
   page.setDefaultTimeout(20_000);
   await page.goto(job);
-  await page.getByRole('button', { name: 'New delivery' }).click();
+  await page.getByRole('button', { name: 'New delivery', exact: true }).click();
   const lot = page.getByRole('dialog');
   await lot.getByLabel('Kind of unit').click();
   await page.getByRole('option', { name: new RegExp(code) }).click();

@@ -322,10 +322,12 @@ function judged(rule: SetRule, used: readonly number[], verdicts: readonly Verdi
     ...verdicts.map(({ sentence }) => sentence),
     ...unmet.flatMap(({ whenNot }) => whenNot ?? []),
   ]);
+  // Verdicts on several quantities stand by their names: as one sentence nobody could tell them apart.
+  const several = new Set(criteriaOf(rule.criteria ?? []).map(({ quantity }) => quantity)).size > 1;
   return {
     text: null,
     mean: null,
-    note: words.size > 0 ? [...words].join(' ') : undefined,
+    note: words.size > 0 && !several ? [...words].join(' ') : undefined,
     used,
     lines: verdicts.flatMap(({ lines }) => lines),
     verdicts,

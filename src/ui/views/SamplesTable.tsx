@@ -101,7 +101,9 @@ function SetCell({ set: { title, test, derived }, titled }: { set: ListedSet; ti
       <span className="mono">
         {test.text
           ? `${withUnit(test.text, test.unit)}${test.state === 'pending' ? ' so far' : ''}`
-          : 'not tested yet'}
+          : test.state === 'tested'
+            ? 'each by itself'
+            : 'not tested yet'}
       </span>
       {derived?.said.map(([label, text]) => (
         <Typography key={label} variant="body2" color="text.secondary">

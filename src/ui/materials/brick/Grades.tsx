@@ -29,10 +29,10 @@ export function Grades({ picture: { values } }: { picture: Picture }) {
         {changed ? ' with these alternates' : ''}
         {values.asked ? `, ${values.asked} is asked for` : ''}
       </Typography>
-      {grade !== undefined && why.length > 0 ? (
+      {changed && grade !== undefined && why.length > 0 ? (
         <Typography color="error">{`Not ${grade === null ? 'the last one' : 'the next one'}: ${why.map(rowWords).join('; ')}.`}</Typography>
       ) : null}
-      {governs && grade ? (
+      {changed && governs && grade ? (
         <Typography color="text.secondary">{`Least margin: ${governs.name.toLowerCase()}, ${governs.margin?.toFixed(1)} %.`}</Typography>
       ) : null}
       <Box sx={{ mt: 1, display: 'grid', gap: 0.75, maxWidth: 900 }}>

@@ -42,7 +42,9 @@ export function BrickBoilBench({ picture: { values } }: BenchProps) {
       colour: palette.primary.main,
     },
   ];
-  const whole = stretches.reduce((sum, { hours }) => sum + hours, 0);
+  // The hour of heating is wide enough to be read; the rest shares what is left.
+  const share = (hours: number): number =>
+    40 + (hours / stretches.reduce((sum, each) => sum + each.hours, 0)) * 280;
   const labels = listed(values.labels);
   let x = 0;
   return (
@@ -55,17 +57,17 @@ export function BrickBoilBench({ picture: { values } }: BenchProps) {
         aria-label="Heating, boiling and cooling"
       >
         {stretches.map(({ word, from, to, hours, colour }) => {
-          const wide = Math.max(48, (hours / whole) * 400);
+          const wide = share(hours);
           const left = x;
           x += wide;
-          const share = from === null ? 0 : Math.min(1, ((to ?? now) - from) / (hours * HOUR));
+          const done = from === null ? 0 : Math.min(1, ((to ?? now) - from) / (hours * HOUR));
           return (
             <g key={word}>
               <rect x={left} y={18} width={wide - 4} height={26} fill="none" stroke={palette.text.primary} />
               <rect
                 x={left}
                 y={18}
-                width={Math.max(0, (wide - 4) * share)}
+                width={Math.max(0, (wide - 4) * done)}
                 height={26}
                 fill={colour}
                 opacity={0.55}

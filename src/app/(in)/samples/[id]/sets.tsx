@@ -11,7 +11,7 @@ import { Working } from '@/ui/parts/Working';
 
 /** The sets of a sample that have something to say: drawn where their method draws them, then what they come to. */
 export function SetCards({ sets, title }: { sets: readonly SpecimenSet[]; title: string }) {
-  const said = sets.filter(({ test, note }) => test.value !== null || note);
+  const said = sets.filter(({ test, note, verdicts }) => test.value !== null || note || verdicts.length > 0);
   return (
     <>
       {sets
@@ -55,7 +55,7 @@ function SetCard({ set }: { set: SpecimenSet }) {
         {test.state === 'pending' ? ' so far' : ''}
       </Typography>
       {note ? <Typography>{note}</Typography> : null}
-      {what && test.text
+      {what && (test.text || !note)
         ? verdicts.map(({ criterion, state, sentence }) => (
             <Typography key={criterion}>
               <VerdictMark state={state} word={findCriterion(criterion)?.title ?? criterion} />
