@@ -1,11 +1,12 @@
 import { CRITERIA as BRICK } from '../materials/brick/criteria';
 import { CRITERIA as CONCRETE } from '../materials/concrete/criteria';
 import { CRITERIA as MASONRY } from '../materials/masonry/criteria';
+import { CRITERIA as PRISM } from '../materials/prism/criteria';
 import { CRITERIA as ROCK } from '../materials/rock/criteria';
 import type { Criterion } from './criterion';
 
 /** Every criterion, put together from what each material is held against. */
-export const CRITERIA: readonly Criterion[] = [...CONCRETE, ...MASONRY, ...BRICK, ...ROCK];
+export const CRITERIA: readonly Criterion[] = [...CONCRETE, ...MASONRY, ...BRICK, ...PRISM, ...ROCK];
 
 const BY_ID = new Map(CRITERIA.map((criterion) => [criterion.id, criterion]));
 

@@ -2,6 +2,7 @@ import { LIMITS as ACCEPTANCE } from '../acceptance/limits';
 import { LIMITS as ENDS } from '../ends/limits';
 import { LIMITS as BRICK } from '../materials/brick/limits';
 import { LIMITS as MASONRY } from '../materials/masonry/limits';
+import { LIMITS as PRISM } from '../materials/prism/limits';
 import { LIMITS as AIR } from '../methods/air-limits';
 import { LIMITS as AIR_PRESSURE } from '../methods/air-pressure/limits';
 import { LIMITS as AIR_VOLUMETRIC } from '../methods/air-volumetric/limits';
@@ -72,6 +73,7 @@ export const REGISTER = {
   ...UNIT_REPORT,
   ...BRICK,
   ...BRICK_TESTS,
+  ...PRISM,
   ...PLAN,
   ...SAMPLING,
   ...DELIVERY,

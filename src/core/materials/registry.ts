@@ -2,10 +2,11 @@ import type { Material } from '../material/contract';
 import { brick } from './brick';
 import { concrete } from './concrete';
 import { masonry } from './masonry';
+import { prism } from './prism';
 import { rock } from './rock';
 
 /** Every material by its id. One entry here makes a material known everywhere. */
-const REGISTRY = { concrete, masonry, brick, rock } as const satisfies Record<string, Material>;
+const REGISTRY = { concrete, masonry, brick, prism, rock } as const satisfies Record<string, Material>;
 
 export const MATERIALS: readonly Material[] = Object.values(REGISTRY);
 

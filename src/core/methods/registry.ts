@@ -26,6 +26,8 @@ import { mortarCube } from './mortar-cube';
 import { moulding } from './moulding';
 import { ovenDrying } from './oven-drying';
 import { pointLoad } from './point-load';
+import { prismBuilding } from './prism-building';
+import { prismCompression } from './prism-compression';
 import { sampling } from './sampling';
 import { siteFactor } from './site-factor';
 import { slump } from './slump';
@@ -79,6 +81,8 @@ const REGISTRY = {
   'brick-suction': brickSuction,
   'brick-flexure': brickFlexure,
   'brick-efflorescence': brickEfflorescence,
+  'prism-building': prismBuilding,
+  'prism-compression': prismCompression,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

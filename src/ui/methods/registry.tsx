@@ -51,6 +51,8 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'brick-efflorescence': dynamic(() =>
     import('./brick-efflorescence').then((all) => all.InBrickEfflorescence),
   ),
+  'prism-building': dynamic(() => import('./prism-building').then((all) => all.InPrismBuilding)),
+  'prism-compression': dynamic(() => import('./prism-compression').then((all) => all.InPrismCompression)),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };
 
