@@ -1,12 +1,22 @@
 import { CRITERIA as BRICK } from '../materials/brick/criteria';
 import { CRITERIA as CONCRETE } from '../materials/concrete/criteria';
+import { CRITERIA as GROUT } from '../materials/grout/criteria';
 import { CRITERIA as MASONRY } from '../materials/masonry/criteria';
+import { CRITERIA as MORTAR } from '../materials/mortar/criteria';
 import { CRITERIA as PRISM } from '../materials/prism/criteria';
 import { CRITERIA as ROCK } from '../materials/rock/criteria';
 import type { Criterion } from './criterion';
 
 /** Every criterion, put together from what each material is held against. */
-export const CRITERIA: readonly Criterion[] = [...CONCRETE, ...MASONRY, ...BRICK, ...PRISM, ...ROCK];
+export const CRITERIA: readonly Criterion[] = [
+  ...CONCRETE,
+  ...MASONRY,
+  ...BRICK,
+  ...PRISM,
+  ...GROUT,
+  ...MORTAR,
+  ...ROCK,
+];
 
 const BY_ID = new Map(CRITERIA.map((criterion) => [criterion.id, criterion]));
 

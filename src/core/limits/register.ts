@@ -1,7 +1,9 @@
 import { LIMITS as ACCEPTANCE } from '../acceptance/limits';
 import { LIMITS as ENDS } from '../ends/limits';
 import { LIMITS as BRICK } from '../materials/brick/limits';
+import { LIMITS as GROUT } from '../materials/grout/limits';
 import { LIMITS as MASONRY } from '../materials/masonry/limits';
+import { LIMITS as MORTAR } from '../materials/mortar/limits';
 import { LIMITS as PRISM } from '../materials/prism/limits';
 import { LIMITS as AIR } from '../methods/air-limits';
 import { LIMITS as AIR_PRESSURE } from '../methods/air-pressure/limits';
@@ -74,6 +76,8 @@ export const REGISTER = {
   ...BRICK,
   ...BRICK_TESTS,
   ...PRISM,
+  ...GROUT,
+  ...MORTAR,
   ...PLAN,
   ...SAMPLING,
   ...DELIVERY,

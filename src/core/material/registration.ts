@@ -11,6 +11,8 @@ export interface RegisterAbout {
   readonly system: System;
   readonly limits: Limits;
   readonly sampledAt: number;
+  /** What is known of its sample. */
+  readonly sample: Stored;
   /** When the sample's own specimens were made, where they are. */
   readonly madeAt: number | undefined;
 }

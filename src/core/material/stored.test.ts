@@ -113,7 +113,7 @@ it('what methods and sets ask to know is a field of some material', () => {
     lot: names(({ Lot }) => Lot),
     sample: names(({ Sample }) => Sample),
     // What is said of a specimen when it is registered.
-    specimen: new Set<string>(['cure', 'specifiedStrength'] satisfies (keyof SpecimenAbout)[]),
+    specimen: new Set<string>(['cure', 'specifiedStrength', 'purpose'] satisfies (keyof SpecimenAbout)[]),
   };
   for (const { id, facts, set } of METHODS)
     for (const [name, { of, take, by }] of Object.entries({ ...facts, ...set?.facts }))

@@ -1,12 +1,17 @@
 import type { Material } from '../material/contract';
 import { brick } from './brick';
 import { concrete } from './concrete';
+import { grout } from './grout';
 import { masonry } from './masonry';
+import { mortar } from './mortar';
 import { prism } from './prism';
 import { rock } from './rock';
 
 /** Every material by its id. One entry here makes a material known everywhere. */
-const REGISTRY = { concrete, masonry, brick, prism, rock } as const satisfies Record<string, Material>;
+const REGISTRY = { concrete, masonry, brick, prism, grout, mortar, rock } as const satisfies Record<
+  string,
+  Material
+>;
 
 export const MATERIALS: readonly Material[] = Object.values(REGISTRY);
 

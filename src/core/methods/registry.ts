@@ -20,9 +20,11 @@ import { delivery } from './delivery';
 import { densityYield } from './density-yield';
 import { endGrinding } from './end-grinding';
 import { evaporation } from './evaporation';
+import { groutMaking } from './grout-making';
 import { groutPrism } from './grout-prism';
 import { initialCuring } from './initial-curing';
 import { mortarCube } from './mortar-cube';
+import { mortarMaking } from './mortar-making';
 import { moulding } from './moulding';
 import { ovenDrying } from './oven-drying';
 import { pointLoad } from './point-load';
@@ -83,6 +85,8 @@ const REGISTRY = {
   'brick-efflorescence': brickEfflorescence,
   'prism-building': prismBuilding,
   'prism-compression': prismCompression,
+  'grout-making': groutMaking,
+  'mortar-making': mortarMaking,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

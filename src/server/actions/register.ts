@@ -118,6 +118,7 @@ export const registerSpecimens = defineUseCase({
       system: job.system,
       limits: await limitsNow(tx, job),
       sampledAt: sample.sampledAt.getTime(),
+      sample: sample.about,
       madeAt: made?.since.getTime(),
     });
     if (!registered.ok) return refuseFields(registered.errors);

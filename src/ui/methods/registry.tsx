@@ -53,6 +53,8 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   ),
   'prism-building': dynamic(() => import('./prism-building').then((all) => all.InPrismBuilding)),
   'prism-compression': dynamic(() => import('./prism-compression').then((all) => all.InPrismCompression)),
+  'grout-making': dynamic(() => import('./grout-making').then((all) => all.InGroutMaking)),
+  'mortar-making': dynamic(() => import('./mortar-making').then((all) => all.InMortarMaking)),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };
 

@@ -42,4 +42,6 @@ export interface SpecimenAbout {
   readonly cure?: 'standard' | 'field';
   /** Strength asked of a grout or a mortar; null for concrete, whose mix says it. */
   readonly specifiedStrength?: string | null;
+  /** What its sample was made for: mortar of the laboratory, or of the wall. */
+  readonly purpose?: string;
 }

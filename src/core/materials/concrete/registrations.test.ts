@@ -10,6 +10,7 @@ const about = {
   system: 'US',
   limits: new Limits(),
   sampledAt: Date.parse('2031-05-01T10:00:00Z'),
+  sample: {},
   madeAt: Date.parse('2031-05-01T10:30:00Z'),
 } as const;
 const way = (id: string) => concrete.registers?.find((each) => each.id === id);

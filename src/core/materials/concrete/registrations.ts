@@ -1,16 +1,9 @@
 import type { Registration } from '../../material/registration';
 import { coreWindow } from '../../methods/core-compression';
-import { InstantField, MeasureField, RunInput } from '../../methods/fields';
-import { isMould, type MouldKind, mouldOf, sizesOf } from '../../moulds';
-import type { System } from '../../quantity';
-import { ageWindow } from '../../windows';
+import { InstantField, RunInput } from '../../methods/fields';
+import { BroughtWithStrength, formsIn, registerBrought } from '../brought';
 
 const HOUR = 3_600_000;
-
-/** The forms of some kinds in a system, kind by kind. */
-function formsIn(system: System, ...kinds: readonly MouldKind[]): string[] {
-  return kinds.flatMap((kind) => sizesOf(kind)).filter((size) => mouldOf(size).system === system);
-}
 
 /** What is told of cores that were drilled. */
 class Drilled extends RunInput {
@@ -60,41 +53,6 @@ const cores: Registration = {
   },
 };
 
-/** What is told of prisms and cubes that were brought along. */
-class Brought extends RunInput {
-  @InstantField({
-    label: 'Made at',
-    required: true,
-    help: 'Of mortar cubes the moment the water met the cement.',
-    example: '2031-06-05T10:00:00-04:00',
-  })
-  madeAt?: string;
-
-  @MeasureField({
-    label: 'Age',
-    required: true,
-    help: 'Whole days.',
-    dimension: 'ratio',
-    unit: { US: 'one', SI: 'one' },
-    step: { US: '1', SI: '1' },
-    possible: { US: ['1', '365'], SI: ['1', '365'] },
-    whole: true,
-    example: '28',
-  })
-  ageDays?: string;
-
-  @MeasureField({
-    label: 'Strength asked for',
-    help: 'When the project says one.',
-    dimension: 'stress',
-    unit: { US: 'psi', SI: 'MPa' },
-    step: { US: '10', SI: '0.1' },
-    possible: { US: ['100', '20000'], SI: ['0.5', '140'] },
-    example: { US: '2,150 psi', SI: '15 MPa' },
-  })
-  specifiedStrength?: string;
-}
-
 /**
  * Grout prisms and mortar cubes brought to the laboratory with a sample: from here on they have a window, a label and a
  * run in the press. How they were made is not told here.
@@ -111,17 +69,10 @@ const small: Registration = {
   most: 12,
   place: 'Where they stand',
   forms: (_, system) => formsIn(system, 'grout prism', 'mortar cube'),
-  Input: Brought,
+  Input: BroughtWithStrength,
   initial: { ageDays: '28' },
   event: 'moulded',
-  register({ madeAt, ageDays, specifiedStrength }, { form, limits }) {
-    const since = Date.parse(String(madeAt));
-    const ageHours = Number(ageDays) * 24;
-    if (!isMould(form)) return { ok: false, errors: { form: 'Form: choose one.' } };
-    const { opensAt, closesAt } = ageWindow(since, ageHours, limits, form);
-    const about = { cure: 'standard', specifiedStrength };
-    return { ok: true, value: { since, at: since, about, ageHours, opensAt, closesAt } };
-  },
+  register: registerBrought,
 };
 
 export const registers = [small, cores];

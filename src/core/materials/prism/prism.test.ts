@@ -163,7 +163,7 @@ it('prisms are registered with the window of their age', () => {
   const [way] = prism.registers ?? [];
   const told = way?.register(
     { builtAt: '2031-06-05T10:00:00Z', ageDays: '28' },
-    { form: 'masonry-prism', system: 'US', limits, sampledAt: 0, madeAt: undefined },
+    { form: 'masonry-prism', system: 'US', limits, sampledAt: 0, sample: {}, madeAt: undefined },
   );
   if (!told?.ok) throw new Error('refused');
   expect(told.value.ageHours).toBe(672);

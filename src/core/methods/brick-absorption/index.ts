@@ -37,7 +37,7 @@ export const brickAbsorption: Method<BrickAbsorptionInput> = {
     product: asked('product', 'text'),
     grade: asked('grade', 'text'),
     coldAlternate: asked('coldAlternate', 'text'),
-    weatheringIndex: asked('weatheringIndex', 'ratio'),
+    weatheringIndex: asked('weatheringIndex', 'text'),
     dryMass: mass('dryMass', 'brick-drying'),
     cold: mass('cold', 'brick-soak'),
     boiled: mass('boiled', 'brick-boil'),

@@ -1,5 +1,8 @@
+import { CRITERIA } from '../../materials/grout/criteria';
+import { LIMITS as ROWS } from '../../materials/grout/limits';
 import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
+import { asked } from '../facts';
 import { OWN_STRENGTH, pressed } from '../press';
 import { compute, PRESS } from './compute';
 import { GroutPrismInput } from './input';
@@ -10,7 +13,7 @@ export const groutPrism = pressed<GroutPrismInput>({
   title: 'Grout prism',
   designations: [standard('ASTM C1019')],
   forms: sizesOf('grout prism'),
-  facts: OWN_STRENGTH,
+  facts: { ...OWN_STRENGTH, groutKind: asked('groutKind', 'text') },
   yields: [{ quantity: 'compressive strength', symbol: 'f' }],
   Input: GroutPrismInput,
   steps: {
@@ -51,6 +54,8 @@ export const groutPrism = pressed<GroutPrismInput>({
     fewest: 2,
     wanted: 'grout-prism.count',
     againstAsked: 'specifiedStrength',
+    criteria: CRITERIA.map(({ id }) => id),
+    derivedBy: ROWS,
     spread: {
       measure: 'range',
       rows: { any: 'grout-prism.range' },

@@ -1,5 +1,8 @@
+import { CRITERIA } from '../../materials/mortar/criteria';
+import { LIMITS as ROWS } from '../../materials/mortar/limits';
 import { sizesOf } from '../../moulds';
 import { standard } from '../../working';
+import { asked, ofSpecimen } from '../facts';
 import { OWN_STRENGTH, pressed } from '../press';
 import { compute, PRESS } from './compute';
 import { MortarCubeInput } from './input';
@@ -10,7 +13,12 @@ export const mortarCube = pressed<MortarCubeInput>({
   title: 'Mortar cube',
   designations: [standard('ASTM C109/C109M')],
   forms: sizesOf('mortar cube'),
-  facts: OWN_STRENGTH,
+  facts: {
+    ...OWN_STRENGTH,
+    mortarType: asked('mortarType', 'text'),
+    mortarBy: asked('mortarBy', 'text'),
+    purpose: ofSpecimen('purpose', 'text'),
+  },
   yields: [{ quantity: 'compressive strength', symbol: 'f' }],
   Input: MortarCubeInput,
   steps: {
@@ -52,6 +60,8 @@ export const mortarCube = pressed<MortarCubeInput>({
     combine: 'two nearest of three',
     step: 'small.step',
     fewest: 2,
+    criteria: CRITERIA.map(({ id }) => id),
+    derivedBy: ROWS,
     spread: {
       measure: 'range',
       rows: { 2: 'mortar-cube.range-2', 3: 'mortar-cube.range-3' },
