@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { makeBatch } from '@/server/actions/make-batch';
 import type { SpecimenView } from '@/server/queries/dossier';
 import type { Readings } from './fresh';
-import type { Hands } from './masonry';
+import type { Hands } from './hands';
 
 /** Specimens in a batch, with its readings, completed where it is to be. @returns the run of the batch */
 export function batchWith({ act, read }: Hands) {

@@ -8,7 +8,8 @@ import { takeSample } from '@/server/actions/samples';
 import { type SpecimenView, specimenViews } from '@/server/queries/dossier';
 import { batchWith } from './batch';
 import type { Readings } from './fresh';
-import { capsOf, type Hands } from './masonry';
+import type { Hands } from './hands';
+import { capsOf } from './masonry';
 
 const HOUR = 3_600_000;
 const MINUTE = 60_000;

@@ -10,15 +10,8 @@ import { takeSample } from '@/server/actions/samples';
 import { type SpecimenView, specimenViews } from '@/server/queries/dossier';
 import { batchWith } from './batch';
 import type { Readings } from './fresh';
-import type { Act } from './laboratory';
-import { JOB, type PersonKey } from './scenario';
-
-/** Who does what, and takes readings, in the scenario. */
-export interface Hands {
-  readonly act: Act;
-  /** Takes readings into a run, and completes it when asked. */
-  read(who: PersonKey, runId: string, values: Readings, at: number, complete: boolean): Promise<void>;
-}
+import type { Hands } from './hands';
+import { JOB } from './scenario';
 
 const HOUR = 3_600_000;
 const MINUTE = 60_000;

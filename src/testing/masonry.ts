@@ -19,7 +19,7 @@ export interface Delivery {
   /** A use case, as the laboratory performs it. */
   act<I extends object, R>(what: UseCase<I, R>, data: object, hours: number): Promise<R>;
   /** A sample, its specimens registered. */
-  set(draw?: 'first' | 'second', hours?: number): Promise<string>;
+  set(draw?: 'first' | 'second' | Readonly<Record<string, string>>, hours?: number): Promise<string>;
   views(sampleId: string): Promise<SpecimenView[]>;
   /** A batch of some units, its readings, completed where it is to be. @param reasons by finding, where some are asked for */
   together(
@@ -44,7 +44,12 @@ export interface Goods {
   readonly material: string;
   readonly asked: Readonly<Record<string, unknown>>;
   readonly about: Readonly<Record<string, unknown>>;
-  readonly register: { readonly how: string; readonly form: string; readonly count: number };
+  readonly register: {
+    readonly how: string;
+    readonly form: string;
+    readonly count: number;
+    readonly told?: Readonly<Record<string, string>>;
+  };
 }
 
 /** Units of C90, 8 × 8 × 16. */
@@ -136,7 +141,12 @@ export async function deliver(
       const { sampleId } = await as(
         'laboratory',
         takeSample,
-        { clientId: randomUUID(), lotId, sampledAt: at(hours), about: { draw, how: 'by number' } },
+        {
+          clientId: randomUUID(),
+          lotId,
+          sampledAt: at(hours),
+          about: typeof draw === 'string' ? { draw, how: 'by number' } : draw,
+        },
         hours,
       );
       await act(registerSpecimens, { sampleId, ...goods.register }, hours);

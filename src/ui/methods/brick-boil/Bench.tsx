@@ -106,13 +106,16 @@ function nextWords(
   { heat, boiling, off, out, now, zone }: Moments,
   values: BenchProps['picture']['values'],
 ): string {
-  const say = (what: string, at: number): string =>
+  const say = (ahead: string, past: string, at: number): string =>
     at > now
-      ? `${what} ${dayTime(at, zone)}, in ${durationText((at - now) / 60_000)}`
-      : `${what} since ${dayTime(at, zone)}`;
+      ? `${ahead} ${dayTime(at, zone)}, in ${durationText((at - now) / 60_000)}`
+      : `${past} ${dayTime(at, zone)}`;
   if (out !== null) return 'Out of the water: wipe, and weigh within five minutes';
-  if (off !== null) return say('To be weighed from', off + Number(values.cool) * HOUR);
-  if (boiling !== null) return say('Heat off at', boiling + Number(values.boil) * HOUR);
-  if (heat !== null) return say('Has to boil by', heat + Number(values.heat) * HOUR);
+  if (off !== null)
+    return say('To be weighed from', 'Weigh them: cool since', off + Number(values.cool) * HOUR);
+  if (boiling !== null)
+    return say('Heat off at', 'Heat off: boiled enough since', boiling + Number(values.boil) * HOUR);
+  if (heat !== null)
+    return say('Has to boil by', 'It should have boiled by', heat + Number(values.heat) * HOUR);
   return `Heat on now: off at ${dayTime(now + (Number(values.heat) + Number(values.boil)) * HOUR, zone)} at the latest`;
 }
