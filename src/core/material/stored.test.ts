@@ -116,6 +116,9 @@ it('what methods and sets ask to know is a field of some material', () => {
     specimen: new Set<string>(['cure', 'specifiedStrength', 'purpose'] satisfies (keyof SpecimenAbout)[]),
   };
   for (const { id, facts, set } of METHODS)
-    for (const [name, { of, take, by }] of Object.entries({ ...facts, ...set?.facts }))
+    for (const [name, { of, take, by, is }] of Object.entries({ ...facts, ...set?.facts })) {
       if (!by && of in known) expect(known[of as keyof typeof known].has(take), `${id} ${name}`).toBe(true);
+      // What is typed is stored as text: a whole number is only what a material derives.
+      if (!by && is === 'whole') expect(take, `${id} ${name}`).toBe('ageHours');
+    }
 });

@@ -2,7 +2,7 @@ import { type Exact, exact, plainOf, type System } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Method, Outcome, PlanItem } from '../contract';
 import { exampleInput } from '../example';
-import { asked, factMeasure } from '../facts';
+import { asked, factMeasure, factText } from '../facts';
 import { fieldsOf } from '../fields';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT } from '../press/units';
@@ -12,9 +12,9 @@ import { PrismBuildingInput } from './input';
 /** The height of a prism as it will be, over its thickness; in or mm. Source: arithmetic, n units and n - 1 joints. */
 function shape(setup: RunSetup, system: System): { height: Exact; ratio: Exact } | undefined {
   const of = (name: string): Exact | undefined => factMeasure(setup, name, 'length', LENGTH_UNIT[system]);
-  const courses = setup.facts?.courses;
+  const courses = factText(setup, 'courses');
   const [high, thick] = [of('unitHeight'), of('unitThickness')];
-  if (typeof courses !== 'string' || !high || !thick) return undefined;
+  if (!courses || !high || !thick) return undefined;
   const joint = system === 'US' ? exact('0.375') : exact('10');
   const height = high.times(courses).plus(joint.times(exact(courses).minus(1)));
   return { height, ratio: height.div(thick) };
@@ -71,7 +71,7 @@ function compute(input: PrismBuildingInput, setup: RunSetup): Outcome {
     picture: {
       kind: 'wall',
       values: {
-        courses: Number(setup.facts?.courses ?? 2),
+        courses: Number(factText(setup, 'courses') ?? 2),
         ratio: shape(setup, system)?.ratio.toNumber() ?? null,
         grouted: Boolean(input.groutedAt),
         bagged: Boolean(input.closedAt),
@@ -88,7 +88,7 @@ export const prismBuilding: Method<PrismBuildingInput> = {
   designations: [standard('ASTM C1314')],
   runOn: 'sample',
   facts: {
-    courses: asked('courses', 'whole'),
+    courses: asked('courses', 'text'),
     unitHeight: asked('unitHeight', { dimension: 'length' }),
     unitThickness: asked('unitThickness', { dimension: 'length' }),
     built: asked('built', 'text'),

@@ -3,7 +3,7 @@ import { type Exact, exact, meanOf, plainOf, type System, smallest } from '../..
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
-import { factMeasure, factText, factTexts } from '../facts';
+import { factMeasure, factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { capsFindings } from '../masonry-press/caps';
@@ -237,7 +237,7 @@ export function compute(input: PrismCompressionInput, setup: RunSetup): Outcome 
     picture: {
       kind: 'prism in the press',
       values: {
-        courses: Number(factTexts(setup, 'courses')[0] ?? setup.facts?.courses ?? 2),
+        courses: Number(factText(setup, 'courses') ?? 2),
         length: sizes?.length.toNumber() ?? null,
         width: sizes?.width.toNumber() ?? null,
         height: height?.toNumber() ?? null,

@@ -21,7 +21,7 @@ export const prismCompression = pressed<PrismCompressionInput>({
   facts: {
     masonryStrength: asked('masonryStrength', { dimension: 'stress' }),
     built: asked('built', 'text'),
-    courses: asked('courses', 'whole'),
+    courses: asked('courses', 'text'),
     brokenLoads: { of: 'companions', alike: true, take: 'input.maximumLoad', by: [ID], is: 'texts' },
     brokenAt: { of: 'companions', alike: true, take: 'input.testedAt', by: [ID], is: 'texts' },
     ...CAPS,
