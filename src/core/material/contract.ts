@@ -132,6 +132,8 @@ export interface Material {
   readonly usual?: Readonly<Record<string, string>>;
   /** What is told of a lot's title and time on the form. */
   readonly lotFields: { readonly title: string; readonly titleHelp: string; readonly startsAt: string };
+  /** The field of a lot that says who made it: what came in over time is told apart by it. */
+  readonly madeBy?: string;
   /** The forms that its specimens have. */
   readonly forms: readonly Form[];
   /**

@@ -102,6 +102,8 @@ export interface PressTest {
   readonly band: Limit;
   /** Where the band counts: in the second half of loading, or from the beginning. */
   readonly from: 'half' | 'start';
+  /** What the time from half of the maximum to the maximum is held against, where it is. */
+  readonly halves?: Limit;
   /** Load the specimen will probably take, where anything is known of it. */
   readonly expected?: Exact | undefined;
   /** Size that meets the bearing faces: diameter, or side. */

@@ -161,3 +161,50 @@ describe('what is watched besides the load', () => {
     expect(last([{ seconds: 0, load: 100, shown: shown(AREA * 1.001) }])).not.toContain('another area set');
   });
 });
+
+describe('the second half as it would be if it broke now', () => {
+  const block: WatchRequest = { ...REQUEST, expected: 150_000, contact: 500, halves: true };
+  it('is counted from half of what it bears now, on a record of two stages', () => {
+    // 2,500 lbf/s to 75,000, then 900: 162,300 at 127.0 s. Half of it was passed at 36.83 s, by arithmetic.
+    const views = watched(
+      [
+        [0, 0],
+        [30, 75_000],
+        [127, 162_300],
+        [127.4, 90_000],
+        [129, 20_000],
+      ],
+      block,
+    );
+    const at = (load: number) => views.find((view) => view.load >= load)?.sinceHalf ?? 0;
+    expect(at(162_200)).toBeCloseTo(90.1, 0);
+    // At 112,000 the fast stage had passed half of it: 71.11 s less 22.4 s.
+    expect(at(112_000)).toBeCloseTo(48.7, 0);
+    // Broken, it stays what it was.
+    expect(views.at(-1)?.phase).toBe('broken');
+    expect(views.at(-1)?.sinceHalf).toBeCloseTo(90.1, 0);
+  });
+  it('of a steady rate is half of the time so far, and nothing before there is a load', () => {
+    const views = watched(
+      [
+        [0, 0],
+        [4, 0],
+        [164, 160_000],
+      ],
+      block,
+    );
+    expect(views[5]?.sinceHalf).toBeNull();
+    expect(views.find(({ load }) => load >= 120_000)?.sinceHalf).toBeCloseTo(60, 0);
+    expect(views.find(({ load }) => load >= 159_800)?.sinceHalf).toBeCloseTo(80, 0);
+  });
+  it('is not counted where nobody judges it', () => {
+    const views = watched(
+      [
+        [0, 0],
+        [164, 160_000],
+      ],
+      { ...block, halves: undefined },
+    );
+    expect(views.at(-1)?.sinceHalf).toBeNull();
+  });
+});

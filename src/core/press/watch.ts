@@ -27,6 +27,8 @@ export interface WatchRequest {
   readonly most?: number | undefined;
   /** Travel from which the ram is near the end of what may be used, mm. */
   readonly travel?: number | undefined;
+  /** True where the time from half of the maximum to the maximum is judged. */
+  readonly halves?: boolean | undefined;
   /** Area of the specimen, mm²: what the indicator's own stress is held against. */
   readonly area?: number | undefined;
 }
@@ -64,6 +66,8 @@ export interface PressView {
   /** Seconds, at the present rate, to the part that counts and to the expected load; null when not approaching. */
   readonly toBand: number | null;
   readonly toExpected: number | null;
+  /** Seconds from half of the present load to now, after the peak to the peak; null where they are not judged. */
+  readonly sinceHalf: number | null;
   /** The expected load as it is believed now: raised when the specimen has passed it. */
   readonly expected: number;
   readonly alarms: readonly PressAlarm[];
@@ -102,6 +106,8 @@ const AREA_AGREES = 0.002;
 export class PressWatch {
   private readonly recent: WatchedReading[] = [];
   private readonly rates: { seconds: number; rate: number }[] = [];
+  /** Where the load was highest so far, time and again: the way up, without what it fell back. */
+  private readonly climbed: { seconds: number; load: number }[] = [];
   private readonly dips: { seconds: number; load: number; depth: number }[] = [];
   private phase: PressPhase = 'idle';
   private expected: number;
@@ -172,6 +178,7 @@ export class PressWatch {
       outside: this.judged === 0 ? null : (100 * this.outside) / this.judged,
       toBand: from > 0 ? until(from * this.expected) : null,
       toExpected: until(this.expected),
+      sinceHalf: this.sinceHalf(),
       expected: this.expected,
       alarms,
       dips: this.dips,
@@ -207,7 +214,23 @@ export class PressWatch {
       if (depth >= DIP && this.peak > 0.1 * this.expected)
         this.dips.push({ seconds: this.peakAt, load: this.peak, depth });
       [this.peak, this.peakAt, this.lowest] = [load, seconds, load];
+      if (this.request.halves) this.climbed.push({ seconds, load });
     } else if (load < this.lowest) this.lowest = load;
+  }
+
+  /** From where half of the peak was passed on the way up, by a straight line between the readings around it. */
+  private sinceHalf(): number | null {
+    const last = this.climbed.at(-1);
+    if (!last || this.phase === 'idle' || this.phase === 'contact') return null;
+    const half = last.load / 2;
+    const above = this.climbed.findIndex(({ load }) => load >= half);
+    const [one, two] = [this.climbed[above - 1], this.climbed[above]];
+    if (!two) return null;
+    const at =
+      one && two.load > one.load
+        ? one.seconds + ((two.seconds - one.seconds) * (half - one.load)) / (two.load - one.load)
+        : two.seconds;
+    return last.seconds - at;
   }
 
   private move({ load, seconds }: WatchedReading, rate: number | null): void {

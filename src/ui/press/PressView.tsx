@@ -20,6 +20,7 @@ import { Levers } from './Levers';
 import { LiveChart } from './LiveChart';
 import { machineOf } from './machine-of';
 import { RateBar } from './RateBar';
+import { SinceHalf } from './SinceHalf';
 import { takeFigures } from './take-figures';
 import { usePacing } from './use-pacing';
 import { usePressFeed } from './use-press-feed';
@@ -299,6 +300,9 @@ export function PressView({
               name={`Rate, over 2 s (${test.band.text})`}
               size="2.4rem"
             />
+            {test.halves ? (
+              <SinceHalf since={view?.sinceHalf ?? null} halves={test.halves} broken={broken} />
+            ) : null}
             <RateBar
               rate={view?.rate ?? null}
               low={request.low}

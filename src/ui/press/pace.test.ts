@@ -14,6 +14,7 @@ const VIEW: PressView = {
   outside: 0,
   toBand: null,
   toExpected: 50,
+  sinceHalf: null,
   expected: 50_000,
   alarms: [],
   dips: [],

@@ -1,5 +1,5 @@
 import type { LimitAbout } from '../../acceptance/criterion';
-import { isWithin, type LimitId, type Limits } from '../../limits';
+import { isLimitId, isWithin, type LimitId, type Limits } from '../../limits';
 import { type Exact, roundTo } from '../../quantity';
 import { brickOf, type Grade } from './products';
 
@@ -43,11 +43,7 @@ export function alternatesOf(about: LimitAbout): Alternate[] {
 }
 
 /** The row of a grade: `mean`, `boil-each`; undefined where the grade has none. */
-export function gradeRow(
-  grade: Grade | undefined,
-  ending: string,
-  isRow: (id: string) => id is LimitId,
-): LimitId | undefined {
+export function gradeRow(grade: Grade | undefined, ending: string): LimitId | undefined {
   const id = `brick.${grade}.${ending}`;
-  return grade && isRow(id) ? id : undefined;
+  return isLimitId(id) ? id : undefined;
 }

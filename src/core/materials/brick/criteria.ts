@@ -17,7 +17,7 @@ function byGrade(ending: string): (about: LimitAbout) => SourcedLimit | undefine
   return (about) => {
     const { said, limits, system } = about;
     const product = brickOf(said('product'));
-    const id = gradeRow(gradeNamed(said('grade')), ending, isLimitId);
+    const id = gradeRow(gradeNamed(said('grade')), ending);
     if (!id || !product || alternatesOf(about).some((each) => WAIVES[each].includes(ending)))
       return undefined;
     return { value: limits.number(id, system), source: DOCUMENT[product] };

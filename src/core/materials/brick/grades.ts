@@ -1,4 +1,4 @@
-import { isLimitId, isWithin, type Limits } from '../../limits';
+import { isWithin, type Limits } from '../../limits';
 import {
   decimalsOf,
   type Exact,
@@ -97,7 +97,7 @@ export function gradeTables(
   return GRADES_OF[product].map((grade) => ({
     grade: GRADES[grade],
     rows: LOOKED_AT.flatMap(({ row, name, found: quantity, step }): GradeRow[] => {
-      const id = gradeRow(grade as Grade, row, isLimitId);
+      const id = gradeRow(grade as Grade, row);
       if (!id) return [];
       const limit = limits.of(id, system);
       const held: Exact = limit.low ?? limit.high ?? exact(0);

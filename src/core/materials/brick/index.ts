@@ -1,6 +1,7 @@
 import type { Limits } from '../../limits';
-import type { Material, Stored } from '../../material/contract';
+import type { Material, Role, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
+import { roleByCount } from '../../material/roles';
 import { Drawn, drawProblems } from '../drawn';
 import { across } from './across';
 import { CRITERIA } from './criteria';
@@ -21,10 +22,14 @@ export function bricksWanted(bricks: number, limits: Limits): number {
   return of('brick.set') + of('brick.more') * beyond;
 }
 
-/** The first five are halved, the next five stay whole, ten more are pairs. */
-function roleOf(before: number): string {
-  return before < 5 ? TO_HALVE : before < 10 ? WHOLE : PAIR;
-}
+/** What bricks and halves are for, in the order that bricks are numbered: pairs for efflorescence come last. */
+const ROLES: readonly Role[] = [
+  { id: TO_HALVE, text: 'To be halved', count: 5 },
+  { id: WHOLE, text: 'Whole: suction, bending', count: 5 },
+  { id: PAIR, text: 'Pairs for efflorescence' },
+  { id: COMPRESSION, text: 'Strength' },
+  { id: ABSORPTION, text: 'Absorption' },
+];
 
 /** Clay brick, from the pallet to the grade of the delivery. */
 export const brick: Material = {
@@ -47,14 +52,9 @@ export const brick: Material = {
     titleHelp: 'As it is called on site: facing brick for the ticket hall.',
     startsAt: 'Delivered at',
   },
+  madeBy: 'producer',
   forms: FORMS,
-  roles: [
-    { id: TO_HALVE, text: 'To be halved', count: 5 },
-    { id: WHOLE, text: 'Whole: suction, bending', count: 5 },
-    { id: PAIR, text: 'Pairs for efflorescence' },
-    { id: COMPRESSION, text: 'Strength' },
-    { id: ABSORPTION, text: 'Absorption' },
-  ],
+  roles: ROLES,
   together: [
     { method: 'brick-drying' },
     { method: 'capping', roles: [COMPRESSION] },
@@ -75,7 +75,7 @@ export const brick: Material = {
       place: 'Where they are',
       forms: () => [BRICK],
       event: 'received',
-      role: roleOf,
+      role: (before) => roleByCount(ROLES, PAIR, before),
       register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
     },
     {

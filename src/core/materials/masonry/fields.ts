@@ -1,5 +1,5 @@
 import { ChoiceField, MeasureField, RunInput, TextField } from '../../methods/fields';
-import { PRODUCTS, type Product } from './products';
+import { AGGREGATES, type FireAggregate, PRODUCTS, type Product } from './products';
 
 const SIZE = {
   dimension: 'length',
@@ -89,6 +89,14 @@ export class Asked extends RunInput {
 
   @MeasureField({ label: 'Absorption of each at most', ...ABSORPTION, example: '' })
   mostAbsorptionEach?: string;
+
+  @ChoiceField({
+    label: 'Aggregate',
+    options: Object.entries(AGGREGATES).map(([value, label]) => ({ value, label })),
+    help: 'Where fire resistance is to be told by the equivalent thickness.',
+    example: '',
+  })
+  fireAggregate?: FireAggregate;
 
   @TextField({
     label: 'Where the project says so',

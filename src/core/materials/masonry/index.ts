@@ -30,6 +30,7 @@ export const masonry: Material = {
     titleHelp: 'As it is called on site: block for the plant room wall.',
     startsAt: 'Delivered at',
   },
+  madeBy: 'producer',
   forms: FORMS,
   roles: ROLES,
   roleFacts: ROLE_FACTS,

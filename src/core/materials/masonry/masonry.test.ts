@@ -6,6 +6,7 @@ import { PROPERTIES } from '../../methods/unit-report/input';
 import { exact, meanOf } from '../../quantity';
 import { masonry } from '.';
 import { across } from './across';
+import { fireHours } from './fire';
 import { setsWanted } from './sets-wanted';
 import { bestSplit } from './split';
 
@@ -155,4 +156,29 @@ it('says its specification, its sizes and what the project asks otherwise', () =
     'absorption',
     'spare',
   ]);
+});
+
+// TMS 216.1 (from memory). 0.53 × 7.625 in is 4.04 in: an 8 in unit of the usual share of solid.
+describe('fire resistance by equivalent thickness', () => {
+  it.each([
+    ['4.04', 'gravel', 1],
+    ['4.04', 'limestone', 2],
+    ['4.04', 'expanded', 2],
+    ['4.04', 'pumice', 3],
+    ['2.8', 'gravel', 1],
+    ['2.79', 'gravel', 0],
+    ['6.2', 'gravel', 4],
+    ['4.04', 'granite', undefined],
+    ['4.04', undefined, undefined],
+  ] as const)('%s in of %s: %s h', (thickness, aggregate, hours) => {
+    expect(fireHours(exact(thickness), aggregate, limits, 'US')).toBe(hours);
+  });
+  it('never falls with a thicker unit', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 10, max: 80 }), fc.integer({ min: 0, max: 20 }), (tenths, more) => {
+        const of = (each: number) => fireHours(exact(each).div(10), 'expanded', limits, 'US') ?? 0;
+        expect(of(tenths + more)).toBeGreaterThanOrEqual(of(tenths));
+      }),
+    );
+  });
 });

@@ -27,3 +27,13 @@ export const CLASSES = {
 } as const;
 
 export type DensityClass = keyof typeof CLASSES;
+
+/** The aggregates that fire resistance is told by. Source: TMS 216.1 (from memory). */
+export const AGGREGATES = {
+  gravel: 'Siliceous or calcareous gravel',
+  limestone: 'Limestone, cinders, air-cooled slag',
+  expanded: 'Expanded clay, shale or slate',
+  pumice: 'Expanded slag or pumice',
+} as const;
+
+export type FireAggregate = keyof typeof AGGREGATES;

@@ -1,4 +1,5 @@
 import type { Role, RolePiece, RoleProposal } from '../../material/contract';
+import { roleByCount } from '../../material/roles';
 import { type FactSources, factMeasure } from '../../methods/facts';
 import { type Exact, meanOf } from '../../quantity';
 import { ABSORPTION, COMPRESSION, SPARE } from './forms';
@@ -13,7 +14,7 @@ export const ROLES: readonly Role[] = [
 
 /** What the next unit of a set is for. @param before how many the set has */
 export function roleOf(before: number): string {
-  return ROLES.flatMap(({ id, count = 0 }) => Array<string>(count).fill(id))[before] ?? SPARE;
+  return roleByCount(ROLES, SPARE, before);
 }
 
 /** What units are split by: their masses as they came. */

@@ -1,4 +1,3 @@
-import { isLimitId } from '../../limits';
 import { gradeRow } from '../../materials/brick/alternates';
 import { CRITERIA } from '../../materials/brick/criteria';
 import { ABSORPTION, HALF } from '../../materials/brick/forms';
@@ -17,7 +16,7 @@ const ID = 'brick-absorption';
 
 /** True where the grade asks for something that only boiling shows. */
 function isBoiled({ grade }: Facts): boolean {
-  return ['boil', 'sat'].some((row) => gradeRow(gradeNamed(grade), row, isLimitId) !== undefined);
+  return ['boil', 'sat'].some((row) => gradeRow(gradeNamed(grade), row) !== undefined);
 }
 
 /** A mass that a batch of the half says. */

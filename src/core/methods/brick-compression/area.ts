@@ -1,5 +1,4 @@
 import type { Limits } from '../../limits';
-import { isLimitId } from '../../limits';
 import { gradeRow } from '../../materials/brick/alternates';
 import { gradeNamed } from '../../materials/brick/products';
 import { type Exact, meanOf, type System } from '../../quantity';
@@ -42,6 +41,6 @@ export function gradeStrength(
   system: System,
   limits: Limits,
 ): Exact | undefined {
-  const id = gradeRow(gradeNamed(factText(setup, 'grade')), which, isLimitId);
+  const id = gradeRow(gradeNamed(factText(setup, 'grade')), which);
   return id && limits.number(id, system);
 }

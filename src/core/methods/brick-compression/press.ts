@@ -22,6 +22,7 @@ export const PRESS: PressUse<BrickCompressionInput> = {
       factor: exact(FORCE_FACTOR[system]),
       band: bandFor(expected, 'brick.second-half', limits, system),
       from: 'half',
+      halves: limits.of('brick.second-half', system),
       expected,
       ends: 'bonded',
       measured: bearing.measured,

@@ -44,6 +44,7 @@ export function watchRequestOf(
     ...(space
       ? { travel: mm(stackOf(space, []).usable.minus(limits.number('press.stroke-alarm', system))) }
       : {}),
+    ...(test.halves ? { halves: true } : {}),
     ...(test.measured ? { area: convert(test.area, system === 'US' ? 'in2' : 'mm2', 'mm2').toNumber() } : {}),
   };
 }

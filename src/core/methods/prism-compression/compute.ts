@@ -105,6 +105,7 @@ export const PRESS: PressUse<PrismCompressionInput> = {
       factor: exact(FORCE_FACTOR[system]),
       band: bandFor(expected, ROW, limits, system),
       from: 'half',
+      halves: limits.of(ROW, system),
       expected,
       height: readMeasure(input, 'height')?.value,
       ends: 'bonded',

@@ -1,6 +1,7 @@
 import type { DeriveAbout, Derived, SetRule } from '../../acceptance/set-rule';
 import { isWithin, type LimitId } from '../../limits';
 import { CRITERIA, densityClass } from '../../materials/masonry/criteria';
+import { fireHours } from '../../materials/masonry/fire';
 import { LIMITS as ROWS } from '../../materials/masonry/limits';
 import { CLASSES } from '../../materials/masonry/products';
 import {
@@ -19,7 +20,7 @@ import { LIMITS } from './limits';
 const ID = 'unit-absorption';
 
 /** What follows from the means of a set: its density class, and what is reported of it besides. */
-function derives(_: Exact, { pieces, limits, system, mode }: DeriveAbout): Derived {
+function derives(_: Exact, { pieces, limits, system, mode, said: asked }: DeriveAbout): Derived {
   const used = pieces.filter((piece) => piece.used);
   const sheet = new Sheet(mode);
   const us = system === 'US';
@@ -57,7 +58,13 @@ function derives(_: Exact, { pieces, limits, system, mode }: DeriveAbout): Deriv
   const solid = mean('share solid', 's', 'percent', 'unit.percent-step');
   if (solid?.greaterThanOrEqualTo(limits.number('unit.solid', system)))
     said.push(['By its share', 'a solid unit']);
-  mean('equivalent thickness', 'Te', us ? 'in' : 'mm', 'unit.thick-step');
+  const thickness = mean('equivalent thickness', 'Te', us ? 'in' : 'mm', 'unit.thick-step');
+  const hours = thickness && fireHours(thickness, asked?.('fireAggregate'), limits, system);
+  if (hours !== undefined)
+    said.push([
+      'Fire resistance by it, for the design professional',
+      hours === 0 ? 'below 1 h' : `${hours} h`,
+    ]);
   const remarks: string[] = [];
   if (
     net &&

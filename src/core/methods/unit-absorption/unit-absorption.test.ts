@@ -192,9 +192,20 @@ describe('the units of a set', () => {
         mode: 'half-even',
         unit: 'lb/ft3',
         asked: (name) => (name === 'width' ? exact('7.625') : undefined),
-        said: (name) => (name === 'product' ? product : undefined),
+        said: (name) => ({ product, fireAggregate: 'limestone' })[name as 'product'],
       },
     );
+  it('say the fire resistance of their mean equivalent thickness, where the aggregate is known', () => {
+    const found = set(
+      [4.1, 4.0, 4.05].map((each) => ({ absorption: '10', 'equivalent thickness': String(each) })),
+    );
+    expect(found.derived?.said).toContainEqual(['Fire resistance by it, for the design professional', '2 h']);
+    expect(
+      set([{ absorption: '10' }])
+        .derived?.said.flat()
+        .join(),
+    ).not.toContain('Fire');
+  });
   const states = (found: ReturnType<typeof set>) =>
     Object.fromEntries(found.verdicts.map(({ criterion, state }) => [criterion, state]));
   const three = (absorption: readonly string[], density: string) =>

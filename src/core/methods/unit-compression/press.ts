@@ -23,6 +23,7 @@ export const PRESS: PressUse<UnitCompressionInput> = {
       factor: exact(FORCE_FACTOR[system]),
       band: bandFor(expected, 'unit.second-half', limits, system),
       from: 'half',
+      halves: limits.of('unit.second-half', system),
       expected,
       height,
       ends: 'bonded',

@@ -1,18 +1,37 @@
 import { Box, Stack, Typography } from '@mui/material';
+import { findCriterion } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Material } from '@/core/material/contract';
+import { type UnitId, unitLabel } from '@/core/quantity';
 import { capital } from '@/core/words';
 import type { Standing } from '@/server/queries/specification';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { VerdictMark } from '@/ui/parts/Verdict';
 import { lotHref } from '@/ui/places';
+import { dayTime } from '@/ui/time';
+import { LotsChart } from '@/ui/views/LotsChart';
+import { overTime } from '@/ui/views/lots-over-time';
 import { SamplesTable } from '@/ui/views/SamplesTable';
 
 /** How a specification stands whose samples are judged each by itself. */
 export function StandingOf({ standing, material }: { standing: Standing; material: Material }) {
   const { mix, job, samples, state, more } = standing;
   const { words } = material;
+  const { watched, points } = overTime(
+    samples.toReversed().map(({ sample, placement, sets }) => ({
+      label: sampleLabel(job.number, sample.number),
+      day: dayTime(sample.sampledAt, job.zone).slice(4, -6),
+      by: String({ ...placement.about }[material.madeBy as keyof typeof placement.about] ?? ''),
+      verdicts: sets.flatMap(({ verdicts, test }) =>
+        verdicts.map((verdict) => {
+          const unit = findCriterion(verdict.criterion)?.unit?.[job.system] ?? test.unit;
+          return { ...verdict, unit: unit === 'one' ? '' : unitLabel(unit as UnitId) };
+        }),
+      ),
+    })),
+    findCriterion,
+  );
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -30,6 +49,11 @@ export function StandingOf({ standing, material }: { standing: Standing; materia
       <Card title="Asked for">
         <Facts pairs={material.summary({ ...mix.asked }).filter(([, text]) => text !== '')} />
       </Card>
+      {material.madeBy && watched.length > 0 ? (
+        <Card title={`${capital(words.lot[1])} over time`}>
+          <LotsChart watched={watched} points={points} />
+        </Card>
+      ) : null}
       <Card title={capital(words.sample[1])}>
         {samples.length === 0 ? (
           <Empty>{`No ${words.sample[0]} has been taken of it yet.`}</Empty>
