@@ -1,7 +1,7 @@
 'use client';
 import { Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
-import { RECORD_FAULTS, type RecordTask, type SpacerTask, type Task } from '@/core/drills';
+import { type PaperTask, RECORD_FAULTS, type RecordTask, type SpacerTask, type Task } from '@/core/drills';
 import { stackOf } from '@/core/press';
 import { Fracture } from '../methods/cylinder-compression/Fracture';
 import { DialFace } from '../press/DialFace';
@@ -43,6 +43,8 @@ export function ExerciseTask({ task, answer }: { task: Task; answer: (text: stri
       );
     case 'record':
       return <FinishedRecord task={task} answer={answer} />;
+    case 'paper':
+      return <OnPaper task={task} answer={answer} />;
     case 'press':
       return <DrivePress task={task} answer={answer} />;
   }
@@ -129,6 +131,21 @@ function FinishedRecord({ task, answer }: { task: RecordTask; answer: (text: str
         <Lines lines={task.lines} />
       </Paper>
       <Choices options={Object.entries(RECORD_FAULTS)} answer={answer} />
+    </Box>
+  );
+}
+
+function OnPaper({ task, answer }: { task: PaperTask; answer: (text: string) => void }) {
+  if (task.options.length === 0)
+    return <Asked label={task.ask} help={task.help} answer={answer} picture={<Lines lines={task.lines} />} />;
+  return (
+    <Box
+      sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}
+    >
+      <Paper sx={{ p: 2 }}>
+        <Lines lines={task.lines} />
+      </Paper>
+      <Choices options={task.options} answer={answer} />
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import {
   EXERCISES,
   findExercise,
   type Move,
+  type PaperTask,
   type PressTask,
   type RecordFault,
   type RecordTask,
@@ -169,5 +170,84 @@ describe('driving the press', () => {
     });
     expect(missed(stop, 5, atDrop)).toContain('carried-on');
     expect(scoreExercise(stop, 5, [atDrop]).passed).toBe(false);
+  });
+});
+
+describe('block on paper', () => {
+  const papers = (id: string) =>
+    SEEDS.flatMap((seed) => of(id).tasks(seed)).filter((task): task is PaperTask => task.kind === 'paper');
+  const numbers = ({ lines }: PaperTask, at: number): number[] =>
+    (lines[at]?.[1].match(/[\d.,]+\d/gu) ?? []).map((each) => Number(each.replaceAll(',', '')));
+  const right = (id: string, seed: number, answerOf: (task: PaperTask) => string) =>
+    scoreExercise(
+      of(id),
+      seed,
+      of(id)
+        .tasks(seed)
+        .map((task) => (task.kind === 'paper' ? answerOf(task) : '')),
+    );
+
+  it('a rate is right when half of the load takes between one and two minutes, by arithmetic alone', () => {
+    const rateFor = (seconds: number) => (task: PaperTask) => {
+      const [[area = 0], [strength = 0]] = [numbers(task, 0), numbers(task, 1)];
+      return String((area * strength) / 2 / seconds);
+    };
+    for (const seed of SEEDS) {
+      expect(right('block-rate', seed, rateFor(85)).passed).toBe(true);
+      expect(right('block-rate', seed, rateFor(55)).starredPassed).toBe(0);
+      expect(right('block-rate', seed, rateFor(125)).starredPassed).toBe(0);
+    }
+  });
+  it('a strength is that on the mean net area, and the gross area is wrong', () => {
+    for (const seed of SEEDS) {
+      const net = right('net-area', seed, (task) => {
+        const [load = 0] = numbers(task, 0);
+        const areas = numbers(task, 2);
+        return String(
+          Math.round(load / (areas.reduce((sum, each) => sum + each, 0) / areas.length) / 10) * 10,
+        );
+      });
+      expect(net.passed).toBe(true);
+      const gross = right('net-area', seed, (task) => {
+        const [[load = 0], [length = 1, width = 1]] = [numbers(task, 0), numbers(task, 1)];
+        return String(load / (length * width));
+      });
+      expect(gross.starredPassed).toBe(0);
+      expect(gross.items[0]?.why).toMatch(/% of the strength lost on paper/u);
+    }
+  });
+  it('a false mass can be told from the masses alone, and each comes up', () => {
+    const seen = new Set<string>();
+    for (const task of papers('false-mass')) {
+      const [received = 0, immersed = 0, saturated = 0, dry = 0] = [0, 1, 2, 3].map(
+        (at) => numbers(task, at)[0] ?? 0,
+      );
+      const density = (dry / (saturated - immersed)) * 62.4;
+      const absorption = ((saturated - dry) / (saturated - immersed)) * 62.4;
+      const found =
+        saturated < dry
+          ? 'saturated'
+          : absorption > 25
+            ? 'dry'
+            : density > 150
+              ? 'immersed'
+              : received > saturated
+                ? 'received'
+                : 'none';
+      seen.add(found);
+      expect(task.right).toEqual({ answer: found });
+    }
+    expect([...seen].toSorted()).toEqual(['dry', 'immersed', 'none', 'received', 'saturated']);
+  });
+  it('a coupon is legal by its three ratios, and each fault comes up', () => {
+    const seen = new Set<string>();
+    for (const task of papers('coupon-legal')) {
+      const [t = 1, h = 0, l = 0] = [0, 1, 2].map((at) => numbers(task, at)[0] ?? 0);
+      const off = (ratio: number, to: number): boolean => Math.abs(ratio / to - 1) > 0.05;
+      const found = t < 0.75 ? 'thick' : off(h / t, 2) ? 'height' : off(l / t, 4) ? 'length' : 'legal';
+      seen.add(found);
+      expect(task.right).toEqual({ answer: found });
+    }
+    expect(seen.size).toBe(4);
   });
 });

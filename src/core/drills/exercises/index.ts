@@ -2,6 +2,7 @@ import type { DrillScore } from '../types';
 import { chooseSpacersExercise } from './choose-spacers';
 import { holdBandExercise, stopRightExercise } from './drive-press';
 import { findFaultExercise } from './find-fault';
+import { blockRateExercise, couponExercise, falseMassExercise, netAreaExercise } from './masonry';
 import { nameFractureExercise } from './name-fracture';
 import { readDialExercise } from './read-dial';
 import type { Exercise } from './types';
@@ -17,6 +18,10 @@ export const EXERCISES: readonly Exercise[] = [
   readDialExercise,
   nameFractureExercise,
   findFaultExercise,
+  blockRateExercise,
+  netAreaExercise,
+  falseMassExercise,
+  couponExercise,
 ];
 
 /** An exercise by its id; undefined when there is none. */

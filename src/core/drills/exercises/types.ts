@@ -43,7 +43,19 @@ export interface PressTask {
   readonly seed: number;
 }
 
-export type Task = DialTask | SpacerTask | FractureTask | RecordTask | PressTask;
+/** Something to be worked out or told from what stands on paper. */
+export interface PaperTask {
+  readonly kind: 'paper';
+  readonly lines: readonly (readonly [label: string, text: string])[];
+  readonly ask: string;
+  readonly help: string;
+  /** To choose from; empty where a number is typed. */
+  readonly options: readonly (readonly [value: string, words: string])[];
+  readonly right: { readonly answer: string } | { readonly low: number; readonly high: number };
+  readonly why: string;
+}
+
+export type Task = DialTask | SpacerTask | FractureTask | RecordTask | PressTask | PaperTask;
 
 /** What can be wrong in a finished record. */
 export const RECORD_FAULTS = {
