@@ -155,4 +155,16 @@ test('block in the oven is weighed too early, and a capped one is broken before 
   // Nobody wrote down its caps: that is said, and takes a reason.
   await expect(page.getByText('Its caps are not on record.').first()).toBeVisible();
   await expectAccessible(page);
+
+  // What came in over time: each lot beside the limit that it was held against.
+  await page.goto('/verdicts');
+  await page.getByRole('link', { name: /PM-B1/ }).first().click();
+  await page.waitForURL('**/verdicts/**');
+  await expect(
+    page.getByRole('img', { name: /^Mean net strength, lot by lot: .*Ferry Lane block works/ }),
+  ).toBeVisible();
+  await page.getByLabel('Over time').click();
+  await page.getByRole('option', { name: 'Mean absorption' }).click();
+  await expect(page.getByRole('img', { name: /^Mean absorption, lot by lot/ })).toBeVisible();
+  await expectAccessible(page);
 });

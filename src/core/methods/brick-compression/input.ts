@@ -1,5 +1,6 @@
 import { BRICK_SIZE } from '../brick/grams';
 import { CheckField, ChoiceField, InstantField, MeasureField } from '../fields';
+import { PLATE, SECOND_HALF, UNBROKEN } from '../masonry-press/field-specs';
 import { InPressInput } from '../press';
 
 const SIDE = { ...BRICK_SIZE, required: true } as const;
@@ -86,31 +87,12 @@ export class BrickCompressionInput extends InPressInput {
   @MeasureField({ ...BRICK_SIZE, label: 'Width, bottom', example: { US: '3.59', SI: '91.2' } })
   widthBottom?: string;
 
-  @MeasureField({
-    label: 'Bearing plate, thickness',
-    dimension: 'length',
-    unit: { US: 'in', SI: 'mm' },
-    step: { US: '0.01', SI: '0.5' },
-    possible: { US: ['0', '8'], SI: ['0', '205'] },
-    carry: true,
-    aside: true,
-    help: '0 where the platen covers it.',
-    example: '',
-  })
+  @MeasureField({ ...PLATE, aside: true, example: '' })
   plate?: string;
 
-  @MeasureField({
-    label: 'Time for the second half',
-    aside: true,
-    help: 'By stopwatch, from half of the peak to the peak, where no record is kept.',
-    dimension: 'duration',
-    unit: { US: 's', SI: 's' },
-    step: { US: '1', SI: '1' },
-    possible: { US: ['1', '3600'], SI: ['1', '3600'] },
-    example: { US: '82', SI: '82' },
-  })
+  @MeasureField(SECOND_HALF)
   secondHalf?: string;
 
-  @CheckField({ label: 'It did not break: the machine was at its end' })
+  @CheckField(UNBROKEN)
   unbroken?: boolean;
 }

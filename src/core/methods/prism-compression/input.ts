@@ -1,5 +1,6 @@
 import { BRICK_SIZE } from '../brick/grams';
 import { CheckField, ChoiceField, InstantField, MeasureField } from '../fields';
+import { PLATE, SECOND_HALF, UNBROKEN } from '../masonry-press/field-specs';
 import { InPressInput } from '../press';
 
 const SIDE = {
@@ -89,29 +90,10 @@ export class PrismCompressionInput extends InPressInput {
   })
   netArea?: string;
 
-  @MeasureField({
-    label: 'Bearing plate, thickness',
-    dimension: 'length',
-    unit: { US: 'in', SI: 'mm' },
-    step: { US: '0.01', SI: '0.5' },
-    possible: { US: ['0', '8'], SI: ['0', '205'] },
-    carry: true,
-    aside: true,
-    help: '0 where the platen covers it.',
-    example: { US: '2.5', SI: '65' },
-  })
+  @MeasureField({ ...PLATE, aside: true })
   plate?: string;
 
-  @MeasureField({
-    label: 'Time for the second half',
-    aside: true,
-    help: 'By stopwatch, from half of the peak to the peak, where no record is kept.',
-    dimension: 'duration',
-    unit: { US: 's', SI: 's' },
-    step: { US: '1', SI: '1' },
-    possible: { US: ['1', '3600'], SI: ['1', '3600'] },
-    example: { US: '84', SI: '84' },
-  })
+  @MeasureField(SECOND_HALF)
   secondHalf?: string;
 
   @MeasureField({
@@ -133,6 +115,6 @@ export class PrismCompressionInput extends InPressInput {
   })
   mode?: keyof typeof MODES;
 
-  @CheckField({ label: 'It did not break: the machine was at its end' })
+  @CheckField(UNBROKEN)
   unbroken?: boolean;
 }

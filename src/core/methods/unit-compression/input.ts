@@ -1,4 +1,5 @@
 import { CheckField, ChoiceField, MeasureField } from '../fields';
+import { PLATE, SECOND_HALF, UNBROKEN } from '../masonry-press/field-specs';
 import { InPressInput } from '../press';
 import { OVERALL } from '../unit-absorption/sizes';
 
@@ -59,30 +60,12 @@ export class UnitCompressionInput extends InPressInput {
   @MeasureField({ label: 'Length, face opposite', ...OVERALL, example: { US: '15.63', SI: '397.0' } })
   length2?: string;
 
-  @MeasureField({
-    label: 'Bearing plate, thickness',
-    dimension: 'length',
-    unit: { US: 'in', SI: 'mm' },
-    step: { US: '0.01', SI: '0.5' },
-    possible: { US: ['0', '8'], SI: ['0', '205'] },
-    carry: true,
-    help: 'One plate, never a stack; 0 where the platen covers the unit.',
-    example: { US: '2.5', SI: '65' },
-  })
+  @MeasureField(PLATE)
   plate?: string;
 
-  @MeasureField({
-    label: 'Time for the second half',
-    aside: true,
-    help: 'By stopwatch, from half of the peak to the peak, where no record is kept.',
-    dimension: 'duration',
-    unit: { US: 's', SI: 's' },
-    step: { US: '1', SI: '1' },
-    possible: { US: ['1', '3600'], SI: ['1', '3600'] },
-    example: { US: '88', SI: '88' },
-  })
+  @MeasureField(SECOND_HALF)
   secondHalf?: string;
 
-  @CheckField({ label: 'It did not break: the machine was at its end' })
+  @CheckField(UNBROKEN)
   unbroken?: boolean;
 }
