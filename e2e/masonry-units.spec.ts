@@ -157,8 +157,12 @@ test('block in the oven is weighed too early, and a capped one is broken before 
   await expectAccessible(page);
 
   // What came in over time: each lot beside the limit that it was held against.
-  await page.goto('/verdicts');
-  await page.getByRole('link', { name: /PM-B1/ }).first().click();
+  await page.getByRole('link', { name: 'Ticket hall gable' }).first().click();
+  await page.waitForURL('**/lots/**');
+  await page
+    .getByRole('link', { name: /^PM-B1 v1/ })
+    .first()
+    .click();
   await page.waitForURL('**/verdicts/**');
   await expect(
     page.getByRole('img', { name: /^Mean net strength, lot by lot: .*Ferry Lane block works/ }),

@@ -27,7 +27,7 @@ describe('a task on paper', () => {
     const answer = vi.fn();
     render(<ExerciseTask task={first('coupon-legal')} answer={answer} />);
     fireEvent.click(screen.getByRole('button', { name: /Too thin/u }));
-    fireEvent.keyDown(window, { key: '1' });
+    fireEvent.keyDown(document.body, { key: '1' });
     expect(answer.mock.calls).toEqual([['thick'], ['legal']]);
   });
 });
