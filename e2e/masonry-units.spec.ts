@@ -157,6 +157,8 @@ test('block in the oven is weighed too early, and a capped one is broken before 
   await expectAccessible(page);
 
   // What came in over time: each lot beside the limit that it was held against.
+  await page.goto('/jobs');
+  await page.getByRole('link', { name: /PMF/ }).first().click();
   await page.getByRole('link', { name: 'Ticket hall gable' }).first().click();
   await page.waitForURL('**/lots/**');
   await page

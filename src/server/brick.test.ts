@@ -11,6 +11,7 @@ import { completeRun } from './actions/runs';
 import { perform } from './perform';
 import { lotDossier } from './queries/lot';
 import { sampleDossier } from './queries/sample';
+import { dayList } from './queries/today';
 import { togetherOf } from './queries/together';
 import { composeReport } from './reports/content';
 import { rebuildVerdicts } from './verdicts';
@@ -130,6 +131,12 @@ describe('a sample of facing brick', () => {
       .from(waits)
       .where(and(eq(waits.owner, runId), eq(waits.key, 'cool')));
     expect((Number(cool?.opensAt) - CAST) / HOUR).toBe(34.5);
+    // What a whole batch waits for has its place and its way on Today.
+    const { sets } = await dayList(site.db, site.actors.laboratory, new Date(CAST + 31 * HOUR));
+    expect(sets.find(({ what }) => what.startsWith('Bricks are cool'))).toMatchObject({
+      href: `/runs/${runId}`,
+      place: 'Block for the plant room',
+    });
     await expect(lot.act(completeRun, { runId, reasons: [] }, 31)).rejects.toThrow();
     await lot.together(
       'brick-drying',

@@ -80,7 +80,7 @@ async function waitsOfRun(
     ({ done, lane, about }) => done || run.state === 'open' || (lane === 'press' && about !== undefined),
   );
   const members =
-    run.batchId && found.some(({ about }) => about)
+    run.batchId && found.length > 0
       ? await tx
           .select({ id: specimens.id, label: specimens.label, sampleId: specimens.sampleId })
           .from(batchMembers)
@@ -92,7 +92,8 @@ async function waitsOfRun(
     return rowOf(run.id, wait, {
       runId: run.id,
       specimenId: run.specimenId ?? member?.id ?? null,
-      sampleId: member?.sampleId ?? sample?.id ?? null,
+      // What is waited for of a whole batch belongs where its first specimen does.
+      sampleId: member?.sampleId ?? sample?.id ?? members[0]?.sampleId ?? null,
       lotId: run.lotId,
     });
   });

@@ -1,11 +1,12 @@
-import { and, asc, eq, gte, isNull, type SQL, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, isNull, type SQL, sql } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
+import { MATERIALS } from '@/core/materials/registry';
 import { findMethod } from '@/core/methods/registry';
 import { type DaySet, endOf, type SiteWait } from '@/core/waits/day';
 import type { Lane } from '@/core/waits/wait';
 import { closingShare, stateOf, type WindowState } from '@/core/windows';
 import type { Queryable } from '@/db/client';
-import { jobs, lots, runs, samples, waits } from '@/db/schema';
+import { jobs, lots, runs, samples, specifications, waits } from '@/db/schema';
 import { limitsNow } from '../run-setup';
 import { readableJobs, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
@@ -61,6 +62,7 @@ interface SetRow extends Record<string, unknown> {
   closesAt: string | null;
   doneAt: string | null;
   provisional: string | null;
+  material: string | null;
   /** A batch made them ready for the press: they are broken by tests of their own. */
   madeReady: boolean;
   specimens: { id: string; label: string; doneAt: string | null }[] | null;
@@ -87,7 +89,7 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
   const instant = (ms: number): SQL => sql`${new Date(at + ms).toISOString()}::timestamptz`;
   const { rows } = await db.execute<SetRow>(sql`
     SELECT w.lane, w.what, w.age_hours AS "ageHours", w.sample_id AS "sampleId",
-           min(w.opens_at) AS "opensAt", min(w.best_at) AS "bestAt", max(w.closes_at) AS "closesAt", p.id AS "lotId", p.title AS lot, m.code, j.zone,
+           min(w.opens_at) AS "opensAt", min(w.best_at) AS "bestAt", max(w.closes_at) AS "closesAt", p.id AS "lotId", p.title AS lot, m.code, m.material, j.zone,
            t.name AS storage, min(w.run_id::text) AS "runId", min(w.owner::text) AS owner,
            min(w.provisional) AS provisional,
            CASE WHEN bool_or(${DONE} IS NULL) THEN NULL ELSE max(${DONE}) END AS "doneAt",
@@ -106,7 +108,7 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
         OR (w.done_at IS NULL AND (w.closes_at >= ${instant(-LONGEST_MS)}
           OR (w.closes_at IS NULL AND w.opens_at >= ${instant(-LONGEST_MS)}))))
       AND (${DONE} IS NULL OR ${DONE} >= ${instant(-DAY)})
-    GROUP BY w.lane, w.what, w.age_hours, w.sample_id, w.storage_id, p.id, p.title, m.code, j.zone, t.name,
+    GROUP BY w.lane, w.what, w.age_hours, w.sample_id, w.storage_id, p.id, p.title, m.code, m.material, j.zone, t.name,
              -- Of one run together; of specimens only those with the same window.
              w.run_id, CASE WHEN w.run_id IS NULL THEN w.opens_at END, CASE WHEN w.run_id IS NULL THEN w.closes_at END`);
   const closing = closingShare(limits);
@@ -149,11 +151,17 @@ function nameOf({ specimens, what }: DaySet): string {
   return specimens[0]?.label ?? what;
 }
 
+/** True for a material whose samples have a day in the field, with a sheet for the phone. */
+function hasFieldDay(material: string | null): boolean {
+  return material !== null && IN_THE_FIELD.includes(material);
+}
+
 /** Where one goes on with it. */
-function hrefOf({ lane, storage, sampleId, runId, lotId, specimens, madeReady }: SetRow): string {
+function hrefOf({ lane, storage, sampleId, runId, lotId, specimens, madeReady, material }: SetRow): string {
   if (storage !== null) return '/gear/storage';
-  if (specimens === null && sampleId && lane === 'field') return `/field/${sampleId}`;
-  if (runId && specimens !== null && !madeReady) return `/runs/${runId}`;
+  if (specimens === null && sampleId && lane === 'field' && hasFieldDay(material))
+    return `/field/${sampleId}`;
+  if (runId && !madeReady) return `/runs/${runId}`;
   return sampleId ? `/samples/${sampleId}` : `/lots/${lotId}`;
 }
 
@@ -178,6 +186,8 @@ function setOf(row: SetRow): DaySet {
 }
 
 const ON_SITE = 16;
+/** The materials whose samples have a sheet in the field. */
+const IN_THE_FIELD = MATERIALS.filter(({ comesInLoads }) => comesInLoads).map(({ id }) => id);
 
 /**
  * What samples wait for on site: boxes to collect, moulds to take off.
@@ -207,10 +217,12 @@ export async function siteWaits(
     .from(waits)
     .innerJoin(samples, eq(samples.id, waits.sampleId))
     .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
     .innerJoin(jobs, eq(jobs.id, lots.jobId))
     .where(
       and(
         eq(waits.lane, 'field' satisfies Lane),
+        inArray(specifications.material, IN_THE_FIELD),
         isNull(waits.doneAt),
         gte(waits.closesAt, new Date(now.getTime() - MISSED_MS.field)),
       ),
