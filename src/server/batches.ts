@@ -2,7 +2,10 @@ import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import {
   type Fact,
   type FactSource,
+  type FactSources,
+  type Facts,
   type MembersTold,
+  type Method,
   type TestedBatch,
   type TestedSpecimen,
   usableInput,
@@ -22,7 +25,7 @@ import {
   specimens,
 } from '@/db/schema';
 import { factsStored } from './facts-stored';
-import { currentReadings, inputOf } from './readings';
+import { currentReadingsOf, inputOf } from './readings';
 import { anyOf } from './scope';
 
 /** A batch as it is called: the letters of its method and its number. */
@@ -50,11 +53,20 @@ export async function batchSpecimens(db: Queryable, batchIds: readonly string[])
     .orderBy(asc(batchMembers.place));
 }
 
-/** What a run on a batch is told of it: each of its specimens with what its own test is told before it begins. */
-export async function testedBatch(db: Queryable, batchId: string): Promise<TestedBatch> {
+/**
+ * What a run on a batch is told of it: each of its specimens with what its own test is told before it begins, and with what
+ * other batches say of it.
+ */
+export async function testedBatch(db: Queryable, batchId: string, system: System): Promise<TestedBatch> {
   const [batch] = await db.select().from(batches).where(eq(batches.id, batchId));
-  const asks = Object.keys((batch && findMethod(batch.kind)?.batch?.facts) ?? {});
+  const asks = (batch && findMethod(batch.kind)?.batch?.facts) ?? {};
   const rows = await batchSpecimens(db, [batchId]);
+  const told = await toldOfEach(
+    db,
+    asks,
+    rows.map(({ specimen }) => specimen),
+    system,
+  );
   return {
     label: batch ? batchLabel(batch) : '',
     seed: batch?.seed ?? 0,
@@ -63,12 +75,18 @@ export async function testedBatch(db: Queryable, batchId: string): Promise<Teste
       return {
         ...specimenNoun(specimen),
         label: specimen.label,
-        facts: factsStored(Object.fromEntries(Object.entries(own).filter(([name]) => asks.includes(name))), {
-          asked: specification.asked,
-          lot: lot.about,
-          sample: sample.about,
-          specimen: specimen.about,
-        }),
+        facts: {
+          ...factsStored(
+            Object.fromEntries(Object.entries(own).filter(([name]) => Object.hasOwn(asks, name))),
+            {
+              asked: specification.asked,
+              lot: lot.about,
+              sample: sample.about,
+              specimen: specimen.about,
+            },
+          ),
+          ...told.get(specimen.id),
+        },
       };
     }),
   };
@@ -136,34 +154,108 @@ export async function membersTold(
 /** What the newest batch of a specimen, of some kinds, says of it under a name; undefined when it was in none. */
 export async function toldByBatch(
   db: Queryable,
-  { by = [], take, reads }: FactSource,
-  specimen: { readonly id: string; readonly label: string },
+  source: FactSource,
+  specimen: Told,
   system: System,
 ): Promise<Fact | undefined> {
-  const [found] = await db
-    .select({ batch: batches, run: runs })
+  return (await toldByBatches(db, source, [specimen], system)).get(specimen.id);
+}
+
+/** Those of some facts that batches say, for each of some specimens by its id. */
+export async function toldOfEach(
+  db: Queryable,
+  sources: FactSources,
+  of: readonly Told[],
+  system: System,
+): Promise<ReadonlyMap<string, Facts>> {
+  const found = new Map<string, Record<string, Fact>>();
+  for (const [name, source] of Object.entries(sources)) {
+    if (source.of !== 'batch') continue;
+    for (const [id, fact] of await toldByBatches(db, source, of, system))
+      found.set(id, { ...found.get(id), [name]: fact });
+  }
+  return found;
+}
+
+type Told = Pick<typeof specimens.$inferSelect, 'id' | 'label'>;
+
+/** What the newest batches of specimens, of some kinds, say of each under a name, by its id; nothing of those that were in none. */
+async function toldByBatches(
+  db: Queryable,
+  { by = [], take, reads }: FactSource,
+  of: readonly Told[],
+  system: System,
+): Promise<ReadonlyMap<string, Fact>> {
+  if (of.length === 0) return new Map();
+  const newest = await db
+    .selectDistinctOn([batchMembers.specimenId], { of: batchMembers.specimenId, batch: batches, run: runs })
     .from(batchMembers)
     .innerJoin(batches, eq(batches.id, batchMembers.batchId))
     .leftJoin(runs, eq(runs.batchId, batches.id))
-    .where(and(eq(batchMembers.specimenId, specimen.id), inArray(batches.kind, [...by])))
-    .orderBy(desc(batches.madeAt))
-    .limit(1);
-  if (!found) return undefined;
-  const { batch, run } = found;
-  if (reads) return (await membersTold(db, [batch.id], reads))[0]?.told;
-  const method = run ? findMethod(run.method) : undefined;
-  if (!run || !method?.batch) return undefined;
-  const [last] = await db
-    .select({ outcome: outcomes.outcome, setup: outcomes.setup })
-    .from(outcomes)
-    .where(eq(outcomes.runId, run.id))
-    .orderBy(desc(outcomes.seq))
-    .limit(1);
-  const { input } = usableInput(method, inputOf(method, system, await currentReadings(db, run.id)));
+    .where(
+      and(
+        anyOf(
+          batchMembers.specimenId,
+          of.map(({ id }) => id),
+        ),
+        inArray(batches.kind, [...by]),
+      ),
+    )
+    .orderBy(batchMembers.specimenId, desc(batches.madeAt));
+  const told = reads ? await membersTold(db, [...new Set(newest.map(({ batch }) => batch.id))], reads) : [];
+  const made = reads ? [] : newest.flatMap(({ run }) => run ?? []);
+  const ids = [...new Set(made.map(({ id }) => id))];
+  const current = await currentReadingsOf(db, ids);
+  const last = await lastOutcomes(db, ids);
+  const found = new Map<string, Fact>();
+  for (const { of: id, batch, run } of newest) {
+    const label = of.find((each) => each.id === id)?.label ?? '';
+    const method = run ? findMethod(run.method) : undefined;
+    const fact = reads
+      ? told.find((each) => each.id === batch.id)?.told
+      : run && method
+        ? saidBy(
+            method,
+            { label, batch: batchLabel(batch) },
+            current.get(run.id) ?? [],
+            last.get(run.id),
+            system,
+          )[take]
+        : undefined;
+    if (fact !== undefined) found.set(id, fact);
+  }
+  return found;
+}
+
+/** What the run of a batch says of one of its specimens, by its readings so far. */
+function saidBy(
+  method: Method,
+  about: { readonly label: string; readonly batch: string },
+  current: Parameters<typeof inputOf>[2],
+  last: Last | undefined,
+  system: System,
+): Facts {
+  if (!method.batch) return {};
+  const { input } = usableInput(method, inputOf(method, system, current));
   const remarks = (last?.outcome.findings ?? [])
     .filter(({ severity }) => severity !== 'advice')
     .map(({ remark, message }) => remark ?? message);
-  return method.batch.tells(input, { label: specimen.label, batch: batchLabel(batch), remarks }, last?.setup)[
-    take
-  ];
+  return method.batch.tells(input, { ...about, remarks }, last?.setup);
+}
+
+type Last = Pick<typeof outcomes.$inferSelect, 'outcome' | 'setup'>;
+
+/** The newest outcomes of runs, by run. */
+async function lastOutcomes(db: Queryable, ids: readonly string[]): Promise<ReadonlyMap<string, Last>> {
+  if (ids.length === 0) return new Map();
+  const rows = await db
+    .selectDistinctOn([outcomes.runId], {
+      runId: outcomes.runId,
+      outcome: outcomes.outcome,
+      setup: outcomes.setup,
+    })
+    .from(outcomes)
+    .where(anyOf(outcomes.runId, ids))
+    .orderBy(outcomes.runId, desc(outcomes.seq));
+  return new Map(rows.map((row) => [row.runId, row]));
 }

@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { findMaterial } from '@/core/materials/registry';
 import { methodsFor } from '@/core/methods/registry';
-import { readings, specimenEvents, verdicts, waits } from '@/db/schema';
+import { readings, runs, specimenEvents, verdicts, waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { type Delivery, deliver } from '@/testing/masonry';
 import { CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
@@ -14,6 +14,7 @@ import { assignRoles } from './actions/roles';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { recordEvent } from './actions/specimens';
+import { testedBatch } from './batches';
 import { perform } from './perform';
 import type { SpecimenView } from './queries/dossier';
 import { lotDossier } from './queries/lot';
@@ -245,6 +246,13 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
       81,
     );
     await lot.act(completeRun, { runId: soak, reasons: [] }, 81);
+    const [tank] = await site.db.select({ batchId: runs.batchId }).from(runs).where(eq(runs.id, soak));
+    // What they weighed as they came goes with them, so that exchanged marks are seen where they are weighed again.
+    expect(
+      (await testedBatch(site.db, tank?.batchId ?? '', 'US')).specimens.map(({ facts }) => facts),
+    ).toEqual(
+      ([4, 5, 6] as const).map((number) => ({ receivedMass: `${MASSES[number][0].replace(/0$/u, '')} lb` })),
+    );
     const oven = await lot.together(
       'oven-drying',
       three,
@@ -274,8 +282,13 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
     await weigh(106, ['32.40', '32.60', '32.25']);
     const next = await site.db.select().from(waits).where(eq(waits.owner, oven));
     expect(next.map(({ opensAt }) => (opensAt.getTime() - CAST) / HOUR)).toEqual([107, 107, 107]);
+    const ready = async () =>
+      (await site.db.select().from(waits).where(eq(waits.key, 'ready'))).map(({ owner }) => owner);
     await weigh(107, [MASSES[4][3], MASSES[5][3], MASSES[6][3]]);
+    expect(await ready()).toEqual([]);
     await weigh(109, [MASSES[4][3], MASSES[5][3], MASSES[6][3]]);
+    // What was measured before can be completed now: it stands on Today.
+    expect((await ready()).toSorted()).toEqual(measured.toSorted());
     await lot.act(saveReadings, { runId: oven, readings: readingsOf({ dryAt: lot.at(109) }) }, 109);
     await lot.act(completeRun, { runId: oven, reasons: [] }, 109);
   });

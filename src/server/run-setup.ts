@@ -268,7 +268,7 @@ async function subjectOf(
   db: Queryable,
   { sample, specimen, run, placement, job }: RunPlace,
 ): Promise<Pick<RunSetup, 'specimen' | 'sample' | 'lot' | 'batch'>> {
-  if (run.batchId) return { batch: await testedBatch(db, run.batchId) };
+  if (run.batchId) return { batch: await testedBatch(db, run.batchId, job.system) };
   if (specimen) {
     const counted = isMadeOfSample(specimen.form)
       ? await ageFrom(db, job, specimen.sampleId, specimen.since)

@@ -6,6 +6,7 @@ import { dutiesOf, dutyWait } from '@/core/storage';
 import type { Wait } from '@/core/waits/wait';
 import type { Queryable } from '@/db/client';
 import { batchMembers, runs, specimens, storageDuties, storages, waits } from '@/db/schema';
+import { groupBy } from './group-by';
 import { currentReadingsOf, inputOf } from './readings';
 import { renewed } from './renewed';
 import { type RunPlace, runPlaces } from './run-place';
@@ -126,10 +127,47 @@ export async function projectRun(
   now: Date,
   saved?: readonly string[],
 ): Promise<void> {
+  await projectMembers(tx, run, now);
   const on = WAITING.get(run.method);
   if (!on || (saved && on !== 'all' && !saved.some((name) => on.has(name)))) return;
   if (sample) await oneAtATime(tx, sample.id);
   await projectRuns(tx, eq(runs.id, run.id), now);
+}
+
+/** The methods that wait for what batches of some kind say, by the kind. */
+const AWAITED_BY = groupBy(
+  METHODS.flatMap(({ id, awaits, facts }) =>
+    Object.keys(awaits?.facts ?? {}).flatMap((name) => (facts?.[name]?.by ?? []).map((by) => ({ by, id }))),
+  ),
+  ({ by }) => by,
+);
+
+/** What the open tests of a batch's specimens wait for, where they know it from the batch. */
+async function projectMembers(
+  tx: Transaction,
+  { method, batchId }: RunPlace['run'],
+  now: Date,
+): Promise<void> {
+  const waiting = AWAITED_BY.get(method);
+  if (!waiting || !batchId) return;
+  await projectRuns(
+    tx,
+    and(
+      inArray(
+        runs.method,
+        waiting.map(({ id }) => id),
+      ),
+      eq(runs.state, 'open'),
+      inArray(
+        runs.specimenId,
+        tx
+          .select({ id: batchMembers.specimenId })
+          .from(batchMembers)
+          .where(eq(batchMembers.batchId, batchId)),
+      ),
+    ),
+    now,
+  );
 }
 
 /** What all tests of a sample wait for, after a moment was stamped that they hang from. */

@@ -3,7 +3,7 @@ import type { SetRule } from '../acceptance/set-rule';
 import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
 import type { Exact, System, UnitId } from '../quantity';
-import type { Wait } from '../waits/wait';
+import type { Lane, Wait } from '../waits/wait';
 import type { Finding, Severity, Source, WorkingLine } from '../working';
 import type { FactSources, Facts } from './facts';
 import type { RunInput } from './fields';
@@ -178,10 +178,16 @@ export interface Method<I extends RunInput = RunInput> {
   readonly role?: string;
   /** What it needs to know and does not read itself, by the names it gives it. */
   readonly facts?: FactSources;
-  /** Facts without which it cannot be completed, by their names, with what they are called. */
-  readonly awaits?: Readonly<
-    Record<string, string | { readonly what: string; readonly when: (known: Facts) => boolean }>
-  >;
+  /**
+   * Facts without which it cannot be completed, by their names, with what they are called; once all are there and it was read
+   * whole, it waits in a place of work to be completed.
+   */
+  readonly awaits?: {
+    readonly lane: Lane;
+    readonly facts: Readonly<
+      Record<string, string | { readonly what: string; readonly when: (known: Facts) => boolean }>
+    >;
+  };
   /** What it gives; the first is shown in lists and taken into series. */
   readonly yields: readonly [Yield, ...Yield[]];
   readonly Input: new () => I;

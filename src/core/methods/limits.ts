@@ -11,6 +11,9 @@ export const LIMITS = {
     'lab.opens': r('The laboratory opens, hours after midnight', '= 7.5'),
     'lab.closes': r('The laboratory closes, hours after midnight', '= 16.5'),
   }),
+  ...group('Made ready together', ourChoice('units of one lot take up and lose alike'), {
+    'batch.exchanged': r('Gain or loss on the received mass, within a set', '<= 0.5 %'),
+  }),
   ...group('People and gear', C1077, {
     'people.certified': r('Years a field technician’s certificate holds', '<= 5'),
     'stamps.typed': r(

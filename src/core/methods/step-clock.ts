@@ -3,6 +3,7 @@ import { cite, type Limit, type LimitId, type Limits } from '../limits';
 import type { Wait } from '../waits/wait';
 import { durationText } from '../windows';
 import { type Finding, finding } from '../working';
+import { readyWait } from './awaited';
 import type { Clock, Method } from './contract';
 import type { RunInput } from './fields';
 import { limitsOf, type RunSetup } from './setup';
@@ -67,12 +68,12 @@ export function waitsOf(method: Method, input: RunInput, setup: RunSetup): reado
       return [{ id: clock.limit, ...clock.waits, opens: after(least ?? 0), ...closes }];
     },
   );
-  return [...(method.waits?.(input, setup) ?? []), ...ofClocks];
+  return [...(method.waits?.(input, setup) ?? []), ...readyWait(method, input, setup.facts), ...ofClocks];
 }
 
 /** The readings that what waits for a test hangs on, by their names; all of them where its method says it itself. */
 export function waitsOn(method: Method): 'all' | ReadonlySet<string> {
-  if (method.waits) return 'all';
+  if (method.waits || method.awaits) return 'all';
   const clocks = method.steps.flatMap(({ clock }) => (clock?.waits ? [clock] : []));
   return new Set(clocks.flatMap(({ from, to = method.performedAt }) => [from, to]));
 }

@@ -29,6 +29,7 @@ import {
   usableInput,
   validateInput,
 } from '@/core/methods';
+import { stillAwaited } from '@/core/methods/awaited';
 import { findMethod } from '@/core/methods/registry';
 import {
   batches,
@@ -493,10 +494,7 @@ export const completeRun = defineUseCase({
     if (!checked.ok) throw new Invalid(checked.errors);
     if (method.awaits) {
       const known = await gatherFacts(tx, place, method, inputOf(method, place.job.system, current));
-      const open = Object.entries(method.awaits).flatMap(([name, fact]) => {
-        const { what, when } = typeof fact === 'string' ? { what: fact, when: () => true } : fact;
-        return known[name] === undefined && when(known) ? [what] : [];
-      });
+      const open = stillAwaited(method, known);
       if (open.length > 0)
         throw new Conflict(`Still to come: ${open.join(', ')}. What was read is kept; complete it then.`);
     }

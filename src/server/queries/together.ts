@@ -1,10 +1,9 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import type { Material, RoleProposal } from '@/core/material/contract';
-import type { Fact } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import type { Queryable } from '@/db/client';
 import { batches, batchMembers, type jobs, runs } from '@/db/schema';
-import { batchLabel, toldByBatch } from '../batches';
+import { batchLabel, toldOfEach } from '../batches';
 import type { SpecimenView } from './dossier';
 
 type Specimen = Pick<SpecimenView, 'id' | 'label' | 'role' | 'form' | 'parentId' | 'testedAt' | 'discarded'>;
@@ -79,14 +78,9 @@ export async function roleProposal(
   { system }: Pick<typeof jobs.$inferSelect, 'system'>,
 ): Promise<RoleProposal | null> {
   if (!material.proposesRoles || own.some(({ testedAt }) => testedAt !== null)) return null;
-  const pieces = [];
-  for (const specimen of own.filter(({ discarded }) => discarded === null)) {
-    const facts: Record<string, Fact> = {};
-    for (const [name, source] of Object.entries(material.roleFacts ?? {})) {
-      const fact = await toldByBatch(db, source, specimen, system);
-      if (fact !== undefined) facts[name] = fact;
-    }
-    pieces.push({ label: specimen.label, role: specimen.role, facts });
-  }
-  return material.proposesRoles(pieces);
+  const there = own.filter(({ discarded }) => discarded === null);
+  const told = await toldOfEach(db, material.roleFacts ?? {}, there, system);
+  return material.proposesRoles(
+    there.map(({ id, label, role }) => ({ label, role, facts: told.get(id) ?? {} })),
+  );
 }

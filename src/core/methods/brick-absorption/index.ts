@@ -42,9 +42,12 @@ export const brickAbsorption: Method<BrickAbsorptionInput> = {
     boiled: mass('boiled', 'brick-boil'),
   },
   awaits: {
-    dryMass: 'its dry mass',
-    cold: 'its mass after cold water',
-    boiled: { what: 'its mass after boiling', when: isBoiled },
+    lane: 'tank',
+    facts: {
+      dryMass: 'its dry mass',
+      cold: 'its mass after cold water',
+      boiled: { what: 'its mass after boiling', when: isBoiled },
+    },
   },
   columns: [
     { heading: 'Dry', of: ['=Wd'] },

@@ -10,6 +10,7 @@ import type { RunInput } from '../fields';
 import { firstOpen } from '../opening';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
+import { exchangedFindings } from '../swapped';
 import { labelsOf } from '../tested';
 import { type Prediction, predictDrying } from './predict';
 import { type DryingRow, weighingsOf } from './rows';
@@ -103,6 +104,17 @@ export function dryingOutcome(input: DryingInput, setup: RunSetup, { unit, step 
       );
     drawn.push({ label, state, guess, end: endOf(guess) });
   }
+  findings.push(
+    ...exchangedFindings(
+      drawn.flatMap(({ label, state }) =>
+        state.dryAt !== null && state.least ? [{ label, mass: state.least }] : [],
+      ),
+      { field: 'weighings', what: 'dry', unit },
+      setup,
+      limits,
+      system,
+    ),
+  );
   const open = drawn.filter(({ state }) => state.dryAt === null);
   if (input.dryAt && open.length > 0)
     findings.push(

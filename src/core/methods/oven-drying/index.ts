@@ -7,6 +7,7 @@ import type { Facts } from '../facts';
 import { fieldsOf } from '../fields';
 import { MASS, massText } from '../mass-spec';
 import { limitsOf } from '../setup';
+import { RECEIVED } from '../swapped';
 import { OvenDryingInput } from './input';
 
 /** Specimens dried in an oven to constant mass. */
@@ -19,6 +20,7 @@ export const ovenDrying: Method<OvenDryingInput> = {
     letters: 'OV',
     begin: 'Dry in the oven',
     done: 'dried',
+    facts: RECEIVED,
     tells: (input, { label }, setup): Facts => {
       const mass = dryMassOf(input, label, setup);
       return mass ? { dryMass: massText(mass, input.system) } : {};

@@ -32,9 +32,12 @@ export const unitAbsorption: Method<UnitAbsorptionInput> = {
     joint: asked('joint', { dimension: 'length' }),
   },
   awaits: {
-    immersed: 'its mass under water',
-    saturated: 'its saturated mass',
-    dryMass: 'its oven-dry mass',
+    lane: 'tank',
+    facts: {
+      immersed: 'its mass under water',
+      saturated: 'its saturated mass',
+      dryMass: 'its oven-dry mass',
+    },
   },
   columns: [
     { heading: 'W', of: ['=W'] },

@@ -10,6 +10,7 @@ import { MASS, massText } from '../mass-spec';
 import { closedFindings } from '../opening';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
+import { exchangedFindings } from '../swapped';
 import { labelsOf } from '../tested';
 import type { UnitSoakInput } from './input';
 
@@ -121,6 +122,18 @@ export function compute(input: UnitSoakInput, setup: RunSetup): Outcome {
       }),
     );
   }
+  findings.push(
+    ...exchangedFindings(
+      labelsOf(setup).flatMap((label) => {
+        const mass = massesOf(input, label).saturated;
+        return mass ? [{ label, mass }] : [];
+      }),
+      { field: 'units', what: 'saturated', unit },
+      setup,
+      limits,
+      system,
+    ),
+  );
   return {
     results,
     lines: sheet.lines,

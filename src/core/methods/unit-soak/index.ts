@@ -5,6 +5,7 @@ import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
+import { RECEIVED } from '../swapped';
 import { compute, tells } from './compute';
 import { UnitSoakInput } from './input';
 
@@ -19,6 +20,7 @@ export const unitSoak: Method<UnitSoakInput> = {
     letters: 'SK',
     begin: 'Soak in the tank',
     done: 'soaked',
+    facts: RECEIVED,
     tells: (input, { label }) => tells(input, label),
   },
   yields: [{ quantity: 'displaced water', symbol: 'V' }],
