@@ -1,6 +1,7 @@
 import {
   combine,
   type Derived,
+  ruleFor,
   type SetMember,
   type SetRule,
   type StrengthTest,
@@ -130,7 +131,7 @@ interface Named {
 
 /** One set: its strength test, or what its rule says of it. */
 function setOf(
-  { rule, method, key }: Named,
+  { rule: given, method, key }: Named,
   members: readonly SpecimenView[],
   job: Job,
   asked: Specification['asked'],
@@ -138,11 +139,18 @@ function setOf(
   facts: Facts | undefined,
 ): SpecimenSet {
   const [first] = members;
-  const ageHours = rule.by.includes('age') ? (first?.ageHours ?? null) : null;
+  const ageHours = given.by.includes('age') ? (first?.ageHours ?? null) : null;
   const at = ageHours === null ? '' : ` at ${ageText(ageHours)}`;
   // What is asked of these specimens, as their own test is told it: grout is not held against the concrete around it.
   const sources = findMethod(method)?.facts ?? {};
   const own = factsStored(sources, { asked, specimen: first?.about });
+  const wanted = (name: string): unknown =>
+    name in sources ? own[name] : (asked as unknown as Record<string, unknown>)[name];
+  const said = (name: string): string | undefined => {
+    const text = wanted(name);
+    return typeof text === 'string' ? text : undefined;
+  };
+  const rule = ruleFor(given, limits.profile, said);
   const base = { key, method, ageHours, cure: first?.about.cure ?? null, specimens: members };
   if (rule.combine === 'strength test') {
     const designated = first?.ageHours === asked.ageHours;
@@ -179,8 +187,6 @@ function setOf(
         (isReportable(run?.outcome?.findings ?? []) &&
           !run?.outcome?.results.some(({ quantity }) => quantity === rule.quantity))),
   );
-  const wanted = (name: string): unknown =>
-    name in sources ? own[name] : (asked as unknown as Record<string, unknown>)[name];
   const { text, mean, note, used, lines, verdicts, derived } = combine(
     rule,
     tested,
@@ -190,10 +196,7 @@ function setOf(
       mode: job.rounding,
       unit,
       asked: (name, as = unit) => measureOf(wanted(name), as),
-      said: (name) => {
-        const text = wanted(name);
-        return typeof text === 'string' ? text : undefined;
-      },
+      said,
       ...(facts ? { facts } : {}),
       rejected: members.filter(
         ({ testedAt, leftOut, run }) =>

@@ -13,7 +13,7 @@ import {
 import { rangePercent } from '../statistics';
 import { plain, Sheet, sourceText, type WorkingLine } from '../working';
 import { criteriaOf } from './criteria';
-import type { Asked, Criterion, LimitAbout, Member, Verdict } from './criterion';
+import { type Asked, type Criterion, type LimitAbout, type Member, rowBy, type Verdict } from './criterion';
 import { evaluate } from './evaluate';
 import { meanLine, rangeLine } from './set-lines';
 import { type Derived, ruleFor, type SetRule, type SpreadRule } from './set-rule';
@@ -68,7 +68,7 @@ export function combine(
   about: CombineAbout,
   waits = false,
 ): Combined {
-  const rule = ruleFor(given, about.limits.profile);
+  const rule = ruleFor(given, about.limits.profile, about.said);
   const values = members.map(({ value }) => value);
   const all = values.map((_, place) => place);
   if (rule.combine === 'each alone') return judged(rule, all, heldAgainst(rule, members, all, about));
@@ -247,7 +247,7 @@ function openWords(members: readonly Combinable[]): string[] {
 }
 
 function fewerWords({ wanted, word }: SetRule, count: number, about: CombineAbout): string[] {
-  const least = wanted && number(wanted, about).toNumber();
+  const least = wanted && number(rowBy(wanted, about.said), about).toNumber();
   return least && count < least
     ? [`${count} of the ${least} ${word.toLowerCase()} the method asks for.`]
     : [];

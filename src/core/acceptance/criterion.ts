@@ -30,6 +30,14 @@ export type CriterionLimit =
   | { readonly asked: string; readonly share?: LimitId }
   | ((about: LimitAbout) => Exact | SourcedLimit | undefined);
 
+/** A row of the register, or the one that follows from what is asked for in words. */
+export type RowBy = LimitId | ((said: LimitAbout['said']) => LimitId);
+
+/** The row that it is. */
+export function rowBy(row: RowBy, said: LimitAbout['said'] = () => undefined): LimitId {
+  return typeof row === 'string' ? row : row(said);
+}
+
 /** A requirement as data: whose results, which statistic of them, and what it is held against. */
 export interface Criterion {
   readonly id: string;
@@ -56,7 +64,7 @@ export interface Criterion {
   /** What is to do where it does not hold. */
   readonly whenNot?: string;
   /** Fewer than this decide nothing yet. */
-  readonly count?: LimitId;
+  readonly count?: RowBy;
   /** Of a quantity that is still to come where no test of the set has it yet: it is not determinable until then. */
   readonly awaited?: true;
 }

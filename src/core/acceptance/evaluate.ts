@@ -16,6 +16,7 @@ import {
   type Criterion,
   type LimitAbout,
   type Member,
+  rowBy,
   type Verdict,
   type VerdictState,
   verdictWith,
@@ -101,7 +102,7 @@ function verdictOf(
     verdictWith({ ...base, state: 'not yet determinable', sentence: `Not yet determinable: ${why}.` });
   const waited = members.filter(({ value, waiting }) => value === null || waiting);
   if (waited.length > 0) return undecided(`needs ${waited.map(({ label }) => label).join(', ')}`);
-  const fewest = criterion.count && limits.number(criterion.count, system).toNumber();
+  const fewest = criterion.count && limits.number(rowBy(criterion.count, about.said), system).toNumber();
   if (fewest && members.length < fewest) return undecided(`${members.length} of ${fewest} tested`);
   const open = members.find(({ provisional }) => provisional !== undefined);
   if (open) return undecided(`${open.label}: ${open.provisional}`);

@@ -4,7 +4,7 @@ import type { FactSources, Facts } from '../methods/facts';
 import type { Exact, RoundingMode, System, UnitId } from '../quantity';
 import type { WorkingLine } from '../working';
 import { criteriaOf } from './criteria';
-import type { Asked, LimitAbout } from './criterion';
+import type { Asked, LimitAbout, RowBy } from './criterion';
 
 /** How far the results of a set lie apart, and what that means. */
 export interface SpreadRule {
@@ -87,7 +87,7 @@ export interface SetRule {
   /** Fewer give no mean. */
   readonly fewest?: LimitId | number;
   /** Fewer are said. */
-  readonly wanted?: LimitId;
+  readonly wanted?: RowBy;
   /** From how many on one, and from how many on two, are left out at either end. */
   readonly trim?: { readonly one: LimitId; readonly two: LimitId };
   readonly spread?: SpreadRule;
@@ -106,14 +106,19 @@ export interface SetRule {
   readonly derivedBy?: Readonly<Record<string, unknown>>;
   /** Tests of the sample that a certified person must have made, else an engineer says whether the set counts. */
   readonly certified?: readonly string[];
+  /** What a product has otherwise: by what is asked for in words. */
+  readonly asAsked?: (said: LimitAbout['said']) => Partial<Pick<SetRule, 'word' | 'quantity'>>;
   /** What another school has otherwise. */
   readonly schools?: Readonly<Partial<Record<Profile, Partial<Omit<SetRule, 'schools'>>>>>;
 }
 
-/** A rule as a school has it. */
-export function ruleFor(rule: SetRule, profile: Profile): SetRule {
-  const own = rule.schools?.[profile];
-  return own ? { ...rule, ...own } : rule;
+/** A rule as the school of the job has it, and as what is asked for has it. */
+export function ruleFor(
+  rule: SetRule,
+  profile: Profile,
+  said: LimitAbout['said'] = () => undefined,
+): SetRule {
+  return { ...rule, ...rule.schools?.[profile], ...rule.asAsked?.(said) };
 }
 
 /** The limits that a rule and its criteria hang on: where one of them changes, its sets are another thing. */

@@ -20,6 +20,7 @@ import { LIMITS as EVAPORATION } from '../methods/evaporation/limits';
 import { LIMITS as GROUT_PRISM } from '../methods/grout-prism/limits';
 import { LIMITS as INITIAL_CURING } from '../methods/initial-curing/limits';
 import { LIMITS as EVERY_TEST } from '../methods/limits';
+import { LIMITS as MASONRY_PRESS } from '../methods/masonry-press/limits';
 import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
 import { LIMITS as MOULDING } from '../methods/moulding/limits';
 import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
@@ -71,6 +72,7 @@ export const REGISTER = {
   ...DRYING,
   ...OVEN_DRYING,
   ...UNIT_ABSORPTION,
+  ...MASONRY_PRESS,
   ...UNIT_COMPRESSION,
   ...UNIT_REPORT,
   ...BRICK,

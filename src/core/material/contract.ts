@@ -151,9 +151,14 @@ export interface Material {
   /** What its specimens are weighed, soaked, dried or capped in together, in the order of the work. */
   readonly together?: readonly Together[];
   /** How many pieces a sample wants, how many to take for that, and why. */
-  plan?(sample: Stored, limits: Limits, system: System): { count: number; take: number; why: string };
+  plan?(
+    sample: Stored,
+    limits: Limits,
+    system: System,
+    asked: Stored,
+  ): { count: number; take: number; why: string };
   /** How many samples a lot of its size asks for, in words. */
-  lotWants?(lot: Stored, limits: Limits): string;
+  lotWants?(lot: Stored, limits: Limits, asked: Stored): string;
   /** What a sample cannot be beside those that its lot has already, by field. */
   sampleProblems?(sample: Stored, before: readonly Stored[]): Readonly<Record<string, string>>;
   /** What is asked for in short, for lists: the same headings for every specification. */

@@ -63,7 +63,7 @@ export interface Registration {
     readonly into: readonly { readonly role: string; readonly letter: string }[];
   };
   /** What each is for, where their form is for several tests, by how many the sample has before it. */
-  role?(before: number): string;
+  role?(before: number, asked: Stored, limits: Limits): string;
   /** What is kept of each, or what is wrong by field. */
   register(
     told: Stored,

@@ -40,6 +40,8 @@ export interface Picture {
 export interface Yield {
   readonly quantity: string;
   readonly symbol: string;
+  /** It is shown in lists where the first one is not there. */
+  readonly instead?: true;
 }
 
 export interface Outcome {

@@ -10,6 +10,7 @@ export function mainOf(
   method: Pick<Method, 'yields'>,
   { results }: Pick<Outcome, 'results'>,
 ): Result | undefined {
-  const main = mainQuantity(method);
-  return results.find(({ quantity }) => quantity === main);
+  const of = (wanted: string | undefined): Result | undefined =>
+    results.find(({ quantity }) => quantity === wanted);
+  return of(mainQuantity(method)) ?? of(method.yields.find(({ instead }) => instead)?.quantity);
 }

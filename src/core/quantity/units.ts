@@ -21,6 +21,7 @@ export type Dimension =
   | 'ratio'
   | 'speed'
   | 'areaShare'
+  | 'lengthShare'
   | 'evaporation';
 
 interface UnitDefinition {
@@ -110,6 +111,8 @@ export const UNITS = {
   'lb/ft2/h': unit('evaporation', 'lb/ft²/h', POUND.div(exact('0.3048').pow(2)), ['lb/ft2/h', 'lb/ft²/h']),
   'kg/m2/h': unit('evaporation', 'kg/m²/h', 1, ['kg/m2/h', 'kg/m²/h']),
   'in2/ft2': unit('areaShare', 'in²/ft²', exact(1_000_000).div(144), ['in2/ft2', 'in²/ft²']),
+  'in/ft': unit('lengthShare', 'in/ft', exact(1000).div(12), ['in/ft']),
+  'mm/m': unit('lengthShare', 'mm/m', 1, ['mm/m']),
   'mm2/m2': unit('areaShare', 'mm²/m²', 1, ['mm2/m2', 'mm²/m²']),
   deg: unit('angle', '°', PI.div(180), ['°', 'deg', 'degree', 'degrees']),
   percent: unit('percent', '%', 1, ['%', 'percent']),

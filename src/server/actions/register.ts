@@ -39,7 +39,7 @@ interface Named {
 
 /** Specimens with names of their own: the letter of their form, and a number that goes on. */
 function namedAnew(
-  way: Registration,
+  role: (before: number) => string | null,
   own: readonly (typeof specimens.$inferSelect)[],
   { form, count }: Pick<RegisterSpecimensInput, 'form' | 'count'>,
 ): Named[] {
@@ -47,7 +47,7 @@ function namedAnew(
   const before = own.filter((each) => (findForm(each.form)?.letter ?? '') === letter).length;
   return Array.from({ length: count }, (_, index) => ({
     label: `${letter}${before + index + 1}`,
-    role: way.role?.(own.length + index) ?? null,
+    role: role(own.length + index),
     parentId: null,
   }));
 }
@@ -92,7 +92,8 @@ export const registerSpecimens = defineUseCase({
   async act({ tx, actor, now }, input) {
     const { sample, job } = await sampleAndJob(tx, input.sampleId);
     await lockJob(tx, job.id);
-    const way = (await materialOfSample(tx, sample)).registers?.find(({ id }) => id === input.how);
+    const { material, asked } = await materialOfSample(tx, sample);
+    const way = material.registers?.find(({ id }) => id === input.how);
     if (!way) throw new NotFound('This way of registering');
     if (way.bench && !BENCH.includes(actor.role)) throw new Refused('Only the laboratory registers these.');
     if (!way.forms(sample.about, job.system).includes(input.form))
@@ -113,17 +114,19 @@ export const registerSpecimens = defineUseCase({
     const made = own.find(({ form }) => isMadeOfSample(form));
     if (way.afterMade && !made)
       throw new Conflict('This sample has no specimens: its casting time is not known.');
+    const limits = await limitsNow(tx, job);
     const registered = way.register(told, {
       form: input.form,
       system: job.system,
-      limits: await limitsNow(tx, job),
+      limits,
       sampledAt: sample.sampledAt.getTime(),
       sample: sample.about,
       madeAt: made?.since.getTime(),
     });
     if (!registered.ok) return refuseFields(registered.errors);
     const { since, at, about, ageHours, opensAt, closesAt } = registered.value;
-    const named = way.cut ? cutFrom(way.cut, own, input.count) : namedAnew(way, own, input);
+    const role = (before: number): string | null => way.role?.(before, asked, limits) ?? null;
+    const named = way.cut ? cutFrom(way.cut, own, input.count) : namedAnew(role, own, input);
     const saved = await tx
       .insert(specimens)
       .values(

@@ -18,7 +18,7 @@ export const assignRoles = defineUseCase({
   Input: AssignRolesInput,
   async act({ tx, actor, now }, input) {
     const { sample } = await sampleAndJob(tx, input.sampleId);
-    const roles = (await materialOfSample(tx, sample)).roles ?? [];
+    const roles = (await materialOfSample(tx, sample)).material.roles ?? [];
     const own = await tx.select().from(specimens).where(eq(specimens.sampleId, sample.id)).for('update');
     const wrong: Record<string, string> = {};
     for (const [label, role] of Object.entries(input.roles)) {

@@ -18,7 +18,7 @@ import {
 import { and, eq, sql } from 'drizzle-orm';
 import { specimenLabel } from '@/core/identity/labels';
 import { batchReadings } from '@/core/interchange';
-import type { Material } from '@/core/material/contract';
+import type { Material, Stored } from '@/core/material/contract';
 import { isMadeOfSample } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
 import { IsInstant, SAMPLE_KINDS, type SampleKind } from '@/core/methods';
@@ -338,15 +338,15 @@ function minuteOf(at: Date): number {
 export async function materialOfSample(
   tx: Transaction,
   sample: { readonly lotId: string },
-): Promise<Material> {
+): Promise<{ readonly material: Material; readonly asked: Stored }> {
   const [found] = await tx
-    .select({ material: specifications.material })
+    .select({ material: specifications.material, asked: specifications.asked })
     .from(lots)
     .innerJoin(specifications, eq(specifications.id, lots.specificationId))
     .where(eq(lots.id, sample.lotId));
   const material = findMaterial(found?.material ?? '');
-  if (!material) throw new NotFound('This material');
-  return material;
+  if (!found || !material) throw new NotFound('This material');
+  return { material, asked: { ...found.asked } };
 }
 
 /** Refuses a form that specimens of this sample's material do not have, at its field. */
@@ -356,7 +356,9 @@ export async function refuseStrangeForm(
   form: string,
   field: string,
 ): Promise<void> {
-  const { forms, title } = await materialOfSample(tx, sample);
+  const {
+    material: { forms, title },
+  } = await materialOfSample(tx, sample);
   if (!forms.some(({ id }) => id === form))
     refuseFields({ [field]: `${title} has no specimens of this form.` });
 }

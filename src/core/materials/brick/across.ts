@@ -4,10 +4,11 @@ import { PROPERTIES } from '../../methods/unit-report/input';
 import { type Exact, exact, roundedText } from '../../quantity';
 import { plain, Sheet, standard, type WorkingLine } from '../../working';
 import { afterRetest } from '../retest';
+import { schoolOf } from '../schools';
 import { ALTERNATES, type Alternate, coldAllows, WAIVES, weatherAllows } from './alternates';
 import { CRITERIA } from './criteria';
 import { gradeTables, judge, rowWords } from './grades';
-import { brickOf, GRADES, gradeNamed } from './products';
+import { brickOf, GRADES, gradeNamed, isPaving } from './products';
 
 const WEAR: Readonly<Record<string, LimitId>> = {
   1: 'brick.wear-1',
@@ -53,7 +54,7 @@ export function across(samples: readonly SampleOfLot[], about: LotAbout): LotSay
       ? exact(asked.weatheringIndex)
       : undefined;
   const possible: Alternate[] =
-    product === 'c902'
+    isPaving(product) || schoolOf(product)
       ? []
       : [
           ...(coldAllows(of('greatest cold absorption'), limits) ? (['cold'] as const) : []),
@@ -64,7 +65,8 @@ export function across(samples: readonly SampleOfLot[], about: LotAbout): LotSay
   const lines: WorkingLine[] = [];
   const wear = product === 'c902' ? wearOf(of, about, lines) : undefined;
   const waived = waivedTitles(used.includes('freezing') ? ['freezing'] : []);
-  const needed = ['mean strength', 'mean cold absorption'];
+  const school = schoolOf(product);
+  const needed = ['mean strength', ...(school === 'en' ? [] : ['mean cold absorption'])];
   const verdict = afterRetest(samples, {
     bad: wear?.bad,
     missing: () => [
@@ -78,6 +80,7 @@ export function across(samples: readonly SampleOfLot[], about: LotAbout): LotSay
     counts: ({ title }) => !waived.has(title),
   });
   if (!verdict) return null;
+  if (school) return { results: [], lines, verdict, remarks: [] };
   const tables = gradeTables(product, found, { limits, system, mode });
   const judged = judge(tables, used);
   const wanted = gradeNamed(asked.grade);

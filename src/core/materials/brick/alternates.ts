@@ -1,7 +1,7 @@
 import type { LimitAbout } from '../../acceptance/criterion';
 import { isLimitId, isWithin, type LimitId, type Limits } from '../../limits';
 import { type Exact, roundTo } from '../../quantity';
-import { brickOf, type Grade } from './products';
+import { type Grade, isPaving } from './products';
 
 /** What a rule of a specification lets pass instead of saturation or absorption. */
 export const ALTERNATES = {
@@ -33,7 +33,7 @@ export function weatherAllows(index: Exact | undefined, limits: Limits): boolean
 /** The alternates that a specification uses and the results allow. */
 export function alternatesOf(about: LimitAbout): Alternate[] {
   const { asked, said, found, limits } = about;
-  if (brickOf(said('product')) === 'c902') return [];
+  if (isPaving(said('product'))) return [];
   return [
     ...(said('coldAlternate') === 'yes' && coldAllows(found('greatest cold absorption'), limits)
       ? (['cold'] as const)

@@ -1,8 +1,10 @@
 import type { Criterion, LimitAbout, SourcedLimit } from '../../acceptance/criterion';
-import { isLimitId, type LimitId } from '../../limits';
+import { isLimitId, isWithin, type LimitId } from '../../limits';
 import { standard } from '../../working';
+import { ofSchool, schoolOf } from '../schools';
 import { alternatesOf, gradeRow, WAIVES } from './alternates';
-import { brickOf, gradeNamed, type Product } from './products';
+import { strengthCount } from './counts';
+import { brickOf, gradeNamed, isPaving, type Product } from './products';
 
 const C216 = standard('ASTM C216');
 const DOCUMENT = {
@@ -10,6 +12,9 @@ const DOCUMENT = {
   c62: standard('ASTM C62'),
   c652: standard('ASTM C652'),
   c902: standard('ASTM C902'),
+  c1272: standard('ASTM C1272'),
+  'en771-1': standard('EN 771-1'),
+  is1077: standard('IS 1077'),
 } as const satisfies Record<Product, unknown>;
 
 /** What the grade that is asked for demands, as the specification says it; undefined where it does not, or an alternate holds. */
@@ -22,6 +27,16 @@ function byGrade(ending: string): (about: LimitAbout) => SourcedLimit | undefine
       return undefined;
     return { value: limits.number(id, system), source: DOCUMENT[product] };
   };
+}
+
+/** What a brick of IS 1077 may take up cold, by its class. */
+function coldOfClass({ asked, said, limits, system }: LimitAbout): SourcedLimit | undefined {
+  const declared = asked('declared', 'MPa');
+  if (said('product') !== 'is1077' || !declared) return undefined;
+  const row = isWithin(declared.toDecimalPlaces(1), limits.of('brick.is1077.class', system))
+    ? 'brick.is1077.cold'
+    : 'brick.is1077.cold-above';
+  return { value: limits.number(row, system), source: DOCUMENT.is1077 };
 }
 
 /** The class of a dimension: the ends of the classes in their order. */
@@ -55,8 +70,15 @@ const STRENGTH = {
   population: 'set',
   holds: 'at least',
   compare: 'rounded',
-  count: 'brick.role-count',
-} as const;
+  count: (said) => strengthCount(said('product')),
+} as const satisfies Partial<Criterion>;
+/** A strength that is not the one the set is about. */
+const NORMALISED = {
+  ...STRENGTH,
+  quantity: 'normalised strength',
+  unit: { US: 'psi', SI: 'MPa' },
+  step: 'unit.strength-step',
+} as const satisfies Partial<Criterion>;
 const ABSORPTION = {
   source: C216,
   by: ['brick-absorption'],
@@ -100,7 +122,7 @@ export const CRITERIA: readonly Criterion[] = [
     title: 'Mean strength',
     asks: 'Mean strength of the halves at least',
     statistic: 'mean',
-    limit: byGrade('mean'),
+    limit: (about) => byGrade('mean')(about) ?? ofSchool('is')(about),
   },
   {
     ...STRENGTH,
@@ -108,7 +130,23 @@ export const CRITERIA: readonly Criterion[] = [
     title: 'Strength of each',
     asks: 'No half below',
     statistic: 'least',
-    limit: byGrade('each'),
+    limit: (about) => byGrade('each')(about) ?? ofSchool('is', 'school.each')(about),
+  },
+  {
+    ...NORMALISED,
+    id: 'brick-normalised-mean',
+    title: 'Mean normalised strength',
+    asks: 'Mean normalised strength of the bricks at least',
+    statistic: 'mean',
+    limit: ofSchool('en'),
+  },
+  {
+    ...NORMALISED,
+    id: 'brick-normalised-each',
+    title: 'Normalised strength of each',
+    asks: "No brick's normalised strength below",
+    statistic: 'least',
+    limit: ofSchool('en', 'school.each'),
   },
   {
     ...BOIL,
@@ -132,7 +170,7 @@ export const CRITERIA: readonly Criterion[] = [
     title: 'Mean cold absorption',
     asks: 'Mean cold absorption at most',
     statistic: 'mean',
-    limit: byGrade('cold'),
+    limit: (about) => byGrade('cold')(about) ?? coldOfClass(about),
   },
   {
     ...COLD,
@@ -184,7 +222,7 @@ export const CRITERIA: readonly Criterion[] = [
     step: 'brick.percent-step',
     compare: 'rounded',
     limit: ({ said, limits, system }) =>
-      said('product') === 'c652' || said('product') === 'c902'
+      said('product') === 'c652' || isPaving(said('product')) || schoolOf(said('product'))
         ? undefined
         : limits.number('brick.solid', system),
   },

@@ -1,4 +1,5 @@
 import { ChoiceField, MeasureField, RunInput, TextField } from '../../methods/fields';
+import { DECLARED } from '../schools';
 import { GRADES, type Grade, PRODUCTS, type Product } from './products';
 
 const SIZE = {
@@ -25,11 +26,13 @@ export class Asked extends RunInput {
   @ChoiceField({
     label: 'Grade',
     options: Object.entries(GRADES).map(([value, label]) => ({ value, label })),
-    required: true,
-    help: 'SW, MW, NW of facing and building brick; SX, MX, NX of paving.',
+    help: 'SW, MW, NW of facing and building brick; SX, MX, NX and F, R of paving. EN and IS go by class.',
     example: 'sw',
   })
   grade?: Grade;
+
+  @MeasureField(DECLARED)
+  declared?: string;
 
   @ChoiceField({
     label: 'Type',

@@ -1,13 +1,16 @@
 import type { Limits } from '../../limits';
-import type { Material, Role, Stored } from '../../material/contract';
+import type { Material, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import { roleByCount } from '../../material/roles';
+import { measureIn, parseMeasure } from '../../quantity';
 import { Drawn, drawProblems } from '../drawn';
+import { declaredProblem, schoolOf } from '../schools';
 import { across } from './across';
 import { CRITERIA } from './criteria';
 import { Asked, Lot } from './fields';
-import { ABSORPTION, BRICK, COMPRESSION, FORMS, HALF, PAIR, TO_HALVE, WHOLE } from './forms';
-import { brickOf, GRADES, GRADES_OF, gradeNamed, PRODUCTS } from './products';
+import { ABSORPTION, BRICK, COMPRESSION, FORMS, HALF, PAIR, TO_HALVE } from './forms';
+import { brickOf, GRADES, GRADES_OF, gradeNamed, IS_CLASSES, PRODUCTS } from './products';
+import { ROLES, rolesOf } from './roles';
 
 /**
  * Bricks that a lot asks for.
@@ -21,15 +24,6 @@ export function bricksWanted(bricks: number, limits: Limits): number {
   const beyond = Math.max(0, Math.ceil((bricks - of('brick.lot')) / of('brick.lot-more')));
   return of('brick.set') + of('brick.more') * beyond;
 }
-
-/** What bricks and halves are for, in the order that bricks are numbered: pairs for efflorescence come last. */
-const ROLES: readonly Role[] = [
-  { id: TO_HALVE, text: 'To be halved', count: 5 },
-  { id: WHOLE, text: 'Whole: suction, bending', count: 5 },
-  { id: PAIR, text: 'Pairs for efflorescence' },
-  { id: COMPRESSION, text: 'Strength' },
-  { id: ABSORPTION, text: 'Absorption' },
-];
 
 /** Clay brick, from the pallet to the grade of the delivery. */
 export const brick: Material = {
@@ -68,14 +62,14 @@ export const brick: Material = {
       title: 'Register the bricks that were drawn',
       intro:
         'Mark each brick itself with crayon, at most 5 % of its surface: paper does not live through oven and boil. The mark is on both halves when it is cut.',
-      done: 'They are registered. The first five are for halving, the next five stay whole, more are pairs for efflorescence.',
+      done: 'They are registered. The first five are for halving, the next five stay whole; of EN ten and of IS five are broken whole. More are pairs for efflorescence.',
       countHelp: 'Ten make a sample; twenty with the pairs for efflorescence.',
       usual: 10,
       most: 60,
       place: 'Where they are',
       forms: () => [BRICK],
       event: 'received',
-      role: (before) => roleByCount(ROLES, PAIR, before),
+      role: (before, { product }) => roleByCount(rolesOf(product), PAIR, before),
       register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
     },
     {
@@ -105,6 +99,7 @@ export const brick: Material = {
   summary: (asked) => [
     ['Specification', `${PRODUCTS[brickOf(asked.product) ?? 'c216']}, ${String(asked.edition ?? '')}`],
     ['Grade', gradeWords(asked)],
+    ['Class or declared', measureWords(asked.declared)],
     ['Thickness × height × length', [asked.width, asked.height, asked.length].map(measureWords).join(' × ')],
     ['Expected', measureWords(asked.expectedStrength)],
     ['Project', String(asked.projectSays ?? '')],
@@ -112,6 +107,8 @@ export const brick: Material = {
   problems: (asked): Record<string, string> => {
     const product = brickOf(asked.product);
     const grade = gradeNamed(asked.grade);
+    if (product && schoolOf(product)) return { ...declaredProblem(asked), ...classProblem(asked) };
+    if (product && !grade) return { grade: 'Which grade is asked for?' };
     if (product && grade && !GRADES_OF[product].includes(grade))
       return {
         grade: `${PRODUCTS[product].split(',')[0]} has no such grade: ${GRADES_OF[product].map((each) => GRADES[each]).join(', ')}.`,
@@ -128,6 +125,16 @@ export const brick: Material = {
   across,
   criteria: CRITERIA.map(({ id }) => id),
 };
+
+/** A strength that is no class of IS 1077. */
+function classProblem({ product, declared }: Stored): Readonly<Record<string, string>> {
+  const parsed = parseMeasure(String(declared ?? ''), 'stress', 'MPa');
+  if (product !== 'is1077' || !parsed.ok) return {};
+  const named = measureIn(parsed.measure, 'MPa').value.toDecimalPlaces(1);
+  return IS_CLASSES.some((each) => named.equals(each))
+    ? {}
+    : { declared: `Its classes are ${IS_CLASSES.join(', ')} MPa: type one of them, with its unit.` };
+}
 
 function gradeWords({ grade, type, wear }: Stored): string {
   const named = gradeNamed(grade);

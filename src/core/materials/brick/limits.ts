@@ -54,6 +54,22 @@ export const LIMITS = {
     'brick.wear-3': r('Type III: abrasion index', '<= 0.50'),
     'brick.wear-step': r('Abrasion index reported to', '= 0.01', ourChoice('as its limits are written')),
   }),
+  ...group('Clay brick: types of C1272', standard('ASTM C1272'), {
+    'brick.f.mean': psi('F: mean strength', '10000', '69.0'),
+    'brick.f.each': psi('F: strength of each', '8800', '60.7'),
+    'brick.f.cold': r('F: mean cold absorption', '<= 6.0 %'),
+    'brick.f.cold-each': r('F: cold absorption of each', '<= 7.0 %'),
+    'brick.r.mean': psi('R: mean strength', '8000', '55.2'),
+    'brick.r.each': psi('R: strength of each', '7000', '48.3'),
+    'brick.r.cold': r('R: mean cold absorption', '<= 6.0 %'),
+    'brick.r.cold-each': r('R: cold absorption of each', '<= 7.0 %'),
+  }),
+  ...group('Clay brick: EN 771-1 and IS 1077', standard('IS 1077'), {
+    'brick.en771-1.count': r('EN: bricks of a set for strength', '= 10', standard('EN 772-1')),
+    'brick.is1077.class': r('IS: classes with the wider absorption, up to', '<= 12.5 MPa'),
+    'brick.is1077.cold': r('IS: mean cold absorption up to that class', '<= 20 %'),
+    'brick.is1077.cold-above': r('IS: mean cold absorption of higher classes', '<= 15 %'),
+  }),
   ...group('Clay brick: sizes', C216, {
     'brick.fbx-3': tight('up to 3 in [75 mm]', '0.0625', '1.6'),
     'brick.fbx-4': tight('up to 4 in [100 mm]', '0.09375', '2.4'),

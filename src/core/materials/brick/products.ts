@@ -4,19 +4,25 @@ export const PRODUCTS = {
   c62: 'C62, building brick',
   c652: 'C652, hollow brick',
   c902: 'C902, paving brick',
+  c1272: 'C1272, heavy vehicular paving brick',
+  'en771-1': 'EN 771-1, clay unit',
+  is1077: 'IS 1077, burnt clay brick',
 } as const;
 
 export type Product = keyof typeof PRODUCTS;
 
-export const GRADES = { sw: 'SW', mw: 'MW', nw: 'NW', sx: 'SX', mx: 'MX', nx: 'NX' } as const;
+export const GRADES = { sw: 'SW', mw: 'MW', nw: 'NW', sx: 'SX', mx: 'MX', nx: 'NX', f: 'F', r: 'R' } as const;
 export type Grade = keyof typeof GRADES;
 
-/** The grades that each specification has, the strictest first. Source: ASTM C216, C62, C652, C902 (from memory). */
+/** The grades that each specification has, the strictest first. Source: ASTM C216, C62, C652, C902, C1272 (from memory). */
 export const GRADES_OF: Readonly<Record<Product, readonly Grade[]>> = {
   c216: ['sw', 'mw'],
   c62: ['sw', 'mw', 'nw'],
   c652: ['sw', 'mw'],
   c902: ['sx', 'mx', 'nx'],
+  c1272: ['f', 'r'],
+  'en771-1': [],
+  is1077: [],
 };
 
 /** The product that a stored text names; undefined where it names none. */
@@ -27,4 +33,12 @@ export function brickOf(text: unknown): Product | undefined {
 /** The grade that a stored text names; undefined where it names none. */
 export function gradeNamed(text: unknown): Grade | undefined {
   return typeof text === 'string' && Object.hasOwn(GRADES, text) ? (text as Grade) : undefined;
+}
+
+/** The classes of IS 1077, in N/mm². Source: IS 1077 (from memory). */
+export const IS_CLASSES = ['3.5', '5', '7.5', '10', '12.5', '15', '17.5', '20', '25', '30', '35'] as const;
+
+/** Paving, which has no alternates for weather and no limit of voids. */
+export function isPaving(product: unknown): boolean {
+  return product === 'c902' || product === 'c1272';
 }

@@ -1,11 +1,12 @@
 import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
 import { PROPERTIES, type Property } from '../../methods/unit-report/input';
 import { afterRetest } from '../retest';
-import { productOf } from './products';
+import { baseOf, productOf } from './products';
 
 /** What a product wants of other reports. Source: ASTM C90, C129, C936 (from memory). */
 const OTHERS: Readonly<Partial<Record<string, readonly Property[]>>> = {
   c90: ['shrinkage'],
+  is2185: ['shrinkage'],
   c129: ['shrinkage'],
   c936: ['freeze', 'abrasion'],
 };
@@ -13,7 +14,8 @@ const OTHERS: Readonly<Partial<Record<string, readonly Property[]>>> = {
 /** What the sets of a delivery say together, with the reports of other tests. @returns null while no set has been tested */
 export function across(samples: readonly SampleOfLot[], { asked, tests }: LotAbout): LotSays | null {
   const others = tests.flatMap(({ verdicts }) => verdicts);
-  const wanted = OTHERS[productOf(String(asked.product)) ?? ''] ?? [];
+  const product = productOf(String(asked.product));
+  const wanted = (product && OTHERS[baseOf(product)]) ?? [];
   const verdict = afterRetest(samples, {
     bad: others.find(({ state }) => state === 'does not meet')?.sentence,
     missing: () =>

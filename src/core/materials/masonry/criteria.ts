@@ -2,7 +2,9 @@ import type { Criterion, LimitAbout, SourcedLimit } from '../../acceptance/crite
 import { isLimitId, type LimitId, type Limits } from '../../limits';
 import type { Exact, System, UnitId } from '../../quantity';
 import { standard } from '../../working';
-import { type DensityClass, productOf } from './products';
+import { ofSchool } from '../schools';
+import { baseOf, type DensityClass, productOf } from './products';
+import { strengthCount } from './sets-wanted';
 
 const C90 = standard('ASTM C90');
 
@@ -16,9 +18,10 @@ export function densityClass(
 }
 
 /** The name of a row that a product may have: `mean`, `each`, an absorption; undefined where it has none. */
-function productRow(product: string | undefined, ending: string): LimitId | undefined {
-  const id = `unit.${productOf(product)}.${ending}`;
-  return isLimitId(id) ? id : undefined;
+export function productRow(product: string | undefined, ending: string): LimitId | undefined {
+  const named = productOf(product);
+  if (!named) return undefined;
+  return [named, baseOf(named)].map((each) => `unit.${each}.${ending}`).find(isLimitId);
 }
 
 /** What such a row asks for. */
@@ -55,22 +58,31 @@ function absorptionLimit(about: LimitAbout, each: '' | '-each'): SourcedLimit | 
   );
 }
 
-/** True for loadbearing hollow units, whose shells and webs have rows of their own. */
-function isHollow(about: LimitAbout): boolean {
-  return about.said('product') === 'c90';
+/** Loadbearing hollow units, whose shells and webs have rows of their own: by the table of today, or the one up to 2010. */
+export function webTable(named: string | undefined): 'today' | 'older' | undefined {
+  const product = productOf(named);
+  if (!product || baseOf(product) !== 'c90') return undefined;
+  return product === 'c90-2010' ? 'older' : 'today';
 }
 
-/** The least face shell by the specified width. Source: ASTM C90 Table 1 (from memory). */
-function shellLimit(about: LimitAbout): Exact | undefined {
+/** The nominal widths that rows are listed for, with the row from which the next one counts. */
+const WIDTHS = [
+  ['4', 'unit.width-6'],
+  ['6', 'unit.width-8'],
+  ['8', 'unit.width-10'],
+  ['10', 'unit.width-12'],
+] as const;
+
+/** The row of a part by the specified width; the table of today has fewer of them. Source: ASTM C90 Table 1 (from memory). */
+function byWidth(part: 'shell' | 'web' | 'equivalent', about: LimitAbout): Exact | undefined {
   const { limits, system } = about;
+  const table = webTable(about.said('product'));
   const width = about.asked('width', system === 'US' ? 'in' : 'mm');
-  if (!isHollow(about) || !width) return undefined;
-  const id: LimitId = width.lessThan(limits.number('unit.width-6', system))
-    ? 'unit.shell-4'
-    : width.lessThan(limits.number('unit.width-8', system))
-      ? 'unit.shell-6'
-      : 'unit.shell-8';
-  return limits.number(id, system);
+  if (!table || !width) return undefined;
+  const nominal = WIDTHS.find(([, next]) => width.lessThan(limits.number(next, system)))?.[0] ?? '12';
+  const ids = table === 'older' ? [`unit.${part}-${nominal}-2010`] : [];
+  const id = [...ids, `unit.${part}-${nominal}`, `unit.${part}-8`, `unit.${part}`].find(isLimitId);
+  return id && limits.number(id, system);
 }
 
 const STRENGTH = {
@@ -80,6 +92,15 @@ const STRENGTH = {
   population: 'set',
   holds: 'at least',
   compare: 'rounded',
+} as const;
+/** How many units of a product are broken. */
+const brokenCount = (said: (name: string) => string | undefined): LimitId => strengthCount(said('product'));
+/** A strength that is not the one the set is about. */
+const OF_SCHOOL = {
+  ...STRENGTH,
+  unit: { US: 'psi', SI: 'MPa' },
+  step: 'unit.strength-step',
+  count: brokenCount,
 } as const;
 const ABSORPTION = {
   source: C90,
@@ -110,8 +131,8 @@ export const CRITERIA: readonly Criterion[] = [
     title: 'Mean net strength',
     asks: 'Mean net strength of the units at least',
     statistic: 'mean',
-    limit: (about) => own(about, 'leastMean') ?? row(about, 'mean'),
-    count: 'unit.role-count',
+    limit: (about) => own(about, 'leastMean') ?? row(about, 'mean') ?? ofSchool('csa')(about),
+    count: brokenCount,
   },
   {
     ...STRENGTH,
@@ -120,8 +141,33 @@ export const CRITERIA: readonly Criterion[] = [
     asks: 'No unit below',
     statistic: 'least',
     limit: (about) => own(about, 'leastEach') ?? row(about, 'each'),
-    count: 'unit.role-count',
+    count: brokenCount,
   },
+  ...(
+    [
+      ['is', 'gross', 'gross compressive strength', 'gross strength'],
+      ['en', 'normalised', 'normalised strength', 'normalised strength'],
+    ] as const
+  ).flatMap(([school, name, quantity, words]): Criterion[] => [
+    {
+      ...OF_SCHOOL,
+      id: `unit-${name}-mean`,
+      title: `Mean ${words}`,
+      asks: `Mean ${words} of the units at least`,
+      quantity,
+      statistic: 'mean',
+      limit: ofSchool(school),
+    },
+    {
+      ...OF_SCHOOL,
+      id: `unit-${name}-each`,
+      title: `${words.charAt(0).toUpperCase()}${words.slice(1)} of each`,
+      asks: `No unit's ${words} below`,
+      quantity,
+      statistic: 'least',
+      limit: ofSchool(school, 'school.each'),
+    },
+  ]),
   {
     ...ABSORPTION,
     id: 'unit-absorption-mean',
@@ -189,7 +235,7 @@ export const CRITERIA: readonly Criterion[] = [
     asks: 'Mean face shell at least',
     quantity: 'face shell',
     statistic: 'mean',
-    limit: shellLimit,
+    limit: (about) => byWidth('shell', about),
   },
   {
     ...SIZE,
@@ -198,7 +244,7 @@ export const CRITERIA: readonly Criterion[] = [
     asks: 'Mean of the least webs at least',
     quantity: 'least web',
     statistic: 'mean',
-    limit: (about) => (isHollow(about) ? about.limits.number('unit.web', about.system) : undefined),
+    limit: (about) => byWidth('web', about),
   },
   {
     ...SIZE,
@@ -209,6 +255,20 @@ export const CRITERIA: readonly Criterion[] = [
     unit: { US: 'in2/ft2', SI: 'mm2/m2' },
     step: 'unit.web-area-step',
     statistic: 'mean',
-    limit: (about) => (isHollow(about) ? about.limits.number('unit.web-area', about.system) : undefined),
+    limit: (about) =>
+      webTable(about.said('product')) === 'today'
+        ? about.limits.number('unit.web-area', about.system)
+        : undefined,
+  },
+  {
+    ...SIZE,
+    id: 'unit-web-equivalent',
+    title: 'Equivalent web thickness',
+    asks: 'Mean equivalent web thickness at least',
+    quantity: 'equivalent web thickness',
+    unit: { US: 'in/ft', SI: 'mm/m' },
+    statistic: 'mean',
+    limit: (about) =>
+      webTable(about.said('product')) === 'older' ? byWidth('equivalent', about) : undefined,
   },
 ];

@@ -1,4 +1,5 @@
 import { ChoiceField, MeasureField, RunInput, TextField } from '../../methods/fields';
+import { DECLARED } from '../schools';
 import { AGGREGATES, type FireAggregate, PRODUCTS, type Product } from './products';
 
 const SIZE = {
@@ -72,6 +73,9 @@ export class Asked extends RunInput {
     example: { US: '2,900 psi', SI: '20 MPa' },
   })
   expectedStrength?: string;
+
+  @MeasureField(DECLARED)
+  declared?: string;
 
   @MeasureField({
     label: 'Mean net strength at least',

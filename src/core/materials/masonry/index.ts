@@ -1,13 +1,14 @@
 import type { Material, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import { Drawn, drawProblems } from '../drawn';
+import { declaredProblem } from '../schools';
 import { across } from './across';
 import { CRITERIA } from './criteria';
 import { Asked, Lot } from './fields';
 import { ABSORPTION, COMPRESSION, FORMS, SPARE, UNIT_FORMS } from './forms';
-import { PRODUCTS, productOf } from './products';
+import { PRODUCTS, productOf, productOfEdition } from './products';
 import { proposesRoles, ROLE_FACTS, ROLES, roleOf } from './roles';
-import { setsWanted } from './sets-wanted';
+import { countsOf, setsWanted } from './sets-wanted';
 
 /** Manufactured masonry units, from the pallet to the verdict on the lot. */
 export const masonry: Material = {
@@ -49,8 +50,8 @@ export const masonry: Material = {
       title: 'Register the units that were drawn',
       intro:
         'Mark each unit itself with paint stick or crayon on its end, at most 5 % of its surface: paper does not live through tank and oven. Clean it with stone or brush before it is weighed.',
-      done: 'They are registered. The first three are for strength, the next three for absorption until their masses say otherwise.',
-      countHelp: 'Six make a set; one or two spares may come with it.',
+      done: 'They are registered. The first are for strength, the next three for absorption until their masses say otherwise.',
+      countHelp: 'Six make a set, of EN nine and of IS eleven; one or two spares may come with it.',
       usual: 6,
       most: 24,
       place: 'Where they are',
@@ -60,12 +61,12 @@ export const masonry: Material = {
       register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
     },
   ],
-  plan: (_, limits, system) => {
-    const count = limits.number('unit.set', system).toNumber();
+  plan: (_, limits, _system, asked) => {
+    const [broken, dried] = countsOf(asked.product, limits);
     return {
-      count,
-      take: count,
-      why: 'three are broken, three are soaked and dried; a spare is weighed and conditioned with them.',
+      count: broken + dried,
+      take: broken + dried,
+      why: `${broken} are broken, ${dried} are soaked and dried; a spare is weighed and conditioned with them.`,
     };
   },
   summary: (asked) => [
@@ -75,6 +76,7 @@ export const masonry: Material = {
     ],
     ['Width × height × length', [asked.width, asked.height, asked.length].map(measureWords).join(' × ')],
     ['Expected', measureWords(asked.expectedStrength)],
+    ['Class or declared', measureWords(asked.declared)],
     ['Project', projectWords(asked)],
   ],
   problems: (asked): Record<string, string> => {
@@ -83,18 +85,16 @@ export const masonry: Material = {
     );
     if (own && !asked.projectSays)
       return { projectSays: 'Say where the project asks for this: it is printed beside the limit.' };
-    // ASTM C90 before 2014 (from memory): 1,900 psi the mean, 1,700 each, other webs.
-    const year = /\b(?:19|20)\d\d\b/u.exec(String(asked.edition ?? ''))?.[0];
-    return asked.product === 'c90' && year && Number(year) < 2014 && !asked.leastMean
-      ? {
-          edition:
-            'Editions before 2014 ask for less strength, and for other webs: type their strengths below as the project’s own, with the edition as their source.',
-        }
-      : {};
+    const product = productOf(String(asked.product));
+    const right = product && productOfEdition(product, String(asked.edition ?? ''));
+    return right && right !== product
+      ? { edition: `Of this year is “${PRODUCTS[right]}”: choose it above, its rows are other ones.` }
+      : declaredProblem(asked);
   },
-  lotWants: ({ units }, limits) => {
+  lotWants: ({ units }, limits, { product }) => {
     const sets = setsWanted(Number(units ?? 0), limits);
-    const each = limits.number('unit.set', 'US').toNumber();
+    const [broken, dried] = countsOf(product, limits);
+    const each = broken + dried;
     return `${sets} ${sets === 1 ? 'set' : 'sets'} of ${each} units for a lot of ${Number(units ?? 0).toLocaleString('en-US')}.`;
   },
   sampleProblems: drawProblems,

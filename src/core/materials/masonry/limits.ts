@@ -17,6 +17,7 @@ const absorption = (name: string, us: string, si: string) =>
   r(`${name}: absorption`, `<= ${us} lb/ft3`, `<= ${si} kg/m3`);
 
 const c90 = strength('C90', ['2000', '1800'], ['13.8', '12.4']);
+const older = strength('C90 up to 2013', ['1900', '1700'], ['13.1', '11.7']);
 const c129 = strength('C129', ['600', '500'], ['4.1', '3.4']);
 const c55 = strength('C55', ['2500', '2000'], ['17.2', '13.8']);
 const c1634 = strength('C1634', ['3500', '3000'], ['24.1', '20.7']);
@@ -32,6 +33,10 @@ export const LIMITS = {
   ...group('Masonry units: strength', C90, {
     'unit.c90.mean': c90.mean,
     'unit.c90.each': c90.each,
+    'unit.c90-2013.mean': older.mean,
+    'unit.c90-2013.each': older.each,
+    'unit.c90-2010.mean': older.mean,
+    'unit.c90-2010.each': older.each,
     'unit.c129.mean': { ...c129.mean, source: standard('ASTM C129') },
     'unit.c129.each': { ...c129.each, source: standard('ASTM C129') },
     'unit.c55.mean': { ...c55.mean, source: standard('ASTM C55') },
@@ -86,6 +91,7 @@ export const LIMITS = {
     },
     'unit.c73-sw.any': { ...absorption('C73 SW, mean', '15', '240'), source: standard('ASTM C73') },
     'unit.c73-mw.any': { ...absorption('C73 MW, mean', '18', '288'), source: standard('ASTM C73') },
+    'unit.is2185.mass': r('IS 2185-1: absorption by mass, mean', '<= 10 %', standard('IS 2185-1')),
     'unit.c1319.any': { ...absorption('C1319, mean', '10', '160'), source: standard('ASTM C1319') },
     'unit.c1319.any-each': { ...absorption('C1319, each', '12', '192'), source: standard('ASTM C1319') },
     'unit.d6684.any': { ...absorption('D6684, mean', '9.1', '146'), source: standard('ASTM D6684') },
@@ -104,6 +110,38 @@ export const LIMITS = {
     'unit.width-10': r('Counts as a 10 in [250 mm] unit from a width of', '= 9 in', '= 229 mm', BETWEEN),
     'unit.width-12': r('Counts as a 12 in [300 mm] unit from a width of', '= 11 in', '= 280 mm', BETWEEN),
     'unit.web': r('Web at its least', '>= 0.75 in', '>= 19 mm'),
+    'unit.shell-10-2010': r(
+      'Up to 2010: face shell, 10 in; 1 1/4 in [32 mm] where the design load is reduced',
+      '>= 1.375 in',
+      '>= 35 mm',
+    ),
+    'unit.shell-12-2010': r(
+      'Up to 2010: face shell, 12 in; 1 1/4 in [32 mm] where the design load is reduced',
+      '>= 1.5 in',
+      '>= 38 mm',
+    ),
+    'unit.web-4-2010': r('Up to 2010: web, 4 in', '>= 0.75 in', '>= 19 mm'),
+    'unit.web-6-2010': r('Up to 2010: web, 6 in', '>= 1 in', '>= 25 mm'),
+    'unit.web-8-2010': r('Up to 2010: web, 8 in', '>= 1 in', '>= 25 mm'),
+    'unit.web-10-2010': r('Up to 2010: web, 10 in', '>= 1.125 in', '>= 29 mm'),
+    'unit.web-12-2010': r('Up to 2010: web, 12 in and more', '>= 1.125 in', '>= 29 mm'),
+    'unit.equivalent-4-2010': r(
+      'Up to 2010: equivalent web thickness, 4 in',
+      '>= 1.625 in/ft',
+      '>= 136 mm/m',
+    ),
+    'unit.equivalent-6-2010': r('Up to 2010: equivalent web thickness, 6 in', '>= 2.25 in/ft', '>= 188 mm/m'),
+    'unit.equivalent-8-2010': r('Up to 2010: equivalent web thickness, 8 in', '>= 2.25 in/ft', '>= 188 mm/m'),
+    'unit.equivalent-10-2010': r(
+      'Up to 2010: equivalent web thickness, 10 in',
+      '>= 2.5 in/ft',
+      '>= 209 mm/m',
+    ),
+    'unit.equivalent-12-2010': r(
+      'Up to 2010: equivalent web thickness, 12 in and more',
+      '>= 2.5 in/ft',
+      '>= 209 mm/m',
+    ),
     'unit.web-area': r('Normalised web area', '>= 6.5 in2/ft2', '>= 45140 mm2/m2'),
   }),
   ...group('Masonry units: fire resistance by equivalent thickness', standard('TMS 216.1'), {
@@ -129,6 +167,9 @@ export const LIMITS = {
     'unit.lot-one': r('Lot up to which one set is taken', '= 10000'),
     'unit.lot-two': r('Lot up to which two sets are taken', '= 100000'),
     'unit.lot-each': r('Units of a larger lot for each of which a set is taken', '= 50000'),
+    'unit.en771-3.count': r('EN: units of a set for strength', '= 6', standard('EN 771-3')),
+    'unit.is2185.count': r('IS: units of a set for strength', '= 8', standard('IS 2185-1')),
+    'unit.a165.count': r('CSA: units of a set for strength', '= 5', standard('CSA A165.1')),
     'unit.role-count': r('Units of a set for strength, and as many for absorption', '= 3'),
   }),
 };

@@ -1,20 +1,28 @@
-import type { Role, RolePiece, RoleProposal } from '../../material/contract';
+import type { Limits } from '../../limits';
+import type { Role, RolePiece, RoleProposal, Stored } from '../../material/contract';
 import { roleByCount } from '../../material/roles';
 import { type FactSources, factMeasure } from '../../methods/facts';
 import { type Exact, meanOf } from '../../quantity';
 import { ABSORPTION, COMPRESSION, SPARE } from './forms';
+import { countsOf } from './sets-wanted';
 import { bestSplit, type Weighed } from './split';
 
-/** What units of a set are for, in the order they are numbered. Source: ASTM C140/C140M 5.2 (from memory): three of each. */
+/** What units of a set are for, in the order they are numbered. Source: ASTM C140/C140M 5.2 (from memory): three of each, other schools as their rows say. */
 export const ROLES: readonly Role[] = [
-  { id: COMPRESSION, text: 'Strength', count: 3 },
-  { id: ABSORPTION, text: 'Absorption', count: 3 },
+  { id: COMPRESSION, text: 'Strength' },
+  { id: ABSORPTION, text: 'Absorption' },
   { id: SPARE, text: 'Spare' },
 ];
 
 /** What the next unit of a set is for. @param before how many the set has */
-export function roleOf(before: number): string {
-  return roleByCount(ROLES, SPARE, before);
+export function roleOf(before: number, { product }: Stored, limits: Limits): string {
+  const [broken, dried] = countsOf(product, limits);
+  const count: Readonly<Record<string, number>> = { [COMPRESSION]: broken, [ABSORPTION]: dried };
+  return roleByCount(
+    ROLES.map((role) => ({ ...role, count: count[role.id] ?? 0 })),
+    SPARE,
+    before,
+  );
 }
 
 /** What units are split by: their masses as they came. */

@@ -1,4 +1,4 @@
-import type { Limits } from '../../limits';
+import { isLimitId, type LimitId, type Limits } from '../../limits';
 
 /**
  * Sets of units that a lot asks for.
@@ -11,4 +11,18 @@ export function setsWanted(units: number, limits: Limits): number {
     limits.number(id, 'US').toNumber();
   if (units <= of('unit.lot-one')) return 1;
   return units <= of('unit.lot-two') ? 2 : Math.ceil(units / of('unit.lot-each'));
+}
+
+/** The row that says how many units of a product are broken. */
+export function strengthCount(product: unknown): LimitId {
+  const own = `unit.${String(product)}.count`;
+  return isLimitId(own) ? own : 'unit.role-count';
+}
+
+/** How many units of a set are for strength, and how many for absorption. */
+export function countsOf(product: unknown, limits: Limits): readonly [broken: number, dried: number] {
+  return [
+    limits.number(strengthCount(product), 'US').toNumber(),
+    limits.number('unit.role-count', 'US').toNumber(),
+  ];
 }

@@ -1,6 +1,6 @@
 import { gradeRow } from '../../materials/brick/alternates';
 import { CRITERIA } from '../../materials/brick/criteria';
-import { ABSORPTION, HALF } from '../../materials/brick/forms';
+import { ABSORPTION, BRICK, HALF } from '../../materials/brick/forms';
 import { LIMITS as ROWS } from '../../materials/brick/limits';
 import { gradeNamed } from '../../materials/brick/products';
 import { standard } from '../../working';
@@ -30,11 +30,12 @@ export const brickAbsorption: Method<BrickAbsorptionInput> = {
   title: 'Absorption and saturation of brick',
   designations: [standard('ASTM C67/C67M')],
   runOn: 'specimen',
-  forms: [HALF],
+  forms: [HALF, BRICK],
   role: ABSORPTION,
   facts: {
     product: asked('product', 'text'),
     grade: asked('grade', 'text'),
+    declared: asked('declared', { dimension: 'stress' }),
     coldAlternate: asked('coldAlternate', 'text'),
     weatheringIndex: asked('weatheringIndex', 'text'),
     dryMass: mass('dryMass', 'brick-drying'),
@@ -75,7 +76,7 @@ export const brickAbsorption: Method<BrickAbsorptionInput> = {
   ],
   performedAt: 'lookedAt',
   set: {
-    word: 'Absorption of the halves',
+    word: 'Absorption',
     quantity: 'cold absorption',
     by: [],
     combine: 'mean',

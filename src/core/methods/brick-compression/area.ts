@@ -1,10 +1,12 @@
 import type { Limits } from '../../limits';
 import { gradeRow } from '../../materials/brick/alternates';
+import { BRICK } from '../../materials/brick/forms';
 import { gradeNamed } from '../../materials/brick/products';
+import { schoolOf } from '../../materials/schools';
 import { type Exact, meanOf, type System } from '../../quantity';
 import { factMeasure, factText } from '../facts';
 import { readMeasure } from '../fields';
-import { LENGTH_UNIT } from '../press/units';
+import { LENGTH_UNIT, STRESS_UNIT } from '../press/units';
 import type { RunSetup } from '../setup';
 import type { BrickCompressionInput } from './input';
 
@@ -27,11 +29,12 @@ export function bearingOf(input: BrickCompressionInput, setup: RunSetup): Bearin
   return specified && { area: specified.L.times(specified.W), faces: [], measured: false };
 }
 
-/** A half as it is specified: as wide, and half as long. */
+/** A half as it is specified: as wide, and half as long; or the whole brick. */
 export function specifiedHalf(setup: RunSetup, system: System): { L: Exact; W: Exact } | undefined {
   const of = (name: string): Exact | undefined => factMeasure(setup, name, 'length', LENGTH_UNIT[system]);
   const [length, width] = [of('ownLength') ?? of('length'), of('width')];
-  return length && width ? { L: length.div(2), W: width } : undefined;
+  const half = setup.specimen?.form !== BRICK;
+  return length && width ? { L: half ? length.div(2) : length, W: width } : undefined;
 }
 
 /** Strength that the grade asks for: of the mean, or of each; psi or MPa. */
@@ -41,6 +44,9 @@ export function gradeStrength(
   system: System,
   limits: Limits,
 ): Exact | undefined {
+  const declared = factMeasure(setup, 'declared', 'stress', STRESS_UNIT[system]);
+  if (declared && schoolOf(factText(setup, 'product')))
+    return which === 'mean' ? declared : declared.times(limits.number('school.each', system)).div(100);
   const id = gradeRow(gradeNamed(factText(setup, 'grade')), which);
   return id && limits.number(id, system);
 }

@@ -1,15 +1,17 @@
 import { isWithin, type Limits } from '../../limits';
+import { BRICK } from '../../materials/brick/forms';
 import { type Exact, exact, plainOf, type System } from '../../quantity';
 import { durationText } from '../../windows';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
-import { factText } from '../facts';
+import { factMeasure, factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { cappedFrom, capsFindings } from '../masonry-press/caps';
 import { machineFindings, plateFindings } from '../masonry-press/machine';
 import { expectedLoad, loadOn, wedge } from '../masonry-press/rates';
+import { loadedBy, normalised, schoolFindings } from '../masonry-press/school';
 import { secondHalf, timeFindings } from '../masonry-press/time';
 import { resultOf } from '../outcome';
 import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT, zeroFindings } from '../press';
@@ -65,6 +67,24 @@ export function compute(input: BrickCompressionInput, setup: RunSetup): Outcome 
       }),
     );
   }
+  const school = loadedBy(setup);
+  const size = {
+    height: factMeasure(setup, 'height', 'length', LENGTH_UNIT[system]),
+    width: bearing?.faces[0]?.W,
+  };
+  const fb =
+    school === 'en' && strength && normalised(sheet, { symbol: 'C', value: strength }, size, input, limits);
+  if (fb)
+    results.push(
+      resultOf({
+        quantity: 'normalised strength',
+        symbol: 'fb',
+        value: fb,
+        unit: STRESS_UNIT[system],
+        step: limits.number('unit.strength-step', system),
+        mode,
+      }),
+    );
   const [face] = bearing?.faces ?? [];
   return {
     results,
@@ -72,17 +92,21 @@ export function compute(input: BrickCompressionInput, setup: RunSetup): Outcome 
     findings: bySeverity([
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
       ...zeroFindings(input),
-      ...readyFindings(input, setup, limits),
+      ...recessFindings(input, setup, limits),
       ...sizeFindings(input, bearing, setup, limits),
-      ...capsFindings(input, setup, limits),
+      ...(school
+        ? schoolFindings(school, size, input, limits)
+        : [...readyFindings(input, setup), ...capsFindings(input, setup, limits)]),
       ...machineFindings(input, setup, loads, limits),
       ...plateFindings(input, face ? { length: face.L, width: face.W } : {}, setup, limits),
-      ...timeFindings(
-        input,
-        { row: ROW, first: 'departure', strength, floor: gradeStrength(setup, 'each', system, limits) },
-        setup,
-        limits,
-      ),
+      ...(school
+        ? []
+        : timeFindings(
+            input,
+            { row: ROW, first: 'departure', strength, floor: gradeStrength(setup, 'each', system, limits) },
+            setup,
+            limits,
+          )),
     ]),
     verdicts: [],
     picture: {
@@ -99,7 +123,7 @@ export function compute(input: BrickCompressionInput, setup: RunSetup): Outcome 
         areaUnit: system === 'US' ? 'in2' : 'mm2',
         broken: Boolean(load),
         secondHalf: secondHalf(input, setup)?.toNumber() ?? null,
-        ...wedge(loads, ROW, system, limits),
+        ...(school ? {} : wedge(loads, ROW, system, limits)),
       },
     },
   };
@@ -126,12 +150,22 @@ function areaLine(sheet: Sheet, { faces }: Bearing, system: System, limits: Limi
   });
 }
 
-/** Dried and cooled before it is capped, and its filled recess two days old. */
-function readyFindings(input: BrickCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
+/** Dry, and cool before it was capped. */
+function readyFindings(input: BrickCompressionInput, setup: RunSetup): Finding[] {
   const cooled = factText(setup, 'cooledAt');
   const capped = cappedFrom(setup);
-  const found: Finding[] = [];
   const about = { beforeLoad: true, fields: ['state'] } as const;
+  const found: Finding[] = [];
+  if (input.state === 'damp')
+    found.push(
+      finding({
+        ...about,
+        id: 'brick.damp',
+        severity: 'invalid',
+        message: 'Brick is broken dry.',
+        action: 'Back into the oven, then cool it.',
+      }),
+    );
   if (cooled === undefined)
     found.push(
       finding({
@@ -154,24 +188,29 @@ function readyFindings(input: BrickCompressionInput, setup: RunSetup, limits: Li
         action: 'Take the caps off, dry and cool it, cap it again.',
       }),
     );
-  const stood = (Date.parse(input.testedAt ?? setup.asOf ?? '') - Date.parse(input.filledAt ?? '')) / 60_000;
-  const filled = limits.number('brick.filled', 'US').times(60);
-  if (input.recess === 'filled' && !Number.isNaN(stood) && exact(stood).lessThan(filled))
-    found.push(
-      limitFinding(
-        limits,
-        input.system,
-        { id: 'brick.filled', severity: 'invalid', beforeLoad: true, fields: ['filledAt'] },
-        {
-          message: `Its filled recess is ${durationText(Math.max(0, stood))} old.`,
-          action: 'Wait until the mortar in it has stood for 48 h.',
-        },
-      ),
-    );
   return found;
 }
 
-/** A half is half of its brick; both faces are measured. */
+/** A filled recess whose mortar is too young. */
+function recessFindings(input: BrickCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
+  const stood = (Date.parse(input.testedAt ?? setup.asOf ?? '') - Date.parse(input.filledAt ?? '')) / 60_000;
+  const filled = limits.number('brick.filled', 'US').times(60);
+  if (input.recess !== 'filled' || Number.isNaN(stood) || exact(stood).greaterThanOrEqualTo(filled))
+    return [];
+  return [
+    limitFinding(
+      limits,
+      input.system,
+      { id: 'brick.filled', severity: 'invalid', beforeLoad: true, fields: ['filledAt'] },
+      {
+        message: `Its filled recess is ${durationText(Math.max(0, stood))} old.`,
+        action: 'Wait until the mortar in it has stood for 48 h.',
+      },
+    ),
+  ];
+}
+
+/** A half is half of its brick, a quarter has its least area; both faces are measured. */
 function sizeFindings(
   input: BrickCompressionInput,
   bearing: Bearing | undefined,
@@ -183,7 +222,21 @@ function sizeFindings(
   const found: Finding[] = [];
   const specified = specifiedHalf(setup, system);
   const [face] = bearing.faces;
-  const off = specified && face ? face.L.minus(specified.L).abs() : undefined;
+  const whole = setup.specimen?.form === BRICK;
+  const quarter = input.piece === 'quarter';
+  const off = specified && face && !whole && !quarter ? face.L.minus(specified.L).abs() : undefined;
+  if (quarter && !isWithin(bearing.area, limits.of('brick.quarter', system)))
+    found.push(
+      limitFinding(
+        limits,
+        system,
+        { id: 'brick.quarter', severity: 'invalid', beforeLoad: true, fields: ['piece', 'lengthTop'] },
+        {
+          message: `The piece bears on ${plainOf(bearing.area.toDecimalPlaces(system === 'US' ? 1 : 0), system === 'US' ? 'in2' : 'mm2')}.`,
+          action: 'Cut a larger one from the spare brick, or take a half to a stronger machine.',
+        },
+      ),
+    );
   if (off && !isWithin(off, limits.of('brick.half', system)))
     found.push(
       limitFinding(

@@ -1,12 +1,16 @@
+import { strengthCount } from '../../materials/brick/counts';
 import { CRITERIA } from '../../materials/brick/criteria';
-import { COMPRESSION, HALF } from '../../materials/brick/forms';
+import { BRICK, COMPRESSION, HALF } from '../../materials/brick/forms';
 import { LIMITS as ROWS } from '../../materials/brick/limits';
+import { schoolOf } from '../../materials/schools';
 import { exact, largest, meanOf, plainOf, smallest } from '../../quantity';
 import { plain, standard } from '../../working';
 import { asked } from '../facts';
 import { CAPS, CAPS_COLUMN } from '../masonry-press/caps';
+import { LIMITS as IN_PRESS } from '../masonry-press/limits';
 import { ratePlan } from '../masonry-press/plan';
 import { expectedLoad } from '../masonry-press/rates';
+import { loadedBy, SCHOOL_STEP } from '../masonry-press/school';
 import { pressed } from '../press';
 import { limitsOf } from '../setup';
 import { bearingOf, gradeStrength } from './area';
@@ -16,16 +20,18 @@ import { PRESS } from './press';
 
 const ID = 'brick-compression';
 
-/** Compressive strength of a half brick. */
+/** Compressive strength of a half brick, or of a whole one where its school breaks it whole. */
 export const brickCompression = pressed<BrickCompressionInput>({
   id: ID,
   title: 'Compression of brick',
   designations: [standard('ASTM C67/C67M'), standard('ASTM C1552')],
-  forms: [HALF],
+  forms: [HALF, BRICK],
   role: COMPRESSION,
   facts: {
     product: asked('product', 'text'),
     grade: asked('grade', 'text'),
+    declared: asked('declared', { dimension: 'stress' }),
+    height: asked('height', { dimension: 'length' }),
     expectedStrength: asked('expectedStrength', { dimension: 'stress' }),
     width: asked('width', { dimension: 'length' }),
     length: asked('length', { dimension: 'length' }),
@@ -36,15 +42,19 @@ export const brickCompression = pressed<BrickCompressionInput>({
     ...CAPS,
   },
   columns: [{ heading: 'Load', of: ['maximumLoad'] }, { heading: 'Area', of: ['=A'] }, CAPS_COLUMN],
-  yields: [{ quantity: 'compressive strength', symbol: 'C' }],
+  yields: [
+    { quantity: 'compressive strength', symbol: 'C' },
+    { quantity: 'normalised strength', symbol: 'fb' },
+  ],
   Input: BrickCompressionInput,
   steps: {
     fetch: {
       id: 'fetch',
       title: 'Fetch and look',
       phase: 'before',
-      instruction: 'Dried and cooled, its number on a side that stays free. No crack from the cut.',
-      fields: ['state', 'recess', 'filledAt'],
+      instruction:
+        'Dried and cooled, its number on a side that stays free. No crack from the cut. Of EN and IS the whole brick, as its school has it.',
+      fields: ['state', 'piece', 'recess', 'filledAt'],
       caution: 'Cut faces are sharp: gloves. Cutting dust carries silica: wet saw or extraction.',
     },
     measure: [
@@ -55,6 +65,7 @@ export const brickCompression = pressed<BrickCompressionInput>({
         instruction: 'Top and bottom as it lies, before it is capped: the area is the mean of both.',
         fields: ['lengthTop', 'widthTop', 'lengthBottom', 'widthBottom', 'plate'],
       },
+      SCHOOL_STEP,
     ],
     load: {
       instruction:
@@ -92,6 +103,7 @@ export const brickCompression = pressed<BrickCompressionInput>({
           stress,
           expected: expectedLoad(area, stress, setup, system, limits),
           row: 'brick.second-half',
+          school: loadedBy(setup),
         },
         setup,
         system,
@@ -104,7 +116,8 @@ export const brickCompression = pressed<BrickCompressionInput>({
     by: [],
     combine: 'mean',
     step: 'unit.strength-step',
-    wanted: 'brick.role-count',
+    wanted: (said) => strengthCount(said('product')),
+    asAsked: (said) => (schoolOf(said('product')) ? { word: 'Strength of the bricks' } : {}),
     spread: {
       measure: 'range',
       rows: { any: 'brick.strength-alike' },
@@ -126,7 +139,7 @@ export const brickCompression = pressed<BrickCompressionInput>({
         remarks: [],
       };
     },
-    derivedBy: ROWS,
+    derivedBy: { ...ROWS, ...IN_PRESS },
   },
   compute,
   example: (system) => ({

@@ -1,6 +1,7 @@
 import { BRICK_SIZE } from '../brick/grams';
 import { CheckField, ChoiceField, InstantField, MeasureField } from '../fields';
 import { PLATE, SECOND_HALF, UNBROKEN } from '../masonry-press/field-specs';
+import { BEARING, CONDITION } from '../masonry-press/school';
 import { InPressInput } from '../press';
 
 const SIDE = { ...BRICK_SIZE, required: true } as const;
@@ -23,21 +24,23 @@ export class BrickCompressionInput extends InPressInput {
           action: 'Take the other half, or halve a spare brick.',
         },
       },
-      {
-        value: 'damp',
-        label: 'Damp',
-        means: {
-          id: 'brick.damp',
-          severity: 'invalid',
-          beforeLoad: true,
-          message: 'Brick is broken dry.',
-          action: 'Back into the oven, then cool it.',
-        },
-      },
+      { value: 'damp', label: 'Damp' },
     ],
     example: 'sound',
   })
   state?: 'sound' | 'cracked' | 'damp';
+
+  @ChoiceField({
+    label: 'Piece',
+    options: [
+      { value: 'half', label: 'Half of its brick' },
+      { value: 'quarter', label: 'Quarter, a half being too strong' },
+    ],
+    carry: true,
+    help: 'Full width and height. A quarter only where the machine does not break a half.',
+    example: '',
+  })
+  piece?: 'half' | 'quarter';
 
   @ChoiceField({
     label: 'Frog or recess',
@@ -86,6 +89,12 @@ export class BrickCompressionInput extends InPressInput {
 
   @MeasureField({ ...BRICK_SIZE, label: 'Width, bottom', example: { US: '3.59', SI: '91.2' } })
   widthBottom?: string;
+
+  @ChoiceField(BEARING)
+  bearing?: 'ground' | 'mortar' | 'plywood';
+
+  @ChoiceField(CONDITION)
+  condition?: 'air' | 'oven' | 'wet';
 
   @MeasureField({ ...PLATE, aside: true, example: '' })
   plate?: string;

@@ -1,6 +1,7 @@
 import { exact } from '../../quantity';
 import type { PressTest, PressUse } from '../contract';
-import { bandFor, expectedLoad } from '../masonry-press/rates';
+import { expectedLoad } from '../masonry-press/rates';
+import { loadedBy, loading } from '../masonry-press/school';
 import { FORCE_FACTOR, PRESS_FIELDS } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { bearingOf, gradeStrength } from './area';
@@ -17,12 +18,17 @@ export const PRESS: PressUse<BrickCompressionInput> = {
     const stress = gradeStrength(setup, 'mean', system, limits);
     const expected = bearing && expectedLoad(bearing.area, stress, setup, system, limits);
     if (!expected) return undefined;
+    const school = loadedBy(setup);
+    const factor = exact(FORCE_FACTOR[system]);
     return {
       area: bearing.area,
-      factor: exact(FORCE_FACTOR[system]),
-      band: bandFor(expected, 'brick.second-half', limits, system),
-      from: 'half',
-      halves: limits.of('brick.second-half', system),
+      factor,
+      ...loading(
+        school,
+        { area: bearing.area, load: expected, factor, row: 'brick.second-half' },
+        limits,
+        system,
+      ),
       expected,
       ends: 'bonded',
       measured: bearing.measured,

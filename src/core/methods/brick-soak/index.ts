@@ -1,4 +1,4 @@
-import { HALF } from '../../materials/brick/forms';
+import { BRICK, HALF } from '../../materials/brick/forms';
 import { bySeverity, Sheet, standard } from '../../working';
 import { gramText } from '../brick/grams';
 import { wipedFindings, wipedMass, wipedResults } from '../brick/weighed';
@@ -55,7 +55,7 @@ export const brickSoak: Method<BrickSoakInput> = {
   title: 'Brick in cold water',
   designations: [standard('ASTM C67/C67M')],
   runOn: 'batch',
-  forms: [HALF],
+  forms: [HALF, BRICK],
   batch: {
     letters: 'CW',
     begin: 'Soak cold',

@@ -56,6 +56,11 @@ describe('the strength of a half', () => {
     expect(result(both, 'compressive strength')?.reported).toBe('5770');
     expect(ids(both)).not.toContain('departure brick.one-face');
   });
+  it('is that of a quarter too, which need not be half as long as its brick', () => {
+    const quarter = ids(half({ piece: 'quarter', lengthTop: '5.2' }));
+    expect(quarter).not.toContain('departure brick.half');
+    expect(quarter).not.toContain('invalid brick.quarter');
+  });
   it('in SI is the same', () => {
     const si = computed(
       'brick-compression',
@@ -70,6 +75,8 @@ describe('the strength of a half', () => {
     [{ recess: 'open' }, 'invalid brick.recess'],
     [{ recess: 'filled', filledAt: '2031-06-09T11:00:00Z' }, 'invalid brick.filled'],
     [{ lengthTop: '5.2' }, 'departure brick.half'],
+    // 3.8 × 3.61 = 13.7 in².
+    [{ piece: 'quarter', lengthTop: '3.8' }, 'invalid brick.quarter'],
     [{ testedAt: '2031-06-11T09:59:00Z' }, 'invalid caps.unit-age'],
     [{ secondHalf: '45' }, 'invalid brick.second-half'],
     [{ secondHalf: '130' }, 'departure brick.second-half'],
@@ -93,6 +100,56 @@ describe('the strength of a half', () => {
 });
 
 // ASTM C67/C67M 8 (from memory).
+// EN 772-1, IS 3495-1 (from memory): whole bricks on their gross area, without the caps and the drying of ASTM.
+describe('the strength of a whole brick', () => {
+  const whole = (product: string, typed: object = {}) =>
+    computed(
+      'brick-compression',
+      {
+        system: 'SI',
+        ...{
+          state: 'damp',
+          recess: 'none',
+          maximumLoad: '410',
+          testedAt: '2031-06-11T10:30:00Z',
+          zeroed: true,
+        },
+        ...{ lengthTop: '215', widthTop: '102', lengthBottom: '215', widthBottom: '102' },
+        ...typed,
+      },
+      {
+        specimen: { label: 'W', form: 'brick' },
+        facts: { product, declared: '10 MPa', width: '102 mm', height: '65 mm', length: '215 mm' },
+      },
+    );
+  it('is on the gross area, wet as it comes from the water', () => {
+    const outcome = whole('is1077', { bearing: 'plywood' });
+    expect(Number(result(outcome, 'compressive strength')?.value)).toBeCloseTo(410_000 / (215 * 102), 9);
+    expect(ids(outcome).filter((id) => /brick|caps|school/u.test(id))).toEqual([]);
+    expect(result(outcome, 'normalised strength')).toBeUndefined();
+  });
+  it('of EN is normalised by its shape and by how wet it was', () => {
+    // Between 100 and 150 mm wide: 0.85 − 0.10 × 2 / 50.
+    const fb = result(whole('en771-1', { bearing: 'ground', condition: 'wet' }), 'normalised strength');
+    expect(Number(fb?.value)).toBeCloseTo((410_000 / (215 * 102)) * 1.2 * 0.846, 9);
+    expect(ids(whole('en771-1'))).toEqual(
+      expect.arrayContaining(['departure school.bearing', 'departure school.condition']),
+    );
+  });
+  it('is planned on the whole brick', () => {
+    const plan = method('brick-compression').plan('SI', {
+      specimen: { label: 'W', form: 'brick' },
+      facts: { product: 'is1077', declared: '10 MPa', width: '100 mm', length: '200 mm' },
+    });
+    expect(plan[0]?.text).toBe('20,000 mm²');
+    // 14 N/mm² a minute on 20,000 mm² are 4.667 kN a second, set in steps of 0.05.
+    expect(plan.at(-1)).toMatchObject({
+      text: '4.65 kN/s',
+      note: expect.stringContaining('3.97 to 5.37 kN/s'),
+    });
+  });
+});
+
 describe('what a half takes up', () => {
   const half = (dry: string, cold: string, boiled: string, typed: object = {}) =>
     computed(

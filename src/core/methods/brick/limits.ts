@@ -17,6 +17,7 @@ export const LIMITS = {
     'brick.cool-water': r('Cooling in the water by itself', '>= 16 h'),
     'brick.second-half': r('Second half of the load on a half brick', '60 to 120 s'),
     'brick.half': r('Length of a half brick off half of the brick', '<= 1 in', '<= 25 mm'),
+    'brick.quarter': r('Gross area of a quarter, where a half is too strong', '>= 14 in2', '>= 9030 mm2'),
     'brick.filled': r('Filled recesses stand before they are loaded', '>= 48 h'),
     'brick.suction-time': r('In the water of the tray', '59 to 61 s'),
     'brick.suction-depth': r('Water over the supports', '0.115 to 0.135 in', '2.93 to 3.43 mm'),

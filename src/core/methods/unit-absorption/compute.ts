@@ -1,9 +1,10 @@
 import { isWithin, type LimitId, type Limits } from '../../limits';
+import { webTable } from '../../materials/masonry/criteria';
 import { type Exact, plainOf, type System, smallest, type UnitId } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
-import { factMeasure } from '../facts';
+import { factMeasure, factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
@@ -198,7 +199,7 @@ export function compute(input: UnitAbsorptionInput, setup: RunSetup): Outcome {
   const nominal = Object.fromEntries(
     Object.entries(specified).flatMap(([side, size]) => (joint ? [[side, size.plus(joint)]] : [])),
   );
-  thinParts(input, { limits, system, nominal, give, line });
+  thinParts(input, { limits, system, nominal, length: L, product: factText(setup, 'product'), give, line });
   const off = variations(input, specified);
   results.push(...variationResults(off, input, limits, mode));
   for (const { side, off: by } of off)
@@ -328,13 +329,17 @@ interface Thin {
   readonly limits: Limits;
   /** Nominal length and height: the specified ones with a joint. */
   readonly nominal: Readonly<Partial<Record<Side, Exact>>>;
+  /** The mean measured length. */
+  readonly length: Exact | undefined;
+  readonly product: string | undefined;
   readonly system: System;
   readonly give: Give;
   readonly line: Line;
 }
 
 /** Face shells and webs of a hollow unit. */
-function thinParts(input: UnitAbsorptionInput, { limits, system, nominal, give, line }: Thin): void {
+function thinParts(input: UnitAbsorptionInput, about: Thin): void {
+  const { limits, system, nominal, give, line } = about;
   const units = UNITS[system];
   const [one, two] = ['shell1', 'shell2'].map((name) => readMeasure(input, name)?.value);
   if (one && two)
@@ -351,6 +356,27 @@ function thinParts(input: UnitAbsorptionInput, { limits, system, nominal, give, 
   });
   if (webs.length === 0) return;
   give('least web', 'tw', smallest(webs.map(({ thickness }) => thickness)), units.length, 'unit.thin-step');
+  if (about.length && webTable(about.product) === 'older') {
+    const uses = Object.fromEntries(webs.map(({ thickness }, place) => [`t${place + 1}`, thickness]));
+    const sum = line(
+      'St',
+      'Thickness of the webs together',
+      Object.keys(uses).join(' + '),
+      uses,
+      units.length,
+    );
+    const per = { US: ['12', 'in/ft'], SI: ['1000', 'mm/m'] } as const;
+    const [run, unit] = per[system];
+    const value = line(
+      'tq',
+      'Equivalent web thickness',
+      `${run} * St / L`,
+      { St: sum, L: about.length },
+      unit,
+      'unit.thin-step',
+    );
+    give('equivalent web thickness', 'tq', value, unit, 'unit.thin-step');
+  }
   const { length, height } = nominal;
   const areas = webs.flatMap(({ thickness, height: own }) => (own ? [thickness.times(own)] : []));
   if (!length || !height || areas.length < webs.length) return;

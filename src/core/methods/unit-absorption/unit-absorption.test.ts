@@ -21,6 +21,7 @@ const computed = (
   typed: Record<string, unknown>,
   { Wr, Wi, Ws, Wd }: Masses = {},
   system: 'US' | 'SI' = 'US',
+  product = 'c90',
 ) => {
   const unit = system === 'US' ? 'lb' : 'kg';
   const facts = Object.fromEntries(
@@ -31,7 +32,7 @@ const computed = (
   const { input } = usableInput(unitAbsorption as never, { system, piece: 'full', ...typed });
   return unitAbsorption.compute(
     input as never,
-    { facts: { ...(system === 'US' ? SPECIFIED : {}), ...facts } } as RunSetup,
+    { facts: { product, ...(system === 'US' ? SPECIFIED : {}), ...facts } } as RunSetup,
   );
 };
 const sizes = (H: string, L: string, W: string) => ({
@@ -161,6 +162,23 @@ describe('shells and webs', () => {
       const outcome = computed({ ...sizes('7.63', '15.63', '7.63'), webs });
       expect(Number(value(outcome, 'normalised web area')?.value)).toBeCloseTo(Number(found), 2);
       expect(value(outcome, 'normalised web area')?.reported).toBe(reported);
+    },
+  );
+  // ASTM C90 up to 2010 (from memory): the webs together, over the length, for each foot or metre of it.
+  it.each([
+    ['US', '0.78', '15.63', (3 * 0.78 * 12) / 15.63],
+    ['SI', '20', '397', (3 * 20 * 1000) / 397],
+  ] as const)(
+    'webs of an older edition have an equivalent thickness, in %s',
+    (system, thickness, length, is) => {
+      const webs = Array.from({ length: 3 }, () => ({ thickness }));
+      const of = (product: string) =>
+        value(
+          computed({ system, length1: length, length2: length, webs }, {}, system, product),
+          'equivalent web thickness',
+        );
+      expect(Number(of('c90-2010')?.value)).toBeCloseTo(is, 9);
+      expect(of('c90')).toBeUndefined();
     },
   );
   it('have no web area while a height is missing, and the least web all the same', () => {

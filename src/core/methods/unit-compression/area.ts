@@ -1,9 +1,11 @@
 import type { LimitId, Limits } from '../../limits';
 import { productLimit } from '../../materials/masonry/criteria';
 import { COUPON } from '../../materials/masonry/forms';
+import { schoolOf } from '../../materials/schools';
 import { type Exact, exact, meanOf, type System } from '../../quantity';
 import { factMeasure, factText, factTexts } from '../facts';
 import { expectedLoad as expectedOn, loadOn } from '../masonry-press/rates';
+import { loadedBy } from '../masonry-press/school';
 import { STRESS_UNIT } from '../press';
 import type { RunSetup } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
@@ -25,6 +27,8 @@ export interface BearingArea {
   readonly of: readonly Exact[];
   /** Its own length and thickness, for a coupon: its area is no other’s. */
   readonly own?: { readonly L: Exact; readonly t: Exact };
+  /** Length and width, where its school goes by the gross area. */
+  readonly gross?: { readonly L: Exact; readonly W: Exact };
   /** Why it can still change; absent when every unit of the set is dry. */
   readonly open?: string;
 }
@@ -59,9 +63,12 @@ export function bearingArea(
     const [L, t] = [meanSide(input, 'length'), meanSide(input, 'width')];
     return L && t ? { area: L.times(t), of: [], own: { L, t } } : undefined;
   }
+  const sides = sizesOf(input, setup);
+  if (loadedBy(setup) && sides.length && sides.width)
+    return { area: sides.length.times(sides.width), of: [], gross: { L: sides.length, W: sides.width } };
   const of = factTexts(setup, 'netAreas').map((text) => exact(text));
   const wanted = factTexts(setup, 'areaUnits').length;
-  const { width, length } = sizesOf(input, setup);
+  const { width, length } = sides;
   if (of.length > 0)
     return {
       area: meanOf(of),
@@ -90,7 +97,11 @@ export function required(
   limits: Limits,
 ): Exact | undefined {
   const own = factMeasure(setup, which === 'mean' ? 'leastMean' : 'leastEach', 'stress', STRESS_UNIT[system]);
-  return own ?? productLimit(factText(setup, 'product'), which, limits, system);
+  if (own) return own;
+  const declared = factMeasure(setup, 'declared', 'stress', STRESS_UNIT[system]);
+  if (declared && schoolOf(factText(setup, 'product')))
+    return which === 'mean' ? declared : declared.times(limits.number('school.each', system)).div(100);
+  return productLimit(factText(setup, 'product'), which, limits, system);
 }
 
 /** Load that the mean strength asks for on an area. */

@@ -9,6 +9,7 @@ import { limitFinding } from '../limit-finding';
 import { cappedFrom, capsFindings } from '../masonry-press/caps';
 import { type Loads, machineFindings, plateFindings } from '../masonry-press/machine';
 import { wedge } from '../masonry-press/rates';
+import { loadedBy, normalised, schoolFindings } from '../masonry-press/school';
 import { secondHalf, timeFindings } from '../masonry-press/time';
 import { resultOf } from '../outcome';
 import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT, zeroFindings } from '../press';
@@ -72,8 +73,10 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
       }),
     );
   };
+  const school = loadedBy(setup);
+  const normal = { height: meanSide(input, 'height'), width };
   let net: Exact | undefined;
-  if (area && load && !load.isZero()) {
+  if (area && !school && load && !load.isZero()) {
     net = strength('f', bearing.open ? 'Net strength, area not settled' : 'Net strength', 'An', area, load);
     give('net compressive strength', 'f', net, bearing.open);
   }
@@ -86,7 +89,10 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
       unit: areaUnit,
       source: C140,
     });
-    give('gross compressive strength', 'fg', strength('fg', 'Gross strength', 'Ag', gross, load));
+    const fg = strength('fg', 'Gross strength', 'Ag', gross, load);
+    give('gross compressive strength', 'fg', fg);
+    const fb = school === 'en' && normalised(sheet, { symbol: 'fg', value: fg }, normal, input, limits);
+    if (fb) give('normalised strength', 'fb', fb);
   }
   // A coupon has no specified sizes of its own.
   const off = isCoupon(setup) ? [] : variations(input, specifiedSizes(setup, system));
@@ -97,22 +103,25 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
     findings: bySeverity([
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
       ...zeroFindings(input),
-      ...conditionFindings(setup),
-      ...capsFindings(input, setup, limits),
+      ...(school
+        ? schoolFindings(school, normal, input, limits)
+        : [...conditionFindings(setup), ...capsFindings(input, setup, limits)]),
       ...couponFindings(input, setup, limits),
       ...machineFindings(input, setup, loads, limits),
       ...plateFindings(input, sizesOf(input, setup), setup, limits),
-      ...timeFindings(
-        input,
-        {
-          row: 'unit.second-half',
-          first: 'advice',
-          strength: net,
-          floor: required(setup, 'each', system, limits),
-        },
-        setup,
-        limits,
-      ),
+      ...(school
+        ? []
+        : timeFindings(
+            input,
+            {
+              row: 'unit.second-half',
+              first: 'advice',
+              strength: net,
+              floor: required(setup, 'each', system, limits),
+            },
+            setup,
+            limits,
+          )),
     ]),
     verdicts: [],
     picture: {
@@ -128,7 +137,7 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
         areaUnit,
         broken: Boolean(load),
         secondHalf: secondHalf(input, setup)?.toNumber() ?? null,
-        ...wedge(loads, 'unit.second-half', system, limits),
+        ...(school ? {} : wedge(loads, 'unit.second-half', system, limits)),
       },
     },
   };
@@ -145,7 +154,8 @@ function loadsOn({ area }: BearingArea, setup: RunSetup, system: System, limits:
 /** The area as a line of the sheet: the mean of the dried units, or the estimate as it stands. */
 function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2', step: Exact): Exact {
   const round = { step, rule: 'for reading; the unrounded area is used' };
-  const { area, of, own } = bearing;
+  const { area, of, own, gross } = bearing;
+  if (gross) return area;
   if (own)
     return sheet.line({
       symbol: 'An',

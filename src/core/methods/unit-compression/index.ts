@@ -1,9 +1,13 @@
 import { CRITERIA } from '../../materials/masonry/criteria';
 import { ABSORPTION, COMPRESSION, UNIT_FORMS } from '../../materials/masonry/forms';
 import { LIMITS as ROWS } from '../../materials/masonry/limits';
+import { strengthCount } from '../../materials/masonry/sets-wanted';
+import { schoolOf } from '../../materials/schools';
 import { standard } from '../../working';
 import { asked } from '../facts';
 import { CAPS, CAPS_COLUMN } from '../masonry-press/caps';
+import { LIMITS as IN_PRESS } from '../masonry-press/limits';
+import { SCHOOL_STEP } from '../masonry-press/school';
 import { pressed } from '../press';
 import { compute } from './compute';
 import { UnitCompressionInput } from './input';
@@ -21,6 +25,7 @@ export const unitCompression = pressed<UnitCompressionInput>({
   role: COMPRESSION,
   facts: {
     product: asked('product', 'text'),
+    declared: asked('declared', { dimension: 'stress' }),
     expectedStrength: asked('expectedStrength', { dimension: 'stress' }),
     leastMean: asked('leastMean', { dimension: 'stress' }),
     leastEach: asked('leastEach', { dimension: 'stress' }),
@@ -49,7 +54,8 @@ export const unitCompression = pressed<UnitCompressionInput>({
   ],
   yields: [
     { quantity: 'net compressive strength', symbol: 'f' },
-    { quantity: 'gross compressive strength', symbol: 'fg' },
+    { quantity: 'gross compressive strength', symbol: 'fg', instead: true },
+    { quantity: 'normalised strength', symbol: 'fb' },
     { quantity: 'greatest variation', symbol: 'v' },
     { quantity: 'greatest variation in plan', symbol: 'vp' },
   ],
@@ -79,6 +85,7 @@ export const unitCompression = pressed<UnitCompressionInput>({
           'Its caps stand in their batch: the press opens when the younger one is two hours old. One plate between platen and unit where the platen does not cover it.',
         fields: ['plate'],
       },
+      SCHOOL_STEP,
     ],
     load: {
       instruction:
@@ -105,7 +112,13 @@ export const unitCompression = pressed<UnitCompressionInput>({
     by: [],
     combine: 'mean',
     step: 'unit.strength-step',
-    wanted: 'unit.role-count',
+    wanted: (said) => strengthCount(said('product')),
+    asAsked: (said) => {
+      const school = schoolOf(said('product'));
+      return school === 'en' || school === 'is'
+        ? { word: 'Gross strength of the units', quantity: 'gross compressive strength' }
+        : {};
+    },
     spread: {
       measure: 'range',
       rows: { any: 'unit.strength-alike' },
@@ -114,7 +127,7 @@ export const unitCompression = pressed<UnitCompressionInput>({
       bad: 'Look at caps, centring and how they failed; none is left out for being low.',
     },
     criteria: CRITERIA.filter(({ by }) => by.includes(ID)).map(({ id }) => id),
-    derivedBy: ROWS,
+    derivedBy: { ...ROWS, ...IN_PRESS },
   },
   compute,
   example: (system) => ({

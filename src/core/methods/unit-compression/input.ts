@@ -1,5 +1,6 @@
 import { CheckField, ChoiceField, MeasureField } from '../fields';
 import { PLATE, SECOND_HALF, UNBROKEN } from '../masonry-press/field-specs';
+import { BEARING, CONDITION } from '../masonry-press/school';
 import { InPressInput } from '../press';
 import { OVERALL } from '../unit-absorption/sizes';
 
@@ -59,6 +60,12 @@ export class UnitCompressionInput extends InPressInput {
 
   @MeasureField({ label: 'Length, face opposite', ...OVERALL, example: { US: '15.63', SI: '397.0' } })
   length2?: string;
+
+  @ChoiceField(BEARING)
+  bearing?: 'ground' | 'mortar' | 'plywood';
+
+  @ChoiceField(CONDITION)
+  condition?: 'air' | 'oven' | 'wet';
 
   @MeasureField(PLATE)
   plate?: string;

@@ -1,6 +1,7 @@
 import { plainOf, type System } from '../../quantity';
 import type { PlanItem } from '../contract';
 import { ratePlan } from '../masonry-press/plan';
+import { loadedBy } from '../masonry-press/school';
 import { limitsOf, type RunSetup } from '../setup';
 import { bearingArea, expectedLoad, required } from './area';
 import { UnitCompressionInput } from './input';
@@ -11,13 +12,14 @@ export function plan(system: System, setup: RunSetup): readonly PlanItem[] {
   const input = Object.assign(new UnitCompressionInput(), { system });
   const bearing = bearingArea(input, setup, limits);
   if (!bearing) return [];
-  const { area, of } = bearing;
+  const { area, of, gross } = bearing;
   return [
     {
-      label: of.length > 0 ? 'Net area' : 'Net area, estimated',
+      label: gross ? 'Gross area' : of.length > 0 ? 'Net area' : 'Net area, estimated',
       text: plainOf(area.toDecimalPlaces(system === 'US' ? 1 : 0), system === 'US' ? 'in2' : 'mm2'),
-      note:
-        of.length > 0
+      note: gross
+        ? 'length times width'
+        : of.length > 0
           ? `mean of ${of.length} dried units`
           : 'usual share of solid for this width; never for the result',
     },
@@ -27,6 +29,7 @@ export function plan(system: System, setup: RunSetup): readonly PlanItem[] {
         expected: expectedLoad(area, setup, system, limits),
         stress: required(setup, 'mean', system, limits),
         row: 'unit.second-half',
+        school: loadedBy(setup),
       },
       setup,
       system,

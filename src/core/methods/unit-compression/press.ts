@@ -1,6 +1,6 @@
 import { exact } from '../../quantity';
 import type { PressTest, PressUse } from '../contract';
-import { bandFor } from '../masonry-press/rates';
+import { loadedBy, loading } from '../masonry-press/school';
 import { FORCE_FACTOR, PRESS_FIELDS } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { bearingArea, expectedLoad, sizesOf } from './area';
@@ -18,12 +18,17 @@ export const PRESS: PressUse<UnitCompressionInput> = {
     const expected = expectedLoad(bearing.area, setup, system, limits);
     if (!expected) return undefined;
     const { height } = sizesOf(input, setup);
+    const school = loadedBy(setup);
+    const factor = exact(FORCE_FACTOR[system]);
     return {
       area: bearing.area,
-      factor: exact(FORCE_FACTOR[system]),
-      band: bandFor(expected, 'unit.second-half', limits, system),
-      from: 'half',
-      halves: limits.of('unit.second-half', system),
+      factor,
+      ...loading(
+        school,
+        { area: bearing.area, load: expected, factor, row: 'unit.second-half' },
+        limits,
+        system,
+      ),
       expected,
       height,
       ends: 'bonded',

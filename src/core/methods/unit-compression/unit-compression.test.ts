@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { combine } from '../../acceptance/combine';
+import { ruleFor } from '../../acceptance/set-rule';
 import { Limits } from '../../limits';
 import { exact } from '../../quantity';
 import { usableInput } from '..';
 import type { Facts } from '../facts';
+import { mainOf } from '../main-result';
 import { fits, plateNeeded } from '../masonry-press/machine';
 import { ratesFor } from '../masonry-press/rates';
 import { findMethod } from '../registry';
@@ -75,6 +77,42 @@ describe('the strength of a unit', () => {
       { netAreas: ['41351'], areaUnits: ['U4'] },
     );
     expect(Number(si?.value)).toBeCloseTo(784_700 / 41_351, 9);
+  });
+});
+
+// EN 772-1, IS 2185-1 (from memory): on the gross area, without caps and the time of the second half.
+describe('the strength of a unit of another school', () => {
+  const typed = { condition: 'oven', bearing: 'mortar', secondHalf: '20' };
+  it('is on its gross area, and normalised where EN asks for it', () => {
+    const outcome = computed(typed, { product: 'en771-3', declared: '1450 psi', ends: undefined as never });
+    const of = (quantity: string) => outcome.results.find((each) => each.quantity === quantity);
+    expect(of('net compressive strength')).toBeUndefined();
+    const gross = 176_400 / (15.63 * 7.62);
+    expect(Number(of('gross compressive strength')?.value)).toBeCloseTo(gross, 9);
+    expect(Number(of('normalised strength')?.value)).toBeGreaterThan(gross * 0.8 * 1.1);
+    expect(Number(of('normalised strength')?.value)).toBeLessThan(gross * 0.8 * 1.2);
+    expect(
+      outcome.findings.map(({ id }) => id).filter((id) => /caps|second|unit\.condition/u.test(id)),
+    ).toEqual([]);
+    const is = computed({ bearing: 'plywood' }, { product: 'is2185', declared: '725 psi' });
+    expect(is.results.map(({ quantity }) => quantity)).not.toContain('normalised strength');
+  });
+  it('of CSA is as ASTM has it', () => {
+    expect(net({}, { product: 'a165', declared: '2175 psi' })?.reported).toBe('2750');
+  });
+  it('stands in lists where there is no net one', () => {
+    expect(mainOf(unitCompression, computed(typed, { product: 'is2185' }))?.quantity).toBe(
+      'gross compressive strength',
+    );
+    expect(mainOf(unitCompression, computed())?.quantity).toBe('net compressive strength');
+  });
+  it('makes a set on the gross area', () => {
+    const { rule } = { rule: unitCompression.set };
+    const said = (name: string) => (name === 'product' ? 'is2185' : undefined);
+    expect(rule && ruleFor(rule as never, 'astm', said)).toMatchObject({
+      quantity: 'gross compressive strength',
+    });
+    expect(rule && ruleFor(rule as never, 'astm')).toMatchObject({ quantity: 'net compressive strength' });
   });
 });
 

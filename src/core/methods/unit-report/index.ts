@@ -1,7 +1,10 @@
 import { verdictWith } from '../../acceptance/criterion';
+import type { LimitId } from '../../limits';
+import { productRow } from '../../materials/masonry/criteria';
 import { finding, Sheet, sourceText, standard } from '../../working';
 import type { Method, Outcome } from '../contract';
 import { exampleInput } from '../example';
+import { asked, factText } from '../facts';
 import { fieldsOf, readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
@@ -18,7 +21,7 @@ function compute(input: UnitReportInput, setup: RunSetup): Outcome {
   const limits = limitsOf(setup);
   const mode = setup.rounding ?? 'half-even';
   const sheet = new Sheet(mode);
-  const row = limits.of('unit.shrinkage', system);
+  const row = limits.of(shrinkageRow(setup), system);
   const value = property === 'shrinkage' ? readMeasure(input, 'shrinkage')?.value : undefined;
   const findings =
     property && (property === 'shrinkage' ? !value : !input.says)
@@ -82,6 +85,11 @@ function compute(input: UnitReportInput, setup: RunSetup): Outcome {
   };
 }
 
+/** The row of shrinkage, by the product. */
+function shrinkageRow(setup: RunSetup): LimitId {
+  return productRow(factText(setup, 'product'), 'shrinkage') ?? 'unit.shrinkage';
+}
+
 /** A property of a delivery that is tested elsewhere: a slot for its report, no test. */
 export const unitReport: Method<UnitReportInput> = {
   id: 'unit-report',
@@ -90,6 +98,7 @@ export const unitReport: Method<UnitReportInput> = {
   runOn: 'lot',
   again: 'freely',
   begin: 'Enter another report',
+  facts: { product: asked('product', 'text') },
   yields: [{ quantity: 'linear drying shrinkage', symbol: 'S' }],
   Input: UnitReportInput,
   steps: [
@@ -103,7 +112,9 @@ export const unitReport: Method<UnitReportInput> = {
     },
   ],
   performedAt: 'takenAt',
-  plan: (system, setup) => [{ label: 'Shrinkage', text: limitsOf(setup).of('unit.shrinkage', system).text }],
+  plan: (system, setup) => [
+    { label: 'Shrinkage', text: limitsOf(setup).of(shrinkageRow(setup), system).text },
+  ],
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(UnitReportInput), system), system },

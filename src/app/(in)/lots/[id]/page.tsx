@@ -34,7 +34,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
   if (material.comesInLoads) redirect(lotHref(id, material));
   const { words } = material;
   const staff = actor.role !== 'client';
-  const wants = material.lotWants?.({ ...placement.about }, limits);
+  const wants = material.lotWants?.({ ...placement.about }, limits, { ...mix.asked });
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>

@@ -48,7 +48,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
       .map((reason) => ({ ...reason, label: view.label })),
   );
   const aged = material?.comesInLoads === true;
-  const plan = material?.plan?.(sample.about, limits, job.system);
+  const plan = material?.plan?.(sample.about, limits, job.system, { ...mix.asked });
   const done = dossier.specimens.filter(
     ({ testedAt, run }) => testedAt !== null && isReportable(run?.outcome?.findings ?? []),
   ).length;

@@ -1,0 +1,67 @@
+import type { LimitAbout, SourcedLimit } from '../acceptance/criterion';
+import { standard } from '../working';
+
+/** The schools whose products are held to a class, or to what their producer declares, by the product. */
+const SCHOOL_OF = {
+  'en771-3': 'en',
+  'en771-1': 'en',
+  is2185: 'is',
+  is1077: 'is',
+  a165: 'csa',
+} as const;
+
+/** `en`: gross area, normalised; `is`: gross area; `csa`: net area, as ASTM tests it. */
+export type School = (typeof SCHOOL_OF)[keyof typeof SCHOOL_OF];
+
+/** The school of a product; undefined for one of ASTM. */
+export function schoolOf(product: unknown): School | undefined {
+  return typeof product === 'string' && Object.hasOwn(SCHOOL_OF, product)
+    ? SCHOOL_OF[product as keyof typeof SCHOOL_OF]
+    : undefined;
+}
+
+/** A class, or a strength that is declared, as a field of what is asked. */
+export const DECLARED = {
+  label: 'Class, or strength declared',
+  dimension: 'stress',
+  unit: { US: 'psi', SI: 'MPa' },
+  step: { US: '10', SI: '0.1' },
+  possible: { US: ['100', '30000'], SI: ['0.7', '200'] },
+  help: 'Only of EN, IS and CSA products: in MPa it is the number of the class.',
+  example: '',
+} as const;
+
+/** What is missing of a product that is held to its class. */
+export function declaredProblem({
+  product,
+  declared,
+}: Readonly<Record<string, unknown>>): Readonly<Record<string, string>> {
+  return schoolOf(product) && !declared
+    ? { declared: 'This product is held to its class, or to what its producer declares: type that strength.' }
+    : {};
+}
+
+const SOURCE = {
+  en: standard('EN 771'),
+  is: standard('IS 2185-1, IS 1077'),
+  csa: standard('CSA A165.1'),
+} as const satisfies Record<School, unknown>;
+
+/**
+ * What a product of a school is held to: its class, or the strength that is declared of it; or the share of that which
+ * each unit has to reach.
+ * Source: EN 771, IS 2185-1 and IS 1077, CSA A165.1 (from memory).
+ */
+export function ofSchool(
+  school: School,
+  share?: 'school.each',
+): (about: LimitAbout) => SourcedLimit | undefined {
+  return ({ asked, said, limits, system }) => {
+    const declared = asked('declared', system === 'US' ? 'psi' : 'MPa');
+    if (!declared || schoolOf(said('product')) !== school) return undefined;
+    return {
+      value: share ? declared.times(limits.number(share, system)).div(100) : declared,
+      source: SOURCE[school],
+    };
+  };
+}

@@ -1,0 +1,60 @@
+import { group, r } from '../../limits/row';
+import { ourChoice, standard } from '../../working';
+
+const EN = standard('EN 772-1');
+
+export const LIMITS = {
+  ...group('Masonry of other schools: in the press', EN, {
+    'school.rate-10': r('EN: rate up to an expected strength of 10 N/mm²', '= 0.05 MPa/s'),
+    'school.rate-20': r('EN: the same up to 20 N/mm²', '= 0.15 MPa/s'),
+    'school.rate-40': r('EN: the same up to 40 N/mm²', '= 0.3 MPa/s'),
+    'school.rate-80': r('EN: the same up to 80 N/mm²', '= 0.6 MPa/s'),
+    'school.rate-more': r('EN: the same above', '= 1 MPa/s'),
+    'school.rate-is': r('IS: rate, N/mm² a minute', '= 14', standard('IS 3495-1, IS 2185-1')),
+    'school.rate-off': r(
+      'Off these rates by no more than',
+      '= 15 %',
+      ourChoice('as far as a pump is steered'),
+    ),
+    'school.air': r('EN: broken air-dry, strength times', '= 1'),
+    'school.oven': r('EN: broken oven-dry, strength times', '= 0.8'),
+    'school.wet': r('EN: broken after immersion, strength times', '= 1.2'),
+    'school.each': r(
+      'No unit below, of the class or what is declared',
+      '>= 80 %',
+      standard('EN 771, IS 1077, IS 2185-1'),
+    ),
+  }),
+  ...group('EN: shape factor by height and least width', EN, {
+    'shape.40-50': r('40 mm high, 50 mm wide', '= 0.80'),
+    'shape.40-100': r('40 mm high, 100 mm wide', '= 0.70'),
+    'shape.50-50': r('50 mm high, 50 mm wide', '= 0.85'),
+    'shape.50-100': r('50 mm high, 100 mm wide', '= 0.75'),
+    'shape.50-150': r('50 mm high, 150 mm wide', '= 0.70'),
+    'shape.65-50': r('65 mm high, 50 mm wide', '= 0.95'),
+    'shape.65-100': r('65 mm high, 100 mm wide', '= 0.85'),
+    'shape.65-150': r('65 mm high, 150 mm wide', '= 0.75'),
+    'shape.65-200': r('65 mm high, 200 mm wide', '= 0.70'),
+    'shape.65-250': r('65 mm high, 250 mm wide', '= 0.65'),
+    'shape.100-50': r('100 mm high, 50 mm wide', '= 1.15'),
+    'shape.100-100': r('100 mm high, 100 mm wide', '= 1.00'),
+    'shape.100-150': r('100 mm high, 150 mm wide', '= 0.90'),
+    'shape.100-200': r('100 mm high, 200 mm wide', '= 0.80'),
+    'shape.100-250': r('100 mm high, 250 mm wide', '= 0.75'),
+    'shape.150-50': r('150 mm high, 50 mm wide', '= 1.30'),
+    'shape.150-100': r('150 mm high, 100 mm wide', '= 1.20'),
+    'shape.150-150': r('150 mm high, 150 mm wide', '= 1.10'),
+    'shape.150-200': r('150 mm high, 200 mm wide', '= 1.00'),
+    'shape.150-250': r('150 mm high, 250 mm wide', '= 0.95'),
+    'shape.200-50': r('200 mm high, 50 mm wide', '= 1.45'),
+    'shape.200-100': r('200 mm high, 100 mm wide', '= 1.35'),
+    'shape.200-150': r('200 mm high, 150 mm wide', '= 1.25'),
+    'shape.200-200': r('200 mm high, 200 mm wide', '= 1.15'),
+    'shape.200-250': r('200 mm high, 250 mm wide', '= 1.10'),
+    'shape.250-50': r('250 mm high and more, 50 mm wide', '= 1.55'),
+    'shape.250-100': r('250 mm high and more, 100 mm wide', '= 1.45'),
+    'shape.250-150': r('250 mm high and more, 150 mm wide', '= 1.35'),
+    'shape.250-200': r('250 mm high and more, 200 mm wide', '= 1.25'),
+    'shape.250-250': r('250 mm high and more, 250 mm wide', '= 1.15'),
+  }),
+};
