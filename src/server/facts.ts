@@ -192,18 +192,18 @@ async function companionLabels(
   return rows.map(({ label }) => label);
 }
 
-/** What the newest valid test of what a specimen was cut from says. */
-async function ofParent(
+/** What the newest valid test of a specimen says: of the one that is tested, or of what it was cut from. */
+async function ofTests(
   db: Queryable,
   source: FactSource,
-  parentId: string,
+  specimenId: string,
   system: System,
 ): Promise<string | undefined> {
   const rows = await db
     .selectDistinctOn([outcomes.runId], SAID)
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
-    .where(and(eq(runs.specimenId, parentId), inArray(runs.method, [...(source.by ?? [])])))
+    .where(and(eq(runs.specimenId, specimenId), inArray(runs.method, [...(source.by ?? [])])))
     .orderBy(outcomes.runId, desc(outcomes.seq));
   return firstSaid(
     source,
@@ -326,7 +326,9 @@ export async function gatherFacts(
           ? ofCompanions(db, source, specimen, job.system)
           : companionLabels(db, source, specimen);
       case 'parent':
-        return specimen?.parentId ? ofParent(db, source, specimen.parentId, job.system) : undefined;
+        return specimen?.parentId ? ofTests(db, source, specimen.parentId, job.system) : undefined;
+      case 'specimen':
+        return specimen ? ofTests(db, source, specimen.id, job.system) : undefined;
       case 'lot':
         return onLotBefore(db, source, place, input);
       case 'before': {
@@ -367,6 +369,7 @@ export async function gatherFacts(
 const NEAR: Readonly<Partial<Record<FactSource['of'], 'sampleId' | 'specimenId' | 'batchId'>>> = {
   sample: 'sampleId',
   companions: 'specimenId',
+  specimen: 'specimenId',
   parent: 'specimenId',
   batch: 'batchId',
 };
@@ -382,7 +385,7 @@ function restingOn(method: Method, other: RunPlace['run']): string[] {
 }
 
 /**
- * The completed runs that may take a fact from this one: of its sample, of the other specimens of its sample, or of the
+ * The completed runs that may take a fact from this one: of its sample, of the specimens of its sample, or of the
  * specimens of its batch; those under a signed report are left as they were signed.
  * @returns the runs, each with the names of its facts that rest on such a test
  */
@@ -403,10 +406,7 @@ export async function runsRestingOn(
           .where(eq(batchMembers.batchId, run.batchId)),
       )
     : specimen
-      ? inArray(
-          runs.specimenId,
-          of.where(and(eq(specimens.sampleId, specimen.sampleId), ne(specimens.id, specimen.id))),
-        )
+      ? inArray(runs.specimenId, of.where(eq(specimens.sampleId, specimen.sampleId)))
       : sample && run.sampleId
         ? eq(runs.sampleId, sample.id)
         : undefined;

@@ -21,6 +21,8 @@ import { lotDossier } from './queries/lot';
 import { dayList } from './queries/today';
 import { roleProposal, togetherOf } from './queries/together';
 import { composeReport } from './reports/content';
+import { runPlaces } from './run-place';
+import { runSetup } from './run-setup';
 import { rebuildVerdicts } from './verdicts';
 import { rebuildWaits } from './waits';
 
@@ -476,14 +478,76 @@ describe('roles', () => {
       .where(and(eq(specimenEvents.specimenId, one?.id ?? ''), eq(specimenEvents.kind, 'note')));
     expect(notes).toEqual([{ note: 'Now for spare.' }]);
   });
-  it('say which test a unit is for: a spare is for none, and counts in no set', async () => {
+  it('say which test a unit is for: a spare may be sawn, and counts in no set', async () => {
     expect(methodsFor({ form: 'unit-full', role: 'compression' }).map(({ id }) => id)).toEqual([
       'unit-compression',
+      'unit-sawing',
     ]);
     expect(methodsFor({ form: 'unit-full', role: 'absorption' }).map(({ id }) => id)).toEqual([
       'unit-absorption',
+      'unit-sawing',
     ]);
-    expect(methodsFor({ form: 'unit-full', role: 'spare' })).toEqual([]);
-    expect(methodsFor({ form: 'unit-full', role: null })).toEqual([]);
+    expect(methodsFor({ form: 'unit-full', role: 'spare' }).map(({ id }) => id)).toEqual(['unit-sawing']);
+    expect(methodsFor({ form: 'unit-coupon', role: null })).toEqual([]);
+  });
+});
+
+describe('a unit that is sawn', () => {
+  it('wet waits to be conditioned again, whatever becomes of its own test, and is not broken before', async () => {
+    const own = await deliver(site);
+    const id = await own.set();
+    const [one] = await own.views(id);
+    if (!one) throw new Error('no unit');
+    const runId = await own.test(
+      'unit-sawing',
+      one,
+      {
+        ...{ shell: '1.26', projection: '0', recess: '0', machine: 'neither', closed: 'yes' },
+        ...{
+          sawn: 'coupon',
+          saw: 'wet',
+          couponThickness: '1.26',
+          couponHeight: '2.52',
+          couponLength: '5.05',
+        },
+        ...{ marked: true, sawnAt: own.at(3) },
+      },
+      3,
+    );
+    const waiting = () => site.db.select().from(waits).where(eq(waits.owner, runId));
+    expect(await waiting()).toMatchObject([{ what: 'Sawn wet: condition it again', doneAt: null }]);
+    const broken = async (hours: number) => {
+      const [now] = await own.views(id);
+      return own.test(
+        'unit-compression',
+        now as SpecimenView,
+        { machine: 'TST-PRESS', moisture: 'none', ...sides('2.52', '5.05', '1.26'), zeroed: true },
+        hours,
+        false,
+      );
+    };
+    const told = async (run: string) => {
+      const [place] = await runPlaces(site.db, [run]);
+      if (!place) throw new Error('no run');
+      return runSetup(site.db, place, {}, new Date(own.at(6)), {
+        by: site.actors.laboratory.id,
+        current: [],
+      });
+    };
+    const breaking = await broken(4);
+    expect((await told(breaking)).facts).toMatchObject({ sawn: 'coupon', saw: 'wet', sawnAt: own.at(3) });
+    await own.together(
+      'unit-conditioning',
+      [one],
+      { way: 'room', apart: true, placedAt: own.at(5) },
+      5,
+      false,
+    );
+    expect((await waiting()).map(({ doneAt }) => doneAt?.toISOString())).toEqual([own.at(5)]);
+    expect((await told(breaking)).facts).toMatchObject({ conditionedFrom: own.at(5) });
+    // Derived anew from the records alone it is the same.
+    expect(await site.db.transaction((tx) => rebuildWaits(tx, new Date(CAST + 6 * HOUR)))).toMatchObject({
+      changed: 0,
+    });
   });
 });

@@ -76,9 +76,8 @@ async function waitsOfRun(
   const typed = inputOf(method, job.system, current);
   const { system: _, ...setup } = await runSetup(tx, place, typed, now, { by: run.startedBy ?? '', current });
   const { input } = usableInput(method, typed);
-  // What a batch made ready for the press waits there until it is broken, whatever becomes of the batch.
   const found = waitsOf(method, input, setup).filter(
-    ({ done, lane, about }) => done || run.state === 'open' || (lane === 'press' && about !== undefined),
+    ({ done, stays }) => done || stays || run.state === 'open',
   );
   const members =
     run.batchId && found.length > 0
@@ -136,13 +135,15 @@ export async function projectRun(
 
 /** The methods that wait for what batches of some kind say, by the kind. */
 const AWAITED_BY = groupBy(
-  METHODS.flatMap(({ id, awaits, facts }) =>
-    Object.keys(awaits?.facts ?? {}).flatMap((name) => (facts?.[name]?.by ?? []).map((by) => ({ by, id }))),
+  METHODS.filter((method) => WAITING.get(method.id) === 'all').flatMap(({ id, facts }) =>
+    Object.values(facts ?? {}).flatMap(({ of, by = [] }) =>
+      of === 'batch' ? by.map((each) => ({ by: each, id })) : [],
+    ),
   ),
   ({ by }) => by,
 );
 
-/** What the open tests of a batch's specimens wait for, where they know it from the batch. */
+/** What the tests of a batch's specimens wait for, where they know it from the batch. */
 async function projectMembers(
   tx: Transaction,
   { method, batchId }: RunPlace['run'],
@@ -157,7 +158,6 @@ async function projectMembers(
         runs.method,
         waiting.map(({ id }) => id),
       ),
-      eq(runs.state, 'open'),
       inArray(
         runs.specimenId,
         tx

@@ -37,6 +37,7 @@ import { LIMITS as UNIT_COMPRESSION } from '../methods/unit-compression/limits';
 import { LIMITS as UNIT_CONDITIONING } from '../methods/unit-conditioning/limits';
 import { LIMITS as UNIT_RECEIVING } from '../methods/unit-receiving/limits';
 import { LIMITS as UNIT_REPORT } from '../methods/unit-report/limits';
+import { LIMITS as UNIT_SAWING } from '../methods/unit-sawing/limits';
 import { LIMITS as UNIT_SOAK } from '../methods/unit-soak/limits';
 import { LIMITS as PLAN } from '../sampling-plan/limits';
 import { LIMITS as AGES } from '../windows/limits';
@@ -68,6 +69,7 @@ export const REGISTER = {
   ...MASONRY,
   ...UNIT_RECEIVING,
   ...UNIT_CONDITIONING,
+  ...UNIT_SAWING,
   ...UNIT_SOAK,
   ...DRYING,
   ...OVEN_DRYING,

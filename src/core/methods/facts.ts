@@ -39,7 +39,7 @@ export interface FactSource {
   readonly role?: string;
   /** Of a batch's members: the readings that are told of each, whatever test of theirs they were read in. */
   readonly reads?: readonly string[];
-  /** The methods whose tests say it, the first that has it counts; absent where it is stored with whom it is of. */
+  /** The methods whose tests (of a specimen: its other ones) say it, the first that has it counts; absent where it is stored with whom it is of. */
   readonly by?: readonly string[];
   /** Of several: the newest, an attempt before this one, that on the sample before, or the newest few. */
   readonly which?: 'newest' | 'earlier' | 'before' | 'several';

@@ -41,6 +41,7 @@ import { unitCompression } from './unit-compression';
 import { unitConditioning } from './unit-conditioning';
 import { unitReceiving } from './unit-receiving';
 import { unitReport } from './unit-report';
+import { unitSawing } from './unit-sawing';
 import { unitSoak } from './unit-soak';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
@@ -73,6 +74,7 @@ const REGISTRY = {
   'oven-drying': ovenDrying,
   'unit-absorption': unitAbsorption,
   'unit-compression': unitCompression,
+  'unit-sawing': unitSawing,
   'unit-report': unitReport,
   'brick-size': brickSize,
   'brick-drying': brickDrying,

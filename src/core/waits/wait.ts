@@ -17,6 +17,8 @@ export interface Wait {
   readonly best?: string;
   /** When it was done. What ends by itself, such as a hardening, is done at its opening, which may be to come. */
   readonly done?: string;
+  /** It is still to be done when its test is complete: until its specimen is broken. */
+  readonly stays?: true;
   /** Why its opening can still change. */
   readonly provisional?: string;
 }

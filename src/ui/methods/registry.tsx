@@ -34,6 +34,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'static-modulus': dynamic(() => import('./static-modulus').then((all) => all.InStaticModulus)),
   'site-factor': dynamic(() => import('./site-factor').then((all) => all.InSiteFactor)),
   'unit-receiving': dynamic(() => import('./unit-receiving').then((all) => all.InUnitReceiving)),
+  'unit-sawing': dynamic(() => import('./unit-sawing').then((all) => all.InUnitSawing)),
   'unit-conditioning': dynamic(() => import('./unit-conditioning').then((all) => all.InUnitConditioning)),
   'unit-soak': dynamic(() => import('./unit-soak').then((all) => all.InUnitSoak)),
   'oven-drying': dynamic(() => import('./oven-drying').then((all) => all.InOvenDrying)),

@@ -1,11 +1,13 @@
 import type { Form } from '../../material/contract';
 
+/** A unit as it came. */
+export const FULL = 'unit-full';
 /** What is sawn out of a face shell where no closed cells can be. */
 export const COUPON = 'unit-coupon';
 
 /** A manufactured unit, whole; and what is sawn out of one. */
 export const FORMS: readonly Form[] = [
-  { id: 'unit-full', text: 'Full unit', letter: 'U', caps: 'masonry' },
+  { id: FULL, text: 'Full unit', letter: 'U', caps: 'masonry' },
   { id: 'unit-reduced', text: 'Closed cells sawn out of a unit', letter: 'R', caps: 'masonry' },
   { id: COUPON, text: 'Coupon of a face shell', letter: 'P', caps: 'masonry' },
 ];

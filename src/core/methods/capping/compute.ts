@@ -145,7 +145,7 @@ export function waits(input: CappingInput, setup: RunSetup): Wait[] {
     const at = hardAfter(capTimes(input, label)?.last ?? lastCapAt, hours);
     // Masonry has no window of age: it can be broken from when its caps are hard until it is.
     return masonry
-      ? { id: 'break', what: 'Break the capped unit', lane: 'press', about: label, opens: at }
+      ? { id: 'break', what: 'Break the capped unit', lane: 'press', about: label, opens: at, stays: true }
       : { id: 'hard', what: 'Caps hard', lane: 'ends', about: label, opens: at, done: at };
   });
   // A pot that is not filled in the evening is not molten in the morning.

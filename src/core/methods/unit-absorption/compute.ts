@@ -200,7 +200,8 @@ export function compute(input: UnitAbsorptionInput, setup: RunSetup): Outcome {
     Object.entries(specified).flatMap(([side, size]) => (joint ? [[side, size.plus(joint)]] : [])),
   );
   thinParts(input, { limits, system, nominal, length: L, product: factText(setup, 'product'), give, line });
-  const off = variations(input, specified);
+  // A piece that was cut out has no specified sizes of its own.
+  const off = variations(input, input.piece === 'cut' ? {} : specified);
   results.push(...variationResults(off, input, limits, mode));
   for (const { side, off: by } of off)
     if (!isWithin(by.abs(), limits.of('unit.size-far', system)))

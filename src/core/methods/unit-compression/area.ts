@@ -1,6 +1,6 @@
 import type { LimitId, Limits } from '../../limits';
 import { productLimit } from '../../materials/masonry/criteria';
-import { COUPON } from '../../materials/masonry/forms';
+import { COUPON, FULL } from '../../materials/masonry/forms';
 import { schoolOf } from '../../materials/schools';
 import { type Exact, exact, meanOf, type System } from '../../quantity';
 import { factMeasure, factText, factTexts } from '../facts';
@@ -34,13 +34,19 @@ export interface BearingArea {
 }
 
 /** True for a coupon sawn out of a face shell. */
-export function isCoupon({ specimen }: Pick<RunSetup, 'specimen'>): boolean {
-  return specimen?.form === COUPON;
+export function isCoupon(setup: RunSetup): boolean {
+  return setup.specimen?.form === COUPON || factText(setup, 'sawn') === 'coupon';
+}
+
+/** True for what is no longer a whole unit: it came so, or it was sawn. */
+export function isCut(setup: RunSetup): boolean {
+  const { form } = setup.specimen ?? {};
+  return (form !== undefined && form !== FULL) || (factText(setup, 'sawn') ?? 'none') !== 'none';
 }
 
 /** The sizes of a unit: as measured, else as specified; in or mm. */
 export function sizesOf(input: UnitCompressionInput, setup: RunSetup): Partial<Record<Side, Exact>> {
-  const specified = isCoupon(setup) ? {} : specifiedSizes(setup, input.system);
+  const specified = isCut(setup) ? {} : specifiedSizes(setup, input.system);
   return Object.fromEntries(
     SIDES.flatMap((side) => {
       const size = meanSide(input, side) ?? specified[side];

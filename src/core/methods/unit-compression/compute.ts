@@ -1,26 +1,28 @@
-import { isWithin, type Limits } from '../../limits';
-import { type Exact, plainOf, type System } from '../../quantity';
+import type { Limits } from '../../limits';
+import type { Exact, System } from '../../quantity';
 import { bySeverity, commonPractice, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
-import { factText } from '../facts';
+import { factText, factTexts } from '../facts';
 import { readMeasure } from '../fields';
-import { limitFinding } from '../limit-finding';
 import { cappedFrom, capsFindings } from '../masonry-press/caps';
+import { couponFindings } from '../masonry-press/coupon';
 import { type Loads, machineFindings, plateFindings } from '../masonry-press/machine';
 import { wedge } from '../masonry-press/rates';
 import { loadedBy, normalised, schoolFindings } from '../masonry-press/school';
 import { secondHalf, timeFindings } from '../masonry-press/time';
 import { resultOf } from '../outcome';
-import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT, zeroFindings } from '../press';
+import { FORCE_UNIT, STRESS_UNIT, zeroFindings } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
 import { meanSide, variationResults, variations } from '../unit-absorption/measured';
+import { OTHER_AREA, SAWN } from '../unit-sawing/what-to-saw';
 import {
   type BearingArea,
   bearingArea,
   expectedLoad,
   isCoupon,
+  isCut,
   required,
   requiredLoad,
   sizesOf,
@@ -94,8 +96,8 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
     const fb = school === 'en' && normalised(sheet, { symbol: 'fg', value: fg }, normal, input, limits);
     if (fb) give('normalised strength', 'fb', fb);
   }
-  // A coupon has no specified sizes of its own.
-  const off = isCoupon(setup) ? [] : variations(input, specifiedSizes(setup, system));
+  // What is sawn has no specified sizes of its own.
+  const off = isCut(setup) ? [] : variations(input, specifiedSizes(setup, system));
   results.push(...variationResults(off, input, limits, mode));
   return {
     results,
@@ -106,7 +108,13 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
       ...(school
         ? schoolFindings(school, normal, input, limits)
         : [...conditionFindings(setup), ...capsFindings(input, setup, limits)]),
-      ...couponFindings(input, setup, limits),
+      ...(isCoupon(setup)
+        ? couponFindings(
+            { thickness: meanSide(input, 'width'), ...normal, length: meanSide(input, 'length') },
+            ['width1', 'height1', 'length1'],
+            { limits, system, beforeLoad: true },
+          )
+        : shapeFindings(setup)),
       ...machineFindings(input, setup, loads, limits),
       ...plateFindings(input, sizesOf(input, setup), setup, limits),
       ...(school
@@ -193,6 +201,19 @@ function conditionFindings(setup: RunSetup): Finding[] {
   const over = factText(setup, 'conditionedAt');
   const capped = cappedFrom(setup);
   const about = { beforeLoad: true, fields: ['moisture'] } as const;
+  const [sawnAt, from] = ['sawnAt', 'conditionedFrom'].map((name) => Date.parse(factText(setup, name) ?? ''));
+  // Neither is a number while it is not known: then no comparison holds.
+  const after = Number(from) >= Number(sawnAt);
+  if (factText(setup, 'saw') === 'wet' && !after)
+    return [
+      finding({
+        ...about,
+        id: 'unit.sawn-wet',
+        severity: 'invalid',
+        message: 'It was sawn wet, and not conditioned again since.',
+        action: 'Back to the room for two days, or before the fan; then it is capped.',
+      }),
+    ];
   if (over === undefined)
     return [
       finding({
@@ -217,45 +238,18 @@ function conditionFindings(setup: RunSetup): Finding[] {
   ];
 }
 
-/** A coupon is twice as high and four times as long as it is thick, its height as the unit stands. */
-function couponFindings(input: UnitCompressionInput, setup: RunSetup, limits: Limits): Finding[] {
-  if (!isCoupon(setup)) return [];
-  const { system } = input;
-  const [t, height, length] = [
-    meanSide(input, 'width'),
-    meanSide(input, 'height'),
-    meanSide(input, 'length'),
+/** What was sawn bears on another area than whole units have. */
+function shapeFindings(setup: RunSetup): Finding[] {
+  const sawn = OTHER_AREA.find((each) => each === factText(setup, 'sawn'));
+  if (!sawn || !factTexts(setup, 'areaPieces').includes('full')) return [];
+  return [
+    finding({
+      id: 'unit.area-shape',
+      severity: 'invalid',
+      beforeLoad: true,
+      fields: [],
+      message: `${SAWN[sawn]}: the net area of whole units is not its own.`,
+      action: 'Saw the units for absorption alike, soak and dry them: their net area counts.',
+    }),
   ];
-  if (!t) return [];
-  const rows = [
-    ['unit.coupon-thick', t, 'width1', `It is ${plainOf(t.toDecimalPlaces(2), LENGTH_UNIT[system])} thick`],
-    [
-      'unit.coupon-height',
-      height?.div(t),
-      'height1',
-      `It is ${height?.div(t).toFixed(2)} times as high as thick`,
-    ],
-    [
-      'unit.coupon-length',
-      length?.div(t),
-      'length1',
-      `It is ${length?.div(t).toFixed(2)} times as long as thick`,
-    ],
-  ] as const;
-  return rows.flatMap(([id, value, field, words]) =>
-    value && !isWithin(value, limits.of(id, system))
-      ? [
-          limitFinding(
-            limits,
-            system,
-            { id, severity: 'invalid', beforeLoad: true, fields: [field] },
-            {
-              message: `${words}.`,
-              action:
-                'No coupon of this method: saw another, its height in the height of the unit, and condition it again.',
-            },
-          ),
-        ]
-      : [],
-  );
 }

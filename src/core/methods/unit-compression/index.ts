@@ -44,6 +44,17 @@ export const unitCompression = pressed<UnitCompressionInput>({
     brokenLoads: { of: 'companions', role: COMPRESSION, take: 'input.maximumLoad', by: [ID], is: 'texts' },
     brokenAt: { of: 'companions', role: COMPRESSION, take: 'input.testedAt', by: [ID], is: 'texts' },
     ...CAPS,
+    conditionedFrom: { of: 'batch', take: 'conditionedFrom', by: ['unit-conditioning'], is: 'instant' },
+    sawn: { of: 'specimen', take: 'input.sawn', by: ['unit-sawing'], is: 'text' },
+    saw: { of: 'specimen', take: 'input.saw', by: ['unit-sawing'], is: 'text' },
+    sawnAt: { of: 'specimen', take: 'input.sawnAt', by: ['unit-sawing'], is: 'instant' },
+    areaPieces: {
+      of: 'companions',
+      role: ABSORPTION,
+      take: 'input.piece',
+      by: ['unit-absorption'],
+      is: 'texts',
+    },
     conditionedAt: { of: 'batch', take: 'conditionedAt', by: ['unit-conditioning'], is: 'instant' },
   },
   columns: [

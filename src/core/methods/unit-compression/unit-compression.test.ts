@@ -80,6 +80,53 @@ describe('the strength of a unit', () => {
   });
 });
 
+// ASTM C140/C140M 7.2 and annex A1 (from memory).
+describe('a unit that was sawn', () => {
+  const SAWN: Facts = { sawn: 'cells', saw: 'wet', sawnAt: '2031-06-08T08:00:00Z' };
+  it('wet was conditioned again since, or is not broken', () => {
+    expect(found({}, SAWN)).toContain('invalid unit.sawn-wet');
+    expect(found({}, { ...SAWN, conditionedFrom: '2031-06-07T08:00:00Z' })).toContain(
+      'invalid unit.sawn-wet',
+    );
+    expect(found({}, { ...SAWN, conditionedFrom: '2031-06-08T09:00:00Z' })).not.toContain(
+      'invalid unit.sawn-wet',
+    );
+    expect(found({}, { ...SAWN, saw: 'dry' })).not.toContain('invalid unit.sawn-wet');
+  });
+  it('to another shape has not the net area of whole units', () => {
+    const dry: Facts = { ...SAWN, saw: 'dry' };
+    expect(found({}, { ...dry, areaPieces: ['full', 'full'] })).toContain('invalid unit.area-shape');
+    expect(found({}, { ...dry, areaPieces: ['cut', 'cut'] })).not.toContain('invalid unit.area-shape');
+    expect(found({}, { ...dry, sawn: 'shells', areaPieces: ['full'] })).not.toContain(
+      'invalid unit.area-shape',
+    );
+  });
+  it('has no size to be off from', () => {
+    const sizes = { width: '7.625 in', height: '7.625 in', length: '15.625 in' };
+    const off = (facts: Facts) =>
+      computed({ length1: '8', length2: '8' }, { ...sizes, ...facts }).results.map(
+        ({ quantity }) => quantity,
+      );
+    expect(off({})).toContain('greatest variation');
+    expect(off({ ...SAWN })).not.toContain('greatest variation');
+  });
+  it('as a coupon has its own area', () => {
+    const coupon = {
+      width1: '1.27',
+      width2: '1.27',
+      height1: '2.54',
+      height2: '2.54',
+      length1: '5.08',
+      length2: '5.08',
+    };
+    const of = net({ ...coupon, maximumLoad: '15,000' }, { sawn: 'coupon', saw: 'dry' });
+    expect(Number(of?.value)).toBeCloseTo(15_000 / (1.27 * 5.08), 6);
+    expect(found({ ...coupon, height1: '3', height2: '3' }, { sawn: 'coupon', saw: 'dry' })).toContain(
+      'invalid unit.coupon-height',
+    );
+  });
+});
+
 // EN 772-1, IS 2185-1 (from memory): on the gross area, without caps and the time of the second half.
 describe('the strength of a unit of another school', () => {
   const typed = { condition: 'oven', bearing: 'mortar', secondHalf: '20' };

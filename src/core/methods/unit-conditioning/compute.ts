@@ -152,14 +152,15 @@ export function waits(input: UnitConditioningInput, setup: RunSetup): Wait[] {
   });
 }
 
-/** From when on one unit may be capped, once it was taken. */
+/** From when on one unit may be capped, once it was taken; and since when it is conditioned. */
 export function tells(
   input: UnitConditioningInput,
   label: string,
   setup: RunSetup | undefined,
-): { conditionedAt?: string } {
+): { conditionedAt?: string; conditionedFrom?: string } {
+  const from = input.placedAt ? { conditionedFrom: input.placedAt } : {};
   const at = overAt(input, label, limitsOf(setup ?? {}));
   const taken = Date.parse(input.takenAt ?? '');
-  if (at === null || Number.isNaN(taken) || input.moisture !== 'none') return {};
-  return { conditionedAt: new Date(at).toISOString() };
+  if (at === null || Number.isNaN(taken) || input.moisture !== 'none') return from;
+  return { ...from, conditionedAt: new Date(at).toISOString() };
 }

@@ -42,10 +42,11 @@ describe('units in room air', () => {
   });
   const tell = (typed: Record<string, unknown>) =>
     method.batch?.tells(input(typed), { label: 'U1', batch: 'CN-1', remarks: [] }, setup);
-  it('tell when it was over only once they were looked at and taken', () => {
-    expect(tell({ takenAt: at(50), moisture: 'none' })).toEqual({ conditionedAt: at(48) });
-    expect(tell({ takenAt: at(50), moisture: 'damp' })).toEqual({});
-    expect(tell({})).toEqual({});
+  it('tell since when, and when it was over only once they were looked at and taken', () => {
+    const began = { conditionedFrom: at(0) };
+    expect(tell({ takenAt: at(50), moisture: 'none' })).toEqual({ ...began, conditionedAt: at(48) });
+    expect(tell({ takenAt: at(50), moisture: 'damp' })).toEqual(began);
+    expect(tell({})).toEqual(began);
   });
 });
 
