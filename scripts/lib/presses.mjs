@@ -3,7 +3,9 @@ import { freePort, start, TSX } from './system.mjs';
 
 /** Machines of the demo scenario that a stand-in takes the place of. */
 const HAND_PUMPED = ['PL-01'];
-const STAND_INS = ['PR-01', 'PR-02', 'PR-03', 'PR-04', ...HAND_PUMPED];
+/** Balances, with what they weigh in. */
+const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
+const STAND_INS = ['PR-01', 'PR-02', 'PR-03', 'PR-04', ...HAND_PUMPED, ...Object.keys(BALANCES)];
 const FIRST_PORT = 4710;
 
 /** Where the machines can be followed: BRICOLE_FEEDS as it is given, else a stand-in for each on a free port. */
@@ -19,13 +21,18 @@ export async function pressFeeds() {
   return feeds.join(',');
 }
 
-/** Starts the stand-in presses, unless real ones were named, and the recorder of what they send. */
+/** Starts the stand-in presses and balances, unless real ones were named, and the recorder of what they send. */
 export function startPresses(env) {
   const begun = [];
   if (process.env.BRICOLE_FEEDS === undefined) {
-    say('starting the stand-in presses');
+    say('starting the stand-in presses and balances');
+    const balances = Object.entries(BALANCES).map((each) => each.join('='));
     begun.push(
-      start('node', [TSX, 'src/devices/press/main.ts'], { ...env, BRICOLE_HAND_PUMPED: HAND_PUMPED.join() }),
+      start('node', [TSX, 'src/devices/press/main.ts'], {
+        ...env,
+        BRICOLE_HAND_PUMPED: HAND_PUMPED.join(),
+        BRICOLE_BALANCES: balances.join(),
+      }),
     );
   }
   begun.push(start('node', [TSX, 'src/server/press/record.ts'], env));

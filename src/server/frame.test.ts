@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { HandPumpWatch, type ReadingLine } from '@/core/press';
+import { HandPumpWatch, isLoad, type ReadingLine } from '@/core/press';
 import { specimens } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
 import { freshDatabase } from '@/testing/database';
@@ -57,8 +57,9 @@ it('takes the piece of its run, rises at every stroke, and holds the peak it spl
   const watch = new HandPumpWatch(0.2);
   const leave = pressFeed('FRM-FRAME')?.subscribe({
     readings: (some) => {
-      lines.push(...some);
-      for (const { t, load, peak } of some) watch.take({ seconds: t, load, peak });
+      const loads = some.filter(isLoad);
+      lines.push(...loads);
+      for (const { t, load, peak } of loads) watch.take({ seconds: t, load, peak });
     },
   });
   await act(pumpFrame, { runId: place, what: 'place' });

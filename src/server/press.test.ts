@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { gunzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
-import type { ReadingLine } from '@/core/press';
+import { isLoad, type ReadingLine } from '@/core/press';
 import { loadLogs, pressFeeds } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
 import { freshDatabase } from '@/testing/database';
@@ -60,7 +60,7 @@ async function listen(
     const stop = pressFeed('LIV-PRESS')?.subscribe(
       {
         readings: (some) => {
-          lines.push(...some);
+          lines.push(...some.filter(isLoad));
           if (until(lines)) resolve();
         },
       },

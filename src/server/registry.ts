@@ -24,7 +24,7 @@ import { keepLoadLog } from './actions/load-logs';
 import { makeBatch } from './actions/make-batch';
 import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
 import { recordExercise, recordPractice } from './actions/practice';
-import { closePressFeed, drivePress, openPressFeed, pumpFrame } from './actions/press';
+import { closePressFeed, drivePress, loadBalance, openPressFeed, pumpFrame } from './actions/press';
 import { registerSpecimens } from './actions/register';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { assignRoles } from './actions/roles';
@@ -72,6 +72,7 @@ export const USE_CASES = {
   'close-press-feed': closePressFeed,
   'drive-press': drivePress,
   'pump-frame': pumpFrame,
+  'load-balance': loadBalance,
   'add-equipment': addEquipment,
   'import-equipment': importEquipment,
   'record-verification': recordVerification,

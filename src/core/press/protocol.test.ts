@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isHello, isReading, isReplay, parsePressLine } from './protocol';
+import { isHello, isLoad, isMass, isReading, isReplay, parsePressLine } from './protocol';
 
 const READING = {
   seq: 7,
@@ -52,8 +52,15 @@ describe('a line of a press', () => {
     fc.assert(
       fc.property(fc.json(), (text) => {
         const line = parsePressLine(text);
-        if (line && isReading(line)) expect(Number.isFinite(line.load)).toBe(true);
+        if (line && isReading(line)) expect(Number.isFinite(isLoad(line) ? line.load : line.mass)).toBe(true);
       }),
     );
+  });
+  it('of a balance is a mass in what it weighs in, and nothing else', () => {
+    const mass = { seq: 4, t: 0.4, mass: 33.46, unit: 'lb', steady: true, places: 2, at: 1_900_000_000_000 };
+    const line = parsePressLine(JSON.stringify(mass));
+    expect(line && isMass(line) && isReading(line) && !isLoad(line)).toBe(true);
+    for (const wrong of [{ unit: 'stone' }, { steady: 'yes' }, { mass: 'much' }, { places: null }])
+      expect(parsePressLine(JSON.stringify({ ...mass, ...wrong }))).toBeNull();
   });
 });

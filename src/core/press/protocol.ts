@@ -1,15 +1,16 @@
+import { BALANCE_UNITS, type BalanceUnit, type MassLine } from '../balance';
 import type { PlacedPiece } from './hand-pumped';
 import type { Levers, ReadingLine } from './reading';
 import type { PlacedSpecimen } from './simulated-press';
 
-/** The first line of a connection: which press it is, in which life of its process, and what it still remembers. */
+/** The first line of a connection: which device it is, in which life of its process, and what it still remembers. */
 export interface HelloLine {
   readonly hello: string;
   readonly boot: string;
   /** The oldest reading that can still be asked for, and the newest. */
   readonly oldest: number;
   readonly newest: number;
-  readonly unit: 'kN' | 'lbf';
+  readonly unit: 'kN' | 'lbf' | BalanceUnit;
   /** Readings a second. */
   readonly rate: number;
   /** True for a stand-in: it takes levers and specimens by line. */
@@ -28,7 +29,10 @@ export interface ReplayLine {
   readonly oldest: number;
 }
 
-export type PressLine = ReadingLine | HelloLine | BeatLine | ReplayLine;
+/** What a device reads: a press its load, a balance its mass. */
+export type DeviceReading = ReadingLine | MassLine;
+
+export type PressLine = DeviceReading | HelloLine | BeatLine | ReplayLine;
 
 /** What a client may send. `from`: all readings from this number on, then the live ones. */
 export type PressCommand =
@@ -38,10 +42,12 @@ export type PressCommand =
   | { readonly piece: PlacedPiece }
   | { readonly stroke: true }
   | { readonly release: true }
+  | { readonly put: number }
+  | { readonly tare: true }
   | { readonly resetPeak: true }
   | { readonly times: 1 | 10 | 60 };
 
-/** A line of a press; null for what is none: a device's line is never trusted. */
+/** A line of a device; null for what is none: a device's line is never trusted. */
 export function parsePressLine(text: string): PressLine | null {
   let line: unknown;
   try {
@@ -62,9 +68,17 @@ export function parsePressLine(text: string): PressLine | null {
   if (numbers('beat')) return value as unknown as BeatLine;
   if (numbers('seq', 't', 'load', 'peak', 'pos') && (value.unit === 'kN' || value.unit === 'lbf'))
     return value as unknown as ReadingLine;
+  if (
+    numbers('seq', 't', 'mass', 'places', 'at') &&
+    typeof value.steady === 'boolean' &&
+    BALANCE_UNITS.some((unit) => unit === value.unit)
+  )
+    return value as unknown as MassLine;
   return null;
 }
 
-export const isReading = (line: PressLine): line is ReadingLine => 'seq' in line;
+export const isReading = (line: PressLine): line is DeviceReading => 'seq' in line;
+export const isLoad = (line: PressLine): line is ReadingLine => 'load' in line;
+export const isMass = (line: PressLine): line is MassLine => 'mass' in line;
 export const isHello = (line: PressLine): line is HelloLine => 'hello' in line;
 export const isReplay = (line: PressLine): line is ReplayLine => 'replay' in line;

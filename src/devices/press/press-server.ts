@@ -1,13 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import net from 'node:net';
+import { BALANCES, type BalanceUnit, SimulatedBalance } from '@/core/balance';
 import {
+  type DeviceReading,
   HandPumpedFrame,
   type HelloLine,
   type PlacedSpecimen,
   PRESS_MAKEUP,
   type PressCommand,
   type PressMakeup,
-  type ReadingLine,
   SimulatedPress,
 } from '@/core/press';
 
@@ -22,13 +23,15 @@ export interface PressServerOptions {
   readonly makeup?: Partial<PressMakeup>;
   /** A frame with a pump that is worked by hand, in place of a press. */
   readonly handPumped?: boolean;
+  /** A balance that weighs in this unit, in place of a press. */
+  readonly balance?: BalanceUnit | undefined;
 }
 
-/** A stand-in press on a loopback port: it simulates in real time and speaks the line protocol to whoever connects. */
+/** A stand-in press, frame or balance on a loopback port: it simulates in real time and speaks the line protocol to whoever connects. */
 export class PressServer {
-  private readonly press: SimulatedPress | HandPumpedFrame;
+  private readonly press: SimulatedPress | HandPumpedFrame | SimulatedBalance;
   private readonly boot = randomUUID();
-  private readonly remembered: ReadingLine[] = [];
+  private readonly remembered: DeviceReading[] = [];
   private readonly clients = new Set<net.Socket>();
   private readonly server: net.Server;
   private readonly makeup: PressMakeup;
@@ -39,9 +42,11 @@ export class PressServer {
 
   constructor(private readonly options: PressServerOptions) {
     this.makeup = { ...PRESS_MAKEUP, rate: 50, ...options.makeup };
-    this.press = options.handPumped
-      ? new HandPumpedFrame(options.seed, this.makeup.rate)
-      : new SimulatedPress(options.seed, this.makeup);
+    this.press = options.balance
+      ? new SimulatedBalance(options.seed, BALANCES[options.balance])
+      : options.handPumped
+        ? new HandPumpedFrame(options.seed, this.makeup.rate)
+        : new SimulatedPress(options.seed, this.makeup);
     this.server = net.createServer((socket) => this.welcome(socket));
   }
 
@@ -75,19 +80,27 @@ export class PressServer {
     // A machine that was asleep does not catch up for minutes.
     const passed = Math.min(now - this.last, 1000);
     this.last = now;
-    const lines: ReadingLine[] = this.press.run((passed / 1000) * this.times).map((reading) => {
-      this.seq += 1;
-      const { position, ...rest } = reading;
-      return { seq: this.seq, ...rest, pos: position, at: Date.now() };
-    });
+    const lines = this.read((passed / 1000) * this.times);
     if (lines.length === 0) return;
     this.remembered.push(...lines);
     if (this.remembered.length > REMEMBERED) this.remembered.splice(0, this.remembered.length - REMEMBERED);
     this.send(lines);
   }
 
+  /** The readings of so many seconds as they are sent. */
+  private read(seconds: number): DeviceReading[] {
+    const numbered = <R>(reading: R): R & { seq: number; at: number } => {
+      this.seq += 1;
+      return { seq: this.seq, ...reading, at: Date.now() };
+    };
+    if (this.press instanceof SimulatedBalance) return this.press.run(seconds).map(numbered);
+    return this.press.run(seconds).map(({ position, ...rest }) => numbered({ ...rest, pos: position }));
+  }
+
   private beat(): void {
-    this.send([{ beat: this.seq, state: Math.abs(this.press.trueForce) > 0.1 ? 'loaded' : 'idle' }]);
+    const loaded =
+      this.press instanceof SimulatedBalance ? this.press.loaded : Math.abs(this.press.trueForce) > 0.1;
+    this.send([{ beat: this.seq, state: loaded ? 'loaded' : 'idle' }]);
   }
 
   private send(lines: readonly object[], to: Iterable<net.Socket> = this.clients): void {
@@ -104,8 +117,8 @@ export class PressServer {
       boot: this.boot,
       oldest: this.remembered[0]?.seq ?? this.seq + 1,
       newest: this.seq,
-      unit: 'kN',
-      rate: this.makeup.rate,
+      unit: this.options.balance ?? 'kN',
+      rate: this.press instanceof SimulatedBalance ? this.press.makeup.rate : this.makeup.rate,
       simulated: true,
     };
     this.send([hello], [socket]);
@@ -131,6 +144,9 @@ export class PressServer {
       const replay = { replay: from, oldest: this.remembered[0]?.seq ?? this.seq + 1 };
       this.send([replay, ...this.remembered.filter(({ seq }) => seq >= from)], [socket]);
       this.clients.add(socket);
+    } else if (this.press instanceof SimulatedBalance) {
+      if ('put' in command) this.press.put(command.put);
+      else if ('tare' in command) this.press.tare();
     } else if ('resetPeak' in command) this.press.resetPeak();
     else if (this.press instanceof HandPumpedFrame) {
       if ('piece' in command) this.press.place(command.piece);

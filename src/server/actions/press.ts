@@ -11,19 +11,22 @@ import {
   IsString,
   IsUUID,
   Max,
+  MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator';
 import { and, desc, eq, isNull } from 'drizzle-orm';
+import { BALANCE_UNITS } from '@/core/balance';
 import { limitsOf, usableInput } from '@/core/methods';
 import { FORCE_UNIT, logBand } from '@/core/methods/press';
 import { type Levers, loadIn, PRESS_CASES, type PressCommand, recordCsv, recordOf } from '@/core/press';
+import { measureIn, parseMeasure } from '@/core/quantity';
 import { analyseLog, type LogMapping, thinned } from '@/core/signals';
 import { loadLogs, pressFeeds } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { pressFeed } from '../press/feed';
 import { lastRecorded, recordedLines } from '../press/recorder';
-import { pieceFor, placedFor, pressRun, runFrame, runMachine } from '../press/run';
+import { pieceFor, placedFor, pressRun, runBalance, runFrame, runMachine } from '../press/run';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { CURVE_POINTS, untilBroken } from './load-logs';
 import { recomputeRun } from './runs';
@@ -240,6 +243,37 @@ export const pumpFrame = defineUseCase({
     };
     if (!feed.send(commands[input.what]))
       throw new Conflict('The line to the frame is down: it is being made again.');
+    return {};
+  },
+});
+
+export class LoadBalanceInput {
+  @IsUUID() runId: string;
+  @IsIn(['put', 'off', 'tare'], { message: 'Choose what is done.' })
+  what: 'put' | 'off' | 'tare';
+  /** What is laid on, as it is typed; without a unit in that of the balance. */
+  @IsOptional() @IsString() @MaxLength(40) mass?: string;
+}
+
+/** Lays something on a stand-in balance, takes it off, or tares it. A real one is loaded by hand. */
+export const loadBalance = defineUseCase({
+  name: 'load balance',
+  roles: BENCH,
+  Input: LoadBalanceInput,
+  async ready({ db }, input) {
+    await pressFeed(await runBalance(db, input.runId))?.ready();
+  },
+  async act({ tx }, { runId, what, mass = '' }) {
+    const feed = pressFeed(await runBalance(tx, runId));
+    const unit = BALANCE_UNITS.find((each) => each === feed?.about?.unit);
+    if (!feed?.about?.simulated || !unit)
+      throw new Conflict('There is no stand-in balance at the other end of the line.');
+    const parsed = parseMeasure(mass, 'mass', unit);
+    if (what === 'put' && !parsed.ok) refuseFields({ mass: parsed.message });
+    const load = what === 'put' && parsed.ok ? measureIn(parsed.measure, unit).value.toNumber() : 0;
+    if (load < 0) refuseFields({ mass: 'Nothing weighs less than nothing.' });
+    if (!feed.send(what === 'tare' ? { tare: true } : { put: load }))
+      throw new Conflict('The line to the balance is down: it is being made again.');
     return {};
   },
 });

@@ -1,12 +1,12 @@
 import net from 'node:net';
 import {
+  type DeviceReading,
   type HelloLine,
   isHello,
   isReading,
   isReplay,
   type PressCommand,
   parsePressLine,
-  type ReadingLine,
 } from '@/core/press';
 import { feedAddress } from './addresses';
 
@@ -19,13 +19,13 @@ const ANSWER_MS = 2000;
 /** What a listener is told. */
 export interface FeedListener {
   /** New readings in the order of their numbers, none twice. */
-  readings(lines: readonly ReadingLine[], hello: HelloLine): void;
+  readings(lines: readonly DeviceReading[], hello: HelloLine): void;
   /** The line to the device went, or is there. */
   line?(up: boolean): void;
 }
 
 /**
- * One connection of this process to a press, kept while somebody listens. When it drops it is made again, and the
+ * One connection of this process to a press or a balance, kept while somebody listens. When it drops it is made again, and the
  * readings that were missed are asked for by their numbers.
  */
 export class PressFeed {
@@ -126,7 +126,7 @@ export class PressFeed {
   }
 
   private take(parts: readonly string[]): void {
-    const readings: ReadingLine[] = [];
+    const readings: DeviceReading[] = [];
     const tell = (): void => {
       const { hello } = this;
       if (readings.length === 0 || !hello) return;

@@ -1,7 +1,7 @@
 import { promisify } from 'node:util';
 import { gunzip, gzip } from 'node:zlib';
 import { asc, desc, eq, isNull } from 'drizzle-orm';
-import { isReading, parsePressLine, type ReadingLine, recordOf } from '@/core/press';
+import { isLoad, parsePressLine, type ReadingLine, recordOf } from '@/core/press';
 import type { Database, Queryable } from '@/db/client';
 import { pressFeeds, pressReadings } from '@/db/schema';
 import { pressFeed } from './feed';
@@ -81,7 +81,7 @@ export class PressRecorder {
       {
         readings: (lines, hello) => {
           // Another life of the device is another record: its numbers mean something else.
-          if (hello.boot === row.boot) waiting.push(...lines);
+          if (hello.boot === row.boot) waiting.push(...lines.filter(isLoad));
         },
       },
       from,
@@ -145,7 +145,7 @@ export async function recordedLines(db: Queryable, feedId: string, to: number): 
     const text = (await unpack(row.lines)).toString('utf8');
     for (const part of text.split('\n')) {
       const line = parsePressLine(part);
-      if (line && isReading(line) && line.seq <= to) lines.push(line);
+      if (line && isLoad(line) && line.seq <= to) lines.push(line);
     }
   }
   return lines;

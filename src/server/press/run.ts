@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
+import { fieldsOf, limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
 import { LENGTH_UNIT, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
 import {
@@ -58,6 +58,20 @@ export async function runFrame(db: Queryable, runId: string) {
   const frame = current.find(({ field }) => field === method.handPumped)?.text;
   if (!frame) throw new Conflict('Choose the frame on the run sheet first.');
   return { run, frame };
+}
+
+/** The balance that was chosen for a run. @throws Conflict when none was */
+export async function runBalance(db: Queryable, runId: string): Promise<string> {
+  const [run] = await db.select().from(runs).where(eq(runs.id, runId));
+  const method = run && findMethod(run.method);
+  const field =
+    method &&
+    fieldsOf(method.Input).find((each) => each.kind === 'equipment' && each.equipmentKind === 'balance');
+  if (!run || !field) throw new NotFound('A balance of this run');
+  const current = await currentReadings(db, run.id);
+  const balance = current.find((each) => each.field === field.name)?.text;
+  if (!balance) throw new Conflict('Choose the balance on the run sheet first.');
+  return balance;
 }
 
 /** A run in a press, with all that its test is computed with. */

@@ -3,11 +3,18 @@ import { Box, Button, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { pathOf } from '@/core/methods';
 import { FieldControl } from '../runsheet/FieldControl';
-import type { RowsProps } from './rows-props';
+import type { RowsProps, WeighedProps } from './rows-props';
 import type { Rows } from './use-rows';
 
 /** One row at a time, each cell as large as any other reading of the field. */
-export function RowPages({ data, field, readOnly, register, rows }: RowsProps & { rows: Rows }) {
+export function RowPages({
+  data,
+  field,
+  readOnly,
+  register,
+  rows,
+  at,
+}: RowsProps & WeighedProps & { rows: Rows }) {
   const all = rows.shown;
   const [chosen, setChosen] = useState<string | null>(null);
   const index = chosen === null || !all.includes(chosen) ? all.length - 1 : all.indexOf(chosen);
@@ -15,6 +22,7 @@ export function RowPages({ data, field, readOnly, register, rows }: RowsProps & 
   const [focus, setFocus] = useState(new Map<string, HTMLElement>());
   if (row === undefined)
     return <Typography color="text.secondary">{`No ${field.row} was written.`}</Typography>;
+  at.current = row;
   const isBlank = row === rows.blank;
   const count = rows.rows.length;
   const show = (to: number): void => setChosen(all[to] ?? null);

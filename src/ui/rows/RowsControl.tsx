@@ -1,13 +1,16 @@
 'use client';
 import { Box, Button, Typography, useMediaQuery } from '@mui/material';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { BalanceStrip } from '../balance/BalanceStrip';
+import { balanceOf } from '../balance/balance-of';
+import { useBalance } from '../balance/use-balance';
 import { useKeypad } from '../field/Keypad';
 import { FileButton } from '../parts/FileButton';
 import { RowPages } from './RowPages';
 import { RowsPreview } from './RowsPreview';
 import { RowsTable } from './RowsTable';
 import type { RowsProps } from './rows-props';
-import { useRows } from './use-rows';
+import { isWeighed, useRows, weighedText } from './use-rows';
 
 const LARGEST_FILE = 2 * 1024 * 1024;
 
@@ -26,6 +29,22 @@ export function RowsControl(props: RowsProps) {
     setText(await file.text());
   };
   const wrong = error ?? (trouble || undefined);
+  // What stands beside no specimen was not weighed here: the masses of a batch ticket.
+  const masses = rows.columns.some(({ kind }) => kind === 'specimen') ? rows.columns.filter(isWeighed) : [];
+  const balance = readOnly || masses.length === 0 ? undefined : balanceOf(run, props.data);
+  const { state, taken } = useBalance(balance);
+  const weighed = state.up && state.shown?.state === 'ready' ? state.shown : null;
+  const at = useRef<string | null>(null);
+  /** Into the row that somebody works in, else into the first that was begun; a new one where none lacks a mass. */
+  const take = (): void => {
+    const lacks = (row: string) => masses.find(({ name }) => rows.textOf(row, name) === '');
+    const row = [at.current, ...rows.shown].find((each) => each && rows.shown.includes(each) && lacks(each));
+    const cell = row && lacks(row);
+    if (!row || !cell || weighed === null) return;
+    rows.saveCell(row, cell, weighedText(weighed, cell, props.data.system));
+    taken();
+  };
+  const ofBalance = { weighed, taken, at };
   return (
     <Box component="fieldset" sx={{ border: 0, m: 0, p: 0, minWidth: 0 }}>
       <Typography
@@ -37,7 +56,12 @@ export function RowsControl(props: RowsProps) {
         {wrong ??
           `${field.label}${field.required ? '' : ' (if taken)'}.${field.help ? ` ${field.help}` : ''}`}
       </Typography>
-      {paged ? <RowPages {...props} rows={rows} /> : <RowsTable {...props} rows={rows} onText={setText} />}
+      {balance ? <BalanceStrip runId={props.data.runId} number={balance} state={state} take={take} /> : null}
+      {paged ? (
+        <RowPages {...props} {...ofBalance} rows={rows} />
+      ) : (
+        <RowsTable {...props} {...ofBalance} rows={rows} onText={setText} />
+      )}
       {readOnly ? null : (
         <Box sx={{ display: 'flex', gap: 1, mt: 0.5, alignItems: 'center', flexWrap: 'wrap' }}>
           <Button size="small" onClick={() => setText('')}>

@@ -4,8 +4,8 @@ import { type KeyboardEvent, useRef } from 'react';
 import { type CellSpec, labelsOf } from '@/core/methods';
 import { unitLabel } from '@/core/quantity';
 import { Cell } from './Cell';
-import type { RowsProps } from './rows-props';
-import { isAskedColumn, type Rows } from './use-rows';
+import type { RowsProps, WeighedProps } from './rows-props';
+import { isAskedColumn, isWeighed, type Rows, weighedText } from './use-rows';
 
 /** All rows at once. Enter takes a cell and goes on to the next, then to the next row; the arrows go up and down. */
 export function RowsTable({
@@ -16,7 +16,10 @@ export function RowsTable({
   onNext,
   rows,
   onText,
-}: RowsProps & { rows: Rows; onText: (text: string) => void }) {
+  weighed,
+  taken,
+  at: worked,
+}: RowsProps & WeighedProps & { rows: Rows; onText: (text: string) => void }) {
   const cells = useRef(new Map<string, HTMLElement>());
   // What was scanned into a row that is let go is not saved when the focus leaves it.
   const dropped = useRef('');
@@ -75,7 +78,13 @@ export function RowsTable({
       } else if (event.key === 'Enter') {
         event.preventDefault();
         if (!readOnly && pick(row, column, text)) return;
-        if (!readOnly) rows.saveCell(row, column, text);
+        // What the balance shows is one key away: nothing is typed that it says itself.
+        const shown =
+          text.trim() === '' && weighed && isWeighed(column)
+            ? weighedText(weighed, column, data.system)
+            : null;
+        if (!readOnly) rows.saveCell(row, column, shown ?? text);
+        if (!readOnly && shown !== null) taken();
         go(row, column, event.shiftKey ? -1 : 1);
       }
     };
@@ -114,7 +123,13 @@ export function RowsTable({
         </TableHead>
         <TableBody>
           {all.map((row, index) => (
-            <TableRow key={row} data-row={row}>
+            <TableRow
+              key={row}
+              data-row={row}
+              onFocus={() => {
+                worked.current = row;
+              }}
+            >
               <TableCell className="mono" sx={{ color: 'text.secondary' }}>
                 {row === rows.blank ? '+' : index + 1}
               </TableCell>

@@ -1,3 +1,4 @@
+import type { Weighing } from '@/core/balance';
 import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
 import type { TableField } from './use-rows';
@@ -14,4 +15,14 @@ export interface RowsProps {
   readonly showMissing: boolean;
   readonly onNext: (step: 1 | -1) => void;
   readonly register: (element: HTMLElement | null) => void;
+}
+
+/** What a balance gives to the views of a table. */
+export interface WeighedProps {
+  /** What may be put into an empty cell of a mass now; null while the balance does not stand still. */
+  readonly weighed: Weighing | null;
+  /** It was put there. */
+  readonly taken: () => void;
+  /** The row that somebody works in. */
+  readonly at: { current: string | null };
 }

@@ -1,6 +1,8 @@
 'use client';
 import { useState } from 'react';
+import { type Weighing, weighedIn } from '@/core/balance';
 import { type CellSpec, columnsOfRows, newRowName, pathOf, type RowsSpec } from '@/core/methods';
+import type { System } from '@/core/quantity';
 import { timeNow } from '../clock';
 import { begunRows, type Run } from '../runsheet/run';
 
@@ -96,6 +98,16 @@ export function useRows(
 }
 
 export type Rows = ReturnType<typeof useRows>;
+
+/** True for a mass that a balance with a line may put into its cell. */
+export function isWeighed(column: CellSpec): boolean {
+  return column.kind === 'measure' && column.dimension === 'mass';
+}
+
+/** What a balance shows, as it is put into such a cell. */
+export function weighedText(weighed: Weighing, column: CellSpec, system: System): string {
+  return weighedIn(weighed, column.kind === 'measure' ? column.unit[system] : '');
+}
 
 /** True for a column that is asked for: moments stamp themselves, what is seldom read is passed over. */
 export function isAskedColumn(column: CellSpec): boolean {

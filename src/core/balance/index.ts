@@ -1,0 +1,3 @@
+export * from './reading';
+export * from './simulated-balance';
+export * from './weighing';
