@@ -118,3 +118,20 @@ export function choose(page: Page, name: string): Promise<void> {
 export function cell(page: Page, field: string, row: number | 'new', column: string): Locator {
   return page.locator(`[data-cell="${field}/${row}/${column}"]`);
 }
+
+/** Carries out an action as the page would, where a test is about something else. */
+export async function perform(page: Page, name: string, data: object): Promise<Record<string, string>> {
+  return page.evaluate(
+    async ([action, body]) => {
+      const reply = await fetch(`/api/do/${action}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+      const answer = (await reply.json()) as Record<string, string>;
+      if (!reply.ok) throw new Error(JSON.stringify(answer));
+      return answer;
+    },
+    [name, data] as const,
+  );
+}

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { expectAccessible, signedIn, take, toBench, toStep } from './helpers';
+import { expectAccessible, perform, signedIn, take, toBench, toStep } from './helpers';
 
 /** Opens a specimen by scanning its label, and starts a test of it. */
 async function start(page: Page, label: string, method: string): Promise<void> {
@@ -7,23 +7,6 @@ async function start(page: Page, label: string, method: string): Promise<void> {
   await page.getByRole('button', { name: `Start: ${method}` }).click();
   await page.waitForURL('**/runs/**');
   await expect(page.getByRole('heading', { name: label })).toBeVisible();
-}
-
-/** Carries out an action as the page would, where a test is about something else. */
-async function perform(page: Page, name: string, data: object): Promise<Record<string, string>> {
-  return page.evaluate(
-    async ([action, body]) => {
-      const reply = await fetch(`/api/do/${action}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      });
-      const answer = (await reply.json()) as Record<string, string>;
-      if (!reply.ok) throw new Error(JSON.stringify(answer));
-      return answer;
-    },
-    [name, data] as const,
-  );
 }
 
 test('two cylinders are split, one read off a dial in words, and stand as a pair against their range', async ({

@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { findMaterial } from '@/core/materials/registry';
 import { methodsFor } from '@/core/methods/registry';
-import { readings, runs, specimenEvents, verdicts, waits } from '@/db/schema';
+import { jobs, readings, runs, specimenEvents, verdicts, waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { type Delivery, deliver } from '@/testing/masonry';
 import { CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
@@ -18,6 +18,9 @@ import { testedBatch } from './batches';
 import { perform } from './perform';
 import type { SpecimenView } from './queries/dossier';
 import { lotDossier } from './queries/lot';
+import { lotsOverTime } from './queries/lots-over-time';
+import { standingsOf } from './queries/specification';
+import { timelineOf } from './queries/timeline';
 import { dayList } from './queries/today';
 import { roleProposal, togetherOf } from './queries/together';
 import { composeReport } from './reports/content';
@@ -318,7 +321,7 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
     // Nothing meets while a row of its specification has no result: shrinkage comes from another report.
     expect(dossier.says?.verdict).toMatchObject({
       state: 'not yet determinable',
-      sentence: expect.stringContaining('c426'),
+      sentence: expect.stringContaining('C426'),
     });
     const { runId } = await lot.act(startRun, { lotId: lot.lotId, method: 'unit-report' }, 110);
     const quoted = {
@@ -349,6 +352,44 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
     expect(await site.db.transaction((tx) => rebuildWaits(tx, new Date(CAST + 110 * HOUR)))).toMatchObject({
       changed: 0,
     });
+  });
+
+  it('stands over time, specimen by specimen, with what was done and what is next', async () => {
+    const [job] = await site.db.select().from(jobs).where(eq(jobs.id, site.jobId));
+    if (!job) throw new Error('no job');
+    const rows = await timelineOf(site.db, await lot.views(sampleId), job);
+    expect(rows.map(({ label }) => label.slice(-2))).toEqual(['U1', 'U2', 'U3', 'U4', 'U5', 'U6']);
+    const methods = (place: number) => rows[place]?.steps.map(({ method }) => method);
+    expect(methods(0)).toEqual(['unit-receiving', 'unit-conditioning', 'capping', 'unit-compression']);
+    expect(methods(3)).toEqual(expect.arrayContaining(['unit-soak', 'oven-drying', 'unit-absorption']));
+    const conditioned = rows[0]?.steps.find(({ method }) => method === 'unit-conditioning');
+    expect(conditioned?.what).toMatch(/^Conditioning of units, CN-\d{4}$/u);
+    expect([conditioned?.from, conditioned?.to].map((ms) => ((ms ?? 0) - CAST) / HOUR)).toEqual([2, 50]);
+    // Caps of the others do not count for one of them.
+    const capped = rows[0]?.steps.find(({ method }) => method === 'capping');
+    expect([capped?.from, capped?.to].map((ms) => ((ms ?? 0) - CAST) / HOUR)).toEqual([50.2, 51.25]);
+    expect(rows.flatMap(({ next }) => next)).toEqual([]);
+    expect(await timelineOf(site.db, [], job)).toEqual([]);
+  });
+  it('is followed over all jobs with the same product, for who may read them', async () => {
+    const other = await makeSite(fresh.db, 'OTH');
+    const there = await deliver(other);
+    await there.set();
+    const elsewhere = await deliver(other, { product: 'c129' });
+    await elsewhere.set();
+    const [standing] = await standingsOf(site.db, site.actors.reviewer, [lot.specificationId]);
+    const masonry = findMaterial('masonry');
+    if (!standing || !masonry) throw new Error('no standing');
+    const over = (who: 'reviewer' | 'client') => lotsOverTime(site.db, site.actors[who], standing, masonry);
+    const found = await over('reviewer');
+    // What has no figure yet is no point of a line.
+    expect(found.map(({ job, by }) => [job.number, by])).toEqual([
+      [found[0]?.job.number, 'Ferry Lane block works'],
+    ]);
+    expect(found[0]?.verdicts.map(({ criterion }) => criterion)).toContain('unit-strength-mean');
+    expect(await lotsOverTime(site.db, site.actors.reviewer, standing, { product: 'product' })).toEqual([]);
+    const [foreign] = await standingsOf(site.db, site.actors.reviewer, [elsewhere.specificationId]);
+    expect(foreign && (await lotsOverTime(site.db, site.actors.reviewer, foreign, masonry))).toEqual([]);
   });
 
   it('goes into a report of its delivery in its own words', async () => {

@@ -134,6 +134,8 @@ export interface Material {
   readonly lotFields: { readonly title: string; readonly titleHelp: string; readonly startsAt: string };
   /** The field of a lot that says who made it: what came in over time is told apart by it. */
   readonly madeBy?: string;
+  /** The field of what is asked that names the product: its lots are followed over all jobs. */
+  readonly product?: string;
   /** The forms that its specimens have. */
   readonly forms: readonly Form[];
   /**

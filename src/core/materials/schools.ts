@@ -41,11 +41,14 @@ export function declaredProblem({
     : {};
 }
 
-const SOURCE = {
-  en: standard('EN 771'),
-  is: standard('IS 2185-1, IS 1077'),
-  csa: standard('CSA A165.1'),
-} as const satisfies Record<School, unknown>;
+/** The document that a product is from. */
+const DOCUMENT = {
+  'en771-3': standard('EN 771-3'),
+  'en771-1': standard('EN 771-1'),
+  is2185: standard('IS 2185-1'),
+  is1077: standard('IS 1077'),
+  a165: standard('CSA A165.1'),
+} as const satisfies Record<keyof typeof SCHOOL_OF, unknown>;
 
 /**
  * What a product of a school is held to: its class, or the strength that is declared of it; or the share of that which
@@ -58,10 +61,11 @@ export function ofSchool(
 ): (about: LimitAbout) => SourcedLimit | undefined {
   return ({ asked, said, limits, system }) => {
     const declared = asked('declared', system === 'US' ? 'psi' : 'MPa');
-    if (!declared || schoolOf(said('product')) !== school) return undefined;
+    const product = said('product');
+    if (!declared || schoolOf(product) !== school) return undefined;
     return {
       value: share ? declared.times(limits.number(share, system)).div(100) : declared,
-      source: SOURCE[school],
+      source: DOCUMENT[product as keyof typeof DOCUMENT],
     };
   };
 }

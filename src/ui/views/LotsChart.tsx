@@ -1,20 +1,31 @@
 'use client';
-import { Box, MenuItem, TextField, useTheme } from '@mui/material';
+import { Box, Checkbox, FormControlLabel, MenuItem, TextField, useTheme } from '@mui/material';
 import { useState } from 'react';
 import { Line } from '../charts/Line';
 import { useChartSetup } from '../charts/setup';
 import type { LotPoint, Watched } from './lots-over-time';
 
 /** What came in over time: one row of its specification, lot by lot, each maker by a line of its own, with its limit. */
-export function LotsChart({ watched, points }: { watched: readonly Watched[]; points: readonly LotPoint[] }) {
+export function LotsChart({
+  watched,
+  points,
+  own,
+}: {
+  watched: readonly Watched[];
+  points: readonly LotPoint[];
+  /** The number of the job that is looked at. */
+  own: string;
+}) {
   const { palette } = useTheme();
   const base = useChartSetup();
   const [chosen, setChosen] = useState(watched[0]?.id ?? '');
+  const [all, setAll] = useState(true);
   const row = watched.find(({ id }) => id === chosen) ?? watched[0];
   if (!row) return null;
   const makers = [...new Set(points.map(({ by }) => by))];
   const inks = [palette.primary.main, palette.warning.main, palette.success.main, palette.text.primary];
-  const told = points.filter(({ values }) => values[row.id] !== undefined);
+  const elsewhere = points.some(({ job }) => job !== own);
+  const told = points.filter(({ values, job }) => values[row.id] !== undefined && (all || job === own));
   return (
     <Box>
       <TextField
@@ -31,6 +42,13 @@ export function LotsChart({ watched, points }: { watched: readonly Watched[]; po
           </MenuItem>
         ))}
       </TextField>
+      {elsewhere ? (
+        <FormControlLabel
+          sx={{ ml: 2 }}
+          control={<Checkbox checked={all} onChange={(_, on) => setAll(on)} />}
+          label="The same product in other jobs too"
+        />
+      ) : null}
       <Box sx={{ height: 240 }}>
         <Line
           data={{

@@ -10,6 +10,7 @@ const sample = (day: string, by: string, verdicts: FollowedSample['verdicts']): 
   label: day,
   day,
   by,
+  job: 'TST',
   verdicts,
 });
 const said = (criterion: string, statistic: string | null, limit: string) => ({

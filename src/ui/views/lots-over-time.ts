@@ -13,6 +13,8 @@ export interface LotPoint {
   readonly label: string;
   readonly day: string;
   readonly by: string;
+  /** The number of its job. */
+  readonly job: string;
   readonly values: Readonly<Record<string, { readonly value: number; readonly limit: number }>>;
 }
 
@@ -21,6 +23,7 @@ export interface FollowedSample {
   readonly label: string;
   readonly day: string;
   readonly by: string;
+  readonly job: string;
   readonly verdicts: readonly (Pick<Verdict, 'criterion' | 'statistic' | 'limit'> & {
     readonly unit: string;
   })[];

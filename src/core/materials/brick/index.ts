@@ -47,6 +47,7 @@ export const brick: Material = {
     startsAt: 'Delivered at',
   },
   madeBy: 'producer',
+  product: 'product',
   forms: FORMS,
   roles: ROLES,
   together: [

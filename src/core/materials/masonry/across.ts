@@ -1,6 +1,8 @@
 import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
 import { PROPERTIES, type Property } from '../../methods/unit-report/input';
+import { inSentence } from '../../words';
 import { afterRetest } from '../retest';
+import { CRITERIA } from './criteria';
 import { baseOf, productOf } from './products';
 
 /** What a product wants of other reports. Source: ASTM C90, C129, C936 (from memory). */
@@ -11,17 +13,24 @@ const OTHERS: Readonly<Partial<Record<string, readonly Property[]>>> = {
   c936: ['freeze', 'abrasion'],
 };
 
+/** What says that its absorption was tested: strength on the gross area does not wait for it. */
+const SOAKED = CRITERIA.find(({ id }) => id === 'unit-mass-mean')?.title;
+
 /** What the sets of a delivery say together, with the reports of other tests. @returns null while no set has been tested */
 export function across(samples: readonly SampleOfLot[], { asked, tests }: LotAbout): LotSays | null {
   const others = tests.flatMap(({ verdicts }) => verdicts);
   const product = productOf(String(asked.product));
   const wanted = (product && OTHERS[baseOf(product)]) ?? [];
+  const second = samples.filter(({ about }) => about.draw === 'second');
+  const judged = (second.length > 0 ? second : samples).flatMap(({ verdicts }) => verdicts);
   const verdict = afterRetest(samples, {
     bad: others.find(({ state }) => state === 'does not meet')?.sentence,
-    missing: () =>
-      wanted
+    missing: () => [
+      ...(product === 'is2185' && !judged.some(({ title }) => title === SOAKED) ? ['absorption'] : []),
+      ...wanted
         .filter((property) => !others.some(({ criterion }) => criterion.startsWith(PROPERTIES[property])))
-        .map((property) => PROPERTIES[property].toLowerCase()),
+        .map((property) => inSentence(PROPERTIES[property])),
+    ],
   });
   return verdict && { results: [], lines: [], remarks: [], verdict };
 }

@@ -32,6 +32,7 @@ export const masonry: Material = {
     startsAt: 'Delivered at',
   },
   madeBy: 'producer',
+  product: 'product',
   forms: FORMS,
   roles: ROLES,
   roleFacts: ROLE_FACTS,

@@ -87,7 +87,7 @@ describe('a delivery', () => {
     const met = [set('first', 'meets')];
     expect(across(met, { ...about, tests: [] })?.verdict).toMatchObject({
       state: 'not yet determinable',
-      sentence: expect.stringContaining('linear drying shrinkage, c426'),
+      sentence: expect.stringContaining('linear drying shrinkage, C426'),
     });
     expect(across(met, { ...about, tests: [shrinkage('does not meet')] })?.verdict?.state).toBe(
       'does not meet',

@@ -1,5 +1,6 @@
 import { type Exact, exact, plainOf, roundTo, type System } from '../../quantity';
 import type { Wait } from '../../waits/wait';
+import { inSentence } from '../../words';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome } from '../contract';
 import { factMeasure, factText } from '../facts';
@@ -99,7 +100,7 @@ export function compute(input: UnitSawingInput, setup: RunSetup): Outcome {
         severity: 'departure',
         needsReason: true,
         fields: ['sawn'],
-        message: `${SAWN[sawn]}, where the method asks for: ${SAWN[asked.what].toLowerCase()}.`,
+        message: `${SAWN[sawn]}, where the method asks for: ${inSentence(SAWN[asked.what])}.`,
         action: 'Look at the unit and at the machine again, or say why.',
         remark: `${SAWN[sawn]}.`,
       }),

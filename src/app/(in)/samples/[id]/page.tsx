@@ -11,6 +11,7 @@ import { isReportable } from '@/core/working';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { sampleDossier } from '@/server/queries/sample';
+import { type TimelineRow, timelineOf } from '@/server/queries/timeline';
 import { isCut, roleProposal, togetherOf } from '@/server/queries/together';
 import { SamplePicture } from '@/ui/materials/registry';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
@@ -24,6 +25,7 @@ import { CorrectCastTime } from '@/ui/views/CorrectCastTime';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { RegisterSpecimens } from '@/ui/views/RegisterSpecimens';
 import { registerWays } from '@/ui/views/register-ways';
+import { SampleTimeline } from '@/ui/views/SampleTimeline';
 import { Together } from '@/ui/views/Together';
 import { piecesOf } from './pieces';
 import { SetCards } from './sets';
@@ -64,6 +66,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
         })
       : [];
   const together = staff && material ? await togetherOf(db, material, dossier.specimens) : [];
+  const timeline = together.length > 0 ? await timelineOf(db, dossier.specimens, job) : [];
   const proposal = staff && material ? await roleProposal(db, material, dossier.specimens, job) : null;
   const waiting = dossier.specimens.filter(
     (each) => !each.testedAt && each.discarded === null && !isCut(each, dossier.specimens),
@@ -262,6 +265,11 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
           <Together ways={together} canWrite={actor.role !== 'field'} />
         </Card>
       ) : null}
+      {timeline.length > 0 ? (
+        <Card title="Over time">
+          <SampleTimeline rows={timeline} titles={titlesOf(timeline)} now={now} zone={job.zone} />
+        </Card>
+      ) : null}
       {material ? <SamplePicture material={material.id} pieces={piecesOf(dossier.specimens)} /> : null}
       <SetCards
         sets={dossier.sets}
@@ -270,4 +278,10 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
       <ReportLinks reports={dossier.reports} zone={job.zone} />
     </Stack>
   );
+}
+
+/** What the methods on a timeline are called. */
+function titlesOf(rows: readonly TimelineRow[]): Record<string, string> {
+  const methods = rows.flatMap(({ steps }) => steps.map(({ method }) => method));
+  return Object.fromEntries(methods.map((method) => [method, findMethod(method)?.title ?? method]));
 }

@@ -7,6 +7,7 @@ import { withinSpreads } from '@/core/statistics';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
+import { lotsOverTime } from '@/server/queries/lots-over-time';
 import { mixPage } from '@/server/queries/series';
 import { materialOf, standingsOf } from '@/server/queries/specification';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -35,7 +36,9 @@ export default async function VerdictPage({
   const material = await pageData(() => materialOf(db, actor, id));
   if (!material.comesInLoads) {
     const [standing] = await pageData(() => standingsOf(db, actor, [id]));
-    return standing ? <StandingOf standing={standing} material={material} /> : null;
+    if (!standing) return null;
+    const over = await lotsOverTime(db, actor, standing, material);
+    return <StandingOf standing={standing} material={material} over={over} />;
   }
   const asked = await searchParams;
   const page = pageNumber(asked.page);

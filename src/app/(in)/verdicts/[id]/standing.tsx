@@ -4,6 +4,7 @@ import { sampleLabel } from '@/core/identity/labels';
 import type { Material } from '@/core/material/contract';
 import { type UnitId, unitLabel } from '@/core/quantity';
 import { capital } from '@/core/words';
+import type { SampleOver } from '@/server/queries/lots-over-time';
 import type { Standing } from '@/server/queries/specification';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
@@ -15,20 +16,35 @@ import { overTime } from '@/ui/views/lots-over-time';
 import { SamplesTable } from '@/ui/views/SamplesTable';
 
 /** How a specification stands whose samples are judged each by itself. */
-export function StandingOf({ standing, material }: { standing: Standing; material: Material }) {
+export function StandingOf({
+  standing,
+  material,
+  over,
+}: {
+  standing: Standing;
+  material: Material;
+  /** Lots of the same product in all jobs. */
+  over: readonly SampleOver[];
+}) {
   const { mix, job, samples, state, more } = standing;
   const { words } = material;
+  // What a criterion is read in, where it does not say it itself, say the sets it is held against.
+  const units = new Map(
+    samples.flatMap(({ sets }) =>
+      sets.flatMap(({ verdicts, test }) => verdicts.map(({ criterion }) => [criterion, test.unit] as const)),
+    ),
+  );
+  const unitOf = (criterion: string): string => {
+    const unit = findCriterion(criterion)?.unit?.[job.system] ?? units.get(criterion) ?? 'one';
+    return unit === 'one' ? '' : unitLabel(unit as UnitId);
+  };
   const { watched, points } = overTime(
-    samples.toReversed().map(({ sample, placement, sets }) => ({
-      label: sampleLabel(job.number, sample.number),
+    over.map(({ job: of, sample, by, verdicts }) => ({
+      label: sampleLabel(of.number, sample.number),
       day: dayTime(sample.sampledAt, job.zone).slice(4, -6),
-      by: String({ ...placement.about }[material.madeBy as keyof typeof placement.about] ?? ''),
-      verdicts: sets.flatMap(({ verdicts, test }) =>
-        verdicts.map((verdict) => {
-          const unit = findCriterion(verdict.criterion)?.unit?.[job.system] ?? test.unit;
-          return { ...verdict, unit: unit === 'one' ? '' : unitLabel(unit as UnitId) };
-        }),
-      ),
+      by,
+      job: of.number,
+      verdicts: verdicts.map((verdict) => ({ ...verdict, unit: unitOf(verdict.criterion) })),
     })),
     findCriterion,
   );
@@ -49,9 +65,9 @@ export function StandingOf({ standing, material }: { standing: Standing; materia
       <Card title="Asked for">
         <Facts pairs={material.summary({ ...mix.asked }).filter(([, text]) => text !== '')} />
       </Card>
-      {material.madeBy && watched.length > 0 ? (
+      {watched.length > 0 ? (
         <Card title={`${capital(words.lot[1])} over time`}>
-          <LotsChart watched={watched} points={points} />
+          <LotsChart watched={watched} points={points} own={job.number} />
         </Card>
       ) : null}
       <Card title={capital(words.sample[1])}>
