@@ -1,27 +1,12 @@
 import { and, asc, eq, inArray, isNull, or } from 'drizzle-orm';
 import { readBetween } from '@/core/methods/read-between';
 import { findMethod } from '@/core/methods/registry';
+import type { TimelineRow, TimelineStep } from '@/core/waits/timeline';
 import type { Queryable } from '@/db/client';
 import { batches, batchMembers, type jobs, runs, waits } from '@/db/schema';
 import { batchLabel } from '../batches';
 import { currentReadingsOf, inputOf } from '../readings';
 import type { SpecimenView } from './dossier';
-
-/** What was done with a specimen, from when to when; without an end it is under way. */
-export interface TimelineStep {
-  readonly runId: string;
-  readonly method: string;
-  readonly what: string;
-  readonly from: number;
-  readonly to: number | null;
-}
-
-/** A specimen on the timeline of its sample: what was done with it, and what it waits for. */
-export interface TimelineRow {
-  readonly label: string;
-  readonly steps: readonly TimelineStep[];
-  readonly next: readonly { readonly what: string; readonly opens: number; readonly closes: number | null }[];
-}
 
 /** The specimens of a sample over time, in their order; what was discarded is left out. */
 export async function timelineOf(

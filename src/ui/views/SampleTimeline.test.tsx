@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { TimelineRow } from '@/server/queries/timeline';
+import type { TimelineRow } from '@/core/waits/timeline';
 import { SampleTimeline } from './SampleTimeline';
 
 afterEach(cleanup);

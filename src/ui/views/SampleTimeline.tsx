@@ -1,7 +1,7 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
 import Link from 'next/link';
-import type { TimelineRow } from '@/server/queries/timeline';
+import type { TimelineRow } from '@/core/waits/timeline';
 import { clock, dayTime } from '../time';
 
 const HOUR = 3_600_000;
