@@ -374,7 +374,7 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
   it('is followed over all jobs with the same product, for who may read them', async () => {
     const other = await makeSite(fresh.db, 'OTH');
     const there = await deliver(other);
-    await there.set();
+    const thereId = await there.set();
     const elsewhere = await deliver(other, { product: 'c129' });
     await elsewhere.set();
     const [standing] = await standingsOf(site.db, site.actors.reviewer, [lot.specificationId]);
@@ -383,11 +383,25 @@ describe('a set of masonry units, from the pallet to the verdict', () => {
     const over = (who: 'reviewer' | 'client') => lotsOverTime(site.db, site.actors[who], standing, masonry);
     const found = await over('reviewer');
     // What has no figure yet is no point of a line.
-    expect(found.map(({ job, by }) => [job.number, by])).toEqual([
-      [found[0]?.job.number, 'Ferry Lane block works'],
-    ]);
-    expect(found[0]?.verdicts.map(({ criterion }) => criterion)).toContain('unit-strength-mean');
-    expect(await lotsOverTime(site.db, site.actors.reviewer, standing, { product: 'product' })).toEqual([]);
+    expect(found.map(({ by }) => by)).toEqual(['Ferry Lane block works']);
+    expect(found[0]?.verdicts[0]?.criterion).toBe('unit-strength-mean');
+    await site.db.insert(verdicts).values({
+      ...{
+        sampleId: thereId,
+        specificationId: there.specificationId,
+        released: false,
+        key: 'unit-compression/',
+      },
+      ...{ criterion: 'unit-strength-mean', state: 'meets', statistic: '2310', limit: '2000' },
+      ...{ sentence: 'Meets', members: [] },
+    });
+    expect((await over('reviewer')).map(({ job }) => job.number).toSorted()).toEqual(
+      [found[0]?.job.number, 'OTH'].toSorted(),
+    );
+    expect(await over('client')).toEqual([]);
+    expect(
+      await lotsOverTime(site.db, site.actors.reviewer, standing, { product: 'product', criteria: [] }),
+    ).toEqual([]);
     const [foreign] = await standingsOf(site.db, site.actors.reviewer, [elsewhere.specificationId]);
     expect(foreign && (await lotsOverTime(site.db, site.actors.reviewer, foreign, masonry))).toEqual([]);
   });

@@ -1,5 +1,4 @@
 import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
-import { findCriterion } from '@/core/acceptance';
 import type { Material } from '@/core/material/contract';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, samples, specifications, verdicts } from '@/db/schema';
@@ -32,7 +31,7 @@ export async function lotsOverTime(
   db: Queryable,
   actor: Actor,
   { mix, job }: Pick<Standing, 'mix' | 'job'>,
-  { product, madeBy }: Pick<Material, 'product' | 'madeBy'>,
+  { product, madeBy, criteria }: Pick<Material, 'product' | 'madeBy' | 'criteria'>,
 ): Promise<SampleOver[]> {
   if (!product || !madeBy) return [];
   const asked = String({ ...mix.asked }[product as keyof typeof mix.asked] ?? '');
@@ -65,7 +64,9 @@ export async function lotsOverTime(
         by: String({ ...first.lot.about }[madeBy as keyof typeof first.lot.about] ?? ''),
         verdicts: own
           .map(({ verdict: { criterion, statistic, limit } }) => ({ criterion, statistic, limit }))
-          .filter(({ criterion }) => findCriterion(criterion) !== undefined),
+          // In the order of the specification: what it asks for first is looked at first.
+          .filter(({ criterion }) => criteria.includes(criterion))
+          .toSorted((a, b) => criteria.indexOf(a.criterion) - criteria.indexOf(b.criterion)),
       },
     ];
   });

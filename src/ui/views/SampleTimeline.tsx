@@ -114,9 +114,7 @@ export function SampleTimeline({
                 />
               </Box>
               <Typography variant="body2" sx={{ mb: { xs: 1, md: 0 } }}>
-                {row.next.length > 0
-                  ? row.next.map((each) => nextWords(each, now, zone)).join('; ')
-                  : '\u00a0'}
+                {row.next.map((each) => nextWords(each, now, zone)).join('; ')}
               </Typography>
             </Box>
           );

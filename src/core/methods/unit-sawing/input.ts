@@ -26,7 +26,13 @@ export class UnitSawingInput extends RunInput {
   })
   projection?: string;
 
-  @MeasureField({ label: 'They are thick', ...THIN, carry: true, help: 'Of projections only.', example: '' })
+  @MeasureField({
+    label: 'Thickness of the projections',
+    ...THIN,
+    carry: true,
+    help: 'Of projections only.',
+    example: '',
+  })
   thick?: string;
 
   @MeasureField({

@@ -17,15 +17,23 @@ export function Oven({ picture }: BenchProps) {
         Shut the door and stamp it: the first weighing counts a day later.
       </Typography>
     );
+  // A column of which nothing is known yet takes no room on a phone.
+  const weighed = all.some(({ last }) => last !== null);
+  const told = all.some((each) => likely(each, String(unit)) !== '');
   return (
     <Box>
       <Losses all={all} limit={Number(loss)} />
-      <Table size="small" aria-label="The next weighing of each">
+      <Table
+        size="small"
+        aria-label="The next weighing of each"
+        sx={{ '& td, & th': { px: { xs: 0.5, md: 2 } } }}
+      >
         <TableHead>
           <TableRow>
-            {['Specimen', 'Lost last', 'Next weighing counts', 'Probably'].map((word) => (
-              <TableCell key={word}>{word}</TableCell>
-            ))}
+            <TableCell>Specimen</TableCell>
+            {weighed ? <TableCell>Lost last</TableCell> : null}
+            <TableCell>Next weighing counts</TableCell>
+            {told ? <TableCell>Probably</TableCell> : null}
           </TableRow>
         </TableHead>
         <TableBody>
@@ -34,7 +42,11 @@ export function Oven({ picture }: BenchProps) {
               <TableCell className="mono" sx={{ whiteSpace: 'nowrap' }}>
                 {each.label}
               </TableCell>
-              <TableCell className="mono">{each.last === null ? '' : `${each.last.toFixed(2)} %`}</TableCell>
+              {weighed ? (
+                <TableCell className="mono">
+                  {each.last === null ? '' : `${each.last.toFixed(2)} %`}
+                </TableCell>
+              ) : null}
               <TableCell>
                 {each.dryAt !== null ? (
                   <Typography color="success.main">{`✓ dry, ${dayTime(each.dryAt, String(zone))}`}</Typography>
@@ -44,7 +56,7 @@ export function Oven({ picture }: BenchProps) {
                   whenWords(each.nextAt, each.openAt ?? null, String(zone))
                 )}
               </TableCell>
-              <TableCell>{likely(each, String(unit))}</TableCell>
+              {told ? <TableCell>{likely(each, String(unit))}</TableCell> : null}
             </TableRow>
           ))}
         </TableBody>
