@@ -1,4 +1,5 @@
-import { WipedRow } from '../brick/weighed';
+import { OUT_AT, WATER, WATER_HELD, WIPED } from '../brick/field-specs';
+import type { WipedRow } from '../brick/weighed';
 import { ChoiceField, EquipmentField, InstantField, MeasureField, RunInput, TextField } from '../fields';
 import { RowsField } from '../rows-field';
 
@@ -49,31 +50,22 @@ export class BrickBoilInput extends RunInput {
 
   @MeasureField({
     label: 'Water before they come out',
-    dimension: 'temperature',
-    unit: { US: 'degF', SI: 'degC' },
-    step: { US: '1', SI: '0.5' },
+    ...WATER,
     possible: { US: ['32', '215'], SI: ['0', '102'] },
-    required: true,
     held: {
-      limit: 'brick.water',
-      severity: 'departure',
+      ...WATER_HELD,
       needsReason: true,
-      what: 'The water is at',
       action: 'It cools by itself: wait, and add no cold water.',
     },
     example: { US: '78', SI: '25.5' },
   })
   water?: string;
 
-  @InstantField({ label: 'First out of the water at', required: true, example: '2031-05-24T08:50:00-04:00' })
+  @InstantField({ ...OUT_AT, example: '2031-05-24T08:50:00-04:00' })
   outAt?: string;
 
   @RowsField({
-    label: 'Halves',
-    Row: WipedRow,
-    row: 'half',
-    required: true,
-    help: 'One at a time: wiped, on the balance within five minutes.',
+    ...WIPED,
     example: {
       US: [
         ['EXAMPLE-B1A', '1027.5', '40', '2031-05-24T08:52:00-04:00'],

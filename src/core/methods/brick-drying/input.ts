@@ -1,4 +1,5 @@
 import { GRAMS } from '../brick/grams';
+import { HOTTEST, ODD, OVEN_USED, TEMPERATURE, WEIGHINGS } from '../drying/field-specs';
 import type { DryingRow } from '../drying/rows';
 import {
   ChoiceField,
@@ -11,13 +12,6 @@ import {
   TextField,
 } from '../fields';
 import { RowsField } from '../rows-field';
-
-const OVEN = {
-  dimension: 'temperature',
-  unit: { US: 'degF', SI: 'degC' },
-  step: { US: '1', SI: '1' },
-  possible: { US: ['50', '600'], SI: ['10', '315'] },
-} as const;
 
 /** One brick or half on the balance while it dries. */
 export class GramRow extends RowInput implements DryingRow {
@@ -33,16 +27,14 @@ export class GramRow extends RowInput implements DryingRow {
 
 /** The readings of bricks that are dried and cooled. */
 export class BrickDryingInput extends RunInput {
-  @EquipmentField({ label: 'Oven', equipmentKind: 'oven', carry: true, example: 'OVEN-1' })
+  @EquipmentField(OVEN_USED)
   oven?: string;
 
   @EquipmentField({ label: 'Balance', equipmentKind: 'balance', carry: true, example: 'BALANCE-1' })
   balance?: string;
 
   @MeasureField({
-    label: 'Oven',
-    ...OVEN,
-    required: true,
+    ...TEMPERATURE,
     held: {
       limit: 'brick.oven',
       severity: 'departure',
@@ -54,10 +46,7 @@ export class BrickDryingInput extends RunInput {
   temperature?: string;
 
   @MeasureField({
-    label: 'Hottest while they were in',
-    ...OVEN,
-    aside: true,
-    help: 'By its recorder.',
+    ...HOTTEST,
     held: {
       limit: 'oven.stop',
       severity: 'departure',
@@ -65,7 +54,6 @@ export class BrickDryingInput extends RunInput {
       what: 'The oven reached',
       action: 'Fired clay bears it; say why it got so hot.',
     },
-    example: '',
   })
   hottest?: string;
 
@@ -73,11 +61,8 @@ export class BrickDryingInput extends RunInput {
   inAt?: string;
 
   @RowsField({
-    label: 'Weighings',
+    ...WEIGHINGS,
     Row: GramRow,
-    row: 'weighing',
-    required: true,
-    help: 'From a day on, every two hours, until two in a row differ by no more than 0.2 %.',
     example: {
       US: [
         ['EXAMPLE-B1A', '911.2', '2031-05-21T09:05:00-04:00'],
@@ -117,6 +102,6 @@ export class BrickDryingInput extends RunInput {
   })
   cooledAt?: string;
 
-  @TextField({ label: 'Remarks', aside: true, help: 'Door open, power gone, a corner lost.', example: '' })
+  @TextField(ODD)
   remarks?: string;
 }

@@ -1,4 +1,5 @@
-import { WipedRow } from '../brick/weighed';
+import { OUT_AT, WATER, WATER_HELD, WIPED } from '../brick/field-specs';
+import type { WipedRow } from '../brick/weighed';
 import { EquipmentField, InstantField, MeasureField, RunInput, TextField } from '../fields';
 import { RowsField } from '../rows-field';
 
@@ -12,30 +13,21 @@ export class BrickSoakInput extends RunInput {
 
   @MeasureField({
     label: 'Water',
-    dimension: 'temperature',
-    unit: { US: 'degF', SI: 'degC' },
-    step: { US: '1', SI: '0.5' },
+    ...WATER,
     possible: { US: ['32', '120'], SI: ['0', '49'] },
-    required: true,
     held: {
-      limit: 'brick.water',
-      severity: 'departure',
-      what: 'The water is at',
+      ...WATER_HELD,
       action: 'Bring it into its range; else dry the halves and soak them again.',
     },
     example: { US: '72', SI: '22' },
   })
   water?: string;
 
-  @InstantField({ label: 'First out of the water at', required: true, example: '2031-05-23T10:15:00-04:00' })
+  @InstantField({ ...OUT_AT, example: '2031-05-23T10:15:00-04:00' })
   outAt?: string;
 
   @RowsField({
-    label: 'Halves',
-    Row: WipedRow,
-    row: 'half',
-    required: true,
-    help: 'One at a time: wiped, on the balance within five minutes.',
+    ...WIPED,
     example: {
       US: [
         ['EXAMPLE-B1A', '994.5', '40', '2031-05-23T10:18:00-04:00'],

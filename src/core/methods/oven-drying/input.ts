@@ -1,26 +1,18 @@
+import { HOTTEST, ODD, OVEN_USED, TEMPERATURE, WEIGHINGS } from '../drying/field-specs';
 import { WeighingRow } from '../drying/rows';
 import { EquipmentField, InstantField, MeasureField, RunInput, TextField } from '../fields';
 import { RowsField } from '../rows-field';
 
-const OVEN = {
-  dimension: 'temperature',
-  unit: { US: 'degF', SI: 'degC' },
-  step: { US: '1', SI: '1' },
-  possible: { US: ['50', '600'], SI: ['10', '315'] },
-} as const;
-
 /** The readings of an oven full of specimens. */
 export class OvenDryingInput extends RunInput {
-  @EquipmentField({ label: 'Oven', equipmentKind: 'oven', carry: true, example: 'OVEN-1' })
+  @EquipmentField(OVEN_USED)
   oven?: string;
 
   @EquipmentField({ label: 'Balance', equipmentKind: 'balance', carry: true, example: 'BALANCE-1' })
   balance?: string;
 
   @MeasureField({
-    label: 'Oven',
-    ...OVEN,
-    required: true,
+    ...TEMPERATURE,
     held: {
       limit: 'oven.temperature',
       severity: 'departure',
@@ -32,17 +24,13 @@ export class OvenDryingInput extends RunInput {
   temperature?: string;
 
   @MeasureField({
-    label: 'Hottest while they were in',
-    ...OVEN,
-    aside: true,
-    help: 'By its recorder.',
+    ...HOTTEST,
     held: {
       limit: 'oven.stop',
       severity: 'invalid',
       what: 'The oven reached',
       action: 'These specimens are not used for anything that rests on their dry mass.',
     },
-    example: '',
   })
   hottest?: string;
 
@@ -50,11 +38,8 @@ export class OvenDryingInput extends RunInput {
   inAt?: string;
 
   @RowsField({
-    label: 'Weighings',
+    ...WEIGHINGS,
     Row: WeighingRow,
-    row: 'weighing',
-    required: true,
-    help: 'From a day on, every two hours, until two in a row differ by no more than 0.2 %.',
     example: {
       US: [
         ['EXAMPLE-A', '31.64', '2031-05-22T10:25:00-04:00'],
@@ -75,6 +60,6 @@ export class OvenDryingInput extends RunInput {
   @InstantField({ label: 'All dry at', required: true, example: '2031-05-22T12:40:00-04:00' })
   dryAt?: string;
 
-  @TextField({ label: 'Remarks', aside: true, help: 'Door open, power gone, a corner lost.', example: '' })
+  @TextField(ODD)
   remarks?: string;
 }

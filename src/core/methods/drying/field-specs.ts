@@ -1,0 +1,34 @@
+/** What every oven full of specimens is read alike. */
+
+export const OVEN_USED = { label: 'Oven', equipmentKind: 'oven', carry: true, example: 'OVEN-1' } as const;
+
+/** Its temperature, as it is set and as it was at its hottest. */
+const OVEN = {
+  dimension: 'temperature',
+  unit: { US: 'degF', SI: 'degC' },
+  step: { US: '1', SI: '1' },
+  possible: { US: ['50', '600'], SI: ['10', '315'] },
+} as const;
+export const TEMPERATURE = { ...OVEN, label: 'Oven', required: true } as const;
+export const HOTTEST = {
+  ...OVEN,
+  label: 'Hottest while they were in',
+  aside: true,
+  help: 'By its recorder.',
+  example: '',
+} as const;
+
+/** The weighings of all of them, one after the other. */
+export const WEIGHINGS = {
+  label: 'Weighings',
+  row: 'weighing',
+  required: true,
+  help: 'From a day on, every two hours, until two in a row differ by no more than 0.2 %.',
+} as const;
+
+export const ODD = {
+  label: 'Remarks',
+  aside: true,
+  help: 'Door open, power gone, a corner lost.',
+  example: '',
+} as const;
