@@ -4,7 +4,8 @@ export default defineConfig({
   testDir: 'e2e',
   timeout: 300_000,
   expect: { timeout: 45_000 },
-  workers: 1,
+  // Files stand beside one another, the tests of one in their order.
+  workers: 2,
   fullyParallel: false,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],

@@ -5,6 +5,9 @@ import { CappingInput } from '../methods/capping/input';
 import { ConcreteTemperatureInput } from '../methods/concrete-temperature/input';
 import { DensityYieldInput } from '../methods/density-yield/input';
 import { EndGrindingInput } from '../methods/end-grinding/input';
+import { OvenDryingInput } from '../methods/oven-drying/input';
+import { UnitConditioningInput } from '../methods/unit-conditioning/input';
+import { UnitSoakInput } from '../methods/unit-soak/input';
 import { readMoment } from './moment-text';
 import { readRows } from './rows-csv';
 
@@ -21,6 +24,8 @@ const materials = tableOf(DensityYieldInput, 'materials');
 const pours = tableOf(CappingInput, 'pours');
 const trace = tableOf(ConcreteTemperatureInput, 'trace');
 const found = tableOf(EndGrindingInput, 'found');
+const soaked = tableOf(UnitSoakInput, 'units');
+const weighings = tableOf(OvenDryingInput, 'weighings');
 
 describe('rows out of a paste or a file', () => {
   it.each([
@@ -127,5 +132,49 @@ describe('a moment without a date', () => {
     expect(at('2031-06-09 08:05', '2031-06-10T14:00:00-04:00')).toBe('2031-06-09T12:05:00.000Z');
     for (const text of ['24:10', '7', '13.20', 'noon', '', '+2:00', '13:60'])
       expect(at(text, '2031-06-10T14:00:00-04:00'), text).toBeUndefined();
+  });
+});
+
+describe('the log of a balance', () => {
+  const LOG = [
+    'timestamp,specimen_id,quantity,mass,unit,operator',
+    '2031-06-10T10:00:00-04:00,U4,Wi,17.28,lb,TM',
+    '2031-06-10T10:03:00-04:00,U4,Ws,34.94,lb,TM',
+    '2031-06-10T10:05:00-04:00,U5,Wi,7.883,kg,TM',
+    '2031-06-11T12:00:00-04:00,U4,Wd,32.36,lb,TM',
+    '2031-06-11T14:00:00-04:00,U4,Wd,32.35,lb,TM',
+  ].join('\n');
+  it('gives to the tank what was weighed there, one row for each unit, and leaves the rest aside in words', () => {
+    const { rows, ignored } = readRows(LOG, soaked, about);
+    expect(rows.map(({ cells }) => [cells.specimen, cells.immersed, cells.saturated])).toEqual([
+      ['U4', '17.28 lb', '34.94 lb'],
+      ['U5', '7.883 kg', undefined],
+    ]);
+    expect(Date.parse(rows[0]?.cells.at ?? '')).toBe(Date.parse('2031-06-10T10:03:00-04:00'));
+    expect(rows[1]?.errors).toHaveProperty('saturated');
+    expect(ignored).toEqual(['2 lines of other quantities']);
+  });
+  it('gives to the oven one row for each weighing, and never a mass of the tank', () => {
+    const { rows, ignored } = readRows(LOG, weighings, about);
+    expect(rows.map(({ cells }) => cells.mass)).toEqual(['32.36 lb', '32.35 lb']);
+    expect(ignored).toEqual(['3 lines of other quantities']);
+  });
+});
+
+describe('the log of a recorder with several channels', () => {
+  const LOG = [
+    'timestamp,channel,temp_f,rh_pct',
+    '2031-06-10T10:00:00-04:00,oven,230,',
+    '2031-06-10T10:00:00-04:00,room,72,61',
+    '2031-06-10T11:00:00-04:00,room,73,62',
+    '2031-06-10T11:00:00-04:00,tank,70,',
+  ].join('\n');
+  it.each([
+    [UnitConditioningInput, 'air', ['72 degF', '73 degF'], '2 lines of other channels'],
+    [OvenDryingInput, 'log', ['230 degF'], '3 lines of other channels'],
+  ] as const)('gives to each table its own', (input, name, read, aside) => {
+    const { rows, ignored } = readRows(LOG, tableOf(input, name), about);
+    expect(rows.map(({ cells }) => cells.temperature)).toEqual(read);
+    expect(ignored).toContain(aside);
   });
 });

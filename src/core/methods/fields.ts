@@ -116,6 +116,8 @@ export interface RowsSpec extends Omit<FieldBase, 'example'> {
   readonly Row: new () => RowInput;
   /** How one row is called: `cap`, `mould`. */
   readonly row: string;
+  /** What a recorder of several channels calls the one that is read here: `oven`. */
+  readonly channel?: string;
   /** Example rows, their cells in the order of the columns. */
   readonly example: Readonly<Record<System, readonly (readonly string[])[]>>;
 }

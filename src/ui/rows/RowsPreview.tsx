@@ -64,7 +64,7 @@ export function RowsPreview({
           slotProps={{ input: { sx: { '& textarea': { fontFamily: MONO } } } }}
         />
         {read.ignored.length > 0 ? (
-          <Alert severity="info" sx={{ mb: 1 }}>{`Columns not used: ${read.ignored.join(', ')}.`}</Alert>
+          <Alert severity="info" sx={{ mb: 1 }}>{`Not used: ${read.ignored.join(', ')}.`}</Alert>
         ) : null}
         {read.rows.length > 0 ? (
           <Box sx={{ overflowX: 'auto' }}>

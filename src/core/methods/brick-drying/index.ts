@@ -44,7 +44,12 @@ function coolFindings(input: BrickDryingInput, setup: RunSetup): Finding[] {
  * Source: ASTM C67/C67M 5 (from memory).
  */
 function compute(input: BrickDryingInput, setup: RunSetup): Outcome {
-  const dried = dryingOutcome(input, setup, { unit: 'g', step: '0.1' });
+  const dried = dryingOutcome(input, setup, {
+    unit: 'g',
+    step: '0.1',
+    range: 'brick.oven',
+    hot: 'departure',
+  });
   return { ...dried, findings: bySeverity([...dried.findings, ...coolFindings(input, setup)]) };
 }
 
@@ -104,7 +109,7 @@ export const brickDrying: Method<BrickDryingInput> = {
       phase: 'test',
       instruction:
         'Scan the mark, type the grams, back into the oven. The second of two weighings that differ by no more than 0.2 % ends it; the lowest mass counts.',
-      fields: ['weighings', 'hottest', 'dryAt'],
+      fields: ['weighings', 'hottest', 'log', 'dryAt'],
       caution: 'Hot: gloves and tongs, a free way from oven to balance.',
     },
     {

@@ -1,6 +1,6 @@
 import { GRAMS } from '../brick/grams';
-import { HOTTEST, ODD, OVEN_USED, TEMPERATURE, WEIGHINGS } from '../drying/field-specs';
-import type { DryingRow } from '../drying/rows';
+import { HOTTEST, ODD, OVEN_LOG, OVEN_USED, TEMPERATURE, WEIGHINGS } from '../drying/field-specs';
+import { type DryingRow, OvenRow } from '../drying/rows';
 import {
   ChoiceField,
   EquipmentField,
@@ -79,6 +79,22 @@ export class BrickDryingInput extends RunInput {
     },
   })
   weighings?: GramRow[];
+
+  @RowsField({
+    ...OVEN_LOG,
+    Row: OvenRow,
+    example: {
+      US: [
+        ['2031-05-20T14:00:00-04:00', '234'],
+        ['2031-05-21T06:00:00-04:00', '236'],
+      ],
+      SI: [
+        ['2031-05-20T14:00:00-04:00', '111'],
+        ['2031-05-21T06:00:00-04:00', '113'],
+      ],
+    },
+  })
+  log?: OvenRow[];
 
   @InstantField({ label: 'All dry at', required: true, example: '2031-05-21T11:15:00-04:00' })
   dryAt?: string;

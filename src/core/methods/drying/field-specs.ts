@@ -3,7 +3,7 @@
 export const OVEN_USED = { label: 'Oven', equipmentKind: 'oven', carry: true, example: 'OVEN-1' } as const;
 
 /** Its temperature, as it is set and as it was at its hottest. */
-const OVEN = {
+export const OVEN = {
   dimension: 'temperature',
   unit: { US: 'degF', SI: 'degC' },
   step: { US: '1', SI: '1' },
@@ -31,4 +31,12 @@ export const ODD = {
   aside: true,
   help: 'Door open, power gone, a corner lost.',
   example: '',
+} as const;
+
+/** What its recorder kept, out of a file. */
+export const OVEN_LOG = {
+  label: 'Recorder of the oven',
+  row: 'reading',
+  channel: 'oven',
+  help: 'Out of its file: what was hottest is taken from it.',
 } as const;

@@ -1,19 +1,20 @@
-import { cite } from '../../limits';
-import { type Exact, plainOf, type UnitId } from '../../quantity';
+import { cite, isWithin, type LimitId, type Limits } from '../../limits';
+import { type Exact, largest, plainOf, smallest, type UnitId } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { durationText } from '../../windows';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import { strangerFindings } from '../batch-rows';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
-import type { RunInput } from '../fields';
+import { type RunInput, readMeasure } from '../fields';
+import { limitFinding } from '../limit-finding';
 import { firstOpen } from '../opening';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { exchangedFindings } from '../swapped';
 import { labelsOf } from '../tested';
 import { type Prediction, predictDrying } from './predict';
-import { type DryingRow, weighingsOf } from './rows';
+import { type DryingRow, type OvenRow, weighingsOf } from './rows';
 import { type DryingState, dryingRule, dryingState } from './state';
 
 const C140 = standard('ASTM C140/C140M');
@@ -23,6 +24,13 @@ export interface DryingInput extends RunInput {
   inAt?: string;
   dryAt?: string;
   weighings?: DryingRow[];
+  log?: OvenRow[];
+}
+
+/** How hot it is to be, and what it means where its recorder says that it was hotter than anything bears. */
+export interface OvenHeld {
+  readonly range: LimitId;
+  readonly hot: 'invalid' | 'departure';
 }
 
 /** In what the weighings are read and reported. */
@@ -52,13 +60,49 @@ function guessOf(state: DryingState, setup: RunSetup): Prediction {
   });
 }
 
+/** What the recorder of the oven says besides what was read off it: too hot, or out of its range at all. */
+function logFindings({ log, system }: DryingInput, { range, hot }: OvenHeld, limits: Limits): Finding[] {
+  const read = (log ?? []).flatMap((row) => readMeasure(row, 'temperature')?.value ?? []);
+  if (read.length === 0) return [];
+  const [coldest, hottest] = [smallest(read), largest(read)];
+  const degrees = (value: Exact): string => plainOf(value, system === 'US' ? 'degF' : 'degC');
+  const about = { needsReason: true, fields: ['log'] } as const;
+  if (!isWithin(hottest, limits.of('oven.stop', system))) {
+    const message = `By its recorder the oven reached ${degrees(hottest)}.`;
+    const found = limitFinding(
+      limits,
+      system,
+      { ...about, id: 'oven.stop', severity: hot },
+      { message, action: 'Say what it means for these specimens, or dry others.', remark: message },
+    );
+    return [{ ...found, id: 'oven.log-hot' }];
+  }
+  if (isWithin(coldest, limits.of(range, system)) && isWithin(hottest, limits.of(range, system))) return [];
+  const message = `By its recorder the oven was between ${degrees(coldest)} and ${degrees(hottest)}.`;
+  const found = limitFinding(
+    limits,
+    system,
+    { ...about, id: range, severity: 'departure' },
+    {
+      message,
+      action: 'While it opens and warms up that is so; else set it right, and let the specimens stay longer.',
+      remark: message,
+    },
+  );
+  return [{ ...found, id: 'oven.log-range' }];
+}
+
 /**
  * Specimens dried together to constant mass.
  * @param mass the unit of the weighings, and what they are reported to
  * @returns the oven-dry mass of each that is dry, its lowest; findings on weighings that do not count
  * Source: ASTM C140/C140M 8 (from memory); the guess of what is to come is arithmetic.
  */
-export function dryingOutcome(input: DryingInput, setup: RunSetup, { unit, step }: DryingMass): Outcome {
+export function dryingOutcome(
+  input: DryingInput,
+  setup: RunSetup,
+  { unit, step, ...held }: DryingMass & OvenHeld,
+): Outcome {
   const { system } = input;
   const limits = limitsOf(setup);
   const mode = setup.rounding ?? 'half-even';
@@ -66,6 +110,7 @@ export function dryingOutcome(input: DryingInput, setup: RunSetup, { unit, step 
   const results: Result[] = [];
   const findings: Finding[] = [
     ...strangerFindings(input.weighings, 'weighings', setup),
+    ...logFindings(input, held, limits),
     ...equipmentUse(
       input,
       { oven: 'departure', balance: 'departure' },

@@ -1,6 +1,7 @@
 import { rowsFor } from '../batch-rows';
 import { InstantField, MeasureField, RowInput, readMeasure, SpecimenField } from '../fields';
 import { MASS } from '../mass-spec';
+import { OVEN } from './field-specs';
 import type { Weighing } from './state';
 
 /** One specimen on the balance while it dries. */
@@ -13,6 +14,21 @@ export class WeighingRow extends RowInput {
 
   @InstantField({ label: 'At', required: true, stamps: true, also: { time: '' }, example: '' })
   at?: string;
+}
+
+/** What the recorder of an oven read at a moment. */
+export class OvenRow extends RowInput {
+  @InstantField({ label: 'At', required: true, stamps: true, example: '' })
+  at?: string;
+
+  @MeasureField({
+    label: 'Temperature',
+    ...OVEN,
+    required: true,
+    also: { temp_f: 'degF', temp_c: 'degC' },
+    example: '',
+  })
+  temperature?: string;
 }
 
 /** A weighing in whatever unit its table has. */

@@ -44,7 +44,7 @@ export const ovenDrying: Method<OvenDryingInput> = {
       phase: 'test',
       instruction:
         'Scan the specimen, type its mass, back into the oven. The second weighing of two that differ by no more than 0.2 % ends it; the lowest mass counts.',
-      fields: ['weighings', 'hottest', 'dryAt'],
+      fields: ['weighings', 'hottest', 'log', 'dryAt'],
       caution: 'Hot: gloves and tongs, a free way from oven to balance.',
     },
     {
@@ -63,7 +63,10 @@ export const ovenDrying: Method<OvenDryingInput> = {
       return { label: limit.title, text: limit.text };
     }),
   compute: (input, setup) =>
-    dryingOutcome(input, setup, { unit: MASS.unit[input.system], step: MASS.step[input.system] }),
+    dryingOutcome(input, setup, {
+      ...{ unit: MASS.unit[input.system], step: MASS.step[input.system] },
+      ...{ range: 'oven.temperature', hot: 'invalid' },
+    }),
   waits: dryingWaits,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(OvenDryingInput), system), system },

@@ -1,5 +1,5 @@
-import { HOTTEST, ODD, OVEN_USED, TEMPERATURE, WEIGHINGS } from '../drying/field-specs';
-import { WeighingRow } from '../drying/rows';
+import { HOTTEST, ODD, OVEN_LOG, OVEN_USED, TEMPERATURE, WEIGHINGS } from '../drying/field-specs';
+import { OvenRow, WeighingRow } from '../drying/rows';
 import { EquipmentField, InstantField, MeasureField, RunInput, TextField } from '../fields';
 import { RowsField } from '../rows-field';
 
@@ -56,6 +56,22 @@ export class OvenDryingInput extends RunInput {
     },
   })
   weighings?: WeighingRow[];
+
+  @RowsField({
+    ...OVEN_LOG,
+    Row: OvenRow,
+    example: {
+      US: [
+        ['2031-05-21T12:00:00-04:00', '229'],
+        ['2031-05-22T06:00:00-04:00', '231'],
+      ],
+      SI: [
+        ['2031-05-21T12:00:00-04:00', '109'],
+        ['2031-05-22T06:00:00-04:00', '111'],
+      ],
+    },
+  })
+  log?: OvenRow[];
 
   @InstantField({ label: 'All dry at', required: true, example: '2031-05-22T12:40:00-04:00' })
   dryAt?: string;

@@ -65,4 +65,17 @@ describe('specimens in the oven', () => {
     const hot = usableInput(method as never, { ...(input() as object), hottest: '320' }).input as never;
     expect(method.compute(hot, setup).findings.map(({ id }) => id)).toContain('oven.stop');
   });
+  it.each([
+    [['229', '231'], []],
+    // 221 to 239 °F; above 300 °F nothing counts: our choice.
+    [['219', '231'], ['departure oven.log-range']],
+    [['230', '241'], ['departure oven.log-range']],
+    [['230', '310'], ['invalid oven.log-hot']],
+    [[], []],
+  ])('of which the recorder read %j °F: %j', (read, said) => {
+    const log = read.map((temperature, place) => ({ temperature, at: at(2 + place) }));
+    const typed = usableInput(method as never, { ...(input() as object), log }).input as never;
+    const found = method.compute(typed, setup).findings.map(({ id, severity }) => `${severity} ${id}`);
+    expect(found.filter((each) => /oven/u.test(each))).toEqual(said);
+  });
 });

@@ -34,7 +34,7 @@ export class AirRow extends RowInput {
     step: { US: '1', SI: '1' },
     possible: { US: ['0', '100'], SI: ['0', '100'] },
     required: true,
-    also: { rh: 'percent' },
+    also: { rh: 'percent', rh_pct: 'percent' },
     example: '',
   })
   humidity?: string;
@@ -75,6 +75,7 @@ export class UnitConditioningInput extends RunInput {
 
   @RowsField({
     label: 'Air of the room',
+    channel: 'room',
     Row: AirRow,
     row: 'reading',
     help: 'By hand twice a day, or the file of its logger. Outside 60 to 90 °F [16 to 32 °C] or from 80 % on for longer than 15 min the clock begins anew.',

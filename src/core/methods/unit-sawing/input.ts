@@ -95,7 +95,7 @@ export class UnitSawingInput extends RunInput {
 
   @MeasureField({
     label: 'Coupon, thickness',
-    ...AS_CUT,
+    ...THIN,
     help: 'As cut.',
     example: { US: '1.26', SI: '32.0' },
   })
