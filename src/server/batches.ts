@@ -98,8 +98,13 @@ export function specimenNoun({
   form,
   since,
   ageHours,
-}: Pick<typeof specimens.$inferSelect, 'label' | 'form' | 'since' | 'ageHours'>): TestedSpecimen {
-  return { label, form, since: since.toISOString(), ...(ageHours ? { ageHours } : {}) };
+  role,
+}: Pick<typeof specimens.$inferSelect, 'label' | 'form' | 'since' | 'ageHours' | 'role'>): TestedSpecimen {
+  return {
+    ...{ label, form, since: since.toISOString() },
+    ...(ageHours ? { ageHours } : {}),
+    ...(role ? { role } : {}),
+  };
 }
 
 /**

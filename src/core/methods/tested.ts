@@ -22,6 +22,8 @@ export class TestedSpecimen {
   @IsOptional() @IsString() label?: string;
   /** Its form, by the id that a material gives it. */
   @IsOptional() @IsString() form?: string;
+  /** What it is for, where specimens of its form are for different tests. */
+  @IsOptional() @IsString() role?: string;
   /** When it was made, ISO 8601 with offset. */
   @IsOptional() @IsInstant() since?: string;
   /** Where its age counts from, when it is not the making: in the IS school the addition of the water. */

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Button, Stack, Typography } from '@mui/material';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { pathOf } from '@/core/methods';
 import { FieldControl } from '../runsheet/FieldControl';
 import type { RowsProps, WeighedProps } from './rows-props';
@@ -20,9 +20,12 @@ export function RowPages({
   const index = chosen === null || !all.includes(chosen) ? all.length - 1 : all.indexOf(chosen);
   const row = all[index];
   const [focus, setFocus] = useState(new Map<string, HTMLElement>());
+  // What a balance shows goes into the row that is looked at.
+  useEffect(() => {
+    at.current = row ?? null;
+  }, [at, row]);
   if (row === undefined)
     return <Typography color="text.secondary">{`No ${field.row} was written.`}</Typography>;
-  at.current = row;
   const isBlank = row === rows.blank;
   const count = rows.rows.length;
   const show = (to: number): void => setChosen(all[to] ?? null);

@@ -163,6 +163,15 @@ describe('a delivery of brick', () => {
     ]);
     expect(says([seen], asked)?.verdict?.state).toBe('meets');
   });
+  it('of another school has no grade: it stands by its class, and IS by its cold absorption too', () => {
+    const { 'mean cold absorption': _, ...strong } = GOOD;
+    const met = (values: Record<string, string>) => [sample(values, [['Mean strength', 'meets']])];
+    const asked = { product: 'is1077', declared: '10 MPa' };
+    expect(says(met(strong), asked)?.verdict?.sentence).toContain('mean cold absorption');
+    expect(says(met(GOOD), asked)).toMatchObject({ verdict: { state: 'meets' }, remarks: [] });
+    expect(says(met(strong), { product: 'en771-1', declared: '25 MPa' })?.verdict?.state).toBe('meets');
+    expect(says(met(GOOD), asked)?.picture).toBeUndefined();
+  });
   it('says the grade of its results, and what keeps it from the next', () => {
     const low = found([7008.98, 6730], [11.3, 11.5], [0.8382, 0.8426], [9.55, 9.8]);
     const { remarks, verdict, picture } =

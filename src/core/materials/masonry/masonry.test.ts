@@ -95,6 +95,19 @@ describe('a delivery', () => {
     expect(across(met, { ...about, asked: { product: 'c55' }, tests: [] })?.verdict?.state).toBe('meets');
     expect(across(met, { ...about, asked: { product: 'c936' } })?.verdict?.sentence).toContain('abrasion');
   });
+  it('judged on its gross area is not passed before it was soaked', () => {
+    const indian = { ...about, asked: { product: 'is2185' } };
+    expect(across([set('first', 'meets')], indian)?.verdict).toMatchObject({
+      state: 'not yet determinable',
+      sentence: expect.stringContaining('absorption'),
+    });
+    const soaked = set('first', 'meets');
+    soaked.verdicts.push({ title: 'Mean absorption by mass', state: 'meets' });
+    expect(across([soaked], indian)?.verdict?.state).toBe('meets');
+    // That of the first set does not stand for the second.
+    soaked.verdicts.push({ title: 'Mean gross strength', state: 'does not meet' });
+    expect(across([soaked, set('second', 'meets')], indian)?.verdict?.state).toBe('not yet determinable');
+  });
   it('stands by its first set', () => {
     expect(across([set('first')], about)).toBeNull();
     expect(verdict(set('first', 'meets', 'meets'))?.state).toBe('meets');

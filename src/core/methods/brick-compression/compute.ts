@@ -120,6 +120,7 @@ export function compute(input: BrickCompressionInput, setup: RunSetup): Outcome 
         open: bearing && !bearing.measured ? 'by the specified size until it is measured' : null,
         load: load?.toNumber() ?? null,
         force: FORCE_UNIT[system],
+        gross: true,
         areaUnit: system === 'US' ? 'in2' : 'mm2',
         broken: Boolean(load),
         secondHalf: secondHalf(input, setup)?.toNumber() ?? null,

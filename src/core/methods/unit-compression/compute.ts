@@ -143,6 +143,7 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
         load: load?.toNumber() ?? null,
         force: FORCE_UNIT[system],
         areaUnit,
+        gross: Boolean(school),
         broken: Boolean(load),
         secondHalf: secondHalf(input, setup)?.toNumber() ?? null,
         ...(school ? {} : wedge(loads, 'unit.second-half', system, limits)),

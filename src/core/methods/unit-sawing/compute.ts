@@ -1,9 +1,10 @@
+import { ABSORPTION } from '../../materials/masonry/forms';
 import { type Exact, exact, plainOf, roundTo, type System } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { inSentence } from '../../words';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome } from '../contract';
-import { factMeasure, factText } from '../facts';
+import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import { couponFindings } from '../masonry-press/coupon';
 import { loadOn } from '../masonry-press/rates';
@@ -183,7 +184,8 @@ function shareOf(
 
 /** What was sawn wet is conditioned again, and not before it was sawn. */
 export function waits({ saw, sawnAt }: UnitSawingInput, setup: RunSetup): Wait[] {
-  if (saw !== 'wet' || !sawnAt || factMeasure(setup, 'dryMass', 'mass')) return [];
+  // A unit for absorption goes into the tank anyway.
+  if (saw !== 'wet' || !sawnAt || setup.specimen?.role === ABSORPTION) return [];
   const from = factText(setup, 'conditionedFrom');
   const again = from !== undefined && Date.parse(from) >= Date.parse(sawnAt);
   return [

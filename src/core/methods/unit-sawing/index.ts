@@ -28,7 +28,6 @@ export const unitSawing: Method<UnitSawingInput> = {
     height: asked('height', { dimension: 'length' }),
     length: asked('length', { dimension: 'length' }),
     conditionedFrom: { of: 'batch', take: 'conditionedFrom', by: ['unit-conditioning'], is: 'instant' },
-    dryMass: { of: 'batch', take: 'dryMass', by: ['oven-drying'], is: { dimension: 'mass' } },
   },
   yields: [
     { quantity: 'coupon height', symbol: 'Hc' },

@@ -78,7 +78,8 @@ describe('a unit at the saw', () => {
     expect(waits({}, { conditionedFrom: again })).toMatchObject([{ done: again }]);
     expect(waits({ saw: 'dry' })).toEqual([]);
     // A unit for absorption goes into water anyway.
-    expect(waits({}, { dryMass: '30 lb' })).toEqual([]);
+    const soaked = { specimen: { label: 'U4', role: 'absorption' } };
+    expect(waitsOf(method, input(), soaked)).toEqual([]);
   });
   it('is drawn with the share that a coupon has of it', () => {
     // 8 × 1.27³ over 53 % of 7.625 × 7.625 × 15.625.

@@ -45,7 +45,7 @@ export function MasonryInPress({ picture }: BenchProps) {
       <Box sx={{ minWidth: 240, flexGrow: 1 }}>
         {area > 0 ? (
           <Typography>
-            {values.open ? 'Area so far: ' : 'Net area: '}
+            {values.open ? 'Area so far: ' : values.gross ? 'Gross area: ' : 'Net area: '}
             <span className="mono">{`${area.toFixed(values.areaUnit === 'in2' ? 1 : 0)} ${values.areaUnit === 'in2' ? 'in²' : 'mm²'}`}</span>
           </Typography>
         ) : null}

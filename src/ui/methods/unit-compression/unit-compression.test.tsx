@@ -33,3 +33,11 @@ it('draws no wedge before a size is known', () => {
   render(bench({}, { product: 'c90' }));
   expect(screen.queryByRole('img', { name: /wedge/u })).toBeNull();
 });
+
+it('of another school stands on its gross area, without the wedge of ASTM', () => {
+  const sizes = { width1: '7.62', width2: '7.62', length1: '15.62', length2: '15.62' };
+  render(bench(sizes, { ...SIZES, product: 'is2185', declared: '5 MPa' }));
+  expect(screen.getByText(/Gross area/u).textContent).toBe('Gross area: 119.0 in²');
+  expect(screen.queryByText(/Not settled/u)).toBeNull();
+  expect(screen.queryByRole('img', { name: /wedge/u })).toBeNull();
+});
