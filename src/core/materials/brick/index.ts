@@ -121,7 +121,8 @@ export const brick: Material = {
   lotWants: ({ units }, limits) =>
     `${bricksWanted(Number(units ?? 0), limits)} bricks for a lot of ${Number(units ?? 0).toLocaleString('en-US')}; ten more where efflorescence is asked for.`,
   sampleProblems: drawProblems,
-  opens: ({ efflorescence }) => (efflorescence === 'none' ? ['brick-efflorescence'] : []),
+  opens: ({ efflorescence, product }) =>
+    efflorescence === 'none' || product === 'is1077' ? ['brick-efflorescence'] : [],
   onLot: ['unit-report'],
   across,
   criteria: CRITERIA.map(({ id }) => id),

@@ -9,6 +9,7 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
+import { asksExtent, extentVerdicts } from './extent';
 import { EfflorescenceInput } from './input';
 
 const C67 = standard('ASTM C67/C67M');
@@ -69,17 +70,19 @@ function compute(input: EfflorescenceInput, setup: RunSetup): Outcome {
         : [],
     lines: sheet.lines,
     findings: bySeverity(findings),
-    verdicts:
-      none && pairs.length > 0
+    verdicts: [
+      ...(none && pairs.length > 0
         ? [
             verdictWith({
               criterion: 'Efflorescence',
               limit: 'not effloresced',
-              state: seen.length === 0 ? 'meets' : 'does not meet',
+              state: seen.length === 0 ? ('meets' as const) : ('does not meet' as const),
               sentence: said,
             }),
           ]
-        : [],
+        : []),
+      ...(input.extent ? extentVerdicts(input.extent, setup, limits, system) : []),
+    ],
     picture: {
       kind: 'pairs',
       values: {
@@ -99,7 +102,11 @@ export const brickEfflorescence: Method<EfflorescenceInput> = {
   title: 'Efflorescence of brick',
   designations: [C67],
   runOn: 'sample',
-  facts: { efflorescence: asked('efflorescence', 'text') },
+  facts: {
+    efflorescence: asked('efflorescence', 'text'),
+    product: asked('product', 'text'),
+    declared: asked('declared', { dimension: 'stress' }),
+  },
   yields: [{ quantity: 'effloresced pairs', symbol: 'n' }],
   Input: EfflorescenceInput,
   steps: [
@@ -140,6 +147,14 @@ export const brickEfflorescence: Method<EfflorescenceInput> = {
         means: { severity: 'departure', needsReason: true, early: 'Dry them for a day first.' },
         waits: { what: 'Compare the pairs', lane: 'tank' },
       },
+    },
+    {
+      id: 'extent',
+      title: 'How much of the face',
+      phase: 'after',
+      instruction: 'Of the brick that is worst, as the class of IS has it.',
+      fields: ['extent'],
+      when: asksExtent,
     },
   ],
   performedAt: 'comparedAt',

@@ -1,5 +1,6 @@
 import { CheckField, ChoiceField, InstantField, RowInput, RunInput, TextField } from '../fields';
 import { RowsField } from '../rows-field';
+import { EXTENTS, type Extent } from './extent';
 
 /** Two bricks that looked alike: one stood in water, the other stayed dry. */
 export class PairRow extends RowInput {
@@ -87,6 +88,14 @@ export class EfflorescenceInput extends RunInput {
     },
   })
   pairs?: PairRow[];
+
+  @ChoiceField({
+    label: 'Extent, of the worst',
+    options: Object.entries(EXTENTS).map(([value, label]) => ({ value, label })),
+    help: 'Of IS 1077.',
+    example: '',
+  })
+  extent?: Extent;
 
   @InstantField({ label: 'Compared at', required: true, example: '2031-05-28T10:00:00-04:00' })
   comparedAt?: string;

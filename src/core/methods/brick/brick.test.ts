@@ -466,3 +466,29 @@ describe('efflorescence', () => {
     expect(ids(compare(five.slice(1)))).toContain('departure brick.white-pairs');
   });
 });
+
+// IS 3495-3 and IS 1077 (from memory).
+describe('efflorescence by its extent', () => {
+  it.each([
+    ['10 MPa', 'moderate', 'meets'],
+    ['12.5 MPa', 'heavy', 'does not meet'],
+    ['15 MPa', 'slight', 'meets'],
+    ['15 MPa', 'moderate', 'does not meet'],
+  ])('class %s, %s: %s', (declared, extent, state) => {
+    const { verdicts } = computed(
+      'brick-efflorescence',
+      { extent },
+      { facts: { product: 'is1077', declared } },
+    );
+    expect(verdicts.map((each) => each.state)).toEqual([state]);
+  });
+  it('is asked of IS alone', () => {
+    const asks = method('brick-efflorescence').steps.find(({ id }) => id === 'extent')?.when;
+    expect([asks?.({ facts: { product: 'is1077' } }), asks?.({ facts: { product: 'c216' } })]).toEqual([
+      true,
+      false,
+    ]);
+    const other = computed('brick-efflorescence', { extent: 'heavy' }, { facts: { product: 'c216' } });
+    expect(other.verdicts).toEqual([]);
+  });
+});
