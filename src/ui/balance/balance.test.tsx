@@ -77,8 +77,10 @@ describe('a balance with a line beside a table', () => {
     fireEvent.change(cell('Unit, unit 1'), { target: { value: 'A-U1' } });
     enter('Unit, unit 1');
     // While it moves nothing is taken.
+    cell('Received mass, unit 1').focus();
     enter('Received mass, unit 1');
     expect(masses()).toEqual([]);
+    expect(document.activeElement).toBe(cell('Received mass, unit 1'));
     await shows(33.46);
     expect(screen.getByText('33.46 lb')).toBeDefined();
     enter('Received mass, unit 1');

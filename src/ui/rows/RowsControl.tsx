@@ -44,7 +44,8 @@ export function RowsControl(props: RowsProps) {
     rows.saveCell(row, cell, weighedText(weighed, cell, props.data.system));
     taken();
   };
-  const ofBalance = { weighed, taken, at };
+  const waits = Boolean(state.up) && (state.shown?.state === 'moving' || state.shown?.state === 'taken');
+  const ofBalance = { weighed, waits, taken, at };
   return (
     <Box component="fieldset" sx={{ border: 0, m: 0, p: 0, minWidth: 0 }}>
       <Typography

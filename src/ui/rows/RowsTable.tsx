@@ -1,6 +1,7 @@
 'use client';
 import { Box, IconButton, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { type KeyboardEvent, useRef } from 'react';
+import { flushSync } from 'react-dom';
 import { type CellSpec, labelsOf } from '@/core/methods';
 import { unitLabel } from '@/core/quantity';
 import { Cell } from './Cell';
@@ -17,6 +18,7 @@ export function RowsTable({
   rows,
   onText,
   weighed,
+  waits,
   taken,
   at: worked,
 }: RowsProps & WeighedProps & { rows: Rows; onText: (text: string) => void }) {
@@ -78,12 +80,15 @@ export function RowsTable({
       } else if (event.key === 'Enter') {
         event.preventDefault();
         if (!readOnly && pick(row, column, text)) return;
+        // Who waits for the balance does not lose his place by a key pressed too soon.
+        if (waits && text.trim() === '' && isWeighed(column) && !event.shiftKey) return;
         // What the balance shows is one key away: nothing is typed that it says itself.
         const shown =
-          text.trim() === '' && weighed && isWeighed(column)
+          weighed && text.trim() === '' && isWeighed(column)
             ? weighedText(weighed, column, data.system)
             : null;
-        if (!readOnly) rows.saveCell(row, column, shown ?? text);
+        // Drawn before the focus goes on: a cell that is left saves what stands in it.
+        if (!readOnly) flushSync(() => rows.saveCell(row, column, shown ?? text));
         if (!readOnly && shown !== null) taken();
         go(row, column, event.shiftKey ? -1 : 1);
       }

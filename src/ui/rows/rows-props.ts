@@ -21,6 +21,8 @@ export interface RowsProps {
 export interface WeighedProps {
   /** What may be put into an empty cell of a mass now; null while the balance does not stand still. */
   readonly weighed: Weighing | null;
+  /** Something lies on it that may not be taken yet: it still moves, or was taken for another specimen. */
+  readonly waits: boolean;
   /** It was put there. */
   readonly taken: () => void;
   /** The row that somebody works in. */
