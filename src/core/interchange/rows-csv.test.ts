@@ -161,6 +161,40 @@ describe('the log of a balance', () => {
   });
 });
 
+describe('a log in any order', () => {
+  const line = fc.record({
+    unit: fc.constantFrom('U4', 'U5', 'U6'),
+    quantity: fc.constantFrom('Wi', 'Ws', 'Wd', 'Wr'),
+    mass: fc.integer({ min: 1000, max: 4000 }).map((hundredths) => (hundredths / 100).toFixed(2)),
+  });
+  it('loses no mass that the table has, and takes none that it has not', () => {
+    fc.assert(
+      fc.property(fc.array(line, { minLength: 1, maxLength: 25 }), (lines) => {
+        const text = [
+          'timestamp,specimen_id,quantity,mass,unit',
+          ...lines.map(
+            ({ unit, quantity, mass }) => `2031-06-10T10:00:00-04:00,${unit},${quantity},${mass},lb`,
+          ),
+        ].join('\n');
+        const { rows } = readRows(text, soaked, about);
+        const masses = (own: (typeof lines)[number]['unit']) =>
+          rows
+            .filter(({ cells }) => cells.specimen === own)
+            .flatMap(({ cells }) => [cells.immersed, cells.saturated])
+            .filter((cell) => cell !== undefined)
+            .toSorted();
+        for (const own of ['U4', 'U5', 'U6'] as const)
+          expect(masses(own)).toEqual(
+            lines
+              .filter(({ unit, quantity }) => unit === own && (quantity === 'Wi' || quantity === 'Ws'))
+              .map(({ mass }) => `${mass} lb`)
+              .toSorted(),
+          );
+      }),
+    );
+  });
+});
+
 describe('the log of a recorder with several channels', () => {
   const LOG = [
     'timestamp,channel,temp_f,rh_pct',

@@ -3,6 +3,7 @@ import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { MassLine } from '@/core/balance';
 import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
+import { KeypadProvider } from '../field/Keypad';
 import { RunFields } from '../runsheet/RunFields';
 import { stepFields } from '../runsheet/run';
 import { useRun } from '../runsheet/use-run';
@@ -43,7 +44,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-function Sheet({ live = true }: { live?: boolean }) {
+function Sheet({ live = true, keypad = false }: { live?: boolean; keypad?: boolean }) {
   const data = sheetData({
     method: 'unit-receiving',
     readings: { balance: 'TST-BALANCE' },
@@ -54,15 +55,17 @@ function Sheet({ live = true }: { live?: boolean }) {
   });
   const run = useRun(data, Date.UTC(2031, 5, 11, 14));
   return (
-    <RunFields
-      run={run}
-      data={data}
-      fields={stepFields(run, ['units'])}
-      readOnly={false}
-      beyond={() => undefined}
-      focus="first"
-      showMissing={false}
-    />
+    <KeypadProvider value={keypad}>
+      <RunFields
+        run={run}
+        data={data}
+        fields={stepFields(run, ['units'])}
+        readOnly={false}
+        beyond={() => undefined}
+        focus="first"
+        showMissing={false}
+      />
+    </KeypadProvider>
   );
 }
 const cell = (name: string): HTMLInputElement =>
@@ -112,6 +115,21 @@ describe('a balance with a line beside a table', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Lay it on' }));
     expect(await screen.findByText('Type a number.')).toBeDefined();
     expect(asked.at(-1)).toMatchObject({ useCase: 'load-balance', data: { what: 'put', mass: 'much' } });
+  });
+  it('on a phone gives its mass to the row that is looked at', async () => {
+    await opened('unit-receiving', <Sheet keypad />);
+    await shows(33.46);
+    fireEvent.click(screen.getByRole('button', { name: 'Take it' }));
+    await waitFor(() => expect(masses()).toEqual(['33.46']));
+    // The row stays before the eyes; its mass is there, so nothing more is taken into it.
+    await shows(0);
+    await shows(31.9);
+    fireEvent.click(screen.getByRole('button', { name: 'Take it' }));
+    await waitFor(() => expect(masses()).toHaveLength(2));
+    const rows = savedReadings(asked.filter(({ useCase }) => useCase === 'save-readings'))
+      .filter(({ field }) => field.endsWith('/mass'))
+      .map(({ field }) => field.split('/')[1]);
+    expect(new Set(rows).size).toBe(2);
   });
   it('that has no line is not waited for', async () => {
     await opened('unit-receiving', <Sheet live={false} />);

@@ -3,7 +3,7 @@ import type { Exact, System } from '../../quantity';
 import { bySeverity, commonPractice, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
-import { factText, factTexts } from '../facts';
+import { factOption, factText, factTexts } from '../facts';
 import { readMeasure } from '../fields';
 import { cappedFrom, capsFindings } from '../masonry-press/caps';
 import { couponFindings } from '../masonry-press/coupon';
@@ -16,7 +16,7 @@ import { FORCE_UNIT, STRESS_UNIT, zeroFindings } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
 import { meanSide, variationResults, variations } from '../unit-absorption/measured';
-import { OTHER_AREA, SAWN } from '../unit-sawing/what-to-saw';
+import { OTHER_AREA, SAWN, type Sawn } from '../unit-sawing/what-to-saw';
 import {
   type BearingArea,
   bearingArea,
@@ -115,6 +115,7 @@ export function compute(input: UnitCompressionInput, setup: RunSetup): Outcome {
             { limits, system, beforeLoad: true },
           )
         : shapeFindings(setup)),
+      ...sawnFindings(setup),
       ...machineFindings(input, setup, loads, limits),
       ...plateFindings(input, sizesOf(input, setup), setup, limits),
       ...(school
@@ -251,6 +252,24 @@ function shapeFindings(setup: RunSetup): Finding[] {
       fields: [],
       message: `${SAWN[sawn]}: the net area of whole units is not its own.`,
       action: 'Saw the units for absorption alike, soak and dry them: their net area counts.',
+    }),
+  ];
+}
+
+/** What was sawn of it stands in the report. */
+function sawnFindings(setup: RunSetup): Finding[] {
+  const sawn = factOption(setup, 'sawn', Object.keys(SAWN) as Sawn[]);
+  if (!sawn || sawn === 'none') return [];
+  const how = factText(setup, 'saw') === 'wet' ? ', wet' : '';
+  return [
+    finding({
+      id: 'unit.sawn',
+      severity: 'departure',
+      needsReason: false,
+      fields: [],
+      message: `${SAWN[sawn]}${how}.`,
+      action: 'The report says so.',
+      remark: `${SAWN[sawn]}${how}.`,
     }),
   ];
 }

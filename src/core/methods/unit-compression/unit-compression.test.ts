@@ -101,6 +101,12 @@ describe('a unit that was sawn', () => {
       'invalid unit.area-shape',
     );
   });
+  it('says in the report what was sawn', () => {
+    const said = (facts: Facts) => computed({}, facts).findings.find(({ id }) => id === 'unit.sawn')?.remark;
+    expect(said(SAWN)).toBe('Closed cells sawn out, wet.');
+    expect(said({ ...SAWN, sawn: 'none', saw: 'none' })).toBeUndefined();
+    expect(said({})).toBeUndefined();
+  });
   it('has no size to be off from', () => {
     const sizes = { width: '7.625 in', height: '7.625 in', length: '15.625 in' };
     const off = (facts: Facts) =>

@@ -88,4 +88,17 @@ describe('a unit at the saw', () => {
     expect(computed().picture?.values.couponShare).toBeCloseTo(share, 9);
     expect(method.compute(input(), {}).picture?.values.couponShare).toBeNull();
   });
+  it('is the same in SI', () => {
+    const { results, findings } = method.compute(
+      usableInput(method, {
+        ...base,
+        ...{ system: 'SI', shell: '32', couponThickness: '32', couponHeight: '64', couponLength: '128' },
+      }).input,
+      { facts: { product: 'c90', width: '194 mm', height: '194 mm', length: '397 mm' } },
+    );
+    expect(results.map(({ text, unit }) => `${text} ${unit}`)).toEqual(['64.0 mm', '128.0 mm']);
+    // 13.8 MPa on 128 × 32 mm² are 56.5 kN.
+    expect(findings.find(({ id }) => id === 'saw.what')?.message).toContain('56.5 kN');
+    expect(findings.map(({ severity }) => severity)).toEqual(['advice']);
+  });
 });
