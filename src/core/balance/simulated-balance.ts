@@ -64,16 +64,17 @@ export class SimulatedBalance {
     const until = this.time + seconds;
     const every = 1 / this.makeup.rate;
     while (this.next <= until) {
-      const passed = this.next - this.time;
-      this.time = this.next;
+      this.settle(this.next);
       this.next += every;
-      this.shown += (this.pan - this.shown) * (1 - Math.exp(-passed / SETTLES_S));
       readings.push(this.read());
     }
-    const rest = until - this.time;
-    this.time = until;
-    this.shown += (this.pan - this.shown) * (1 - Math.exp(-rest / SETTLES_S));
+    this.settle(until);
     return readings;
+  }
+
+  private settle(until: number): void {
+    this.shown += (this.pan - this.shown) * (1 - Math.exp(-(until - this.time) / SETTLES_S));
+    this.time = until;
   }
 
   private read(): BalanceReading {

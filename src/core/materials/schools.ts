@@ -1,4 +1,6 @@
 import type { LimitAbout, SourcedLimit } from '../acceptance/criterion';
+import { isLimitId, type LimitId, type Limits } from '../limits';
+import type { Exact, System } from '../quantity';
 import { standard } from '../working';
 
 /** The schools whose products are held to a class, or to what their producer declares, by the product. */
@@ -50,6 +52,11 @@ const DOCUMENT = {
   a165: standard('CSA A165.1'),
 } as const satisfies Record<keyof typeof SCHOOL_OF, unknown>;
 
+/** What is asked of the mean where a strength is declared; or of each, the share of it that `school.each` names. */
+export function ofDeclared(declared: Exact, which: 'mean' | 'each', limits: Limits, system: System): Exact {
+  return which === 'mean' ? declared : declared.times(limits.number('school.each', system)).div(100);
+}
+
 /**
  * What a product of a school is held to: its class, or the strength that is declared of it; or the share of that which
  * each unit has to reach.
@@ -57,15 +64,21 @@ const DOCUMENT = {
  */
 export function ofSchool(
   school: School,
-  share?: 'school.each',
+  which: 'mean' | 'each' = 'mean',
 ): (about: LimitAbout) => SourcedLimit | undefined {
   return ({ asked, said, limits, system }) => {
     const declared = asked('declared', system === 'US' ? 'psi' : 'MPa');
     const product = said('product');
     if (!declared || schoolOf(product) !== school) return undefined;
     return {
-      value: share ? declared.times(limits.number(share, system)).div(100) : declared,
+      value: ofDeclared(declared, which, limits, system),
       source: DOCUMENT[product as keyof typeof DOCUMENT],
     };
   };
+}
+
+/** The row that says how many units, or bricks, of a product are broken. */
+export function strengthCount(of: 'unit' | 'brick', product: unknown): LimitId {
+  const own = `${of}.${String(product)}.count`;
+  return isLimitId(own) ? own : `${of}.role-count`;
 }

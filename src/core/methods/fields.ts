@@ -355,3 +355,8 @@ export abstract class RunInput {
 export abstract class RowInput extends RunInput {
   id: string;
 }
+
+/** The name of the first field that takes equipment of a kind; undefined where there is none. */
+export function equipmentField(fields: Iterable<FieldSpec>, kind: string): string | undefined {
+  return [...fields].find((each) => each.kind === 'equipment' && each.equipmentKind === kind)?.name;
+}

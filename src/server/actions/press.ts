@@ -228,12 +228,10 @@ export const pumpFrame = defineUseCase({
   roles: BENCH,
   Input: PumpFrameInput,
   async ready({ db }, input) {
-    const { frame } = await runFrame(db, input.runId);
-    await pressFeed(frame)?.ready();
+    await pressFeed(await runFrame(db, input.runId))?.ready();
   },
   async act({ tx }, input) {
-    const { frame } = await runFrame(tx, input.runId);
-    const feed = pressFeed(frame);
+    const feed = pressFeed(await runFrame(tx, input.runId));
     if (!feed?.about?.simulated)
       throw new Conflict('There is no stand-in frame at the other end of the line.');
     const commands: Readonly<Record<PumpFrameInput['what'], PressCommand>> = {

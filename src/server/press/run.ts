@@ -1,5 +1,13 @@
 import { eq } from 'drizzle-orm';
-import { fieldsOf, limitsOf, type Method, type RunSetup, readMeasure, usableInput } from '@/core/methods';
+import {
+  equipmentField,
+  fieldsOf,
+  limitsOf,
+  type Method,
+  type RunSetup,
+  readMeasure,
+  usableInput,
+} from '@/core/methods';
 import { LENGTH_UNIT, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
 import {
@@ -29,15 +37,32 @@ export interface PressRun {
   readonly typed: Record<string, unknown>;
 }
 
-/** The run, its method and readings, and the machine that was chosen for it. @throws Conflict when none was */
-export async function runMachine(db: Queryable, runId: string) {
+/** A run, its method and readings, and what was chosen at one of its fields. @throws Conflict when nothing was */
+async function chosenOn(
+  db: Queryable,
+  runId: string,
+  fieldOf: (method: Method) => string | undefined,
+  kind: string,
+) {
   const [run] = await db.select().from(runs).where(eq(runs.id, runId));
   const method = run && findMethod(run.method);
-  if (!run || !method?.press) throw new NotFound('This run');
+  const name = method && fieldOf(method);
+  if (!run || !method || name === undefined) throw new NotFound('This run');
   const current = await currentReadings(db, run.id);
-  const machine = current.find(({ field }) => field === method.press?.fields.machine)?.text;
-  if (!machine) throw new Conflict('Choose the testing machine on the run sheet first.');
-  return { run, method, current, machine };
+  const chosen = current.find(({ field }) => field === name)?.text;
+  if (!chosen) throw new Conflict(`Choose the ${kind} on the run sheet first.`);
+  return { run, method, current, chosen };
+}
+
+/** The run, its method and readings, and the machine that was chosen for it. @throws Conflict when none was */
+export async function runMachine(db: Queryable, runId: string) {
+  const { chosen, ...of } = await chosenOn(
+    db,
+    runId,
+    ({ press }) => press?.fields.machine,
+    'testing machine',
+  );
+  return { ...of, machine: chosen };
 }
 
 /** Loads that a stand-in's pieces split at, kN, what a stroke adds, and strokes before the points grip. Our choice. */
@@ -50,28 +75,14 @@ export function pieceFor(runId: string): PlacedPiece {
 }
 
 /** The frame of a run that is loaded by hand, where it can be followed. @throws Conflict when none was chosen */
-export async function runFrame(db: Queryable, runId: string) {
-  const [run] = await db.select().from(runs).where(eq(runs.id, runId));
-  const method = run && findMethod(run.method);
-  if (!run || !method?.handPumped) throw new NotFound('This run');
-  const current = await currentReadings(db, run.id);
-  const frame = current.find(({ field }) => field === method.handPumped)?.text;
-  if (!frame) throw new Conflict('Choose the frame on the run sheet first.');
-  return { run, frame };
+export async function runFrame(db: Queryable, runId: string): Promise<string> {
+  return (await chosenOn(db, runId, ({ handPumped }) => handPumped, 'frame')).chosen;
 }
 
 /** The balance that was chosen for a run. @throws Conflict when none was */
 export async function runBalance(db: Queryable, runId: string): Promise<string> {
-  const [run] = await db.select().from(runs).where(eq(runs.id, runId));
-  const method = run && findMethod(run.method);
-  const field =
-    method &&
-    fieldsOf(method.Input).find((each) => each.kind === 'equipment' && each.equipmentKind === 'balance');
-  if (!run || !field) throw new NotFound('A balance of this run');
-  const current = await currentReadings(db, run.id);
-  const balance = current.find((each) => each.field === field.name)?.text;
-  if (!balance) throw new Conflict('Choose the balance on the run sheet first.');
-  return balance;
+  const fieldOf = ({ Input }: Method) => equipmentField(fieldsOf(Input), 'balance');
+  return (await chosenOn(db, runId, fieldOf, 'balance')).chosen;
 }
 
 /** A run in a press, with all that its test is computed with. */

@@ -5,6 +5,7 @@ import type { TimelineRow, TimelineStep } from '@/core/waits/timeline';
 import type { Queryable } from '@/db/client';
 import { batches, batchMembers, type jobs, runs, waits } from '@/db/schema';
 import { batchLabel } from '../batches';
+import { groupBy } from '../group-by';
 import { currentReadingsOf, inputOf } from '../readings';
 import type { SpecimenView } from './dossier';
 
@@ -25,6 +26,15 @@ export async function timelineOf(
     .where(or(inArray(runs.specimenId, ids), inArray(batchMembers.specimenId, ids)))
     .orderBy(asc(runs.startedAt));
   const current = await currentReadingsOf(db, [...new Set(rows.map(({ run }) => run.id))]);
+  // A batch stands with each of its specimens: what was read of it is put together once.
+  const read = new Map(
+    [...new Map(rows.map(({ run }) => [run.id, run])).values()].flatMap((run) => {
+      const method = findMethod(run.method);
+      if (!method) return [];
+      return [[run.id, { method, typed: inputOf(method, system, current.get(run.id) ?? []) }] as const];
+    }),
+  );
+  const done = groupBy(rows, ({ run, member }) => run.specimenId ?? member);
   const waiting = await db
     .select()
     .from(waits)
@@ -32,18 +42,17 @@ export async function timelineOf(
     .orderBy(asc(waits.opensAt));
   return there.map(({ id, label, testedAt }) => ({
     label,
-    steps: rows.flatMap(({ run, batch, member }): TimelineStep[] => {
-      const method = findMethod(run.method);
-      if (!method || (run.specimenId ?? member) !== id) return [];
-      const typed = inputOf(method, system, current.get(run.id) ?? []);
-      const span = readBetween(method, typed, batch ? label : undefined);
+    steps: (done.get(id) ?? []).flatMap(({ run, batch }): TimelineStep[] => {
+      const own = read.get(run.id);
+      const span = own && readBetween(own.method, own.typed, batch ? label : undefined);
       if (!span) return [];
+      const { title } = own.method;
       const under = run.state === 'open' && batch !== null;
       return [
         {
           runId: run.id,
           method: run.method,
-          what: batch ? `${method.title}, ${batchLabel(batch)}` : method.title,
+          what: batch ? `${title}, ${batchLabel(batch)}` : title,
           from: span.from,
           to: under ? null : span.to,
         },

@@ -1,3 +1,4 @@
+import { equipmentField } from '@/core/methods';
 import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
 
@@ -6,9 +7,7 @@ export function balanceOf(
   { fields, readings }: Pick<Run, 'fields' | 'readings'>,
   { setup }: Pick<RunSheetData, 'setup'>,
 ): string | undefined {
-  const field = [...fields.values()].find(
-    (each) => each.kind === 'equipment' && each.equipmentKind === 'balance',
-  );
-  const chosen = field && readings.values[field.name];
+  const field = equipmentField(fields.values(), 'balance');
+  const chosen = field && readings.values[field];
   return setup.equipment?.find(({ number, live }) => live && number === chosen)?.number;
 }

@@ -1,9 +1,9 @@
 import type { Criterion, LimitAbout, SourcedLimit } from '../../acceptance/criterion';
-import { isLimitId, isWithin, type LimitId } from '../../limits';
+import { isLimitId, type LimitId } from '../../limits';
 import { standard } from '../../working';
-import { ofSchool, schoolOf } from '../schools';
+import { ofSchool, schoolOf, strengthCount } from '../schools';
 import { alternatesOf, gradeRow, WAIVES } from './alternates';
-import { strengthCount } from './counts';
+import { isLowClass } from './is-class';
 import { brickOf, gradeNamed, isPaving, type Product } from './products';
 
 const C216 = standard('ASTM C216');
@@ -33,9 +33,7 @@ function byGrade(ending: string): (about: LimitAbout) => SourcedLimit | undefine
 function coldOfClass({ asked, said, limits, system }: LimitAbout): SourcedLimit | undefined {
   const declared = asked('declared', 'MPa');
   if (said('product') !== 'is1077' || !declared) return undefined;
-  const row = isWithin(declared.toDecimalPlaces(1), limits.of('brick.is1077.class', system))
-    ? 'brick.is1077.cold'
-    : 'brick.is1077.cold-above';
+  const row = isLowClass(declared, limits, system) ? 'brick.is1077.cold' : 'brick.is1077.cold-above';
   return { value: limits.number(row, system), source: DOCUMENT.is1077 };
 }
 
@@ -70,7 +68,7 @@ const STRENGTH = {
   population: 'set',
   holds: 'at least',
   compare: 'rounded',
-  count: (said) => strengthCount(said('product')),
+  count: (said) => strengthCount('brick', said('product')),
 } as const satisfies Partial<Criterion>;
 /** A strength that is not the one the set is about. */
 const NORMALISED = {
@@ -130,7 +128,7 @@ export const CRITERIA: readonly Criterion[] = [
     title: 'Strength of each',
     asks: 'No half below',
     statistic: 'least',
-    limit: (about) => byGrade('each')(about) ?? ofSchool('is', 'school.each')(about),
+    limit: (about) => byGrade('each')(about) ?? ofSchool('is', 'each')(about),
   },
   {
     ...NORMALISED,
@@ -146,7 +144,7 @@ export const CRITERIA: readonly Criterion[] = [
     title: 'Normalised strength of each',
     asks: "No brick's normalised strength below",
     statistic: 'least',
-    limit: ofSchool('en', 'school.each'),
+    limit: ofSchool('en', 'each'),
   },
   {
     ...BOIL,

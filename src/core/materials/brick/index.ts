@@ -2,14 +2,14 @@ import type { Limits } from '../../limits';
 import type { Material, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import { roleByCount } from '../../material/roles';
-import { measureIn, parseMeasure } from '../../quantity';
 import { Drawn, drawProblems } from '../drawn';
 import { declaredProblem, schoolOf } from '../schools';
 import { across } from './across';
 import { CRITERIA } from './criteria';
 import { Asked, Lot } from './fields';
 import { ABSORPTION, BRICK, COMPRESSION, FORMS, HALF, PAIR, TO_HALVE } from './forms';
-import { brickOf, GRADES, GRADES_OF, gradeNamed, IS_CLASSES, PRODUCTS } from './products';
+import { classProblem } from './is-class';
+import { brickOf, GRADES, GRADES_OF, gradeNamed, PRODUCTS } from './products';
 import { ROLES, rolesOf } from './roles';
 
 /**
@@ -127,16 +127,6 @@ export const brick: Material = {
   across,
   criteria: CRITERIA.map(({ id }) => id),
 };
-
-/** A strength that is no class of IS 1077. */
-function classProblem({ product, declared }: Stored): Readonly<Record<string, string>> {
-  const parsed = parseMeasure(String(declared ?? ''), 'stress', 'MPa');
-  if (product !== 'is1077' || !parsed.ok) return {};
-  const named = measureIn(parsed.measure, 'MPa').value.toDecimalPlaces(1);
-  return IS_CLASSES.some((each) => named.equals(each))
-    ? {}
-    : { declared: `Its classes are ${IS_CLASSES.join(', ')} MPa: type one of them, with its unit.` };
-}
 
 function gradeWords({ grade, type, wear }: Stored): string {
   const named = gradeNamed(grade);

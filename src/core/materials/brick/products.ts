@@ -35,9 +35,6 @@ export function gradeNamed(text: unknown): Grade | undefined {
   return typeof text === 'string' && Object.hasOwn(GRADES, text) ? (text as Grade) : undefined;
 }
 
-/** The classes of IS 1077, in N/mm². Source: IS 1077 (from memory). */
-export const IS_CLASSES = ['3.5', '5', '7.5', '10', '12.5', '15', '17.5', '20', '25', '30', '35'] as const;
-
 /** Paving, which has no alternates for weather and no limit of voids. */
 export function isPaving(product: unknown): boolean {
   return product === 'c902' || product === 'c1272';

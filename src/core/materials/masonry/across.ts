@@ -15,18 +15,17 @@ const OTHERS: Readonly<Partial<Record<string, readonly Property[]>>> = {
 
 /** What says that its absorption was tested: strength on the gross area does not wait for it. */
 const SOAKED = CRITERIA.find(({ id }) => id === 'unit-mass-mean')?.title;
+const isSoaked = ({ verdicts }: SampleOfLot): boolean => verdicts.some(({ title }) => title === SOAKED);
 
 /** What the sets of a delivery say together, with the reports of other tests. @returns null while no set has been tested */
 export function across(samples: readonly SampleOfLot[], { asked, tests }: LotAbout): LotSays | null {
   const others = tests.flatMap(({ verdicts }) => verdicts);
   const product = productOf(String(asked.product));
   const wanted = (product && OTHERS[baseOf(product)]) ?? [];
-  const second = samples.filter(({ about }) => about.draw === 'second');
-  const judged = (second.length > 0 ? second : samples).flatMap(({ verdicts }) => verdicts);
   const verdict = afterRetest(samples, {
     bad: others.find(({ state }) => state === 'does not meet')?.sentence,
-    missing: () => [
-      ...(product === 'is2185' && !judged.some(({ title }) => title === SOAKED) ? ['absorption'] : []),
+    missing: (deciding) => [
+      ...(product === 'is2185' && !deciding.some(isSoaked) ? ['absorption'] : []),
       ...wanted
         .filter((property) => !others.some(({ criterion }) => criterion.startsWith(PROPERTIES[property])))
         .map((property) => inSentence(PROPERTIES[property])),

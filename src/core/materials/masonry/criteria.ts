@@ -1,10 +1,10 @@
 import type { Criterion, LimitAbout, SourcedLimit } from '../../acceptance/criterion';
 import { isLimitId, type LimitId, type Limits } from '../../limits';
 import type { Exact, System, UnitId } from '../../quantity';
+import { capital } from '../../words';
 import { standard } from '../../working';
-import { ofSchool } from '../schools';
+import { ofSchool, strengthCount } from '../schools';
 import { baseOf, type DensityClass, productOf } from './products';
-import { strengthCount } from './sets-wanted';
 
 const C90 = standard('ASTM C90');
 
@@ -94,7 +94,8 @@ const STRENGTH = {
   compare: 'rounded',
 } as const;
 /** How many units of a product are broken. */
-const brokenCount = (said: (name: string) => string | undefined): LimitId => strengthCount(said('product'));
+const brokenCount = (said: (name: string) => string | undefined): LimitId =>
+  strengthCount('unit', said('product'));
 /** A strength that is not the one the set is about. */
 const OF_SCHOOL = {
   ...STRENGTH,
@@ -161,11 +162,11 @@ export const CRITERIA: readonly Criterion[] = [
     {
       ...OF_SCHOOL,
       id: `unit-${name}-each`,
-      title: `${words.charAt(0).toUpperCase()}${words.slice(1)} of each`,
+      title: `${capital(words)} of each`,
       asks: `No unit's ${words} below`,
       quantity,
       statistic: 'least',
-      limit: ofSchool(school, 'school.each'),
+      limit: ofSchool(school, 'each'),
     },
   ]),
   {

@@ -1,4 +1,5 @@
-import { isLimitId, type LimitId, type Limits } from '../../limits';
+import type { Limits } from '../../limits';
+import { strengthCount } from '../schools';
 
 /**
  * Sets of units that a lot asks for.
@@ -13,16 +14,10 @@ export function setsWanted(units: number, limits: Limits): number {
   return units <= of('unit.lot-two') ? 2 : Math.ceil(units / of('unit.lot-each'));
 }
 
-/** The row that says how many units of a product are broken. */
-export function strengthCount(product: unknown): LimitId {
-  const own = `unit.${String(product)}.count`;
-  return isLimitId(own) ? own : 'unit.role-count';
-}
-
 /** How many units of a set are for strength, and how many for absorption. */
 export function countsOf(product: unknown, limits: Limits): readonly [broken: number, dried: number] {
   return [
-    limits.number(strengthCount(product), 'US').toNumber(),
+    limits.number(strengthCount('unit', product), 'US').toNumber(),
     limits.number('unit.role-count', 'US').toNumber(),
   ];
 }

@@ -2,11 +2,11 @@ import type { Limits } from '../../limits';
 import { gradeRow } from '../../materials/brick/alternates';
 import { BRICK } from '../../materials/brick/forms';
 import { gradeNamed } from '../../materials/brick/products';
-import { schoolOf } from '../../materials/schools';
 import { type Exact, meanOf, type System } from '../../quantity';
 import { factMeasure, factText } from '../facts';
 import { readMeasure } from '../fields';
-import { LENGTH_UNIT, STRESS_UNIT } from '../press/units';
+import { declaredStrength } from '../masonry-press/school';
+import { LENGTH_UNIT } from '../press/units';
 import type { RunSetup } from '../setup';
 import type { BrickCompressionInput } from './input';
 
@@ -44,9 +44,8 @@ export function gradeStrength(
   system: System,
   limits: Limits,
 ): Exact | undefined {
-  const declared = factMeasure(setup, 'declared', 'stress', STRESS_UNIT[system]);
-  if (declared && schoolOf(factText(setup, 'product')))
-    return which === 'mean' ? declared : declared.times(limits.number('school.each', system)).div(100);
+  const declared = declaredStrength(setup, which, system, limits);
+  if (declared) return declared;
   const id = gradeRow(gradeNamed(factText(setup, 'grade')), which);
   return id && limits.number(id, system);
 }

@@ -1,8 +1,7 @@
-import { strengthCount } from '../../materials/brick/counts';
 import { CRITERIA } from '../../materials/brick/criteria';
 import { BRICK, COMPRESSION, HALF } from '../../materials/brick/forms';
 import { LIMITS as ROWS } from '../../materials/brick/limits';
-import { schoolOf } from '../../materials/schools';
+import { schoolOf, strengthCount } from '../../materials/schools';
 import { exact, largest, meanOf, plainOf, smallest } from '../../quantity';
 import { plain, standard } from '../../working';
 import { asked } from '../facts';
@@ -116,7 +115,7 @@ export const brickCompression = pressed<BrickCompressionInput>({
     by: [],
     combine: 'mean',
     step: 'unit.strength-step',
-    wanted: (said) => strengthCount(said('product')),
+    wanted: (said) => strengthCount('brick', said('product')),
     asAsked: (said) => (schoolOf(said('product')) ? { word: 'Strength of the bricks' } : {}),
     spread: {
       measure: 'range',

@@ -19,16 +19,10 @@ export const PRESS: PressUse<BrickCompressionInput> = {
     const expected = bearing && expectedLoad(bearing.area, stress, setup, system, limits);
     if (!expected) return undefined;
     const school = loadedBy(setup);
-    const factor = exact(FORCE_FACTOR[system]);
     return {
       area: bearing.area,
-      factor,
-      ...loading(
-        school,
-        { area: bearing.area, load: expected, factor, row: 'brick.second-half' },
-        limits,
-        system,
-      ),
+      factor: exact(FORCE_FACTOR[system]),
+      ...loading(school, { area: bearing.area, load: expected, row: 'brick.second-half' }, limits, system),
       expected,
       ends: 'bonded',
       measured: bearing.measured,

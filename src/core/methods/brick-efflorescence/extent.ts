@@ -1,5 +1,6 @@
 import { type Verdict, verdictWith } from '../../acceptance/criterion';
-import { isWithin, type Limits } from '../../limits';
+import type { Limits } from '../../limits';
+import { isLowClass } from '../../materials/brick/is-class';
 import type { System } from '../../quantity';
 import { factMeasure, factText } from '../facts';
 import type { RunSetup } from '../setup';
@@ -29,8 +30,7 @@ export function asksExtent(setup: RunSetup): boolean {
 export function extentVerdicts(extent: Extent, setup: RunSetup, limits: Limits, system: System): Verdict[] {
   const declared = factMeasure(setup, 'declared', 'stress', 'MPa');
   if (!asksExtent(setup) || !declared) return [];
-  const low = isWithin(declared.toDecimalPlaces(1), limits.of('brick.is1077.class', system));
-  const most: Extent = low ? 'moderate' : 'slight';
+  const most: Extent = isLowClass(declared, limits, system) ? 'moderate' : 'slight';
   return [
     verdictWith({
       criterion: 'Efflorescence',

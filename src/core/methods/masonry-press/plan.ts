@@ -1,7 +1,7 @@
 import type { Limits } from '../../limits';
 import { type Exact, exact, plainOf, roundedText, type System, unitLabel } from '../../quantity';
 import type { PlanItem } from '../contract';
-import { FORCE_FACTOR, FORCE_UNIT, STRESS_UNIT } from '../press/units';
+import { FORCE_UNIT, STRESS_UNIT } from '../press/units';
 import { limitsOf, type RunSetup } from '../setup';
 import { fitsMachine } from './machine';
 import { type HalfRow, loadOn, ratesFor } from './rates';
@@ -98,8 +98,7 @@ function schoolItems(
   limits: Limits,
   system: System,
 ): PlanItem[] {
-  const stress = expected.times(FORCE_FACTOR[system]).div(area);
-  const { target, text, title } = schoolBand(school, { area, expected: stress }, limits, system);
+  const { target, text, title } = schoolBand(school, { area, load: expected }, limits, system);
   const place = system === 'US' ? '10' : '0.05';
   return [
     {

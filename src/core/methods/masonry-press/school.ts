@@ -1,12 +1,12 @@
 import { type Limit, type LimitId, type Limits, limitText } from '../../limits';
-import { schoolOf } from '../../materials/schools';
-import { type Exact, exact, type System } from '../../quantity';
+import { ofDeclared, schoolOf } from '../../materials/schools';
+import { convert, type Exact, exact, type System } from '../../quantity';
 import { type Finding, finding, type Sheet, standard } from '../../working';
 import type { PressTest, Step } from '../contract';
-import { factText } from '../facts';
-import { STRESS_UNIT } from '../press/units';
+import { factMeasure, factText } from '../facts';
+import { FORCE_FACTOR, STRESS_UNIT } from '../press/units';
 import type { RunSetup } from '../setup';
-import { bandFor, type HalfRow, loadOn } from './rates';
+import { bandFor, type HalfRow } from './rates';
 import { shapeFactor } from './shape-factor';
 
 /** What a unit of another school bears on. */
@@ -47,6 +47,19 @@ export function loadedBy(setup: RunSetup): 'en' | 'is' | undefined {
   return school === 'csa' ? undefined : school;
 }
 
+/** The strength that a school asks for by what is declared, psi or MPa; undefined for a product of ASTM. */
+export function declaredStrength(
+  setup: RunSetup,
+  which: 'mean' | 'each',
+  system: System,
+  limits: Limits,
+): Exact | undefined {
+  const declared = factMeasure(setup, 'declared', 'stress', STRESS_UNIT[system]);
+  return declared && schoolOf(factText(setup, 'product'))
+    ? ofDeclared(declared, which, limits, system)
+    : undefined;
+}
+
 /** What is read besides, where a school loads it otherwise. */
 export const SCHOOL_STEP: Step = {
   id: 'school',
@@ -65,8 +78,6 @@ const RATES: readonly (readonly [upTo: number, row: LimitId])[] = [
   [40, 'school.rate-40'],
   [80, 'school.rate-80'],
 ];
-/** One N/mm² in psi. Source: NIST SP 811 (from memory). */
-const PSI = exact('145.03773773');
 
 /**
  * The rate of the stress that a school asks for.
@@ -82,20 +93,27 @@ export function schoolRate(
 ): { readonly rate: Exact; readonly row: LimitId } {
   if (school === 'is')
     return { rate: limits.number('school.rate-is', system).div(60), row: 'school.rate-is' };
-  const stress = system === 'US' ? expected.div(PSI) : expected;
+  const stress = convert(expected, STRESS_UNIT[system], 'MPa');
   const row = RATES.find(([upTo]) => stress.lessThanOrEqualTo(upTo))?.[1] ?? 'school.rate-more';
   return { rate: limits.number(row, system), row };
+}
+
+/** A load that is expected on an area, lbf or kN on in² or mm². */
+interface OnArea {
+  readonly area: Exact;
+  readonly load: Exact;
 }
 
 /** The band of the load on an area, lbf/s or kN/s, about the rate of a school. */
 export function schoolBand(
   school: 'en' | 'is',
-  { area, expected }: { readonly area: Exact; readonly expected: Exact },
+  { area, load }: OnArea,
   limits: Limits,
   system: System,
 ): Limit & { readonly target: Exact } {
-  const { rate, row } = schoolRate(school, expected, limits, system);
-  const target = loadOn(area, system === 'US' ? rate.times(PSI) : rate, system) ?? exact(0);
+  const factor = FORCE_FACTOR[system];
+  const { rate, row } = schoolRate(school, load.times(factor).div(area), limits, system);
+  const target = convert(rate, 'MPa', STRESS_UNIT[system]).times(area).div(factor);
   const off = limits.number('school.rate-off', system).div(100);
   const unit = system === 'US' ? 'lbf/s' : 'kN/s';
   const [low, high] = [target.times(exact(1).minus(off)), target.times(exact(1).plus(off))];
@@ -107,18 +125,13 @@ export function schoolBand(
 /** How a unit is loaded in the press: by the time of its second half, or at the rate of its school. */
 export function loading(
   school: 'en' | 'is' | undefined,
-  about: { readonly area: Exact; readonly load: Exact; readonly factor: Exact; readonly row: HalfRow },
+  { row, ...on }: OnArea & { readonly row: HalfRow },
   limits: Limits,
   system: System,
 ): Pick<PressTest, 'band' | 'from' | 'halves'> {
-  const { area, load, factor, row } = about;
   if (!school)
-    return { band: bandFor(load, row, limits, system), from: 'half', halves: limits.of(row, system) };
-  const expected = load.times(factor).div(area);
-  return {
-    band: schoolBand(school, { area, expected }, limits, system),
-    from: school === 'en' ? 'half' : 'start',
-  };
+    return { band: bandFor(on.load, row, limits, system), from: 'half', halves: limits.of(row, system) };
+  return { band: schoolBand(school, on, limits, system), from: school === 'en' ? 'half' : 'start' };
 }
 
 /** Faces that nobody said anything of. */

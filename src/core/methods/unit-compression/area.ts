@@ -1,11 +1,10 @@
 import type { LimitId, Limits } from '../../limits';
 import { productLimit } from '../../materials/masonry/criteria';
 import { COUPON, FULL } from '../../materials/masonry/forms';
-import { schoolOf } from '../../materials/schools';
 import { type Exact, exact, meanOf, type System } from '../../quantity';
 import { factMeasure, factText, factTexts } from '../facts';
 import { expectedLoad as expectedOn, loadOn } from '../masonry-press/rates';
-import { loadedBy } from '../masonry-press/school';
+import { declaredStrength, loadedBy } from '../masonry-press/school';
 import { STRESS_UNIT } from '../press';
 import type { RunSetup } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
@@ -104,10 +103,10 @@ export function required(
 ): Exact | undefined {
   const own = factMeasure(setup, which === 'mean' ? 'leastMean' : 'leastEach', 'stress', STRESS_UNIT[system]);
   if (own) return own;
-  const declared = factMeasure(setup, 'declared', 'stress', STRESS_UNIT[system]);
-  if (declared && schoolOf(factText(setup, 'product')))
-    return which === 'mean' ? declared : declared.times(limits.number('school.each', system)).div(100);
-  return productLimit(factText(setup, 'product'), which, limits, system);
+  return (
+    declaredStrength(setup, which, system, limits) ??
+    productLimit(factText(setup, 'product'), which, limits, system)
+  );
 }
 
 /** Load that the mean strength asks for on an area. */

@@ -242,7 +242,7 @@ function conditionFindings(setup: RunSetup): Finding[] {
 
 /** What was sawn bears on another area than whole units have. */
 function shapeFindings(setup: RunSetup): Finding[] {
-  const sawn = OTHER_AREA.find((each) => each === factText(setup, 'sawn'));
+  const sawn = factOption(setup, 'sawn', OTHER_AREA);
   if (!sawn || !factTexts(setup, 'areaPieces').includes('full')) return [];
   return [
     finding({

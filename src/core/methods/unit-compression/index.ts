@@ -1,8 +1,7 @@
 import { CRITERIA } from '../../materials/masonry/criteria';
 import { ABSORPTION, COMPRESSION, UNIT_FORMS } from '../../materials/masonry/forms';
 import { LIMITS as ROWS } from '../../materials/masonry/limits';
-import { strengthCount } from '../../materials/masonry/sets-wanted';
-import { schoolOf } from '../../materials/schools';
+import { schoolOf, strengthCount } from '../../materials/schools';
 import { standard } from '../../working';
 import { asked } from '../facts';
 import { CAPS, CAPS_COLUMN } from '../masonry-press/caps';
@@ -123,7 +122,7 @@ export const unitCompression = pressed<UnitCompressionInput>({
     by: [],
     combine: 'mean',
     step: 'unit.strength-step',
-    wanted: (said) => strengthCount(said('product')),
+    wanted: (said) => strengthCount('unit', said('product')),
     asAsked: (said) => {
       const school = schoolOf(said('product'));
       return school === 'en' || school === 'is'

@@ -19,16 +19,10 @@ export const PRESS: PressUse<UnitCompressionInput> = {
     if (!expected) return undefined;
     const { height } = sizesOf(input, setup);
     const school = loadedBy(setup);
-    const factor = exact(FORCE_FACTOR[system]);
     return {
       area: bearing.area,
-      factor,
-      ...loading(
-        school,
-        { area: bearing.area, load: expected, factor, row: 'unit.second-half' },
-        limits,
-        system,
-      ),
+      factor: exact(FORCE_FACTOR[system]),
+      ...loading(school, { area: bearing.area, load: expected, row: 'unit.second-half' }, limits, system),
       expected,
       height,
       ends: 'bonded',
