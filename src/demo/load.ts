@@ -34,6 +34,7 @@ import { sampleDossier } from '@/server/queries/sample';
 import { mixPage } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
 import type { Actor, UseCase } from '@/server/use-case';
+import { addBeams } from './beams';
 import { addBrick } from './brick';
 import { addCores } from './cores';
 import type { Readings } from './fresh';
@@ -128,7 +129,8 @@ class Loader {
       );
       const samples = planSamples(mix, this.now.getTime(), this.chance);
       const made: string[] = [];
-      for (const sample of samples) made.push(await this.addSample(jobId, specificationId, sample));
+      for (const [order, sample] of samples.entries())
+        made.push(await this.addSample(jobId, specificationId, sample, order));
       await this.report(made, samples);
       if (mix.key === 'walls') await this.addMasonry(made, samples);
       if (mix.story === 'low') await this.followUp(specificationId);
@@ -229,7 +231,12 @@ class Loader {
     }
   }
 
-  private async addSample(jobId: string, specificationId: string, plan: PlannedSample): Promise<string> {
+  private async addSample(
+    jobId: string,
+    specificationId: string,
+    plan: PlannedSample,
+    order: number,
+  ): Promise<string> {
     const { sampledAt } = plan;
     const { lotId } = await this.act(
       'field',
@@ -286,6 +293,10 @@ class Loader {
       castAt,
     );
     await this.cureAndBreak(sampleId, castAt, plan);
+    if ('flexuralStrength' in mixOf(plan)) {
+      const hands = { act: this.act.bind(this), read: this.read.bind(this) };
+      await addBeams(this.db, hands, sampleId, castAt, this.now, order);
+    }
     return sampleId;
   }
 

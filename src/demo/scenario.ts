@@ -92,6 +92,8 @@ export const MIXES = [
     code: 'PM-45',
     title: 'Vehicle apron slab',
     specifiedStrength: '4,450 psi',
+    flexuralStrength: '585 psi',
+    openingStrength: '455 psi',
     slumpKind: 'target',
     slump: '4 1/2 in',
     temperatureMaximum: '92 °F',

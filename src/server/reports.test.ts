@@ -4,6 +4,8 @@ import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { computeRecord } from '@/core/interchange';
 import { columnOf } from '@/core/interchange/columns';
+import { Limits } from '@/core/limits';
+import { STRENGTH } from '@/core/materials/concrete/series';
 import { fieldsOf } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import type { ReportContent } from '@/core/report';
@@ -24,7 +26,7 @@ import { reportDetail, reportFile, reportList } from './queries/reports';
 import { sampleDossier } from './queries/sample';
 import { mixPage } from './queries/series';
 import { composeReport } from './reports/content';
-import { specifiedValue } from './verdicts';
+import { askedOf } from './verdicts';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
@@ -329,9 +331,11 @@ describe('importing', () => {
 
 it('a mix specified in the other system is judged in the job’s own', () => {
   // 30 MPa is 4,351.13 psi: 145.0377 psi to the MPa (NIST SP 811, from memory).
-  expect(Number(specifiedValue({ specifiedStrength: '30 MPa' }, 'US'))).toBeCloseTo(4351.13, 2);
-  expect(specifiedValue({ specifiedStrength: '4250 psi' }, 'US')).toBe('4250');
-  expect(specifiedValue({ specifiedStrength: '30 MPa' }, 'SI')).toBe('30');
+  const specified = (specifiedStrength: string, system: 'US' | 'SI'): string =>
+    askedOf(STRENGTH, { specifiedStrength }, { system, rounding: 'half-even' }, new Limits()).specified;
+  expect(Number(specified('30 MPa', 'US'))).toBeCloseTo(4351.13, 2);
+  expect(specified('4250 psi', 'US')).toBe('4250');
+  expect(specified('30 MPa', 'SI')).toBe('30');
 });
 
 it('a placement is reported whole: each sample’s tests under its own name', async () => {

@@ -73,11 +73,11 @@ export function setMember(view: SpecimenView & { size: MouldSize }): SetMember {
 }
 
 /** The method that a specimen is broken by: the one that broke it, else the first that its form is made for. */
-function breakMethod(view: SpecimenView): Method | undefined {
+function breakMethod(view: SpecimenView, asked: Specification['asked']): Method | undefined {
   const { run } = view;
   return run?.state === 'complete'
     ? findMethod(run.method)
-    : methodsFor(view).find(({ spends }) => spends !== false);
+    : methodsFor(view, { ...asked }).find(({ spends }) => spends !== false);
 }
 
 /**
@@ -93,7 +93,7 @@ export function setsOf(
   facts: ReadonlyMap<string, Facts> = new Map(),
 ): SpecimenSet[] {
   const due = views.filter((view) => !isHeld(view));
-  const brokenBy = groupBy(due, (view) => breakMethod(view)?.id);
+  const brokenBy = groupBy(due, (view) => breakMethod(view, asked)?.id);
   const keyed = METHODS.flatMap(({ id, set: rule, spends }) => {
     const all = spends === false ? testedWhole(due, id) : brokenBy.get(id);
     const own = rule?.begun ? all?.filter(({ run }) => run !== null) : all;
@@ -288,7 +288,7 @@ export async function setsOfViews<P extends Place>(
     // What is known of a lot is known for all its samples.
     const key = [
       place.placement.id,
-      ...new Set(specimens.flatMap((view) => breakMethod(view)?.id ?? [])),
+      ...new Set(specimens.flatMap((view) => breakMethod(view, place.mix.asked)?.id ?? [])),
     ].join();
     const facts = known.get(key) ?? (await factsBy(db, specimens, place));
     known.set(key, facts);
@@ -304,7 +304,7 @@ async function factsBy(
   views: readonly SpecimenView[],
   place: Place,
 ): Promise<ReadonlyMap<string, Facts>> {
-  const methods = new Set(views.flatMap((view) => breakMethod(view)?.id ?? []));
+  const methods = new Set(views.flatMap((view) => breakMethod(view, place.mix.asked)?.id ?? []));
   const facts = new Map<string, Facts>();
   for (const id of methods) {
     const sources = findMethod(id)?.set?.facts;

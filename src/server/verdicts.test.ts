@@ -1,8 +1,9 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, isNotNull } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { evaluateSeries } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { Limits } from '@/core/limits';
+import { STRENGTH } from '@/core/materials/concrete/series';
 import { Chance } from '@/core/statistics';
 import { jobs, lots, runs, samples, sets, specifications, verdicts } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
@@ -21,7 +22,7 @@ import { sampleDossier } from './queries/sample';
 import { mixPage, seriesPage } from './queries/series';
 import { setsOfSamples } from './sets';
 import type { UseCase } from './use-case';
-import { rebuildVerdicts, specifiedValue } from './verdicts';
+import { askedOf, rebuildVerdicts } from './verdicts';
 
 const HOUR = 3_600_000;
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -64,9 +65,12 @@ async function workedOut() {
   });
   return evaluateSeries(
     points,
-    specifiedValue({ specifiedStrength: '4,250 psi' }, 'US'),
-    'US',
-    new Limits({}, 0),
+    askedOf(
+      STRENGTH,
+      { specifiedStrength: '4,250 psi' },
+      { system: 'US', rounding: 'half-even' },
+      new Limits({}, 0),
+    ),
   );
 }
 
@@ -90,7 +94,7 @@ async function agrees(): Promise<void> {
   ]);
   expect(kept.governing?.sentence).toEqual(whole.governing?.sentence);
   // The page counts and picks out in the database what the whole says.
-  const page = await mixPage(site.db, site.actors.manager, site.specificationId, 0, true);
+  const page = await mixPage(site.db, site.actors.manager, site.specificationId, 0, { allLow: true });
   expect([page.state, page.waiting, page.governing, page.asks.needed, page.excluded.labels]).toEqual([
     whole.soFar.state,
     whole.soFar.waiting,
@@ -255,7 +259,7 @@ describe('what a client sees', () => {
         await site.db
           .select({ state: sets.state })
           .from(sets)
-          .where(and(eq(sets.sampleId, sampleId), eq(sets.released, true), sets.counts))
+          .where(and(eq(sets.sampleId, sampleId), eq(sets.released, true), isNotNull(sets.series)))
       ).map(({ state }) => state);
     expect(await kept()).toEqual(['pending']);
     const { reportId } = await act('laboratory', prepareReport, { sampleId });

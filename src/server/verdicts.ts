@@ -1,9 +1,15 @@
-import { and, asc, count, desc, eq, inArray, notInArray, type SQL, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNotNull, notInArray, type SQL, sql } from 'drizzle-orm';
 import {
+  criteriaOf,
   evaluateSeries,
   limitsOfRule,
+  rowOf,
+  type SeriesAsked,
   type SeriesPoint,
+  type SeriesRule,
   STRENGTH_TEST_LIMITS,
+  seriesAsked,
+  seriesOf,
   type Verdict,
 } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
@@ -43,11 +49,25 @@ interface Place {
   readonly job: typeof jobs.$inferSelect;
 }
 
-/** f'c as decimal text in the job's unit. */
-export function specifiedValue(asked: { readonly specifiedStrength: string }, system: 'US' | 'SI'): string {
+/** What a series is judged by: what is asked for, in the job's unit. */
+export function askedOf(
+  rule: SeriesRule,
+  asked: object,
+  { system, rounding }: Pick<typeof jobs.$inferSelect, 'system' | 'rounding'>,
+  limits: Limits,
+): SeriesAsked {
   const unit = STRESS_UNIT[system];
-  const parsed = parseMeasure(asked.specifiedStrength, 'stress', unit);
-  return parsed.ok ? measureIn(parsed.measure, unit).value.toSignificantDigits(15).toFixed() : '0';
+  const parsed = parseMeasure(String({ ...asked }[rule.asked as keyof typeof asked] ?? ''), 'stress', unit);
+  const specified = parsed.ok ? measureIn(parsed.measure, unit).value.toSignificantDigits(15).toFixed() : '0';
+  return { rule, specified, system, limits, mode: rounding };
+}
+
+/** The series that a specification makes. */
+export function seriesOfMix({
+  material,
+  asked,
+}: Pick<typeof specifications.$inferSelect, 'material' | 'asked'>) {
+  return seriesAsked(findMaterial(material)?.series, { ...asked });
 }
 
 /** Projects what the samples come to that this transaction has touched, by whichever way: the database tells them. */
@@ -93,7 +113,8 @@ async function projectOf(tx: Transaction, places: readonly Place[]): Promise<num
   // A sample that nothing was made of yet says nothing.
   if (all.length === 0 && before.length === 0) return 0;
   const limitsBy = await limitsOfJobs(tx, [job]);
-  const inSeries = findMaterial(mix.material)?.comesInLoads === true;
+  const inSeries = findMaterial(mix.material)?.series !== undefined;
+  const rules = seriesOfMix(mix);
   const uncertified = inSeries ? await uncertifiedSamples(tx, ids) : new Set<string>();
   const rows: SetRow[] = [];
   const alone: VerdictRow[] = [];
@@ -101,15 +122,27 @@ async function projectOf(tx: Transaction, places: readonly Place[]): Promise<num
     const made = await setsOfViews(tx, places, released ? withoutUnreleased(all) : all, limitsBy);
     for (const { place, sets: own } of made)
       for (const set of own) {
-        rows.push(setRow(place, set, own, released, uncertified.has(place.sample.id)));
+        rows.push(
+          setRow(place, set, own, {
+            released,
+            uncertified: uncertified.has(place.sample.id),
+            series: seriesOf(rules, { ...mix.asked }, set)?.id ?? null,
+          }),
+        );
         for (const verdict of inSeries ? [] : set.verdicts)
           alone.push(verdictRow(mix.id, place.sample.id, released, verdict, set.key));
       }
   }
   const changed = await replaceSets(tx, ids, rows);
   if (!inSeries) return changed + (await replaceVerdicts(tx, seenByAll(ids), alone));
-  const moved = [...before, ...rows.filter(({ counts }) => counts)];
-  return changed + (await judgeAround(tx, { mix, job, limits: limitsBy(job) }, moved, ids));
+  let judged = 0;
+  for (const rule of rules) {
+    const own = <R extends { series?: string | null }>(places: readonly R[]): R[] =>
+      places.filter(({ series }) => series === rule.id);
+    const about = { mix, rule, asked: askedOf(rule, mix.asked, job, limitsBy(job)) };
+    judged += await judgeAround(tx, about, [...own(before), ...own(rows)], ids);
+  }
+  return changed + judged;
 }
 
 /** As staff see it, and as clients do: by what signed reports rest on. */
@@ -124,8 +157,11 @@ function setRow(
   { sample, mix, job }: Place,
   set: SpecimenSet,
   all: readonly SpecimenSet[],
-  released: boolean,
-  uncertified: boolean,
+  {
+    released,
+    uncertified,
+    series,
+  }: { readonly released: boolean; readonly uncertified: boolean; readonly series: string | null },
 ): SetRow {
   const young = all.find(
     (each) =>
@@ -143,7 +179,7 @@ function setRow(
     specificationId: mix.id,
     sampledAt: sample.sampledAt,
     label: sampleLabel(job.number, sample.number),
-    counts: set.designated && set.cure === 'standard',
+    series,
     state: set.test.state,
     value: set.test.state === 'tested' ? set.test.value : null,
     members: set.specimens.length,
@@ -176,7 +212,7 @@ function verdictRow(
   sampleId: string,
   released: boolean,
   verdict: Verdict,
-  key = '',
+  key: string,
 ): VerdictRow {
   const { criterion, state, statistic, limit, margin, sentence, members } = verdict;
   return {
@@ -222,7 +258,7 @@ async function replaceSets(
         'specificationId',
         'sampledAt',
         'label',
-        'counts',
+        'series',
         'state',
         'value',
         'members',
@@ -236,11 +272,12 @@ async function replaceSets(
 /** A sample as one audience sees it. */
 const seenBy = (id: string, released: boolean): string => `${id} ${released}`;
 
-/** @param judged samples as `seenBy`: whatever else they had is gone */
+/** @param judged samples as `seenBy`: whatever else they had is gone, in a series of that series only */
 async function replaceVerdicts(
   tx: Transaction,
   judged: readonly string[],
   rows: readonly VerdictRow[],
+  series?: string,
 ): Promise<number> {
   const kept = rows.map(
     ({ sampleId, released, criterion, key }) => `${sampleId} ${released} ${criterion} ${key}`,
@@ -251,6 +288,7 @@ async function replaceVerdicts(
       and(
         anyOf(verdicts.sampleId, [...new Set(judged.map((each) => each.split(' ')[0] ?? ''))]),
         inArray(sql`${verdicts.sampleId} || ' ' || ${verdicts.released}`, [...judged]),
+        series === undefined ? undefined : eq(verdicts.key, series),
         kept.length > 0
           ? notInArray(
               sql`${verdicts.sampleId} || ' ' || ${verdicts.released} || ' ' || ${verdicts.criterion} || ' ' || ${verdicts.key}`,
@@ -281,15 +319,15 @@ async function replaceVerdicts(
   return gone.length + changed.length;
 }
 
-type Point = SeriesPoint & { readonly released: boolean };
+type Point = SeriesPoint & { readonly released: boolean; readonly series: string | null };
 
 function pointOf(
   row: Pick<
     typeof sets.$inferSelect,
-    'sampleId' | 'label' | 'sampledAt' | 'value' | 'state' | 'released' | 'told'
+    'sampleId' | 'label' | 'sampledAt' | 'value' | 'state' | 'released' | 'told' | 'series'
   >,
 ): Point {
-  const { sampleId, label, sampledAt, value, state, released, told } = row;
+  const { sampleId, label, sampledAt, value, state, released, told, series } = row;
   return {
     id: sampleId,
     label,
@@ -298,16 +336,24 @@ function pointOf(
     state,
     engineer: told.engineer,
     released,
+    series,
   };
 }
 
 /** Tests of a series as they are kept. */
 async function pointsOf(db: Queryable, which: SQL | undefined): Promise<Point[]> {
-  return (await db.select().from(sets).where(and(which, sets.counts))).map(pointOf);
+  return (
+    await db
+      .select()
+      .from(sets)
+      .where(and(which, isNotNull(sets.series)))
+  ).map(pointOf);
 }
 
-/** Means of three reach over two tests on either side. */
-const REACH = 2;
+/** How far a mean of some in a row reaches over the tests on either side: of three over two. */
+function reachOf({ rule, limits }: SeriesAsked): number {
+  return Math.max(...criteriaOf(rule.criteria(limits.profile)).map(rowOf)) - 1;
+}
 
 /** Where a test stands in its series. */
 interface Position {
@@ -317,17 +363,17 @@ interface Position {
 
 interface Series {
   readonly mix: typeof specifications.$inferSelect;
-  readonly job: typeof jobs.$inferSelect;
-  readonly limits: Limits;
+  readonly rule: SeriesRule;
+  readonly asked: SeriesAsked;
 }
 
 /**
- * The tests of a series from the two before a place in its order to the two after another, as each audience sees them:
+ * The tests of a series from the few before a place in its order to the few after another, as each audience sees them:
  * those outside that make no valid result are passed over.
  */
 async function slice(
   tx: Transaction,
-  specificationId: string,
+  { mix, rule, asked }: Series,
   first: Position,
   last: Position,
 ): Promise<{ readonly points: readonly Point[]; readonly before: ReadonlySet<string> }> {
@@ -335,10 +381,10 @@ async function slice(
     sql`(${sampledAt.toISOString()}::timestamptz, ${label})`;
   const part = (name: string, where: SQL, way: SQL, most: SQL): SQL => sql`
     SELECT ${sql.raw(`'${name}'`)} AS part, s.* FROM (VALUES (false), (true)) a (released)
-    CROSS JOIN LATERAL (SELECT * FROM sets s WHERE s.specification_id = ${specificationId}
-      AND s.released = a.released AND s.counts AND ${where} ORDER BY s.sampled_at ${way}, s.label ${way} ${most}) s`;
+    CROSS JOIN LATERAL (SELECT * FROM sets s WHERE s.specification_id = ${mix.id}
+      AND s.released = a.released AND s.series = ${rule.id} AND ${where} ORDER BY s.sampled_at ${way}, s.label ${way} ${most}) s`;
   const valid = sql`s.state <> 'no valid result'`;
-  const few = sql`LIMIT ${sql.raw(String(REACH))}`;
+  const few = sql`LIMIT ${sql.raw(String(reachOf(asked)))}`;
   const position = sql`(s.sampled_at, s.label)`;
   const { rows } = await tx.execute<{
     part: string;
@@ -355,7 +401,7 @@ async function slice(
     UNION ALL ${part('after', sql`${valid} AND ${position} > ${at(last)}`, sql`ASC`, few)}`);
   const found = rows.map((row) => ({
     part: row.part,
-    point: pointOf({ ...row, sampleId: row.sample_id, sampledAt: new Date(row.sampled_at) }),
+    point: pointOf({ ...row, series: rule.id, sampleId: row.sample_id, sampledAt: new Date(row.sampled_at) }),
   }));
   return {
     points: found.map(({ point }) => point),
@@ -366,13 +412,13 @@ async function slice(
 }
 
 /**
- * Judges a series anew around places in its order, old ones and new ones: from the two tests before the first, which keep
- * their own verdicts, to the two after the last.
+ * Judges a series anew around places in its order, old ones and new ones: from the few tests before the first, which keep
+ * their own verdicts, to the few after the last.
  * @param touched samples whose verdicts are written anew even where they have no place any more
  */
 async function judgeAround(
   tx: Transaction,
-  { mix, job, limits }: Series,
+  series: Series,
   places: readonly { readonly sampledAt: number | Date; readonly label: string }[],
   touched: readonly string[],
 ): Promise<number> {
@@ -380,8 +426,9 @@ async function judgeAround(
     .map(({ sampledAt, label }) => ({ sampledAt: new Date(sampledAt), label }))
     .toSorted((a, b) => a.sampledAt.getTime() - b.sampledAt.getTime() || a.label.localeCompare(b.label));
   const [first, last] = [ordered[0], ordered.at(-1)];
-  if (!first || !last) return replaceVerdicts(tx, seenByAll(touched), []);
-  const { points, before } = await slice(tx, mix.id, first, last);
+  const { mix, rule, asked } = series;
+  if (!first || !last) return replaceVerdicts(tx, seenByAll(touched), [], rule.id);
+  const { points, before } = await slice(tx, series, first, last);
   const judged = new Set([
     ...seenByAll(touched),
     ...points.map(({ id, released }) => seenBy(id, released)).filter((each) => !before.has(each)),
@@ -389,17 +436,14 @@ async function judgeAround(
   const rows = AUDIENCES.flatMap((released) => {
     const { windows, individuals } = evaluateSeries(
       points.filter((point) => point.released === released),
-      specifiedValue(mix.asked, job.system),
-      job.system,
-      limits,
-      job.rounding,
+      asked,
     );
     return [...windows, ...individuals].flatMap((verdict) => {
       const at = verdict.members.at(-1) ?? '';
-      return judged.has(seenBy(at, released)) ? [verdictRow(mix.id, at, released, verdict)] : [];
+      return judged.has(seenBy(at, released)) ? [verdictRow(mix.id, at, released, verdict, rule.id)] : [];
     });
   });
-  return replaceVerdicts(tx, [...judged], rows);
+  return replaceVerdicts(tx, [...judged], rows, rule.id);
 }
 
 /** Tests of a sample that a certified person must have made, for its sets to count. */
@@ -425,6 +469,7 @@ async function uncertifiedSamples(
 /** Limits that sets and their criteria hang on, or the beginnings of their names. */
 const HELD_TO: readonly string[] = [
   ...STRENGTH_TEST_LIMITS,
+  'flexure.',
   ...METHODS.flatMap(({ set }) => (set ? limitsOfRule(set) : [])),
 ];
 

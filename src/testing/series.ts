@@ -1,15 +1,16 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { type Criterion, type Decided, findCriterion, seriesStanding } from '@/core/acceptance';
+import { type Decided, findCriterion, rowOf, seriesStanding } from '@/core/acceptance';
+import { STRENGTH } from '@/core/materials/concrete/series';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, samples, sets, specifications, verdicts } from '@/db/schema';
 import { seriesRow } from '@/server/queries/series';
 import { limitsOfJobs } from '@/server/run-setup';
 import { present, readableJobs } from '@/server/scope';
 import type { Actor } from '@/server/use-case';
-import { specifiedValue } from '@/server/verdicts';
+import { askedOf } from '@/server/verdicts';
 
 /** The whole series of a mix as it is projected: every test in sampling order, and how they stand. */
-export async function mixSeries(db: Queryable, actor: Actor, specificationId: string) {
+export async function mixSeries(db: Queryable, actor: Actor, specificationId: string, rule = STRENGTH) {
   const [found] = await db
     .select({ mix: specifications, job: jobs })
     .from(specifications)
@@ -23,7 +24,7 @@ export async function mixSeries(db: Queryable, actor: Actor, specificationId: st
     .from(sets)
     .innerJoin(samples, eq(samples.id, sets.sampleId))
     .innerJoin(lots, eq(lots.id, samples.lotId))
-    .where(and(eq(sets.specificationId, mix.id), eq(sets.released, released), sets.counts))
+    .where(and(eq(sets.specificationId, mix.id), eq(sets.released, released), eq(sets.series, rule.id)))
     .orderBy(asc(sets.sampledAt), asc(sets.label));
   const rows = kept.map(seriesRow);
   const place = new Map(rows.map((row, index) => [row.id, index]));
@@ -31,20 +32,21 @@ export async function mixSeries(db: Queryable, actor: Actor, specificationId: st
     await db
       .select()
       .from(verdicts)
-      .where(and(eq(verdicts.specificationId, mix.id), eq(verdicts.released, released)))
+      .where(
+        and(eq(verdicts.specificationId, mix.id), eq(verdicts.released, released), eq(verdicts.key, rule.id)),
+      )
   ).toSorted((one, two) => (place.get(one.sampleId) ?? 0) - (place.get(two.sampleId) ?? 0));
-  const of = (wanted: Criterion['population']): Decided[] =>
-    decided.filter(({ criterion }) => findCriterion(criterion)?.population === wanted);
+  const of = (inRow: boolean): Decided[] =>
+    decided.filter(
+      ({ criterion }) => rowOf(findCriterion(criterion) ?? { population: 'each' }) > 1 === inRow,
+    );
   return {
     mix,
     rows,
     verdicts: seriesStanding(
       rows,
-      { windows: of('three in a row'), individuals: of('each') },
-      specifiedValue(mix.asked, job.system),
-      job.system,
-      limits,
-      job.rounding,
+      { windows: of(true), individuals: of(false) },
+      askedOf(rule, mix.asked, job, limits),
     ),
   };
 }

@@ -3,11 +3,13 @@ import { evaluate } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../limits';
 import { individualLimit } from '../materials/concrete/criteria';
+import { STRENGTH } from '../materials/concrete/series';
 import { exact } from '../quantity';
 import { spreadOf } from '../statistics';
 import { evaluateSeries, type SeriesPoint, type SetMember, strengthTest, withinClass, withinTrend } from '.';
 
 const limits = new Limits();
+const asks = (specified: string) => ({ rule: STRENGTH, specified, system: 'US', limits }) as const;
 
 function series(values: readonly (number | null)[]): SeriesPoint[] {
   return values.map((value, index) => ({
@@ -24,7 +26,7 @@ describe('ACI 318 series (criteria from memory; averages worked by hand)', () =>
   const values = [4200, 3700, 4050, 4250, 3550, 4400, 3490, 4310, 4230];
 
   it('judges every three in a row and every single test', () => {
-    const verdicts = evaluateSeries(series(values), '4000', 'US', limits);
+    const verdicts = evaluateSeries(series(values), asks('4000'));
     expect(verdicts.windows.map(({ statistic }) => Number(statistic).toFixed(2))).toEqual([
       '3983.33',
       '4000.00',
@@ -50,11 +52,11 @@ describe('ACI 318 series (criteria from memory; averages worked by hand)', () =>
   });
 
   it('says what the next test must reach, and by which rule', () => {
-    expect(evaluateSeries(series(values.slice(0, 4)), '4000', 'US', limits).needed).toMatchObject({
+    expect(evaluateSeries(series(values.slice(0, 4)), asks('4000')).needed).toMatchObject({
       value: '3700',
       by: 'running-average',
     });
-    expect(evaluateSeries(series([5000, 5000]), '4000', 'US', limits).needed).toMatchObject({
+    expect(evaluateSeries(series([5000, 5000]), asks('4000')).needed).toMatchObject({
       value: '3500',
       by: 'individual',
     });
@@ -65,7 +67,7 @@ describe('ACI 318 series (criteria from memory; averages worked by hand)', () =>
     expect(individualLimit(exact(5001), 'US', limits).toFixed()).toBe('4500.9');
     expect(individualLimit(exact(35), 'SI', limits).toFixed()).toBe('31.5');
     expect(individualLimit(exact(40), 'SI', limits).toFixed()).toBe('36');
-    const verdicts = evaluateSeries(series([6500, 5650, 5850, 6300, 5390, 6900]), '6000', 'US', limits);
+    const verdicts = evaluateSeries(series([6500, 5650, 5850, 6300, 5390, 6900]), asks('6000'));
     expect(verdicts.windows.map(({ state }) => state)).toEqual([
       'meets',
       'does not meet',
@@ -76,13 +78,13 @@ describe('ACI 318 series (criteria from memory; averages worked by hand)', () =>
   });
 
   it('decides a mean on the unrounded value, and says when rounding would turn it', () => {
-    const [window] = evaluateSeries(series([3990, 4000, 4000]), '4000', 'US', limits).windows;
+    const [window] = evaluateSeries(series([3990, 4000, 4000]), asks('4000')).windows;
     expect(window).toMatchObject({ state: 'does not meet', knifeEdge: true });
     expect(window?.sentence).toContain('rounding');
   });
 
   it('does not skip over a test that is still to be broken', () => {
-    const verdicts = evaluateSeries(series([4100, null, 4300, 4200]), '4000', 'US', limits);
+    const verdicts = evaluateSeries(series([4100, null, 4300, 4200]), asks('4000'));
     expect(verdicts.windows.map(({ state }) => state)).toEqual([
       'not yet determinable',
       'not yet determinable',
@@ -94,23 +96,21 @@ describe('ACI 318 series (criteria from memory; averages worked by hand)', () =>
 
   it('orders by sampling, whatever order the results come in', () => {
     const shuffled = series(values).toReversed();
-    expect(evaluateSeries(shuffled, '4000', 'US', limits)).toEqual(
-      evaluateSeries(series(values), '4000', 'US', limits),
-    );
+    expect(evaluateSeries(shuffled, asks('4000'))).toEqual(evaluateSeries(series(values), asks('4000')));
   });
 
   it('leaves out a test without a valid result, and lists it', () => {
     const points = series([4100, 4200, 4300, 4400]).map((point, index) =>
       index === 1 ? { ...point, value: null, state: 'no valid result' as const } : point,
     );
-    const verdicts = evaluateSeries(points, '4000', 'US', limits);
+    const verdicts = evaluateSeries(points, asks('4000'));
     expect(verdicts.windows.map(({ statistic }) => Number(statistic).toFixed(2))).toEqual(['4266.67']);
     expect(verdicts.excluded).toEqual([{ id: 't2', label: 'T2' }]);
   });
 
   it('puts a test whose age is in doubt before the engineer, but never turns a failure into a question', () => {
     const doubtful = series([4100, 4200, 3400]).map((point) => ({ ...point, engineer: ['broken late'] }));
-    const verdicts = evaluateSeries(doubtful, '4000', 'US', limits);
+    const verdicts = evaluateSeries(doubtful, asks('4000'));
     expect(verdicts.individuals.map(({ state }) => state)).toEqual([
       'needs decision',
       'needs decision',
@@ -122,9 +122,9 @@ describe('ACI 318 series (criteria from memory; averages worked by hand)', () =>
     const strength = fc.integer({ min: 360, max: 520 }).map((tens) => tens * 10);
     fc.assert(
       fc.property(strength, strength, (one, two) => {
-        const needed = Number(evaluateSeries(series([one, two]), '4000', 'US', limits).needed?.value);
+        const needed = Number(evaluateSeries(series([one, two]), asks('4000')).needed?.value);
         const last = (value: number) => {
-          const { windows, individuals } = evaluateSeries(series([one, two, value]), '4000', 'US', limits);
+          const { windows, individuals } = evaluateSeries(series([one, two, value]), asks('4000'));
           return windows.at(-1)?.state === 'meets' && individuals.at(-1)?.state === 'meets';
         };
         expect(last(needed)).toBe(true);

@@ -48,8 +48,8 @@ export interface Criterion {
   /** The result that counts, and the methods that give it. */
   readonly quantity: string;
   readonly by: readonly string[];
-  /** Each by itself; all of a set; every three that follow one another; all of a lot. */
-  readonly population: 'each' | 'set' | 'three in a row' | 'lot';
+  /** Each by itself; all of a set; every three or four that follow one another; all of a lot. */
+  readonly population: 'each' | 'set' | 'three in a row' | 'four in a row' | 'lot';
   readonly statistic: 'value' | 'mean' | 'least' | 'greatest' | 'range %';
   readonly holds: 'at least' | 'at most';
   readonly limit: CriterionLimit;
@@ -67,6 +67,11 @@ export interface Criterion {
   readonly count?: RowBy;
   /** Of a quantity that is still to come where no test of the set has it yet: it is not determinable until then. */
   readonly awaited?: true;
+}
+
+/** How many results that follow one another it looks at: one where it looks at no row of them. */
+export function rowOf({ population }: Pick<Criterion, 'population'>): number {
+  return population === 'three in a row' ? 3 : population === 'four in a row' ? 4 : 1;
 }
 
 /** One result that a criterion looks at: of a specimen, or of a set. */

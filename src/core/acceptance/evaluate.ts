@@ -17,6 +17,7 @@ import {
   type LimitAbout,
   type Member,
   rowBy,
+  rowOf,
   type Verdict,
   type VerdictState,
   verdictWith,
@@ -52,11 +53,14 @@ export function evaluate(criterion: Criterion, members: readonly Member[], given
   return populationsOf(criterion, members).map((own) => verdictOf(criterion, own, limit, about));
 }
 
-function populationsOf({ population }: Criterion, members: readonly Member[]): (readonly Member[])[] {
-  if (population === 'each') return members.map((member) => [member]);
-  if (population !== 'three in a row') return members.length > 0 ? [members] : [];
-  return members.slice(2).map((_, index) => members.slice(index, index + 3));
+function populationsOf(criterion: Criterion, members: readonly Member[]): (readonly Member[])[] {
+  const row = rowOf(criterion);
+  if (criterion.population === 'each') return members.map((member) => [member]);
+  if (row === 1) return members.length > 0 ? [members] : [];
+  return members.slice(row - 1).map((_, index) => members.slice(index, index + row));
 }
+
+const COUNTED: Readonly<Record<number, string>> = { 3: 'three', 4: 'four' };
 
 /** What the criterion asks for, and how it came about where that is a computation. */
 interface FoundLimit {
@@ -174,11 +178,13 @@ function decided(met: boolean, knifeEdge: boolean, reasons: readonly string[]): 
 const NAMES = { least: 'Lowest', greatest: 'Highest', 'range %': 'Range of its mean' } as const;
 
 function statisticLine(
-  { statistic, population, source, compare }: Criterion,
+  criterion: Criterion,
   values: readonly Exact[],
   sheet: Sheet,
   { unit }: EvaluateAbout,
 ): Exact {
+  const { statistic, source, compare } = criterion;
+  const counted = COUNTED[rowOf(criterion)];
   const [first = exact(0)] = values;
   if (statistic === 'value' && compare === 'as reported') return first;
   const uses = Object.fromEntries(values.map((value, index) => [`x${index + 1}`, value]));
@@ -186,7 +192,7 @@ function statisticLine(
   if (statistic === 'mean')
     return sheet.line({
       symbol: 'm',
-      name: population === 'three in a row' ? 'Mean of three consecutive tests' : 'Mean',
+      name: counted ? `Mean of ${counted} consecutive tests` : 'Mean',
       formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
       uses,
       unit,
@@ -237,7 +243,8 @@ function sentenceOf(
   // Of a quantity of its own one place more than it is reported to.
   const place = criterion.step ? decimalsOf(step) + 1 : system === 'US' ? 1 : 2;
   const show = (value: Exact): string => plainOf(value.toDecimalPlaces(place), unit);
-  const what = `${SHOWN[criterion.statistic]}${criterion.population === 'three in a row' ? 'of three ' : ''}`;
+  const counted = COUNTED[rowOf(criterion)];
+  const what = `${SHOWN[criterion.statistic]}${counted ? `of ${counted} ` : ''}`;
   const said = criterion.compare === 'unrounded' ? show(held) : plainOf(held, unit);
   const against = `${plainOf(limit.value, unit)}, ${sourceText(limit.source ?? criterion.source)}`;
   const words = met

@@ -4,6 +4,7 @@ export * from './criterion';
 export * from './evaluate';
 export * from './low-strength';
 export * from './series';
+export * from './series-rule';
 export * from './set-rule';
 export * from './strength-test';
 export * from './within-trend';

@@ -1,8 +1,9 @@
 import { group, r } from '../limits/row';
-import { standard } from '../working';
+import { commonPractice, standard } from '../working';
 
 const C39 = standard('ASTM C39/C39M');
 const ACI_214R = standard('ACI 214R');
+const IS_456 = standard('IS 456', '16.2');
 const ACI_318_26_12_3 = standard('ACI 318', '26.12.3');
 
 export const LIMITS = {
@@ -41,6 +42,26 @@ export const LIMITS = {
     'acceptance.individual-share': r(
       'A single test below f′c by at most this share, above the dividing strength',
       '<= 0.10',
+    ),
+  }),
+  ...group('Flexural acceptance', commonPractice, {
+    'flexure.average-over': r(
+      'Mean of flexural tests in a row, above the strength asked for by',
+      '>= 0 psi',
+      '>= 0 MPa',
+    ),
+    'flexure.single-short': r('A single flexural test below it by at most', '<= 50 psi', '<= 0.35 MPa'),
+    'is/flexure.average-over': r(
+      'Mean of four flexural tests in a row, above the strength asked for by',
+      '>= 44 psi',
+      '>= 0.3 MPa',
+      IS_456,
+    ),
+    'is/flexure.single-short': r(
+      'A single flexural test below it by at most',
+      '<= 44 psi',
+      '<= 0.3 MPa',
+      IS_456,
     ),
   }),
 };

@@ -62,3 +62,53 @@ export const LOW_STRENGTH_STEPS: readonly FollowUpStep[] = [
     who: 'engineer',
   },
 ];
+
+/** The order of work after a low flexural test. Source: common practice, no source. */
+export const LOW_FLEXURE_STEPS: readonly FollowUpStep[] = [
+  {
+    id: 'beam-recheck',
+    title: 'Check the arithmetic and the readings',
+    detail:
+      'Load, not the stress the machine shows; span; width and depth as tested; place of the break and its formula.',
+    who: 'laboratory',
+  },
+  {
+    id: 'beam-water',
+    title: 'Was it wet to the end?',
+    detail:
+      'Hours in lime water, minutes out of it, which beam was broken last. A dry skin costs 10 to 30 %.',
+    who: 'laboratory',
+  },
+  {
+    id: 'beam-fixture',
+    title: 'Fixture, rate and gaps',
+    detail: 'Rollers free, all breaks on one side, rate in the extreme fibre, leather under a wide gap.',
+    who: 'laboratory',
+  },
+  {
+    id: 'beam-pieces',
+    title: 'Keep and photograph the faces',
+    detail: 'Voids, honeycomb, stones broken or pulled out, segregation, a sensor in the crack.',
+    who: 'laboratory',
+  },
+  {
+    id: 'beam-handling',
+    title: 'Making, first day, transport',
+    detail:
+      'How it was consolidated, curing box on the first day, a beam that was dropped or demoulded early.',
+    who: 'laboratory',
+  },
+  {
+    id: 'beam-companions',
+    title: 'Look at its cylinders and neighbours',
+    detail:
+      'Cylinders of the sample, beams before and after. They explain; they never stand in for the beams.',
+    who: 'reviewer',
+  },
+  {
+    id: 'beam-engineer',
+    title: 'The engineer decides',
+    detail: 'With the working; without interpretation.',
+    who: 'engineer',
+  },
+];

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../limits';
-import { evaluateSeries, type SeriesPoint, seriesStanding } from '.';
+import { SERIES, STRENGTH } from '../materials/concrete/series';
+import { evaluateSeries, type SeriesPoint, seriesAsked, seriesOf, seriesStanding } from '.';
 
 const limits = new Limits({}, 0);
-const SPECIFIED = '4000';
-const judge = (points: readonly SeriesPoint[]) => evaluateSeries(points, SPECIFIED, 'US', limits);
+const ASKED = { rule: STRENGTH, specified: '4000', system: 'US', limits } as const;
+const judge = (points: readonly SeriesPoint[]) => evaluateSeries(points, ASKED);
 
 const series = fc
   .array(
@@ -91,7 +92,7 @@ describe('the standing of a series', () => {
       fc.property(series, (points) => {
         const whole = judge(points);
         const { windows, individuals } = whole;
-        expect(seriesStanding(points, { windows, individuals }, SPECIFIED, 'US', limits)).toEqual(whole);
+        expect(seriesStanding(points, { windows, individuals }, ASKED)).toEqual(whole);
       }),
       { numRuns: 60 },
     );
@@ -108,13 +109,81 @@ describe('the standing of a series', () => {
           engineer: [],
         })),
         { windows: [], individuals: [] },
-        SPECIFIED,
-        'US',
-        limits,
+        ASKED,
       ).needed;
     // Three times 4,000 less 4,100 and 3,700; 500 below f'c where the mean asks for less (ACI 318 26.12.3, from memory).
     expect(two(['4100', '3700'])).toMatchObject({ value: '4200', by: 'running-average' });
     expect(two(['5000', '4900'])).toMatchObject({ value: '3500', by: 'individual' });
     expect(two(['4100'])).toBeNull();
+  });
+});
+
+describe('flexural tests in a row', () => {
+  const FLEXURE = SERIES.find(({ id }) => id === 'flexure') as (typeof SERIES)[number];
+  const points = (values: readonly number[]): SeriesPoint[] =>
+    values.map((value, index) => ({
+      id: `t${index}`,
+      label: `T${index + 1}`,
+      sampledAt: index,
+      value: String(value),
+      state: 'tested',
+      engineer: [],
+    }));
+  // IS 456 16.2 (from memory), worked by hand: mean of four at least f + 0.3, each at least f - 0.3 N/mm².
+  it('in IS are looked at by four, 0.3 above, and each 0.3 below', () => {
+    const verdicts = evaluateSeries(points([4.9, 4.7, 5.1, 4.8, 4.3, 4.6]), {
+      rule: FLEXURE,
+      specified: '4.5',
+      system: 'SI',
+      limits: new Limits({}, 0, 'is'),
+    });
+    expect(verdicts.windows.map(({ state, statistic }) => [statistic, state])).toEqual([
+      ['4.875', 'meets'],
+      ['4.725', 'does not meet'],
+      ['4.7', 'does not meet'],
+    ]);
+    expect(verdicts.individuals.map(({ state }) => state)).toEqual(Array(6).fill('meets'));
+    // Four times 4.8 less 4.8, 4.3 and 4.6.
+    expect(verdicts.needed).toMatchObject({ value: '5.5', by: 'flexure-average-four' });
+  });
+  it('in IS: the mean is held unrounded', () => {
+    const [window] = evaluateSeries(points([4.75, 4.8, 4.75, 4.8]), {
+      rule: FLEXURE,
+      specified: '4.5',
+      system: 'SI',
+      limits: new Limits({}, 0, 'is'),
+    }).windows;
+    expect([window?.state, window?.statistic]).toEqual(['does not meet', '4.775']);
+  });
+  it('elsewhere are looked at by three, each at most 50 psi below', () => {
+    const verdicts = evaluateSeries(points([640, 600, 610, 545]), {
+      rule: FLEXURE,
+      specified: '600',
+      system: 'US',
+      limits,
+    });
+    expect(verdicts.windows.map(({ state }) => state)).toEqual(['meets', 'does not meet']);
+    expect(verdicts.individuals.map(({ state }) => state)).toEqual([
+      'meets',
+      'meets',
+      'meets',
+      'does not meet',
+    ]);
+  });
+  it('are asked for only where the mix asks for them, by how its beams are loaded', () => {
+    const ids = (asked: Record<string, unknown>) => seriesAsked(SERIES, asked).map(({ id }) => id);
+    expect(ids({ specifiedStrength: '4,000 psi' })).toEqual(['strength']);
+    expect(ids({ specifiedStrength: '4,000 psi', flexuralStrength: '600 psi' })).toEqual([
+      'strength',
+      'flexure',
+    ]);
+    expect(ids({ flexuralStrength: '600 psi', flexuralLoading: 'centre' })).toEqual(['flexure-centre']);
+    const rules = seriesAsked(SERIES, { flexuralStrength: '600 psi' });
+    const asked = { flexuralHours: 672 };
+    const set = { method: 'beam-third-point', cure: 'standard', ageHours: 672 };
+    expect(seriesOf(rules, asked, set)?.id).toBe('flexure');
+    expect(seriesOf(rules, asked, { ...set, cure: 'field' })).toBeUndefined();
+    expect(seriesOf(rules, asked, { ...set, ageHours: 168 })).toBeUndefined();
+    expect(seriesOf(rules, asked, { ...set, method: 'beam-centre-point' })).toBeUndefined();
   });
 });

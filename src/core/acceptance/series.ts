@@ -10,8 +10,9 @@ import {
 } from '../quantity';
 import { plain } from '../working';
 import { criteriaOf } from './criteria';
-import type { Criterion, Verdict, VerdictState } from './criterion';
+import { type Criterion, rowOf, type Verdict, type VerdictState } from './criterion';
 import { type EvaluateAbout, evaluate, governingOf, limitOf, summarise } from './evaluate';
+import type { SeriesRule } from './series-rule';
 
 /** One strength test in a mix's series, or its place while it is not broken yet. */
 export interface SeriesPoint {
@@ -35,7 +36,7 @@ export interface SeriesVerdicts<V extends Decided = Verdict> {
   readonly individualLimit: string;
   /** What each criterion asks of one result, by its id, decimal text. */
   readonly limits: Readonly<Record<string, string>>;
-  /** One for every test from the third that can have a window, keyed to its last test. */
+  /** One for every test from the first that can have a window of tests in a row, keyed to its last test. */
   readonly windows: readonly V[];
   readonly individuals: readonly V[];
   /** Tests without a valid result, left out of the order with their reason. */
@@ -50,33 +51,31 @@ export interface SeriesVerdicts<V extends Decided = Verdict> {
   readonly needed: { readonly text: string; readonly value: string; readonly by: string } | null;
 }
 
-/** The criteria a series of strength tests is held against, unless the project names others. */
-export const SERIES_CRITERIA: readonly string[] = ['running-average', 'individual'];
+/** What a series is judged by: its rule, and what is asked for in psi or MPa, decimal text. */
+export interface SeriesAsked {
+  readonly rule: SeriesRule;
+  readonly specified: string;
+  readonly system: System;
+  readonly limits: Limits;
+  readonly mode?: RoundingMode;
+}
 
 /**
- * Holds the strength tests of one mix against its criteria.
+ * Holds the tests of one series against its criteria.
  * @param points tests of one mix, one age, one size and curing; any order
- * @param specified f'c in psi or MPa, decimal text
  * @returns verdicts in sampling order. Pending tests keep their place and make their windows undeterminable;
  *   tests without a valid result are skipped, and the skip is listed
  */
-export function evaluateSeries(
-  points: readonly SeriesPoint[],
-  specified: string,
-  system: System,
-  limits: Limits,
-  mode: RoundingMode = 'half-even',
-): SeriesVerdicts {
-  const { about, held } = heldTo(specified, system, limits, mode);
+export function evaluateSeries(points: readonly SeriesPoint[], series: SeriesAsked): SeriesVerdicts {
+  const { about, held } = heldTo(series);
   const members = inOrder(points)
     .filter((point) => point.state !== 'no valid result')
     .map((point) => ({ ...point, waiting: point.state === 'pending' }));
-  const of = (wanted: Criterion['population']): Verdict[] =>
+  const of = (windows: boolean): Verdict[] =>
     held.flatMap(({ criterion }) =>
-      criterion.population === wanted ? evaluate(criterion, members, about) : [],
+      rowOf(criterion) > 1 === windows ? evaluate(criterion, members, about) : [],
     );
-  const found = { windows: of('three in a row'), individuals: of('each') };
-  return seriesStanding(points, found, specified, system, limits, mode);
+  return seriesStanding(points, { windows: of(true), individuals: of(false) }, series);
 }
 
 function inOrder<P extends SeriesPoint>(points: readonly P[]): P[] {
@@ -84,17 +83,17 @@ function inOrder<P extends SeriesPoint>(points: readonly P[]): P[] {
 }
 
 /** What a series is held against, and what each criterion asks of one result. */
-function heldTo(specified: string, system: System, limits: Limits, mode: RoundingMode) {
+function heldTo({ rule, specified, system, limits, mode = 'half-even' }: SeriesAsked) {
   const fc = exact(specified);
   const about: EvaluateAbout = {
     system,
     unit: system === 'US' ? 'psi' : 'MPa',
     limits,
     mode,
-    asked: (name) => (name === 'specifiedStrength' ? fc : undefined),
-    step: limits.number('cylinder.strength-step', system),
+    asked: (name) => (name === rule.asked ? fc : undefined),
+    step: limits.number(rule.step, system),
   };
-  const held = criteriaOf(SERIES_CRITERIA).map((criterion) => ({
+  const held = criteriaOf(rule.criteria(limits.profile)).map((criterion) => ({
     criterion,
     limit: limitOf(criterion, about)?.value,
   }));
@@ -103,17 +102,14 @@ function heldTo(specified: string, system: System, limits: Limits, mode: Roundin
 
 /**
  * How a series stands by verdicts that are known already.
- * @param found its verdicts in sampling order, of three in a row and of each
+ * @param found its verdicts in sampling order, of some in a row and of each
  */
 export function seriesStanding<V extends Decided>(
   points: readonly SeriesPoint[],
   found: { readonly windows: readonly V[]; readonly individuals: readonly V[] },
-  specified: string,
-  system: System,
-  limits: Limits,
-  mode: RoundingMode = 'half-even',
+  series: SeriesAsked,
 ): SeriesVerdicts<V> {
-  const { fc, about, held } = heldTo(specified, system, limits, mode);
+  const { fc, about, held } = heldTo(series);
   const ordered = inOrder(points);
   const population = ordered.filter((point) => point.state !== 'no valid result');
   const { windows, individuals } = found;
@@ -143,7 +139,7 @@ export function seriesStanding<V extends Decided>(
   };
 }
 
-/** What the next test must reach: a mean of three asks thrice its limit less the last two, a single one its own limit. */
+/** What the next test must reach: a mean of three asks thrice its limit less the last two, a single one its own limit. Without two tests before it nothing is said. */
 function neededNext(
   population: readonly SeriesPoint[],
   held: readonly { readonly criterion: Criterion; readonly limit: Exact | undefined }[],
@@ -151,19 +147,14 @@ function neededNext(
 ): SeriesVerdicts['needed'] {
   const firstPending = population.findIndex((point) => point.value === null || point.state === 'pending');
   const before = firstPending === -1 ? population : population.slice(0, firstPending);
-  const [one, two] = before.slice(-2);
-  if (!one?.value || !two?.value) return null;
-  const [last, nextToLast] = [two.value, one.value];
-  const asks = held.flatMap(({ criterion, limit }) =>
-    limit
-      ? [
-          {
-            by: criterion.id,
-            raw: criterion.population === 'each' ? limit : limit.times(3).minus(nextToLast).minus(last),
-          },
-        ]
-      : [],
-  );
+  const asks = held.flatMap(({ criterion, limit }) => {
+    const row = rowOf(criterion);
+    const last = row > 1 ? before.slice(1 - row).flatMap(({ value }) => value ?? []) : [];
+    return limit && last.length === row - 1
+      ? [{ by: criterion.id, raw: last.reduce((left, value) => left.minus(value), limit.times(row)) }]
+      : [];
+  });
+  if (before.length < 2) return null;
   const [first] = asks.toSorted((a, b) => b.raw.comparedTo(a.raw));
   if (!first) return null;
   // Results are reported to the step, so the demand is the next step up.

@@ -8,6 +8,7 @@ import { LIMITS as PRISM } from '../materials/prism/limits';
 import { LIMITS as AIR } from '../methods/air-limits';
 import { LIMITS as AIR_PRESSURE } from '../methods/air-pressure/limits';
 import { LIMITS as AIR_VOLUMETRIC } from '../methods/air-volumetric/limits';
+import { LIMITS as BEAM } from '../methods/beam/limits';
 import { LIMITS as BRICK_TESTS } from '../methods/brick/limits';
 import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
 import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
@@ -60,6 +61,7 @@ export const REGISTER = {
   ...ENDS,
   ...CUBE_COMPRESSION,
   ...SPLITTING_TENSILE,
+  ...BEAM,
   ...STATIC_MODULUS,
   ...CORE_COMPRESSION,
   ...MORTAR_CUBE,

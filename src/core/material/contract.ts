@@ -1,4 +1,5 @@
 import type { Verdict, VerdictState } from '../acceptance/criterion';
+import type { SeriesRule } from '../acceptance/series-rule';
 import type { Limits } from '../limits';
 import type { Picture, Result } from '../methods/contract';
 import type { FactSources, Facts } from '../methods/facts';
@@ -179,6 +180,8 @@ export interface Material {
   readIn?(sample: OpenedSample): readonly (readonly [string, string, string | undefined])[];
   /** What the samples of a lot say to one another. */
   across?(samples: readonly SampleOfLot[], about: LotAbout): LotSays | null;
-  /** The criteria its specifications are held against. */
+  /** The criteria its specifications are held against, apart from those of its series. */
   readonly criteria: readonly string[];
+  /** Its tests that follow one another and are judged together; absent where it is judged sample by sample. */
+  readonly series?: readonly SeriesRule[];
 }

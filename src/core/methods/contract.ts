@@ -108,6 +108,10 @@ export interface PressTest {
   readonly halves?: Limit;
   /** Load the specimen will probably take, where anything is known of it. */
   readonly expected?: Exact | undefined;
+  /** Part of the maximum that the rate is told from, by a line through all its readings; absent: by two points, at half and nine tenths. */
+  readonly judged?: Limit;
+  /** A rate outside the band is reported only with a reason. */
+  readonly strict?: true;
   /** Size that meets the bearing faces: diameter, or side. */
   readonly width?: Exact | undefined;
   /** True where that is the diameter of a cylinder standing upright. */
@@ -178,6 +182,8 @@ export interface Method<I extends RunInput = RunInput> {
   /** The forms of specimens it takes, for methods that run on one, and the role they have where a form has several. */
   readonly forms?: readonly string[];
   readonly role?: string;
+  /** Of several methods that take a form: whether what is asked for, in words, is told by this one. */
+  readonly plannedWhen?: (said: (name: string) => string | undefined) => boolean;
   /** What it needs to know and does not read itself, by the names it gives it. */
   readonly facts?: FactSources;
   /**

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { evaluate } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { isLimitId, LIMIT_IDS, Limits, shippedLimit } from '../limits';
+import { isLimitId, LIMIT_IDS, Limits, PROFILES, shippedLimit } from '../limits';
 import { bySeverity } from '../working';
 import {
   type FieldSpec,
@@ -14,6 +14,7 @@ import {
 } from '.';
 import { mainQuantity } from './main-result';
 import { findMethod, METHODS } from './registry';
+import { stepsOf } from './steps-of';
 
 const SYSTEMS = ['US', 'SI'] as const;
 const CASES = METHODS.flatMap((method) =>
@@ -123,9 +124,14 @@ describe.each(CASES)('$name', (testCase) => {
 
   it('names only fields and clocks that it has', () => {
     const names = new Set(fieldsOf(method.Input).map(({ name }) => name));
-    const inSteps = method.steps.flatMap(({ fields }) => fields);
-    expect(new Set(inSteps)).toEqual(names);
-    expect(inSteps.length).toBe(names.size);
+    expect(new Set(method.steps.flatMap(({ fields }) => fields))).toEqual(names);
+    // Steps that take the place of one another read the same; of those that are there none is read twice.
+    const { setup } = method.example(system);
+    for (const profile of PROFILES) {
+      const there = stepsOf(method, { ...setup, profile }).flatMap(({ fields }) => fields);
+      expect(new Set(there).size, profile).toBe(there.length);
+      for (const field of fieldsOf(method.Input)) if (field.required) expect(there).toContain(field.name);
+    }
     expect(names.has(method.performedAt)).toBe(true);
     // A frame that is pumped by hand is named by a reading that chooses equipment.
     const frame = fieldsOf(method.Input).find(({ name }) => name === method.handPumped);

@@ -1,5 +1,7 @@
 import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
+import { beamCentrePoint } from './beam-centre-point';
+import { beamThirdPoint } from './beam-third-point';
 import { brickAbsorption } from './brick-absorption';
 import { brickBoil } from './brick-boil';
 import { brickCompression } from './brick-compression';
@@ -65,6 +67,8 @@ const REGISTRY = {
   'grout-prism': groutPrism,
   'mortar-cube': mortarCube,
   'splitting-tensile': splittingTensile,
+  'beam-third-point': beamThirdPoint,
+  'beam-centre-point': beamCentrePoint,
   'static-modulus': staticModulus,
   'point-load': pointLoad,
   'site-factor': siteFactor,
@@ -104,18 +108,24 @@ export function findMethod(id: string): Method | undefined {
   return COMPLETE.get(id);
 }
 
-/** The methods that a specimen of a form, in its role, can be tested by, in the order of the registry. */
-export function methodsFor({
-  form,
-  role,
-}: {
-  readonly form: string;
-  readonly role?: string | null;
-}): readonly Method[] {
-  return METHODS.filter(
+/**
+ * The methods that a specimen of a form, in its role, can be tested by, in the order of the registry.
+ * @param asked what is asked for, where it is known: what it is told by stands first
+ */
+export function methodsFor(
+  { form, role }: { readonly form: string; readonly role?: string | null },
+  asked: Readonly<Record<string, unknown>> = {},
+): readonly Method[] {
+  const said = (name: string): string | undefined => {
+    const text = asked[name];
+    return typeof text === 'string' ? text : undefined;
+  };
+  const takes = METHODS.filter(
     (method) =>
       method.runOn === 'specimen' &&
       method.forms?.includes(form) &&
       (method.role === undefined || method.role === role),
   );
+  const isPlanned = ({ plannedWhen }: Method): boolean => plannedWhen?.(said) ?? true;
+  return [...takes.filter(isPlanned), ...takes.filter((method) => !isPlanned(method))];
 }

@@ -10,6 +10,7 @@ interface Specified {
 /** What may be specified of a concrete and what can be asked for at all, wherever it is typed. Our choice. */
 export const SPECIFIED = {
   specifiedStrength: { dimension: 'stress', US: ['psi', 500, 20_000], SI: ['MPa', 3, 140] },
+  flexuralStrength: { dimension: 'stress', US: ['psi', 200, 1500], SI: ['MPa', 1.5, 10] },
   slump: { dimension: 'length', US: ['in', 0.5, 12], SI: ['mm', 10, 300] },
   slumpFlow: { dimension: 'length', US: ['in', 15, 40], SI: ['mm', 400, 1000] },
   temperatureMaximum: { dimension: 'temperature', US: ['degF', 40, 120], SI: ['degC', 4, 50] },

@@ -1,3 +1,4 @@
+export * from './beam-break';
 export * from './concrete-curve';
 export * from './dial';
 export * from './hand-pump-watch';

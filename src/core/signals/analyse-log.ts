@@ -1,5 +1,5 @@
 /** Version of the algorithm, kept with every analysis. */
-export const ANALYSIS_VERSION = 2;
+export const ANALYSIS_VERSION = 3;
 
 /** Percents: share of samples outside the band, and what the load can have risen between two samples. */
 export interface LogCriteria {
@@ -17,6 +17,8 @@ export interface LogRequest {
   /** The band of the rate in the judged part. */
   readonly low: number;
   readonly high: number;
+  /** Shares of the peak between which the rate is told by a line through all readings; absent: by two points. */
+  readonly judged?: { readonly from: number; readonly to: number } | undefined;
   /** How the record is judged: percents from which a remark, and a review, is asked for. */
   readonly criteria: LogCriteria;
   /** The indicator's own peak, where it is known. */
@@ -59,6 +61,9 @@ export interface LogAnalysis {
   readonly startAt: number;
   readonly halfAt: number | null;
   readonly ninetyAt: number | null;
+  /** Between which the rate is told. */
+  readonly judgedFrom: number | null;
+  readonly judgedTo: number | null;
   readonly meanRate: number | null;
   readonly slowest: number | null;
   readonly fastest: number | null;
@@ -108,6 +113,8 @@ export function analyseLog(request: LogRequest): LogAnalysis {
     startAt: 0,
     halfAt: null,
     ninetyAt: null,
+    judgedFrom: null,
+    judgedTo: null,
     meanRate: null,
     slowest: null,
     fastest: null,
@@ -124,16 +131,21 @@ export function analyseLog(request: LogRequest): LogAnalysis {
   const startAt = at(seconds, startIndex);
   const interval = medianInterval(seconds);
   const brokenIndex = breakOf(load, peak, peakIndex);
-  const late = at(load, 0) > HALF * peak;
-  const halfAt = late ? null : crossing(seconds, load, HALF * peak, peakIndex);
-  const ninetyAt = late ? null : crossing(seconds, load, NINETY * peak, peakIndex);
-  const meanRate =
-    halfAt !== null && ninetyAt !== null && ninetyAt > halfAt
-      ? (((NINETY - HALF) * peak) / ((ninetyAt - halfAt) * area)) * stress
+  const judged = request.judged ?? { from: HALF, to: NINETY };
+  const late = at(load, 0) > judged.from * peak;
+  const reaches = (share: number): number | null =>
+    late ? null : crossing(seconds, load, share * peak, peakIndex);
+  const [halfAt, ninetyAt] = [reaches(HALF), reaches(NINETY)];
+  const [judgedFrom, judgedTo] = [reaches(judged.from), reaches(judged.to)];
+  const rise = request.judged
+    ? slopeBetween(seconds, load, judgedFrom, judgedTo)
+    : judgedFrom !== null && judgedTo !== null && judgedTo > judgedFrom
+      ? ((judged.to - judged.from) * peak) / (judgedTo - judgedFrom)
       : null;
+  const meanRate = rise === null ? null : (rise / area) * stress;
   const sliding =
-    halfAt !== null && ninetyAt !== null
-      ? slidingRates(seconds, load, halfAt, ninetyAt, area / stress, low, high)
+    judgedFrom !== null && judgedTo !== null
+      ? slidingRates(seconds, load, judgedFrom, judgedTo, area / stress, low, high)
       : null;
   const dips = dipsOf(seconds, load, peak, peakIndex);
   const underRead = meanRate === null ? null : (100 * (meanRate / stress) * area * interval) / peak;
@@ -141,7 +153,7 @@ export function analyseLog(request: LogRequest): LogAnalysis {
     troubles.push('clipped');
   if (brokenIndex === null) troubles.push('maximum not shown');
   if (late) troubles.push('starts late');
-  if (hasGap(seconds, halfAt ?? startAt, brokenIndex === null ? rows - 1 : brokenIndex, interval))
+  if (hasGap(seconds, judgedFrom ?? startAt, brokenIndex === null ? rows - 1 : brokenIndex, interval))
     troubles.push('gap');
   if (isOffZero(load, startIndex, peak)) troubles.push('not at zero');
   if (sliding !== null && sliding.judged === 0) troubles.push('too few for sliding rates');
@@ -150,6 +162,8 @@ export function analyseLog(request: LogRequest): LogAnalysis {
     startAt,
     halfAt,
     ninetyAt,
+    judgedFrom,
+    judgedTo,
     meanRate,
     slowest: sliding && sliding.judged > 0 ? sliding.slowest : null,
     fastest: sliding && sliding.judged > 0 ? sliding.fastest : null,
@@ -251,6 +265,25 @@ function crossing(
     }
   }
   return null;
+}
+
+/** Least-squares slope of the load over time from one moment to another; null with fewer than three readings there. */
+function slopeBetween(
+  seconds: Float64Array,
+  load: Float64Array,
+  from: number | null,
+  to: number | null,
+): number | null {
+  if (from === null || to === null) return null;
+  let [n, st, sf, stt, stf] = [0, 0, 0, 0, 0];
+  for (let index = 0; index < seconds.length; index += 1) {
+    const t = at(seconds, index) - from;
+    if (t < 0 || t > to - from) continue;
+    const f = at(load, index);
+    [n, st, sf, stt, stf] = [n + 1, st + t, sf + f, stt + t * t, stf + t * f];
+  }
+  const spread = n * stt - st * st;
+  return n < 3 || spread <= 0 ? null : (n * stf - st * sf) / spread;
 }
 
 interface Sliding {

@@ -12,9 +12,16 @@ export function cleanedCsv(request: LogRequest, analysis: LogAnalysis): string {
   const { seconds, area, stress, low, high } = request;
   const { load } = withoutSpikes(request.load);
   const rates = new Map<number, number>();
-  if (analysis.halfAt !== null && analysis.ninetyAt !== null)
-    slidingRates(seconds, load, analysis.halfAt, analysis.ninetyAt, area / stress, low, high, (index, rate) =>
-      rates.set(index, rate),
+  if (analysis.judgedFrom !== null && analysis.judgedTo !== null)
+    slidingRates(
+      seconds,
+      load,
+      analysis.judgedFrom,
+      analysis.judgedTo,
+      area / stress,
+      low,
+      high,
+      (index, rate) => rates.set(index, rate),
     );
   const rows = ['t_s,load,stress,rate_sliding,in_band'];
   for (let index = 0; index < seconds.length; index += 1) {

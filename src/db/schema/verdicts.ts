@@ -37,8 +37,8 @@ export const sets = pgTable(
     specificationId: uuid('specification_id').notNull(),
     sampledAt: at('sampled_at').notNull(),
     label: text('label').notNull(),
-    /** True for the one that stands for its sample in a series. */
-    counts: boolean('counts').notNull(),
+    /** The series that it stands in for its sample; null for one that informs only. */
+    series: text('series'),
     state: text('state', { enum: ['tested', 'pending', 'no valid result'] }).notNull(),
     value: text('value'),
     members: integer('members').notNull(),
@@ -47,8 +47,8 @@ export const sets = pgTable(
   (table) => [
     primaryKey({ columns: [table.sampleId, table.key, table.released] }),
     index('sets_in_order')
-      .on(table.specificationId, table.released, table.sampledAt, table.label)
-      .where(sql`counts`),
+      .on(table.specificationId, table.series, table.released, table.sampledAt, table.label)
+      .where(sql`series IS NOT NULL`),
     index('sets_of_specification').on(table.specificationId, table.released),
   ],
 );
@@ -60,7 +60,7 @@ export const verdicts = pgTable(
     sampleId: uuid('sample_id').notNull(),
     released: boolean('released').notNull(),
     criterion: text('criterion').notNull(),
-    /** The set it is held against, of a sample that is judged by itself; empty in a series. */
+    /** The set it is held against, of a sample that is judged by itself; the series, in one. */
     key: text('key').notNull(),
     specificationId: uuid('specification_id').notNull(),
     state: text('state', {

@@ -9,7 +9,7 @@ import {
   MaxLength,
 } from 'class-validator';
 import { and, desc, eq, sql } from 'drizzle-orm';
-import { criteriaOf } from '@/core/acceptance';
+import { criteriaOf, seriesAsked } from '@/core/acceptance';
 import { PROFILES, type Profile } from '@/core/limits';
 import type { Material } from '@/core/material/contract';
 import { storedOf } from '@/core/material/stored';
@@ -86,6 +86,7 @@ export const createSpecification = defineUseCase({
     const problems = material.problems?.(input.asked) ?? {};
     if (Object.keys(problems).length > 0) refuseFields(problems);
     const stored = storedFields(material.Asked, input.asked, job.system);
+    const wanted = { ...stored, ...material.derive?.(stored, job.system) };
     const [newest] = await tx
       .select({ version: specifications.version })
       .from(specifications)
@@ -101,11 +102,14 @@ export const createSpecification = defineUseCase({
         version: (newest?.version ?? 0) + 1,
         title: input.title,
         // Typed by the material's own class of fields, which has just said that it is so.
-        asked: { ...stored, ...material.derive?.(stored, job.system) } as unknown as ConcreteAsked,
+        asked: wanted as unknown as ConcreteAsked,
       })
       .returning({ id: specifications.id });
     const specificationId = made?.id ?? '';
-    const held = criteriaOf(material.criteria);
+    const held = criteriaOf([
+      ...material.criteria,
+      ...seriesAsked(material.series, wanted).flatMap(({ criteria }) => criteria(job.profile)),
+    ]);
     if (held.length > 0)
       await tx.insert(requirements).values(
         held.map(({ id, source }) => ({

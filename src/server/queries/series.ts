@@ -1,9 +1,10 @@
 import { and, asc, count, desc, eq, type SQL, sql } from 'drizzle-orm';
 import {
-  type Criterion,
   type Decided,
   findCriterion,
+  rowOf,
   type SeriesPoint,
+  type SeriesRule,
   type SeriesVerdicts,
   seriesStanding,
   summarise,
@@ -28,7 +29,7 @@ import {
 import { limitsOfJobs } from '../run-setup';
 import { anyOf, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
-import { specifiedValue } from '../verdicts';
+import { askedOf, seriesOfMix } from '../verdicts';
 
 /** A strength test of a series, or its place while it is not broken yet. */
 export interface SeriesRow extends SeriesPoint, SetTold {
@@ -64,9 +65,10 @@ const LOW_LISTED = 3;
 const LOW_WHEN_ASKED = 24;
 
 /**
- * How a mix stands by its strength tests, with a page of them: the newest drawn, a page listed, all of them counted. For a
+ * How a mix stands by one of its series, with a page of its tests: the newest drawn, a page listed, all of them counted. For a
  * client only results of signed reports count; the others are waiting.
  * @param page from 0, the newest
+ * @param wanted the series, by its id; absent, or where the mix has no such one: its first
  * @param allLow true for more than the newest of the low tests
  */
 export async function mixPage(
@@ -74,7 +76,10 @@ export async function mixPage(
   actor: Actor,
   specificationId: string,
   page: number,
-  allLow = false,
+  {
+    series: wanted,
+    allLow = false,
+  }: { readonly series?: string | undefined; readonly allLow?: boolean } = {},
 ) {
   const [found] = await db
     .select({ mix: specifications, job: jobs })
@@ -83,7 +88,9 @@ export async function mixPage(
     .where(and(eq(specifications.id, specificationId), readableJobs(db, actor)));
   const { mix, job } = present(found, 'This mix');
   const released = actor.role === 'client';
-  const own = and(eq(sets.specificationId, mix.id), eq(sets.released, released), sets.counts);
+  const all = seriesOfMix(mix);
+  const rule = present(all.find(({ id }) => id === wanted) ?? all[0], 'A series of this mix');
+  const own = and(eq(sets.specificationId, mix.id), eq(sets.released, released), eq(sets.series, rule.id));
   const rowsOf = async (offset: number, limit: number): Promise<SeriesRow[]> =>
     (
       await db
@@ -101,10 +108,10 @@ export async function mixPage(
   // Asked for side by side: none of them waits for another.
   const [limitsBy, standings, drawn, older, failed, excluded, criteria, within, done] = await Promise.all([
     limitsOfJobs(db, [job]),
-    standingBy(db, [mix.id], released),
+    standingBy(db, [{ id: mix.id, series: rule.id }], released),
     rowsOf(0, DRAWN),
     isDrawn(page) ? null : rowsOf(page * LISTED, LISTED),
-    failedOf(db, mix.id, released),
+    failedOf(db, mix.id, rule.id, released),
     db
       .select({ label: sets.label, all: sql<number>`count(*) OVER ()::int` })
       .from(sets)
@@ -130,17 +137,17 @@ export async function mixPage(
       and(
         anyOf(verdicts.sampleId, [...new Set([...drawn, ...listed].map(({ id }) => id))]),
         eq(verdicts.released, released),
-        eq(verdicts.key, ''),
+        eq(verdicts.key, rule.id),
       ),
     );
-  const by = (wanted: Criterion['population']): ReadonlyMap<string, (typeof decided)[number]> =>
+  const by = (inRow: boolean): ReadonlyMap<string, (typeof decided)[number]> =>
     new Map(
       decided
-        .filter(({ criterion }) => findCriterion(criterion)?.population === wanted)
+        .filter(({ criterion }) => isInRow(criterion) === inRow)
         .map((verdict) => [verdict.sampleId, verdict]),
     );
-  const failing = (wanted: Criterion['population']) =>
-    failed.filter(({ criterion }) => findCriterion(criterion)?.population === wanted);
+  const failing = (inRow: boolean) => failed.filter(({ criterion }) => isInRow(criterion) === inRow);
+  const held = rule.criteria(limits.profile);
   return {
     mix,
     job,
@@ -148,17 +155,21 @@ export async function mixPage(
     state: summarise(standing.states.filter(isDecided).map((state) => ({ state }))),
     waiting: standing.waiting,
     governing: standing.governing,
-    asks: asksOf(mix, job, limits, standing.before),
-    criteria,
+    asks: asksOf(rule, mix, job, limits, standing.before),
+    criteria: criteria.filter(({ criterion }) => held.includes(criterion)),
+    rule,
+    all,
+    /** How many in a row its mean is of. */
+    row: Math.max(...held.map((id) => rowOf(findCriterion(id) ?? { population: 'each' }))),
     drawn,
     listed,
     count: standing.rows,
     pages: Math.ceil(standing.rows / LISTED),
-    means: by('three in a row'),
-    singles: by('each'),
-    low: failing('each').slice(-(allLow ? LOW_WHEN_ASKED : LOW_LISTED)),
-    lowBefore: Math.max(0, failing('each').length - (allLow ? LOW_WHEN_ASKED : LOW_LISTED)),
-    lowMeans: failing('three in a row').length,
+    means: by(true),
+    singles: by(false),
+    low: failing(false).slice(-(allLow ? LOW_WHEN_ASKED : LOW_LISTED)),
+    lowBefore: Math.max(0, failing(false).length - (allLow ? LOW_WHEN_ASKED : LOW_LISTED)),
+    lowMeans: failing(true).length,
     excluded: {
       labels: excluded.map(({ label }) => label).toReversed(),
       more: (excluded[0]?.all ?? 0) - excluded.length,
@@ -168,8 +179,10 @@ export async function mixPage(
   };
 }
 
+const isInRow = (criterion: string): boolean => rowOf(findCriterion(criterion) ?? { population: 'each' }) > 1;
+
 /** What does not meet of a series, in sampling order. */
-async function failedOf(db: Queryable, specificationId: string, released: boolean) {
+async function failedOf(db: Queryable, specificationId: string, series: string, released: boolean) {
   const rows = await db
     .select({
       sampleId: sets.sampleId,
@@ -180,12 +193,17 @@ async function failedOf(db: Queryable, specificationId: string, released: boolea
     .from(verdicts)
     .innerJoin(
       sets,
-      and(eq(sets.sampleId, verdicts.sampleId), eq(sets.released, verdicts.released), sets.counts),
+      and(
+        eq(sets.sampleId, verdicts.sampleId),
+        eq(sets.released, verdicts.released),
+        eq(sets.series, verdicts.key),
+      ),
     )
     .where(
       and(
         eq(verdicts.specificationId, specificationId),
         eq(verdicts.released, released),
+        eq(verdicts.key, series),
         eq(verdicts.state, 'does not meet'),
       ),
     )
@@ -197,6 +215,7 @@ const isDecided = (state: VerdictState): boolean => state !== 'not yet determina
 
 /** What a series is held against, and what the next result must reach after the last ones. */
 function asksOf(
+  rule: SeriesRule,
   mix: typeof specifications.$inferSelect,
   job: typeof jobs.$inferSelect,
   limits: Limits,
@@ -205,10 +224,7 @@ function asksOf(
   return seriesStanding<Decided>(
     before,
     { windows: [], individuals: [] },
-    specifiedValue(mix.asked, job.system),
-    job.system,
-    limits,
-    job.rounding,
+    askedOf(rule, mix.asked, job, limits),
   );
 }
 
@@ -295,7 +311,7 @@ export async function seriesPage(
     .offset(page * MIXES_SHOWN);
   const standing = await standingBy(
     db,
-    found.map(({ mix }) => mix.id),
+    found.map(({ mix }) => ({ id: mix.id, series: seriesOfMix(mix)[0]?.id ?? '' })),
     actor.role === 'client',
   );
   const limitsBy = await limitsOfJobs(
@@ -305,7 +321,8 @@ export async function seriesPage(
   const shown = found.map(({ mix, job }): ShownSpecification => {
     const { states, governing, taken, tested, waiting, valid, before } = standing(mix.id);
     const material = findMaterial(mix.material);
-    const inSeries = material?.comesInLoads === true;
+    const [rule] = seriesOfMix(mix);
+    const inSeries = rule !== undefined;
     const decided = states.filter((state) => !inSeries || isDecided(state));
     return {
       mix,
@@ -314,7 +331,7 @@ export async function seriesPage(
       words: inSeries
         ? `${valid - waiting} tests decided, ${waiting} waiting.`
         : `${tested} of ${taken} ${material?.words.sample[1]} tested.`,
-      needed: inSeries ? (asksOf(mix, job, limitsBy(job), before).needed?.text ?? null) : null,
+      needed: rule ? (asksOf(rule, mix, job, limitsBy(job), before).needed?.text ?? null) : null,
       governing,
     };
   });
@@ -334,11 +351,19 @@ interface StandingRow extends Record<string, unknown> {
   readonly before: readonly { readonly value: string; readonly at: string; readonly label: string }[] | null;
 }
 
-/** How specifications stand, counted where the verdicts are kept: no test of them is read. */
-async function standingBy(db: Queryable, ids: readonly string[], released: boolean) {
+/**
+ * How specifications stand, counted where the verdicts are kept: no test of them is read.
+ * @param wanted each with the series whose tests are counted
+ */
+async function standingBy(
+  db: Queryable,
+  wanted: readonly { readonly id: string; readonly series: string }[],
+  released: boolean,
+) {
   const { rows } = await db.execute<StandingRow>(sql`
     SELECT m.id, d.states, g.sentence AS governing, n.taken, c.tested, c.rows, c.waiting, c.valid, b.before
     FROM specifications m
+    JOIN unnest(${sql.param(wanted.map(({ id }) => id))}::uuid[], ${sql.param(wanted.map(({ series }) => series))}::text[]) w (id, series) ON w.id = m.id
     CROSS JOIN LATERAL (SELECT array_agg(DISTINCT v.state) AS states FROM verdicts v
       WHERE v.specification_id = m.id AND v.released = ${released}) d
     LEFT JOIN LATERAL (SELECT v.sentence FROM verdicts v
@@ -347,19 +372,18 @@ async function standingBy(db: Queryable, ids: readonly string[], released: boole
     CROSS JOIN LATERAL (SELECT count(*)::int AS taken FROM samples s JOIN lots l ON l.id = s.lot_id
       WHERE l.specification_id = m.id) n
     CROSS JOIN LATERAL (SELECT (count(DISTINCT s.sample_id) FILTER (WHERE s.state = 'tested'))::int AS tested,
-        (count(*) FILTER (WHERE s.counts))::int AS rows,
-        (count(*) FILTER (WHERE s.counts AND s.state = 'pending'))::int AS waiting,
-        (count(*) FILTER (WHERE s.counts AND s.state <> 'no valid result'))::int AS valid
+        (count(*) FILTER (WHERE s.series = w.series))::int AS rows,
+        (count(*) FILTER (WHERE s.series = w.series AND s.state = 'pending'))::int AS waiting,
+        (count(*) FILTER (WHERE s.series = w.series AND s.state <> 'no valid result'))::int AS valid
       FROM sets s WHERE s.specification_id = m.id AND s.released = ${released}) c
-    -- The two tests before the first that waits: what the next must reach hangs on them.
+    -- The few tests before the first that waits: what the next must reach hangs on them.
     CROSS JOIN LATERAL (
       SELECT json_agg(t ORDER BY t.at, t.label) AS before FROM (
         SELECT s.value, s.sampled_at AS at, s.label FROM sets s
-        WHERE s.specification_id = m.id AND s.released = ${released} AND s.counts AND s.state = 'tested'
-          AND NOT EXISTS (SELECT FROM sets p WHERE p.specification_id = m.id AND p.released = ${released} AND p.counts
+        WHERE s.specification_id = m.id AND s.released = ${released} AND s.series = w.series AND s.state = 'tested'
+          AND NOT EXISTS (SELECT FROM sets p WHERE p.specification_id = m.id AND p.released = ${released} AND p.series = w.series
             AND p.state = 'pending' AND (p.sampled_at, p.label) < (s.sampled_at, s.label))
-        ORDER BY s.sampled_at DESC, s.label DESC LIMIT 2) t) b
-    WHERE m.id = ANY(${sql.param([...ids])}::uuid[])`);
+        ORDER BY s.sampled_at DESC, s.label DESC LIMIT 3) t) b`);
   const byId = new Map(rows.map((row) => [row.id, row]));
   return (id: string) => {
     const row = byId.get(id);

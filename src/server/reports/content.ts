@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { and, eq, ne } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { SERIES_CRITERIA } from '@/core/acceptance';
+import { CRITERIA } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
 import type { LotSays, Material, Said } from '@/core/material/contract';
@@ -253,7 +253,7 @@ async function seriesVerdicts(db: Queryable, dossiers: readonly Dossier[]) {
       ),
     );
   // As the criteria of a series stand, and within each by the order of the samples.
-  return SERIES_CRITERIA.flatMap((id) =>
+  return CRITERIA.flatMap(({ id }) =>
     dossiers.flatMap(({ sample }) =>
       decided
         .filter(({ criterion, sampleId }) => criterion === id && sampleId === sample.id)

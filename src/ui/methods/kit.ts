@@ -23,6 +23,8 @@ export interface InstrumentProps {
 export interface BrokenProps {
   readonly label: string;
   readonly prepared: Partial<Preparation>;
+  /** What its test draws of it: how large it is. */
+  readonly picture: Picture;
 }
 
 /** One specimen of a set, as the picture of the set takes it. */

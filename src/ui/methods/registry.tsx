@@ -31,6 +31,8 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'grout-prism': dynamic(() => import('./grout-prism').then((all) => all.InGroutPrism)),
   'mortar-cube': dynamic(() => import('./mortar-cube').then((all) => all.InMortarCube)),
   'splitting-tensile': dynamic(() => import('./splitting-tensile').then((all) => all.InSplittingTensile)),
+  'beam-third-point': dynamic(() => import('./beam-third-point').then((all) => all.InBeamThirdPoint)),
+  'beam-centre-point': dynamic(() => import('./beam-centre-point').then((all) => all.InBeamCentrePoint)),
   'static-modulus': dynamic(() => import('./static-modulus').then((all) => all.InStaticModulus)),
   'site-factor': dynamic(() => import('./site-factor').then((all) => all.InSiteFactor)),
   'unit-receiving': dynamic(() => import('./unit-receiving').then((all) => all.InUnitReceiving)),

@@ -13,6 +13,7 @@ export function Pages({
   words: string;
   href: string;
 }) {
+  const at = (wanted: number): string => `${href}${href.includes('?') ? '&' : '?'}page=${wanted}`;
   if (pages <= 1) return null;
   return (
     <Box
@@ -21,8 +22,8 @@ export function Pages({
       sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}
     >
       <Typography>{`Page ${page + 1} of ${pages}: ${words}.`}</Typography>
-      {page > 0 ? <TextLink href={`${href}?page=${page - 1}`}>Before</TextLink> : null}
-      {page + 1 < pages ? <TextLink href={`${href}?page=${page + 1}`}>Next</TextLink> : null}
+      {page > 0 ? <TextLink href={at(page - 1)}>Before</TextLink> : null}
+      {page + 1 < pages ? <TextLink href={at(page + 1)}>Next</TextLink> : null}
     </Box>
   );
 }

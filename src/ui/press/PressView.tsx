@@ -346,10 +346,14 @@ export function PressView({
         <Alert severity="error">The door is open with the pump on: stop the pump, hands away.</Alert>
       ) : null}
       {broken && state.simulated && Broken ? (
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <Broken label={data.setup.specimen?.label ?? ''} prepared={inside} />
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+          <Broken
+            label={data.setup.specimen?.label ?? ''}
+            prepared={inside}
+            picture={run.live.outcome.picture}
+          />
           <Typography>
-            What stands in the stand-in. Name it on the run sheet, before anything moves.
+            What stands in the stand-in. Read off it what the run sheet asks, before anything moves.
           </Typography>
         </Box>
       ) : null}

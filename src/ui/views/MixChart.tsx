@@ -19,7 +19,15 @@ export function MixChart({
   specified,
   floor,
   unit,
+  test,
+  mean,
+  symbol,
 }: {
+  /** What one test is called, and the mean of some in a row. */
+  test: string;
+  mean: string;
+  /** How what is asked for is written. */
+  symbol: string;
   points: readonly ChartPoint[];
   specified: number;
   floor: number;
@@ -32,7 +40,7 @@ export function MixChart({
       labels: points.map(({ label }) => label),
       datasets: [
         {
-          label: 'Mean of three',
+          label: mean,
           data: points.map(({ average }) => average),
           borderColor: palette.primary.main,
           backgroundColor: palette.primary.main,
@@ -41,7 +49,7 @@ export function MixChart({
           tension: 0,
         },
         {
-          label: 'Strength test',
+          label: test,
           data: points.map(({ value }) => value),
           showLine: false,
           pointRadius: 6,
@@ -65,7 +73,7 @@ export function MixChart({
         })),
       ],
     }),
-    [points, palette, specified, floor],
+    [points, palette, specified, floor, test, mean],
   );
   const values = points.flatMap(({ value, singles }) => [...(value === null ? [] : [value]), ...singles]);
   const low = Math.min(floor, ...values);
@@ -75,7 +83,7 @@ export function MixChart({
     <Box sx={{ height: 470 }}>
       <Line
         data={data}
-        aria-label="Strength tests in sampling order with the running average of three and the limits; the table below holds the same figures"
+        aria-label={`${test}s in sampling order with the ${mean.toLowerCase()} and the limits; the table below holds the same figures`}
         role="img"
         options={{
           ...base,
@@ -99,14 +107,14 @@ export function MixChart({
                 title: ([item]) =>
                   item ? `${points[item.dataIndex]?.label}, ${points[item.dataIndex]?.day}` : '',
                 label: (item) =>
-                  `${item.dataset.label?.replace(/ \d$/, '')}: ${Math.round(Number(item.parsed.y) * 10) / 10} ${unit}`,
+                  `${item.dataset.label?.replace(/ \d$/, '')}: ${Math.round(Number(item.parsed.y) * 100) / 100} ${unit}`,
               },
             },
             annotation: {
               annotations: {
                 specified: limitLine(
                   specified,
-                  `f′c ${specified.toLocaleString('en-US')}`,
+                  `${symbol} ${specified.toLocaleString('en-US')}`,
                   palette.text.primary,
                   palette.background.paper,
                 ),

@@ -20,7 +20,9 @@ export function NewSpecification({
   const material = findMaterial(id);
   if (!material) return null;
   const [specification] = material.words.specification;
-  const held = criteriaOf(material.criteria).map(({ title }) => title.toLowerCase());
+  const held = criteriaOf([...material.criteria, ...(material.series?.[0]?.criteria('astm') ?? [])]).map(
+    ({ title }) => title.toLowerCase(),
+  );
   return (
     <FormDialog
       title={`New ${specification}`}

@@ -38,7 +38,9 @@ export default async function VerdictsPage({ searchParams }: { searchParams: Pro
                 <VerdictMark state={state} />
               </Box>
               <Typography>
-                {[measureWords({ ...mix.asked }.specifiedStrength), job.name].filter(Boolean).join(', ')}
+                {[measureWords(mix.asked.specifiedStrength ?? mix.asked.flexuralStrength), job.name]
+                  .filter(Boolean)
+                  .join(', ')}
                 {`. ${words}`}
               </Typography>
               {needed ? (

@@ -27,7 +27,7 @@ export class Asked extends RunInput {
   @MeasureField({
     label: 'Specified strength f′c',
     ...measure('specifiedStrength', { US: '10', SI: '0.1' }),
-    required: true,
+    help: 'Compressive; or a flexural strength below.',
     example: { US: '4,500', SI: '30' },
   })
   specifiedStrength?: string;
@@ -43,6 +43,45 @@ export class Asked extends RunInput {
     example: '28',
   })
   ageDays?: string;
+
+  @MeasureField({
+    label: 'Flexural strength',
+    ...measure('flexuralStrength', { US: '5', SI: '0.05' }),
+    help: 'Of beams, where the project asks for it: pavements, slabs on ground.',
+    example: { US: '610 psi', SI: '4.2 MPa' },
+  })
+  flexuralStrength?: string;
+
+  @ChoiceField({
+    label: 'Beams are loaded',
+    options: [
+      { value: 'third', label: 'At the third points' },
+      { value: 'centre', label: 'In the middle' },
+    ],
+    help: 'One never stands for the other. Where it is not said, at the third points.',
+    example: '',
+  })
+  flexuralLoading?: 'third' | 'centre';
+
+  @MeasureField({
+    label: 'Flexural strength at, days',
+    dimension: 'ratio',
+    unit: { US: 'one', SI: 'one' },
+    step: WHOLE,
+    possible: { US: ['1', '365'], SI: ['1', '365'] },
+    whole: true,
+    help: 'Where it is not the age above.',
+    example: '',
+  })
+  flexuralDays?: string;
+
+  @MeasureField({
+    label: 'Opening to traffic at',
+    ...measure('flexuralStrength', { US: '5', SI: '0.05' }),
+    help: 'Flexural strength of beams cured with the slab.',
+    example: { US: '480 psi', SI: '3.3 MPa' },
+  })
+  openingStrength?: string;
 
   @ChoiceField({
     label: 'Slump is specified as',

@@ -1,4 +1,3 @@
-import { SERIES_CRITERIA } from '../../acceptance/series';
 import type { Material } from '../../material/contract';
 import { Asked } from './asked';
 import { FORMS } from './forms';
@@ -6,6 +5,7 @@ import { opens, readIn } from './opens';
 import { Placement } from './placement';
 import type { ConcreteAsked } from './record';
 import { registers } from './registrations';
+import { SERIES } from './series';
 import { summary } from './summary';
 
 /** Concrete, from the truck to the break. */
@@ -33,15 +33,28 @@ export const concrete: Material = {
   registers,
   summary,
   usual: { ageDays: '28', slumpKind: 'target' },
-  derive: ({ ageDays, slump, slumpKind, air, exposure, airMethod }) => ({
+  derive: ({ ageDays, flexuralDays, slump, slumpKind, air, exposure, airMethod }) => ({
     ageHours: Number(ageDays) * 24,
+    flexuralHours: Number(flexuralDays ?? ageDays) * 24,
     slumpKind: slump ? (slumpKind ?? 'target') : null,
     airMethod: airMethod ?? (air || exposure ? 'pressure' : null),
   }),
-  problems: ({ slumpKind, slump }): Record<string, string> =>
-    slumpKind === 'maximum' && !slump ? { slump: 'Slump: how much?' } : {},
+  problems: ({
+    specifiedStrength,
+    slumpKind,
+    slump,
+    flexuralStrength,
+    flexuralDays,
+  }): Record<string, string> => ({
+    ...(specifiedStrength || flexuralStrength
+      ? {}
+      : { specifiedStrength: 'Specified strength f′c: not given yet, nor a flexural strength.' }),
+    ...(slumpKind === 'maximum' && !slump ? { slump: 'Slump: how much?' } : {}),
+    ...(flexuralDays && !flexuralStrength ? { flexuralStrength: 'Flexural strength: how much?' } : {}),
+  }),
   opens: (asked, kind) => opens(asked as unknown as ConcreteAsked, kind),
   readIn,
   onLot: ['evaporation'],
-  criteria: SERIES_CRITERIA,
+  criteria: [],
+  series: SERIES,
 };

@@ -2,10 +2,15 @@ import type { Exposure, SlumpClass } from '../../methods/kinds';
 
 /** What is asked of a concrete, as it is stored; measures as text with their unit. */
 export interface ConcreteAsked {
-  /** f'c, as specified. */
-  readonly specifiedStrength: string;
+  /** f'c, as specified; null where only a flexural strength is. */
+  readonly specifiedStrength: string | null;
   readonly ageDays: string;
   readonly ageHours: number;
+  /** Of beams, with the age at which it counts, and the one that lets traffic on. */
+  readonly flexuralStrength?: string | null;
+  readonly flexuralLoading?: 'third' | 'centre' | null;
+  readonly flexuralHours?: number;
+  readonly openingStrength?: string | null;
   readonly slumpKind: 'target' | 'maximum' | null;
   readonly slump: string | null;
   readonly temperatureMaximum: string | null;

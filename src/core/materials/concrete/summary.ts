@@ -7,7 +7,17 @@ import type { ConcreteAsked } from './record';
 export function summary(stored: Stored): Said[] {
   const asked = stored as unknown as ConcreteAsked;
   return [
-    ['Specified', `${measureWords(asked.specifiedStrength)} at ${ageText(asked.ageHours)}`],
+    [
+      'Specified',
+      asked.specifiedStrength ? `${measureWords(asked.specifiedStrength)} at ${ageText(asked.ageHours)}` : '',
+    ],
+    [
+      'Flexural',
+      asked.flexuralStrength
+        ? `${measureWords(asked.flexuralStrength)} at ${ageText(asked.flexuralHours ?? asked.ageHours)}${asked.flexuralLoading === 'centre' ? ', loaded in the middle' : ''}`
+        : '',
+    ],
+    ['Opening', asked.openingStrength ? measureWords(asked.openingStrength) : ''],
     ['Slump', slumpWords(asked)],
     [
       'Temperature',

@@ -24,7 +24,7 @@ export function logBand(
   test: PressTest,
   system: System,
   limits: Limits,
-): Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria'> {
+): Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria' | 'judged'> {
   const { low, high } = loadBand(test, system);
   const area = test.area.toNumber();
   const stress = test.factor.toNumber();
@@ -34,6 +34,14 @@ export function logBand(
     low: (low.toNumber() * stress) / area,
     high: (high.toNumber() * stress) / area,
     criteria: logCriteria(limits),
+    ...(test.judged
+      ? {
+          judged: {
+            from: (test.judged.low?.toNumber() ?? 0) / 100,
+            to: (test.judged.high?.toNumber() ?? 100) / 100,
+          },
+        }
+      : {}),
   };
 }
 

@@ -6,6 +6,8 @@ interface OwnSteps {
   readonly fetch?: Step;
   /** What is measured and prepared before the press. */
   readonly measure: readonly Step[];
+  /** What is looked at once it stands in the press and the zero is set, before it is loaded. */
+  readonly contact?: Step;
   readonly load: {
     /** Where it is not to failure. */
     readonly title?: string;
@@ -56,6 +58,7 @@ export function pressSteps(own: OwnSteps): readonly Step[] {
       caution:
         'Keep hands out of the opening whenever the pump can move the platen. Guard shut and eye protection on before load. Follow the machine’s instructions and local rules first.',
     },
+    ...(own.contact ? [own.contact] : []),
     {
       id: 'load',
       title: own.load.title ?? 'Load to failure',

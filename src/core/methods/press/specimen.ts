@@ -31,18 +31,19 @@ export const OUT_OF_MOIST_CLOCK: Clock = {
   waits: { what: 'Break it before it dries', lane: 'press' },
 };
 
-function isStandard(setup: RunSetup): boolean {
+/** True for a specimen that was kept as the standard has it, or of which nothing else is known. */
+export function isStandard(setup: RunSetup): boolean {
   return (factText(setup, 'cure') ?? 'standard') === 'standard';
 }
 
 /** What holds for every hardened specimen before it is loaded: held or not, its age, its moisture, the zero. */
 export function specimenFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Finding[] {
-  return [
-    ...heldFindings(setup),
-    ...ageFindings(input, setup, limits),
-    ...surfaceFindings(input, setup),
-    ...zeroFindings(input),
-  ];
+  return [...agedFindings(input, setup, limits), ...surfaceFindings(input, setup)];
+}
+
+/** The same without its moisture, for what reads otherwise when it is dry. */
+export function agedFindings(input: HardenedInput, setup: RunSetup, limits: Limits): Finding[] {
+  return [...heldFindings(setup), ...ageFindings(input, setup, limits), ...zeroFindings(input)];
 }
 
 /** A held specimen that nobody has decided on: tested now, it could only be used to pick the better number. */
@@ -140,7 +141,12 @@ function surfaceFindings(input: HardenedInput, setup: RunSetup): Finding[] {
       }),
     );
   }
-  // The two times as they were read: the minute it is by now may lie before one that was just stamped.
+  return [...found, ...orderFindings(input, setup)];
+}
+
+/** A specimen that was broken before it left its water, by the times that were read: the minute it is by now may lie before one. */
+export function orderFindings(input: HardenedInput, setup: RunSetup): Finding[] {
+  const found: Finding[] = [];
   if (isStandard(setup) && Date.parse(input.testedAt ?? '') < Date.parse(input.outOfMoistAt ?? ''))
     found.push(
       finding({

@@ -21,6 +21,7 @@ function rateFindings(input: RunInput, use: PressUse, test: PressTest | undefine
     finding({
       id: band.id,
       severity: 'departure',
+      ...(test.strict ? { needsReason: true } : {}),
       fields: [field],
       limit: cite(band),
       message: `Loaded at ${plainOf(rate.value, rate.unit)}, ${fast ? 'faster' : 'slower'} than allowed.`,

@@ -7,7 +7,9 @@ afterEach(cleanup);
 
 /** The cracks that are drawn of a broken specimen. */
 function cracksOf(label: string, prepared = {}): string {
-  const { container, unmount } = render(<BrokenCylinder label={label} prepared={prepared} />);
+  const { container, unmount } = render(
+    <BrokenCylinder label={label} prepared={prepared} picture={{ kind: 'cylinder', values: {} }} />,
+  );
   expect(screen.getByRole('img', { name: 'The broken specimen as it stands in the press' })).toBeTruthy();
   const drawn = [...container.querySelectorAll('path')].map((path) => path.getAttribute('d')).join(' ');
   unmount();

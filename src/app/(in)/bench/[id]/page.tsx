@@ -41,7 +41,7 @@ export default async function BenchPage({
   const { opensAt, closesAt } = specimen;
   const window = opensAt && closesAt ? { opensAt: opensAt.getTime(), closesAt: closesAt.getTime() } : null;
   const state = window ? windowState(window, now, new Limits(limits.changes)) : null;
-  const methods = methodsFor(specimen);
+  const methods = methodsFor(specimen, { ...mix.asked });
   const plan = methods[0]?.plan(job.system, {
     limitChanges: limits.changes,
     profile: job.profile,

@@ -1,6 +1,6 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { findCriterion, LOW_STRENGTH_STEPS, withinClass, withinTrend } from '@/core/acceptance';
+import { findCriterion, withinClass, withinTrend } from '@/core/acceptance';
 import { measureWords } from '@/core/material/measure-words';
 import { decimalsOf, exact, withThousands } from '@/core/quantity';
 import { withinSpreads } from '@/core/statistics';
@@ -28,13 +28,13 @@ export default async function VerdictPage({
   searchParams,
 }: {
   params: Promise<{ id: string }>;
-  searchParams: Promise<{ page?: string; low?: string }>;
+  searchParams: Promise<{ page?: string; low?: string; series?: string }>;
 }) {
   const id = pageId((await params).id);
   const actor = await pageActor();
   const db = readingOnce(database());
   const material = await pageData(() => materialOf(db, actor, id));
-  if (!material.comesInLoads) {
+  if (!material.series) {
     const [standing] = await pageData(() => standingsOf(db, actor, [id]));
     if (!standing) return null;
     const over = await lotsOverTime(db, actor, standing, material);
@@ -42,8 +42,13 @@ export default async function VerdictPage({
   }
   const asked = await searchParams;
   const page = pageNumber(asked.page);
-  const series = await pageData(() => mixPage(db, actor, id, page, asked.low === 'all'));
-  const { mix, job, asks, drawn, listed, means, singles, low, excluded, limits } = series;
+  const series = await pageData(() =>
+    mixPage(db, actor, id, page, { series: asked.series, allLow: asked.low === 'all' }),
+  );
+  const { mix, job, asks, drawn, listed, means, singles, low, excluded, limits, rule, all } = series;
+  const inRow = series.row === 4 ? 'four' : 'three';
+  const hereWith = (more: string): string =>
+    `/verdicts/${mix.id}${queryOf([all[0] === rule ? '' : `series=${rule.id}`, more])}`;
   const size = series.within?.size ?? 0;
   const within = series.within && withinSpreads([series.within.spread], size);
   const alike = drawn.filter(({ spread, members }) => spread !== null && members === size);
@@ -66,10 +71,25 @@ export default async function VerdictPage({
           <VerdictMark state={series.state} />
         </Box>
         <Typography color="text.secondary">
-          {`${series.waiting} waiting. ${measureWords(mix.asked.specifiedStrength)} at ${ageText(mix.asked.ageHours)}, `}
+          {`${series.waiting} waiting. ${measureWords(askedText(mix.asked, rule.asked))} at ${ageText(Number(askedText(mix.asked, rule.age)))}, `}
           <TextLink href={`/jobs/${job.id}`}>{job.name}</TextLink>
         </Typography>
       </Box>
+      {all.length > 1 ? (
+        <Box component="nav" aria-label="Series" sx={{ display: 'flex', gap: 2 }}>
+          {all.map(({ id: own, title }) =>
+            own === rule.id ? (
+              <Typography key={own} aria-current="page" sx={{ fontWeight: 700 }}>
+                {title}
+              </Typography>
+            ) : (
+              <TextLink key={own} href={`/verdicts/${mix.id}?series=${own}`}>
+                {title}
+              </TextLink>
+            ),
+          )}
+        </Box>
+      ) : null}
       <Box
         sx={{
           display: 'grid',
@@ -78,14 +98,17 @@ export default async function VerdictPage({
           alignItems: 'start',
         }}
       >
-        <Card title={`Strength tests in sampling order, ${asks.unit}`}>
+        <Card title={`${rule.title} in sampling order, ${asks.unit}`}>
           {series.count === 0 ? (
             <Empty>No specimens of the specified age have been made of this mix yet.</Empty>
           ) : (
             <MixChart
               unit={asks.unit}
+              test={rule.test}
+              mean={`Mean of ${inRow}`}
               specified={Number(asks.specified)}
               floor={Number(asks.individualLimit)}
+              symbol={rule.symbol}
               points={drawn.map((row) => ({
                 label: row.label,
                 day: dayTime(row.sampledAt, job.zone).slice(4, -6),
@@ -117,28 +140,30 @@ export default async function VerdictPage({
           <Card title="Governing">
             <Typography>{series.governing ?? 'Nothing is decided yet.'}</Typography>
           </Card>
-          <Card title="Within the sets">
-            <Typography>
-              {last
-                ? `Coefficient of variation ${last.toFixed(1)} % over the last ${span} sets: ${withinClass(last, limits)}. ${within?.coefficient.toFixed(1)} % over all ${full}. ACI 214R, field.`
-                : within
-                  ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${full} full sets; fewer than ${span}, so look at it with care. ACI 214R.`
-                  : 'It stands here once full sets are broken: how well the laboratory repeats itself.'}
-            </Typography>
-            {trend.length > 1 ? (
-              <WithinChart
-                span={span}
-                values={trend.map((value) => value.toNumber())}
-                labels={alike.slice(-trend.length).map(({ label }) => label)}
-                lines={(['within.excellent', 'within.very-good', 'within.good', 'within.fair'] as const).map(
-                  (id) => ({
+          {rule.within ? (
+            <Card title="Within the sets">
+              <Typography>
+                {last
+                  ? `Coefficient of variation ${last.toFixed(1)} % over the last ${span} sets: ${withinClass(last, limits)}. ${within?.coefficient.toFixed(1)} % over all ${full}. ACI 214R, field.`
+                  : within
+                    ? `Coefficient of variation ${within.coefficient.toFixed(1)} % over ${full} full sets; fewer than ${span}, so look at it with care. ACI 214R.`
+                    : 'It stands here once full sets are broken: how well the laboratory repeats itself.'}
+              </Typography>
+              {trend.length > 1 ? (
+                <WithinChart
+                  span={span}
+                  values={trend.map((value) => value.toNumber())}
+                  labels={alike.slice(-trend.length).map(({ label }) => label)}
+                  lines={(
+                    ['within.excellent', 'within.very-good', 'within.good', 'within.fair'] as const
+                  ).map((id) => ({
                     at: limits.number(id, 'US').toNumber(),
                     word: id.slice('within.'.length).replace('-', ' '),
-                  }),
-                )}
-              />
-            ) : null}
-          </Card>
+                  }))}
+                />
+              ) : null}
+            </Card>
+          ) : null}
           <Card title="Criteria">
             {series.criteria.map((each) => (
               <Typography key={each.criterion} variant="body2">
@@ -159,7 +184,7 @@ export default async function VerdictPage({
               sampleId={sampleId}
               title={`Low test ${label}: ${sentence}`}
               canRecord={actor.role !== 'field'}
-              steps={LOW_STRENGTH_STEPS.map((step) => ({
+              steps={rule.lowSteps.map((step) => ({
                 ...step,
                 done: series.followUps
                   .filter((each) => each.sampleId === sampleId && each.stepId === step.id)
@@ -172,18 +197,13 @@ export default async function VerdictPage({
           {asked.low === 'all' ? (
             `${series.lowBefore} low tests before these; each stands with its sample.`
           ) : (
-            <TextLink
-              href={`/verdicts/${mix.id}?low=all`}
-            >{`and ${series.lowBefore} low tests before`}</TextLink>
+            <TextLink href={hereWith('low=all')}>{`and ${series.lowBefore} low tests before`}</TextLink>
           )}
         </Typography>
       ) : null}
       {series.lowMeans > 0 ? (
-        <Card title="Mean of three below f′c">
-          <Typography>
-            The rule asks for steps to raise the average of later tests; it does not of itself ask for cores.
-            Tell the engineer and the producer.
-          </Typography>
+        <Card title={`Mean of ${inRow} below ${rule.symbol}`}>
+          <Typography>{rule.lowMean}</Typography>
         </Card>
       ) : null}
       <Card title="Tests">
@@ -191,11 +211,18 @@ export default async function VerdictPage({
           <Table size="small">
             <TableHead>
               <TableRow>
-                {['Sample', 'Sampled', 'Element', 'Early', 'Test', 'Single', 'Mean of three', 'Verdict'].map(
-                  (word) => (
-                    <TableCell key={word}>{word}</TableCell>
-                  ),
-                )}
+                {[
+                  'Sample',
+                  'Sampled',
+                  'Element',
+                  'Early',
+                  'Test',
+                  'Single',
+                  `Mean of ${inRow}`,
+                  'Verdict',
+                ].map((word) => (
+                  <TableCell key={word}>{word}</TableCell>
+                ))}
               </TableRow>
             </TableHead>
             <TableBody>
@@ -220,9 +247,7 @@ export default async function VerdictPage({
                       {average?.statistic
                         ? withThousands(
                             exact(average.statistic)
-                              .toDecimalPlaces(
-                                decimalsOf(limits.number('cylinder.strength-step', job.system)),
-                              )
+                              .toDecimalPlaces(decimalsOf(limits.number(rule.step, job.system)))
                               .toFixed(),
                           )
                         : ''}
@@ -238,7 +263,7 @@ export default async function VerdictPage({
           page={page}
           pages={series.pages}
           words={`${series.count} tests, the newest first`}
-          href={`/verdicts/${mix.id}`}
+          href={hereWith('')}
         />
         {excluded.labels.length > 0 ? (
           <Typography variant="body2" sx={{ mt: 1 }}>
@@ -248,6 +273,16 @@ export default async function VerdictPage({
       </Card>
     </Stack>
   );
+}
+
+function queryOf(parts: readonly string[]): string {
+  const said = parts.filter(Boolean).join('&');
+  return said === '' ? '' : `?${said}`;
+}
+
+/** What is asked for by one of its fields, as it is stored. */
+function askedText(asked: object, name: string): string {
+  return String({ ...asked }[name as keyof typeof asked] ?? '');
 }
 
 function windowValue(statistic: string | null | undefined): number | null {

@@ -1,0 +1,2 @@
+export * from './attachments';
+export * from './simple-beam';
