@@ -9,6 +9,8 @@ import { LIMITS as AIR } from '../methods/air-limits';
 import { LIMITS as AIR_PRESSURE } from '../methods/air-pressure/limits';
 import { LIMITS as AIR_VOLUMETRIC } from '../methods/air-volumetric/limits';
 import { LIMITS as BEAM } from '../methods/beam/limits';
+import { LIMITS as BEAM_ARRIVAL } from '../methods/beam-arrival/limits';
+import { LIMITS as BEAM_SECTION } from '../methods/beam-section/limits';
 import { LIMITS as BRICK_TESTS } from '../methods/brick/limits';
 import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
 import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
@@ -19,6 +21,7 @@ import { LIMITS as DENSITY_YIELD } from '../methods/density-yield/limits';
 import { LIMITS as DRYING } from '../methods/drying/limits';
 import { LIMITS as EVAPORATION } from '../methods/evaporation/limits';
 import { LIMITS as GROUT_PRISM } from '../methods/grout-prism/limits';
+import { LIMITS as HARDENED_DENSITY } from '../methods/hardened-density/limits';
 import { LIMITS as INITIAL_CURING } from '../methods/initial-curing/limits';
 import { LIMITS as EVERY_TEST } from '../methods/limits';
 import { LIMITS as MASONRY_PRESS } from '../methods/masonry-press/limits';
@@ -62,6 +65,9 @@ export const REGISTER = {
   ...CUBE_COMPRESSION,
   ...SPLITTING_TENSILE,
   ...BEAM,
+  ...BEAM_ARRIVAL,
+  ...BEAM_SECTION,
+  ...HARDENED_DENSITY,
   ...STATIC_MODULUS,
   ...CORE_COMPRESSION,
   ...MORTAR_CUBE,

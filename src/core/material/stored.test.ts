@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { criteriaOf } from '../acceptance';
+import { PROFILES } from '../limits';
 import { Asked } from '../materials/concrete/asked';
 import { Placement } from '../materials/concrete/placement';
 import type { SpecimenAbout } from '../materials/concrete/record';
@@ -43,7 +44,7 @@ describe('what is asked of a material, as it is stored', () => {
     [{ specifiedStrength: 'many psi' }, 'specifiedStrength', /number/u],
     [{ specifiedStrength: '30 psi' }, 'specifiedStrength', /cannot be/u],
     [{ specifiedStrength: '4 in' }, 'specifiedStrength', /./u],
-    [{ specifiedStrength: '' }, 'specifiedStrength', /asked for/u],
+    [{ flexuralStrength: '50 psi' }, 'flexuralStrength', /cannot be/u],
     [{ ageDays: '27.5' }, 'ageDays', /whole/u],
     [{ ageDays: '0' }, 'ageDays', /cannot be/u],
     [{ waterRatio: '42' }, 'waterRatio', /cannot be/u],
@@ -94,8 +95,21 @@ describe.each(MATERIALS.map((material) => [material.id, material] as const))('%s
       }
   });
   it('is held against criteria that there are', () => {
-    expect(criteriaOf(material.criteria)).toHaveLength(material.criteria.length);
+    const all = [
+      ...material.criteria,
+      ...(material.series ?? []).flatMap(({ criteria }) => PROFILES.flatMap((profile) => criteria(profile))),
+    ];
+    expect(criteriaOf([...new Set(all)])).toHaveLength(new Set(all).size);
   });
+});
+
+it('of a concrete a strength is asked for, of cylinders or of beams', () => {
+  const problems = findMaterial('concrete')?.problems ?? (() => ({}));
+  expect(problems({ ageDays: '28' })).toHaveProperty('specifiedStrength');
+  expect(problems({ ageDays: '28', flexuralStrength: '600 psi' })).toEqual({});
+  expect(problems({ ageDays: '28', specifiedStrength: '4,000', flexuralDays: '14' })).toHaveProperty(
+    'flexuralStrength',
+  );
 });
 
 it('there is no material of another name', () => {

@@ -211,6 +211,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly needsCard?: boolean;
   /** False for a test that leaves its specimen whole, to be broken afterwards. */
   readonly spends?: false;
+  /** Made on the pieces of a specimen that is broken, and never before. */
+  readonly pieces?: true;
   /**
    * Filled in layers: what is counted meanwhile, from the readings so far, by the names of their fields; null while they
    * do not say it yet.

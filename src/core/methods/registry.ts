@@ -1,6 +1,8 @@
 import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
+import { beamArrival } from './beam-arrival';
 import { beamCentrePoint } from './beam-centre-point';
+import { beamSection } from './beam-section';
 import { beamThirdPoint } from './beam-third-point';
 import { brickAbsorption } from './brick-absorption';
 import { brickBoil } from './brick-boil';
@@ -24,6 +26,7 @@ import { endGrinding } from './end-grinding';
 import { evaporation } from './evaporation';
 import { groutMaking } from './grout-making';
 import { groutPrism } from './grout-prism';
+import { hardenedDensity } from './hardened-density';
 import { initialCuring } from './initial-curing';
 import { mortarCube } from './mortar-cube';
 import { mortarMaking } from './mortar-making';
@@ -69,6 +72,9 @@ const REGISTRY = {
   'splitting-tensile': splittingTensile,
   'beam-third-point': beamThirdPoint,
   'beam-centre-point': beamCentrePoint,
+  'beam-arrival': beamArrival,
+  'beam-section': beamSection,
+  'hardened-density': hardenedDensity,
   'static-modulus': staticModulus,
   'point-load': pointLoad,
   'site-factor': siteFactor,
@@ -123,9 +129,15 @@ export function methodsFor(
   const takes = METHODS.filter(
     (method) =>
       method.runOn === 'specimen' &&
+      !method.pieces &&
       method.forms?.includes(form) &&
       (method.role === undefined || method.role === role),
   );
   const isPlanned = ({ plannedWhen }: Method): boolean => plannedWhen?.(said) ?? true;
   return [...takes.filter(isPlanned), ...takes.filter((method) => !isPlanned(method))];
+}
+
+/** The methods that the pieces of a broken specimen can be looked at by. */
+export function methodsOfPieces({ form }: { readonly form: string }): readonly Method[] {
+  return METHODS.filter(({ pieces, forms }) => pieces === true && forms?.includes(form));
 }

@@ -1,2 +1,3 @@
 export * from './attachments';
+export * from './question';
 export * from './simple-beam';

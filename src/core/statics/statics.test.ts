@@ -1,13 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { Limits } from '../limits';
 import {
   ATTACHMENTS,
+  answerOf,
   beamUnder,
+  LoadQuestion,
   largestMoment,
   largestShear,
   loadsOf,
   middleDeflection,
   momentAt,
+  questionProblems,
   reactionsOf,
   shearAt,
 } from '.';
@@ -114,5 +118,79 @@ describe('any load on a beam', () => {
       ),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('a question about a load', () => {
+  const limits = new Limits();
+  const asked = (system: 'US' | 'SI', given: Partial<LoadQuestion>): LoadQuestion =>
+    Object.assign(new LoadQuestion(), { system, ...given });
+  const third = { attachment: 'third', force: '9', span: '450', width: '150', depth: '150' } as const;
+
+  it('says what the reading does to the beam: M 675 N·m, V 4.5 kN, 1.20 MPa', () => {
+    const answer = answerOf(asked('SI', third), limits);
+    expect(answer?.own.moment).toBeCloseTo(675, 8);
+    expect(answer?.own.shear).toBeCloseTo(4.5, 6);
+    expect(answer?.own.stress).toBeCloseTo(1.2, 10);
+    expect(answer?.own.deflection).toBeUndefined();
+    expect(answer?.stroke).toBeUndefined();
+  });
+  it('says what a point load means about a spread one: half of its reading bends as much', () => {
+    const answer = answerOf(asked('SI', { ...third, attachment: 'centre', plate: '200', at: '180' }), limits);
+    const same = (kind: string) => answer?.all.find(({ attachment }) => attachment === kind)?.same;
+    expect(same('centre')).toBeCloseTo(9, 10);
+    expect(same('spread')).toBeCloseTo(18, 8);
+    expect(same('third')).toBeCloseTo(13.5, 8);
+    // A bare plate is two loads at its edges: L / (L − c).
+    expect(same('plate')).toBeCloseTo((9 * 450) / 250, 8);
+    expect(answer?.all).toHaveLength(ATTACHMENTS.length);
+  });
+  it('has the deflection in mm and in inches', () => {
+    const metric = answerOf(
+      asked('SI', {
+        attachment: 'centre',
+        force: '10',
+        span: '550',
+        width: '100',
+        depth: '100',
+        modulus: '30000',
+      }),
+      limits,
+    );
+    expect(metric?.own.deflection).toBeCloseTo(0.1386, 4);
+    const inch = answerOf(
+      asked('US', {
+        attachment: 'centre',
+        force: '2248.09',
+        span: '21.6535',
+        width: '3.93701',
+        depth: '3.93701',
+        modulus: '4351.13',
+      }),
+      limits,
+    );
+    expect((inch?.own.deflection ?? 0) * 25.4).toBeCloseTo(0.1386, 3);
+  });
+  it('keeps the ram from the end of its stroke', () => {
+    // 18 mm to contact, 17 mm of the test: 44 mm with a quarter more, 68 % of 64 mm.
+    const at = (approach: string, stroke = '64') =>
+      answerOf(asked('SI', { ...third, approach, travel: '17', stroke }), limits)?.stroke;
+    expect(at('18')).toMatchObject({ verdict: 'spacer' });
+    expect(at('18')?.need).toBeCloseTo(43.75, 10);
+    expect(at('8')?.verdict).toBe('room');
+    expect(at('30')?.verdict).toBe('no');
+  });
+  it('asks for what it hangs on, and refuses what cannot be', () => {
+    expect(answerOf(asked('SI', { ...third, attachment: 'plate' }), limits)).toBeUndefined();
+    expect(questionProblems(asked('SI', { ...third, attachment: 'plate' }))).toHaveProperty('plate');
+    expect(questionProblems(asked('SI', { ...third, attachment: 'plate', plate: '450' }))).toHaveProperty(
+      'plate',
+    );
+    expect(questionProblems(asked('SI', { ...third, attachment: 'elsewhere' }))).toHaveProperty('at');
+    expect(questionProblems(asked('SI', { ...third, attachment: 'elsewhere', at: '451' }))).toHaveProperty(
+      'at',
+    );
+    expect(questionProblems(asked('SI', third))).toEqual({});
+    expect(answerOf(asked('SI', { ...third, force: 'much' }), limits)).toBeUndefined();
   });
 });

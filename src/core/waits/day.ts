@@ -6,6 +6,8 @@ export interface DaySet {
   readonly lane: Lane;
   readonly what: string;
   readonly ageHours: number | null;
+  /** What its specimens are, where they wait for their age: their size, and that they are cured in the field. */
+  readonly about: string;
   /** Where it is: the lot, or the tank or room; what is asked of it, and where one goes on with it. */
   readonly place: string;
   readonly detail: string;

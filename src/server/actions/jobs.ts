@@ -16,6 +16,7 @@ import { storedOf } from '@/core/material/stored';
 import type { ConcreteAsked, PlacementAbout } from '@/core/materials/concrete/record';
 import { findMaterial, MATERIALS } from '@/core/materials/registry';
 import { IsInstant, IsZone } from '@/core/methods';
+import { sourceText } from '@/core/working';
 import { jobs, lots, requirements, specifications } from '@/db/schema';
 import { NotFound } from '../errors';
 import { defineUseCase, MANAGERS, refuseFields, STAFF, type Transaction } from '../use-case';
@@ -115,8 +116,11 @@ export const createSpecification = defineUseCase({
         held.map(({ id, source }) => ({
           specificationId,
           criterion: id,
-          designation: source.designation ?? '',
-          edition: 'edition to be named by the project',
+          designation: sourceText(source),
+          edition:
+            source.kind === 'standard'
+              ? 'edition to be named by the project'
+              : 'the project’s own text decides',
         })),
       );
     return { specificationId };

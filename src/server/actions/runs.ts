@@ -99,7 +99,9 @@ async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Me
     throw new Conflict(
       `${specimen.label} was discarded: take that back with its reason, if it was a mistake.`,
     );
-  if (specimen?.testedAt && !own)
+  if (method.pieces && !specimen?.testedAt)
+    throw new Conflict(`${specimen?.label} is not broken yet: there are no pieces to look at.`);
+  if (specimen?.testedAt && !own && !method.pieces)
     throw new Conflict(`${specimen.label} is broken already: it can be tested in no other way.`);
   if (specimen && !method.forms?.includes(specimen.size)) {
     throw new Conflict(`${method.title} is not made on a ${formText(specimen.size).toLowerCase()}.`);
@@ -510,7 +512,12 @@ export const completeRun = defineUseCase({
         specimenId: run.specimenId,
         // One that is left whole goes back to where it stood.
         ...(method.spends === false
-          ? { kind: 'note' as const, note: `${method.title}: left whole, still to be broken.` }
+          ? {
+              kind: 'note' as const,
+              note: method.pieces
+                ? `${method.title}: done.`
+                : `${method.title}: left whole, still to be broken.`,
+            }
           : { kind: 'tested' as const }),
         at: now,
         personId: actor.id,

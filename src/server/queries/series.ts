@@ -108,7 +108,7 @@ export async function mixPage(
   // Asked for side by side: none of them waits for another.
   const [limitsBy, standings, drawn, older, failed, excluded, criteria, within, done] = await Promise.all([
     limitsOfJobs(db, [job]),
-    standingBy(db, [{ id: mix.id, series: rule.id }], released),
+    standingBy(db, [{ id: mix.id, series: rule.id }], released, true),
     rowsOf(0, DRAWN),
     isDrawn(page) ? null : rowsOf(page * LISTED, LISTED),
     failedOf(db, mix.id, rule.id, released),
@@ -354,20 +354,23 @@ interface StandingRow extends Record<string, unknown> {
 /**
  * How specifications stand, counted where the verdicts are kept: no test of them is read.
  * @param wanted each with the series whose tests are counted
+ * @param alone true where only what is decided in that series is looked at
  */
 async function standingBy(
   db: Queryable,
   wanted: readonly { readonly id: string; readonly series: string }[],
   released: boolean,
+  alone = false,
 ) {
+  const only = alone ? sql`AND v.key = w.series` : sql``;
   const { rows } = await db.execute<StandingRow>(sql`
     SELECT m.id, d.states, g.sentence AS governing, n.taken, c.tested, c.rows, c.waiting, c.valid, b.before
     FROM specifications m
     JOIN unnest(${sql.param(wanted.map(({ id }) => id))}::uuid[], ${sql.param(wanted.map(({ series }) => series))}::text[]) w (id, series) ON w.id = m.id
     CROSS JOIN LATERAL (SELECT array_agg(DISTINCT v.state) AS states FROM verdicts v
-      WHERE v.specification_id = m.id AND v.released = ${released}) d
+      WHERE v.specification_id = m.id AND v.released = ${released} ${only}) d
     LEFT JOIN LATERAL (SELECT v.sentence FROM verdicts v
-      WHERE v.specification_id = m.id AND v.released = ${released} AND v.share IS NOT NULL
+      WHERE v.specification_id = m.id AND v.released = ${released} ${only} AND v.share IS NOT NULL
       ORDER BY v.share, v.criterion DESC LIMIT 1) g ON true
     CROSS JOIN LATERAL (SELECT count(*)::int AS taken FROM samples s JOIN lots l ON l.id = s.lot_id
       WHERE l.specification_id = m.id) n

@@ -1,5 +1,6 @@
 import { and, asc, eq, gte, inArray, isNull, type SQL, sql } from 'drizzle-orm';
 import { sampleLabel } from '@/core/identity/labels';
+import { formText } from '@/core/materials/forms';
 import { MATERIALS } from '@/core/materials/registry';
 import { findMethod } from '@/core/methods/registry';
 import { type DaySet, endOf, type SiteWait } from '@/core/waits/day';
@@ -49,6 +50,8 @@ interface SetRow extends Record<string, unknown> {
   lane: Lane;
   what: string;
   ageHours: number | null;
+  form: string | null;
+  cure: string | null;
   owner: string;
   lotId: string | null;
   sampleId: string | null;
@@ -71,6 +74,10 @@ interface SetRow extends Record<string, unknown> {
 /** When it was done: what a batch made ready for the press, when the specimen was broken. */
 const DONE = sql`coalesce(w.done_at, CASE WHEN w.lane = 'press' THEN s.tested_at END)`;
 
+/** What waits for its age is broken with its like only: beams apart from cylinders, field-cured ones apart from the others. */
+const OWN_FORM = sql`CASE WHEN w.key = 'age' THEN s.form END`;
+const OWN_CURE = sql`CASE WHEN w.key = 'age' THEN s.about ->> 'cure' END`;
+
 function readable(actor: Actor): SQL {
   return actor.role === 'client'
     ? // What is done on site and in the laboratory is not theirs to follow: they see when their specimens are broken.
@@ -88,7 +95,7 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
   const at = now.getTime();
   const instant = (ms: number): SQL => sql`${new Date(at + ms).toISOString()}::timestamptz`;
   const { rows } = await db.execute<SetRow>(sql`
-    SELECT w.lane, w.what, w.age_hours AS "ageHours", w.sample_id AS "sampleId",
+    SELECT w.lane, w.what, w.age_hours AS "ageHours", ${OWN_FORM} AS form, ${OWN_CURE} AS cure, w.sample_id AS "sampleId",
            min(w.opens_at) AS "opensAt", min(w.best_at) AS "bestAt", max(w.closes_at) AS "closesAt", p.id AS "lotId", p.title AS lot, m.code, m.material, j.zone,
            t.name AS storage, min(w.run_id::text) AS "runId", min(w.owner::text) AS owner,
            min(w.provisional) AS provisional,
@@ -110,7 +117,7 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
       AND (${DONE} IS NULL OR ${DONE} >= ${instant(-DAY)})
     GROUP BY w.lane, w.what, w.age_hours, w.sample_id, w.storage_id, p.id, p.title, m.code, m.material, j.zone, t.name,
              -- Of one run together; of specimens only those with the same window.
-             w.run_id, CASE WHEN w.run_id IS NULL THEN w.opens_at END, CASE WHEN w.run_id IS NULL THEN w.closes_at END`);
+             w.run_id, ${OWN_FORM}, ${OWN_CURE}, CASE WHEN w.run_id IS NULL THEN w.opens_at END, CASE WHEN w.run_id IS NULL THEN w.closes_at END`);
   const closing = closingShare(limits);
   const parts: Record<DayPart, DaySet[]> = { open: [], missed: [], coming: [], done: [] };
   for (const set of rows.map(setOf).toSorted(byEnd)) {
@@ -168,10 +175,11 @@ function hrefOf({ lane, storage, sampleId, runId, lotId, specimens, madeReady, m
 function setOf(row: SetRow): DaySet {
   const at = (text: string | null): number | null => (text === null ? null : Date.parse(text));
   return {
-    key: `${row.what}/${row.sampleId ?? row.owner}/${row.opensAt}`,
+    key: [row.what, row.sampleId ?? row.owner, row.opensAt, row.form, row.cure].join('/'),
     lane: row.lane,
     what: row.what,
     ageHours: row.ageHours,
+    about: row.form ? `${formText(row.form)}${row.cure === 'field' ? ', cured in the field' : ''}` : '',
     place: row.lot ?? row.storage ?? '',
     detail: row.code ?? '',
     href: hrefOf(row),

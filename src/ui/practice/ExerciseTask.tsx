@@ -3,6 +3,7 @@ import { Box, Button, Paper, Stack, TextField, Typography } from '@mui/material'
 import { useEffect, useState } from 'react';
 import { type PaperTask, RECORD_FAULTS, type RecordTask, type SpacerTask, type Task } from '@/core/drills';
 import { stackOf } from '@/core/press';
+import { BrokenFace } from '../methods/beam/BrokenBeam';
 import { Fracture } from '../methods/cylinder-compression/Fracture';
 import { DialFace } from '../press/DialFace';
 import { PressSection } from '../press/PressSection';
@@ -143,6 +144,7 @@ function OnPaper({ task, answer }: { task: PaperTask; answer: (text: string) => 
       sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}
     >
       <Paper sx={{ p: 2 }}>
+        {task.broken ? <BrokenFace {...task.broken} /> : null}
         <Lines lines={task.lines} />
       </Paper>
       <Choices options={task.options} answer={answer} />

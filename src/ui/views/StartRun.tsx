@@ -13,11 +13,14 @@ import { useNotice } from '../parts/Notice';
 export function StartRun({
   specimenId,
   methods,
-  scanned,
+  scanned = false,
+  beside = false,
 }: {
   specimenId: string;
   methods: readonly { readonly id: string; readonly label: string }[];
-  scanned: boolean;
+  scanned?: boolean;
+  /** They stand on a page that is about something else: none is in focus. */
+  beside?: boolean;
 }) {
   const router = useRouter();
   const notice = useNotice();
@@ -44,9 +47,9 @@ export function StartRun({
       {methods.map(({ id, label }, order) => (
         <Button
           key={id}
-          variant={order === 0 ? 'contained' : 'outlined'}
-          size="large"
-          autoFocus={order === 0}
+          variant={order === 0 && !beside ? 'contained' : 'outlined'}
+          size={beside ? 'medium' : 'large'}
+          autoFocus={order === 0 && !beside}
           onClick={() => start(id)}
           loading={busy === id}
         >

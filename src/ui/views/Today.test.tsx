@@ -21,6 +21,7 @@ const set = (over: Partial<DaySet> = {}, labels: readonly string[] = ['QY-001-A'
   lane: 'press',
   what: 'Break',
   ageHours: 672,
+  about: '',
   place: 'Wall A',
   detail: 'M1',
   href: '/samples/s1',

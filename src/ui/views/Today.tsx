@@ -262,6 +262,11 @@ function DueTable({
                     ) : (
                       whatWords(set)
                     )}
+                    {set.about ? (
+                      <Typography variant="body2" color="text.secondary">
+                        {set.about}
+                      </Typography>
+                    ) : null}
                     {set.provisional ? (
                       <Typography variant="body2" color="text.secondary">
                         {capital(set.provisional)}

@@ -12,6 +12,7 @@ const set = (
   lane: 'press',
   what: 'Break',
   ageHours: 672,
+  about: '',
   place: 'Wall',
   detail: 'M',
   href: '/samples/s',

@@ -40,6 +40,9 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
         <LinkButton href="/gear/storage" variant="outlined">
           Tanks and rooms
         </LinkButton>
+        <LinkButton href="/gear/beam-loads" variant="outlined">
+          Loads on a beam
+        </LinkButton>
         <LinkButton href="/gear/people" variant="outlined">
           {actor.role === 'manager' ? 'People' : 'Certificates'}
         </LinkButton>

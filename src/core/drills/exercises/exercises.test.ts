@@ -251,3 +251,38 @@ describe('block on paper', () => {
     expect(seen.size).toBe(4);
   });
 });
+
+describe('beams', () => {
+  it('break where the picture shows it, in all three ways, and the answer is that of the method', () => {
+    const answers = new Set<string>();
+    for (const seed of SEEDS)
+      for (const task of of('where-broke').tasks(seed) as PaperTask[]) {
+        if (!task.broken || !('answer' in task.right)) throw new Error('no picture');
+        const { span, edges } = task.broken;
+        const a = edges.reduce((sum, share) => sum + Math.min(share, 1 - share) * span, 0) / 3;
+        // A third of the span, and 5 % of it below: ASTM C78/C78M (from memory).
+        const wanted = a >= span / 3 ? 'inside' : a >= span / 3 - 0.05 * span ? 'outside' : 'beyond';
+        expect(task.right.answer).toBe(wanted);
+        expect(Math.min(Math.abs(a - span / 3), Math.abs(a - span / 3 + 0.05 * span))).toBeGreaterThan(
+          task.broken.unit === 'in' ? 0.04 : 0.9,
+        );
+        answers.add(wanted);
+      }
+    expect([...answers].toSorted()).toEqual(['beyond', 'inside', 'outside']);
+  });
+  it('are loaded by the rate of the fibre, and by no other', () => {
+    const exercise = of('ram-rate');
+    for (const task of exercise.tasks(5) as PaperTask[]) {
+      if (!('low' in task.right)) throw new Error('no band');
+      const { low, high } = task.right;
+      expect(high / low).toBeCloseTo(175 / 125, 8);
+      const judged = (rate: number) => exercise.judge(task, String(Math.round(rate)), 0)[0]?.passed;
+      expect([judged((low + high) / 2), judged(low * 0.9), judged(high * 1.1), judged(59_000)]).toEqual([
+        true,
+        false,
+        false,
+        false,
+      ]);
+    }
+  });
+});

@@ -1,4 +1,5 @@
 import type { DrillScore } from '../types';
+import { ramRateExercise, whereBrokeExercise } from './beams';
 import { chooseSpacersExercise } from './choose-spacers';
 import { holdBandExercise, stopRightExercise } from './drive-press';
 import { findFaultExercise } from './find-fault';
@@ -22,6 +23,8 @@ export const EXERCISES: readonly Exercise[] = [
   netAreaExercise,
   falseMassExercise,
   couponExercise,
+  whereBrokeExercise,
+  ramRateExercise,
 ];
 
 /** An exercise by its id; undefined when there is none. */

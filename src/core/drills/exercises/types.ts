@@ -46,6 +46,12 @@ export interface PressTask {
 /** Something to be worked out or told from what stands on paper. */
 export interface PaperTask {
   readonly kind: 'paper';
+  /** The broken face of a beam, where it is read off a picture: places of the break, of its span. */
+  readonly broken?: {
+    readonly span: number;
+    readonly unit: 'in' | 'mm';
+    readonly edges: readonly [number, number, number];
+  };
   readonly lines: readonly (readonly [label: string, text: string])[];
   readonly ask: string;
   readonly help: string;

@@ -7,7 +7,7 @@ const FLEXURE = {
   cure: 'standard',
   asked: 'flexuralStrength',
   age: 'flexuralHours',
-  symbol: 'the flexural strength',
+  symbol: 'flexural strength',
   step: 'beam.step',
   lowSteps: LOW_FLEXURE_STEPS,
   lowMean: 'Tell the engineer and the producer: what follows stands in the project’s own text.',

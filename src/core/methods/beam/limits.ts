@@ -75,6 +75,21 @@ export const LIMITS = {
       ourChoice('the moment there is a fifth less'),
     ),
     'beam.centre-higher': r('Loaded in the middle it reads higher than at third points, times', '= 1.13', EN),
+    'beam.travel-more': r(
+      'Travel that is added to what a test needs',
+      '= 25 %',
+      ourChoice('what nobody thought of'),
+    ),
+    'beam.travel-share': r(
+      'Of the stroke that a test may take',
+      '<= 50 %',
+      ourChoice('the ram never goes near its end'),
+    ),
+    'beam.travel-most': r(
+      'Of the stroke that no test may take',
+      '<= 80 %',
+      ourChoice('the ram never goes near its end'),
+    ),
     'en/beam.rate': r('Stress of the extreme fibre a minute', '348 to 522 psi/min', '2.4 to 3.6 MPa/min', EN),
     'en/beam.step': r('Flexural strength reported to', '= 15 psi', '= 0.1 MPa', EN),
     'en/beam.count': r('Beams in a test', '>= 3', EN),

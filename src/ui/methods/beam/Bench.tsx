@@ -1,9 +1,9 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
 import { beamUnder } from '@/core/statics';
+import { DIAGRAMS_HEIGHT, Diagrams } from '../../beam/Diagrams';
 import type { BenchProps } from '../kit';
 import { pairsIn } from '../listed';
-import { DIAGRAMS_HEIGHT, Diagrams } from './Diagrams';
 import { TensionFace } from './TensionFace';
 
 const [WIDTH, LEFT, RIGHT] = [560, 70, 490];

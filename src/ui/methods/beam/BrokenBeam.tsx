@@ -5,12 +5,26 @@ import type { BrokenProps } from '../kit';
 
 const [WIDTH, LEFT, RIGHT, TOP, HIGH] = [620, 30, 590, 34, 74];
 
-/** A beam after its break in the simulated press, seen from below with a rule along its edge: the distance is read by the eye. */
+/** A beam after its break in the simulated press: the same label, the same break. */
 export function BrokenBeam({ label, picture: { values } }: BrokenProps) {
-  const { palette } = useTheme();
-  const span = Number(values.span) || 18;
-  const metric = values.unit === 'mm';
   const { edges } = simulatedBreak(seedOf(label), values.loading === 'centre' ? 'centre' : 'third');
+  return (
+    <BrokenFace edges={edges} span={Number(values.span) || 18} unit={values.unit === 'mm' ? 'mm' : 'in'} />
+  );
+}
+
+/** The face in tension of a broken beam from below, with a rule along its edge: the distance is read by the eye. */
+export function BrokenFace({
+  edges,
+  span,
+  unit,
+}: {
+  readonly edges: readonly [number, number, number];
+  readonly span: number;
+  readonly unit: 'in' | 'mm';
+}) {
+  const { palette } = useTheme();
+  const metric = unit === 'mm';
   const x = (share: number): number => LEFT + share * (RIGHT - LEFT);
   const mark = metric ? 10 : 0.5;
   const marks = Array.from({ length: Math.floor(span / mark) + 1 }, (_, index) => index * mark);

@@ -14,12 +14,12 @@ import { sampleLabel } from '@/core/identity/labels';
 import { saidOf } from '@/core/material/said';
 import { formText } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
-import { findMethod } from '@/core/methods/registry';
+import { findMethod, methodsOfPieces } from '@/core/methods/registry';
 import { isHeld } from '@/core/moulds';
 import { unitLabel } from '@/core/quantity';
 import { DUTY_FACTS } from '@/core/storage';
 import { ageText, durationText, windowState } from '@/core/windows';
-import { capital } from '@/core/words';
+import { capital, inSentence } from '@/core/words';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { specimenDetail } from '@/server/queries/specimen';
@@ -34,6 +34,7 @@ import { dayTime, localInput } from '@/ui/time';
 import { DecideHold } from '@/ui/views/DecideHold';
 import { LeaveOut } from '@/ui/views/LeaveOut';
 import { RecordEvent } from '@/ui/views/RecordEvent';
+import { StartRun } from '@/ui/views/StartRun';
 import { TakeBackDiscard } from '@/ui/views/TakeBackDiscard';
 
 export const metadata: Metadata = { title: 'Specimen' };
@@ -51,6 +52,8 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
   const role = material?.roles?.find(({ id: each }) => each === specimen.role);
   const aged = specimen.ageHours !== null || isHeld(specimen);
   const main = specimen.run?.main;
+  const pieces =
+    specimen.testedAt && actor.role !== 'client' && actor.role !== 'field' ? methodsOfPieces(specimen) : [];
   const state =
     specimen.opensAt && specimen.closesAt
       ? windowState(
@@ -118,6 +121,30 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
           alignItems: 'start',
         }}
       >
+        {pieces.length > 0 ? (
+          <Card title="Its pieces">
+            <StartRun
+              specimenId={specimen.id}
+              methods={pieces.map((method) => ({
+                id: method.id,
+                label: specimen.whole.some((run) => run.method === method.id)
+                  ? method.title
+                  : `Start: ${inSentence(method.title)}`,
+              }))}
+              beside
+            />
+            {specimen.whole
+              .filter((run) => pieces.some(({ id: each }) => each === run.method) && run.main)
+              .map((run) => (
+                <Typography key={run.id} sx={{ mt: 1 }}>
+                  {`${findMethod(run.method)?.title}: `}
+                  <span className="mono">
+                    {run.main ? `${run.main.text} ${unitLabel(run.main.unit)}` : ''}
+                  </span>
+                </Typography>
+              ))}
+          </Card>
+        ) : null}
         <Card title="What it is">
           <Facts
             pairs={[

@@ -1,0 +1,33 @@
+import { Box, Stack, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { pageActor } from '@/server/page';
+import { BeamLoads } from '@/ui/beam/BeamLoads';
+import { TextLink } from '@/ui/parts/LinkButton';
+
+export const metadata: Metadata = { title: 'Loads on a beam' };
+
+/** What a reading means for a beam, by what is on the machine. */
+export default async function BeamLoadsPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
+  await pageActor();
+  const given = Object.fromEntries(
+    Object.entries(await searchParams).flatMap(([name, text]) =>
+      typeof text === 'string' ? [[name, text.slice(0, 40)]] : [],
+    ),
+  );
+  return (
+    <Stack spacing={2}>
+      <Box>
+        <Typography variant="h1">Loads on a beam</Typography>
+        <Typography color="text.secondary">
+          What the reading of a machine means for the beam in it, by what is on the ram.{' '}
+          <TextLink href="/gear">Gear</TextLink>
+        </Typography>
+      </Box>
+      <BeamLoads given={given} />
+    </Stack>
+  );
+}

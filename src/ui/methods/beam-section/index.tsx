@@ -1,0 +1,11 @@
+'use client';
+import type { PropsWithChildren } from 'react';
+import { beamSection } from '@/core/methods/beam-section';
+import { InFolder, wholeFolder } from '../holding';
+import { BeamSectionBench } from './Bench';
+
+const FOLDER = wholeFolder({ method: beamSection, Bench: BeamSectionBench });
+
+export function InBeamSection({ children }: PropsWithChildren) {
+  return <InFolder folder={FOLDER}>{children}</InFolder>;
+}
