@@ -74,6 +74,19 @@ function compute(input: BeamArrivalInput, setup: RunSetup): Outcome {
           },
         ),
       );
+    for (const row of rows) {
+      const end = read(row, 'from')?.plus(read(row, 'along') ?? 0);
+      if (end?.greaterThan(size.length))
+        findings.push(
+          finding({
+            id: 'arrival.beyond',
+            severity: 'advice',
+            fields: ['seen'],
+            message: `${SEEN[row.what ?? 'void']} would reach beyond the end of the beam.`,
+            action: 'Measure it again from the marked end.',
+          }),
+        );
+    }
     const middle = limits.of('arrival.middle', system);
     const inMiddle = rows.filter((row) => {
       const from = read(row, 'from');
