@@ -107,7 +107,7 @@ function broken({ cure, strength }: Group, at: number, chance: Chance): Record<s
     flush: 'yes',
     zeroed: 'true',
     guarded: 'true',
-    preload: '340',
+    preload: '300',
     gapSupportLeft: 'none',
     gapLoadLeft: chance.between(0, 1) < 0.3 ? 'leather' : 'none',
     gapLoadRight: 'none',

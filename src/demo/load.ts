@@ -35,6 +35,7 @@ import { mixPage } from '@/server/queries/series';
 import { currentReadings } from '@/server/readings';
 import type { Actor, UseCase } from '@/server/use-case';
 import { addBeams } from './beams';
+import { addBent } from './bent';
 import { addBrick } from './brick';
 import { addCores } from './cores';
 import type { Readings } from './fresh';
@@ -47,6 +48,8 @@ import { CAST_AFTER, type PlannedSample, planSamples } from './story';
 
 const HOUR = 3_600_000;
 const MINUTE = 60_000;
+/** The bay of the apron of which beams with bars and with fibres were made beside plain ones. */
+const TRIAL = 1;
 const INSTANT = /^\d{4}-\d\d-\d\dT.*Z$/u;
 const DEMO_REASON = 'Seen at the truck; the purchaser’s representative was told.';
 
@@ -296,6 +299,7 @@ class Loader {
     if ('flexuralStrength' in mixOf(plan)) {
       const hands = { act: this.act.bind(this), read: this.read.bind(this) };
       await addBeams(this.db, hands, sampleId, castAt, this.now, order);
+      if (order === TRIAL) await addBent(this.db, hands, sampleId, castAt);
     }
     return sampleId;
   }

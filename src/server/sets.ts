@@ -211,7 +211,7 @@ function setOf(
     .join(' ');
   return {
     ...base,
-    title: `${rule.word}${at}`,
+    title: `${rule.word}${at}${rule.by.includes('cure') && first?.about.cure === 'field' ? ', cured in the field' : ''}`,
     designated: false,
     what: rule.word,
     test: {

@@ -11,6 +11,7 @@ import { LIMITS as AIR_VOLUMETRIC } from '../methods/air-volumetric/limits';
 import { LIMITS as BEAM } from '../methods/beam/limits';
 import { LIMITS as BEAM_ARRIVAL } from '../methods/beam-arrival/limits';
 import { LIMITS as BEAM_SECTION } from '../methods/beam-section/limits';
+import { LIMITS as BEND } from '../methods/bend/limits';
 import { LIMITS as BRICK_TESTS } from '../methods/brick/limits';
 import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
 import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
@@ -67,6 +68,7 @@ export const REGISTER = {
   ...BEAM,
   ...BEAM_ARRIVAL,
   ...BEAM_SECTION,
+  ...BEND,
   ...HARDENED_DENSITY,
   ...STATIC_MODULUS,
   ...CORE_COMPRESSION,

@@ -3,6 +3,7 @@ import type { SetRule } from '../acceptance/set-rule';
 import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
 import type { Exact, System, UnitId } from '../quantity';
+import type { BendAsked } from '../signals';
 import type { Lane, Wait } from '../waits/wait';
 import type { Finding, Severity, Source, WorkingLine } from '../working';
 import type { FactSources, Facts } from './facts';
@@ -110,6 +111,8 @@ export interface PressTest {
   readonly expected?: Exact | undefined;
   /** Part of the maximum that the rate is told from, by a line through all its readings; absent: by two points, at half and nine tenths. */
   readonly judged?: Limit;
+  /** It is driven by its displacement: no rate of the load is kept. */
+  readonly driven?: true;
   /** A rate outside the band is reported only with a reason. */
   readonly strict?: true;
   /** Size that meets the bearing faces: diameter, or side. */
@@ -222,6 +225,8 @@ export interface Method<I extends RunInput = RunInput> {
   waits?(input: I, setup: RunSetup): readonly Wait[];
   /** How it is loaded, for methods that a press carries out. */
   readonly press?: PressUse<I>;
+  /** What is asked of its record over the displacement, for methods that bend by it; undefined while it is not known. */
+  readonly bends?: (input: I, setup: RunSetup) => BendAsked | undefined;
   /** The reading that names its frame, for methods loaded by a pump worked by hand. */
   readonly handPumped?: string;
   /** What the results of several specimens say together. */

@@ -63,6 +63,8 @@ const reported = ({ results, verdicts }: Outcome) => ({
 
 const PRESSED = METHODS.filter(
   (method) =>
+    // What is told from a record does not hang on the display.
+    !method.bends &&
     fieldsOf(method.Input).some(({ name }) => name === 'maximumLoad') &&
     computed(method, 'US').outcome.results.some(({ quantity }) => /strength/iu.test(quantity)),
 );

@@ -1,6 +1,7 @@
 import { airPressure } from './air-pressure';
 import { airVolumetric } from './air-volumetric';
 import { beamArrival } from './beam-arrival';
+import { beamBending } from './beam-bending';
 import { beamCentrePoint } from './beam-centre-point';
 import { beamSection } from './beam-section';
 import { beamThirdPoint } from './beam-third-point';
@@ -24,6 +25,7 @@ import { delivery } from './delivery';
 import { densityYield } from './density-yield';
 import { endGrinding } from './end-grinding';
 import { evaporation } from './evaporation';
+import { fibreBeam } from './fibre-beam';
 import { groutMaking } from './grout-making';
 import { groutPrism } from './grout-prism';
 import { hardenedDensity } from './hardened-density';
@@ -31,6 +33,7 @@ import { initialCuring } from './initial-curing';
 import { mortarCube } from './mortar-cube';
 import { mortarMaking } from './mortar-making';
 import { moulding } from './moulding';
+import { notchedBeam } from './notched-beam';
 import { ovenDrying } from './oven-drying';
 import { pointLoad } from './point-load';
 import { prismBuilding } from './prism-building';
@@ -72,6 +75,9 @@ const REGISTRY = {
   'splitting-tensile': splittingTensile,
   'beam-third-point': beamThirdPoint,
   'beam-centre-point': beamCentrePoint,
+  'beam-bending': beamBending,
+  'fibre-beam': fibreBeam,
+  'notched-beam': notchedBeam,
   'beam-arrival': beamArrival,
   'beam-section': beamSection,
   'hardened-density': hardenedDensity,

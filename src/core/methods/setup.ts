@@ -86,6 +86,8 @@ export class LoadLogFacts {
   /** Load before each drop that recovered, in the unit of the run, and its depth in percent. */
   @IsArray() @ValidateNested({ each: true }) @Type(() => DipFact) dips: DipFact[];
   @IsArray() @ValidateNested({ each: true }) @Type(() => SpikeFact) spikes: SpikeFact[];
+  /** What it says over its displacement, where a beam was bent by it. */
+  @IsOptional() @IsObject() bend?: LogAnalysis['bend'];
 }
 
 /** Everything that a computation needs besides the readings. Plain data: it is stored with the run and exported. */

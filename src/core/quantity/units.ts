@@ -22,7 +22,9 @@ export type Dimension =
   | 'speed'
   | 'areaShare'
   | 'lengthShare'
-  | 'evaporation';
+  | 'evaporation'
+  | 'energy'
+  | 'stiffness';
 
 interface UnitDefinition {
   readonly dimension: Dimension;
@@ -76,6 +78,12 @@ export const UNITS = {
   lbf: unit('force', 'lbf', POUND_FORCE, ['lbf', 'lb', 'lbs', 'pounds']),
   kip: unit('force', 'kip', POUND_FORCE.times(1000), ['kip', 'kips']),
   kgf: unit('force', 'kgf', '9.80665', ['kgf', 'kp']),
+  J: unit('energy', 'J', 1, ['j', 'joule', 'joules']),
+  'N.m': unit('energy', 'N·m', 1, ['n.m', 'n·m']),
+  'in.lbf': unit('energy', 'in·lbf', POUND_FORCE.times('0.0254'), ['in-lbf', 'in.lbf', 'in·lbf']),
+  'N/mm': unit('stiffness', 'N/mm', 1000, ['n/mm']),
+  'kN/mm': unit('stiffness', 'kN/mm', 1_000_000, ['kn/mm']),
+  'lbf/in': unit('stiffness', 'lbf/in', POUND_FORCE.div('0.0254'), ['lbf/in', 'lb/in']),
   Pa: unit('stress', 'Pa', 1, ['pa']),
   MPa: unit('stress', 'MPa', 1_000_000, ['mpa', 'n/mm2', 'n/mm²']),
   psi: unit('stress', 'psi', PSI, ['psi', 'lbf/in2', 'lb/in2']),
@@ -84,6 +92,8 @@ export const UNITS = {
   'MPa/s': unit('stressRate', 'MPa/s', 1_000_000, ['mpa/s', 'mpa/sec']),
   'psi/min': unit('stressRate', 'psi/min', PSI.div(60), ['psi/min', 'psi per minute']),
   'MPa/min': unit('stressRate', 'MPa/min', exact(1_000_000).div(60), ['mpa/min', 'n/mm2/min', 'n/mm²/min']),
+  'mm/min': unit('speed', 'mm/min', exact(1).div(60_000), ['mm/min']),
+  'in/min': unit('speed', 'in/min', exact('0.0254').div(60), ['in/min']),
   'lbf/s': unit('forceRate', 'lbf/s', POUND_FORCE, ['lbf/s', 'lb/s']),
   'kN/s': unit('forceRate', 'kN/s', 1000, ['kn/s']),
   degC: unit('temperature', '°C', 1, ['°c', 'c', 'degc', 'deg c', 'celsius']),

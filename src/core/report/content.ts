@@ -3,6 +3,7 @@ import type { Said } from '../material/contract';
 import type { Result } from '../methods';
 import type { CurvePoint } from '../signals';
 import type { WorkingLine } from '../working';
+import type { CurveAxis } from './curve-path';
 
 /** The specimen that a test was made on. */
 export interface ReportedSpecimen {
@@ -27,6 +28,8 @@ export interface ReportTest {
     readonly name: string;
     readonly sha256: string;
     readonly startAt: number;
+    /** What the load is drawn over: time, or the displacement of a beam that was bent by it. */
+    readonly axis: CurveAxis;
     readonly points: readonly CurvePoint[];
     readonly words: string;
   };

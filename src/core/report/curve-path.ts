@@ -1,8 +1,12 @@
 import type { CurvePoint } from '../signals';
 
+/** What load curves are drawn over: seconds, or millimetres. */
+export type CurveAxis = 's' | 'mm';
+
 /** Load curves drawn into a box, each from its own contact on. */
 export interface CurvePaths {
   readonly paths: readonly string[];
+  /** What the width of the box is, in seconds or mm. */
   readonly seconds: number;
   readonly load: number;
 }
@@ -16,12 +20,15 @@ export function curvePaths(
   curves: readonly { readonly points: readonly CurvePoint[]; readonly startAt: number }[],
   width: number,
   height: number,
+  axis: CurveAxis = 's',
 ): CurvePaths {
+  // A second before contact is shown too; of a displacement nothing lies before it.
+  const lead = axis === 's' ? 1 : 0;
   const shifted = curves.map(({ points, startAt }) =>
-    points.filter(([t]) => t >= startAt - 1).map(([t, load]) => [t - startAt + 1, load] as const),
+    points.filter(([t]) => t >= startAt - lead).map(([t, load]) => [t - startAt + lead, load] as const),
   );
   const all = shifted.flat();
-  const seconds = Math.max(1, ...all.map(([t]) => t));
+  const seconds = Math.max(axis === 's' ? 1 : 0.1, ...all.map(([t]) => t));
   const load = Math.max(1, ...all.map(([, value]) => value));
   const paths = shifted.map((points) =>
     points

@@ -4,6 +4,7 @@ import type { SetPlot } from '../acceptance/set-rule';
 import { withUnit } from '../quantity';
 import type { WorkingLine } from '../working';
 import type { ReportContent, ReportSet, ReportTest } from './content';
+import type { CurveAxis } from './curve-path';
 
 /** A column of a table: what stands in it decides how wide it is and how it is set. */
 export interface Column {
@@ -42,6 +43,7 @@ export type Section =
   | {
       readonly kind: 'curves';
       readonly title: string;
+      readonly axis: CurveAxis;
       readonly curves: readonly { readonly label: string; readonly log: NonNullable<ReportTest['log']> }[];
     }
   | {
@@ -248,7 +250,11 @@ function curves(tests: readonly ReportTest[]): Section[] {
   const drawn = tests.flatMap(({ specimen, log }) =>
     log && log.points.length > 1 ? [{ label: specimen?.label ?? '', log }] : [],
   );
-  return drawn.length > 0 ? [{ kind: 'curves', title: 'Load curves', curves: drawn }] : [];
+  return (['s', 'mm'] as const).flatMap((axis) => {
+    const own = drawn.filter(({ log }) => log.axis === axis);
+    const title = axis === 's' ? 'Load curves' : 'Load over displacement';
+    return own.length > 0 ? [{ kind: 'curves' as const, title, axis, curves: own }] : [];
+  });
 }
 
 function working({ sets, together }: ReportContent, tests: readonly ReportTest[]): Section[] {

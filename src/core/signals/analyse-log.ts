@@ -1,3 +1,6 @@
+import type { BendAnalysis } from './bend/types';
+import type { CurvePoint } from './thin';
+
 /** Version of the algorithm, kept with every analysis. */
 export const ANALYSIS_VERSION = 3;
 
@@ -76,6 +79,8 @@ export interface LogAnalysis {
   readonly dips: readonly Dip[];
   readonly spikes: readonly Spike[];
   readonly verdict: 'valid' | 'remark' | 'review' | 'no result';
+  /** What it says over its displacement, where a beam was bent by it. */
+  readonly bend?: BendAnalysis & { readonly curve: readonly CurvePoint[] };
 }
 
 /** Our choices: parts of the peak, windows in seconds, percents. */

@@ -1,4 +1,5 @@
 export * from './analyse-log';
+export * from './bend';
 export * from './cleaned-csv';
 export * from './read-log';
 export * from './tests-in-log';

@@ -33,6 +33,8 @@ export interface BesideLoad {
 export interface LoadLog {
   readonly seconds: Float64Array;
   readonly load: Float64Array;
+  /** Travel, or deflection, mm, where the file has a column of it; NaN in a row that has none. */
+  readonly position?: Float64Array;
   /** Rows that could not be read; the first few of them. */
   readonly unread: number;
   readonly examples: readonly string[];
@@ -186,6 +188,9 @@ export function readLoadLog(
   let capacity = Math.max(1024, Math.ceil(text.length / 8));
   let seconds = new Float64Array(capacity);
   let loads = new Float64Array(capacity);
+  const beyond = mapping.position;
+  const mm = convert(exact(1), mapping.positionUnit ?? 'mm', 'mm').toNumber();
+  let places = new Float64Array(beyond === undefined ? 0 : capacity);
   const factor = convert(exact(1), mapping.loadUnit, unit).toNumber();
   const scale = timeUnit === 'ms' ? 0.001 : 1;
   const number = (cell: string): number => {
@@ -234,9 +239,11 @@ export function readLoadLog(
       capacity *= 2;
       seconds = grown(seconds, capacity);
       loads = grown(loads, capacity);
+      if (beyond !== undefined) places = grown(places, capacity);
     }
     seconds[count] = second;
     loads[count] = value;
+    if (beyond !== undefined) places[count] = number(cellAt(text, from, to, beyond, delimiter)) * mm;
     if (count === 0) firstRow = text.slice(from, to);
     if (Math.abs(value) > furthest) {
       furthest = Math.abs(value);
@@ -263,6 +270,7 @@ export function readLoadLog(
   const [began, ended] = [firstRow, peakRow].map((line) => beside(line, mapping.position));
   return {
     ...own,
+    ...(beyond === undefined ? {} : { position: places.slice(0, count) }),
     unread,
     examples,
     turned,

@@ -40,27 +40,28 @@ export function testsIn(seconds: Float64Array, load: Float64Array): LogPart[] {
   return parts.length > 0 ? parts : [{ from: 0, to: load.length, peak: largest, at: 0 }];
 }
 
+/** The columns of a log that belong together. */
+interface Columns {
+  readonly seconds: Float64Array;
+  readonly load: Float64Array;
+  readonly position?: Float64Array;
+}
+
 /**
  * The test that was chosen among those in a log; the log itself where it holds one only.
  * @returns undefined when there is no such part
  */
-export function chosenPart(
-  log: { readonly seconds: Float64Array; readonly load: Float64Array },
-  parts: readonly LogPart[],
-  part = 0,
-): { readonly seconds: Float64Array; readonly load: Float64Array } | undefined {
+export function chosenPart(log: Columns, parts: readonly LogPart[], part = 0): Columns | undefined {
   const chosen = parts[part];
   return chosen && (parts.length > 1 ? partOf(log, chosen) : log);
 }
 
 /** One of the tests of a log, its time from its own beginning. */
-export function partOf(
-  log: { readonly seconds: Float64Array; readonly load: Float64Array },
-  part: Pick<LogPart, 'from' | 'to'>,
-): { seconds: Float64Array; load: Float64Array } {
+export function partOf(log: Columns, part: Pick<LogPart, 'from' | 'to'>): Columns {
   const start = log.seconds[part.from] ?? 0;
   return {
     seconds: log.seconds.slice(part.from, part.to).map((second) => second - start),
     load: log.load.slice(part.from, part.to),
+    ...(log.position ? { position: log.position.slice(part.from, part.to) } : {}),
   };
 }

@@ -19,9 +19,10 @@ import { eq } from 'drizzle-orm';
 import { limitsOf, usableInput } from '@/core/methods';
 import { FORCE_UNIT, logBand } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
-import type { UnitId } from '@/core/quantity';
+import { convert, exact, type UnitId } from '@/core/quantity';
 import {
   analyseLog,
+  bendOfLog,
   chosenPart,
   type LogAnalysis,
   type LogMapping,
@@ -36,6 +37,11 @@ import { runPlace } from '../run-place';
 import { runSetup } from '../run-setup';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { recomputeRun } from './runs';
+
+/** N in one unit of a force. */
+export function newtonsIn(unit: UnitId): number {
+  return convert(exact(1), unit, 'N').toNumber();
+}
 
 /** Largest file after unpacking, bytes: a million rows with room to spare. */
 const LARGEST = 64 * 1024 * 1024;
@@ -126,7 +132,15 @@ export const keepLoadLog = defineUseCase({
     const parts = testsIn(log.seconds, log.load);
     const own = chosenPart(log, parts, input.part);
     if (!own) return refuseFields({ part: `There are ${parts.length} tests in this file.` });
-    const analysis = analyseLog({ ...own, ...logBand(test, system, limitsOf(setup)) });
+    const usable = usableInput(method, typed).input;
+    const asked = method.bends?.(usable, setup);
+    const bend = asked && bendOfLog(own, newtonsIn(FORCE_UNIT[system]), asked);
+    if (asked && !bend)
+      return refuseFields({ data: 'It has no column of travel or deflection: say which column that is.' });
+    const analysis: LogAnalysis = {
+      ...analyseLog({ ...own, ...logBand(test, system, limitsOf(setup)) }),
+      ...(bend ? { bend } : {}),
+    };
     await tx.insert(loadLogs).values({
       id: input.id,
       runId: run.id,
@@ -135,7 +149,9 @@ export const keepLoadLog = defineUseCase({
       bytes: Buffer.from(input.data, 'base64'),
       mapping: { ...input.mapping, ...(input.part === undefined ? {} : { part: input.part }) },
       analysis,
-      curve: thinned(...untilBroken(own.seconds, own.load, analysis), CURVE_POINTS),
+      curve: bend
+        ? bend.curve.map(([at, newtons]) => [at, newtons / newtonsIn(FORCE_UNIT[system])] as const)
+        : thinned(...untilBroken(own.seconds, own.load, analysis), CURVE_POINTS),
       by: actor.id,
       at: now,
     });

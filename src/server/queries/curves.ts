@@ -1,4 +1,5 @@
 import { desc } from 'drizzle-orm';
+import type { CurveAxis } from '@/core/report/curve-path';
 import type { CurvePoint, LogAnalysis } from '@/core/signals';
 import type { Queryable } from '@/db/client';
 import { loadLogs } from '@/db/schema';
@@ -11,6 +12,9 @@ export interface RunCurve {
   readonly sha256: string;
   readonly curve: readonly CurvePoint[];
   readonly analysis: LogAnalysis;
+  /** What it is drawn over, and where it begins there. */
+  readonly axis: CurveAxis;
+  readonly startAt: number;
 }
 
 /** The curves of runs, of each the newest that was kept. */
@@ -27,5 +31,10 @@ export async function curvesOf(db: Queryable, runIds: readonly string[]): Promis
     .from(loadLogs)
     .where(anyOf(loadLogs.runId, runIds))
     .orderBy(loadLogs.runId, desc(loadLogs.at));
-  return rows.map((row) => ({ ...row, curve: row.curve ?? [] }));
+  return rows.map((row) => ({
+    ...row,
+    curve: row.curve ?? [],
+    axis: row.analysis.bend ? 'mm' : 's',
+    startAt: row.analysis.bend ? 0 : row.analysis.startAt,
+  }));
 }

@@ -398,18 +398,23 @@ export function columnsOf(run: RunView, zone: string): Said[] {
 }
 
 /** The load log of a test in words and as a curve. */
-function logOf({ name, sha256, curve, analysis }: RunCurve, system: System): NonNullable<ReportTest['log']> {
+function logOf(
+  { name, sha256, curve, analysis, startAt, axis }: RunCurve,
+  system: System,
+): NonNullable<ReportTest['log']> {
   const rate = analysis.meanRate;
   const unit = system === 'US' ? 'psi/s' : 'MPa/s';
   const words = [
     `${withThousands(String(analysis.rows))} readings`,
-    ...(rate === null
+    ...(rate === null || analysis.bend
       ? []
       : [`mean rate ${rate.toFixed(system === 'US' ? 1 : 3)} ${unit} from half to nine tenths`]),
-    ...(analysis.outside === null ? [] : [`${analysis.outside.toFixed(0)} % outside the band`]),
-    ...analysis.dips.map(({ depth }) => `a dip of ${depth.toFixed(1)} %`),
+    ...(analysis.outside === null || analysis.bend
+      ? []
+      : [`${analysis.outside.toFixed(0)} % outside the band`]),
+    ...(analysis.bend ? [] : analysis.dips).map(({ depth }) => `a dip of ${depth.toFixed(1)} %`),
   ];
-  return { name, sha256, startAt: analysis.startAt, points: curve, words: words.join(', ') };
+  return { name, sha256, startAt, axis, points: curve, words: words.join(', ') };
 }
 
 function remarkOf(run: RunView): (found: Finding) => string {

@@ -238,11 +238,12 @@ const CURVE = { width: 330, height: 120 };
 const CURVE_INK = [TEAL, '#8A5C00', STOP, '#3F6B3A', INK];
 
 /** The load curves, each from its contact on, with the file each was drawn from. */
-function curvePart({ curves: drawn }: Extract<Section, { kind: 'curves' }>): Content[] {
+function curvePart({ curves: drawn, axis }: Extract<Section, { kind: 'curves' }>): Content[] {
   const { paths, seconds, load } = curvePaths(
     drawn.map(({ log }) => log),
     CURVE.width,
     CURVE.height,
+    axis,
   );
   const lines = paths.map(
     (path, index) =>
@@ -252,7 +253,12 @@ function curvePart({ curves: drawn }: Extract<Section, { kind: 'curves' }>): Con
     {
       svg: `<svg width="${CURVE.width}" height="${CURVE.height}" viewBox="0 0 ${CURVE.width} ${CURVE.height}"><rect width="${CURVE.width}" height="${CURVE.height}" fill="none" stroke="${RULE}" stroke-width="0.6"/>${lines.join('')}</svg>`,
     },
-    { text: latin(`Full height ${Math.round(load)}, full width ${seconds.toFixed(0)} s.`), style: 'small' },
+    {
+      text: latin(
+        `Full height ${Math.round(load)}, full width ${seconds.toFixed(axis === 's' ? 0 : 1)} ${axis}.`,
+      ),
+      style: 'small',
+    },
     ...drawn.map(
       ({ label, log }, index): Content => ({
         text: latin(`${label}: ${log.words}; file ${log.name}, SHA-256 ${log.sha256}.`),

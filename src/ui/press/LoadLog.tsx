@@ -26,6 +26,7 @@ import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/kit';
 import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
+import { FoundBend } from './FoundBend';
 import { KeptLog, LOG_VERDICT } from './KeptLog';
 import { LogChart } from './LogChart';
 import type { LogRead } from './load-log.worker';
@@ -54,6 +55,8 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
   const test = use?.test(run.live.input, data.setup);
   const band = test?.measured ? logBand(test, system, limits) : null;
   const machine = machineOf(run, data);
+  const asked = run.method.bends?.(run.live.input, data.setup);
+  const bent = asked ? { asked, newtons: convert(exact(1), unit, 'N').toNumber() } : null;
   const choose = async (chosen: File): Promise<void> => {
     stop();
     if (chosen.size > LARGEST) return setTrouble('The file is larger than 64 MB: cut it to the test.');
@@ -103,7 +106,9 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
       </Box>
       {band || readOnly ? null : (
         <Typography variant="body2" color="text.secondary">
-          Measure the specimen first: the rate is a stress.
+          {bent
+            ? 'Measure width, depth and span first.'
+            : 'Measure the specimen first: the rate is a stress.'}
         </Typography>
       )}
       {data.setup.loadLog ? <KeptLog runId={data.runId} verdict={data.setup.loadLog.verdict} /> : null}
@@ -117,7 +122,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
           <Columns text={file.text} mapping={mapping} change={setMapping} remembered={remembered} />
           <Button
             variant="contained"
-            onClick={() => analyse(file.text, mapping, unit, band, part)}
+            onClick={() => analyse(file.text, mapping, unit, band, part, bent)}
             disabled={share !== null}
           >
             Columns and units are right: analyse
@@ -145,7 +150,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
                   onChange={(event) => {
                     const next = Number(event.target.value);
                     setPart(next);
-                    void analyse(file.text, mapping, unit, band, next);
+                    void analyse(file.text, mapping, unit, band, next, bent);
                   }}
                 >
                   {read.parts.map(({ peak, at }, index) => (
@@ -160,15 +165,21 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
                   {words}
                 </Alert>
               ))}
-              <Found read={read} unit={unit} system={system} />
-              <LogChart
-                read={read}
-                system={system}
-                corridor={{
-                  low: (band.low * band.area) / band.stress,
-                  high: (band.high * band.area) / band.stress,
-                }}
-              />
+              {bent ? (
+                <FoundBend bend={read.bend} system={system} />
+              ) : (
+                <>
+                  <Found read={read} unit={unit} system={system} />
+                  <LogChart
+                    read={read}
+                    system={system}
+                    corridor={{
+                      low: (band.low * band.area) / band.stress,
+                      high: (band.high * band.area) / band.stress,
+                    }}
+                  />
+                </>
+              )}
               <Button variant="contained" size="large" onClick={() => keep(read)} loading={busy}>
                 Keep it with this run
               </Button>

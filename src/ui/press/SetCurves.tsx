@@ -7,7 +7,10 @@ import { curve, useChartSetup } from '../charts/setup';
 /** Load curves of companions laid over one another, each from its own contact on. */
 export function SetCurves({
   curves,
+  axis = 's',
 }: {
+  /** Over the time from contact, or over the displacement. */
+  axis?: 's' | 'mm';
   curves: readonly {
     readonly label: string;
     readonly points: readonly CurvePoint[];
@@ -29,7 +32,9 @@ export function SetCurves({
           datasets: drawn.map(({ label, points, startAt }, index) =>
             curve(
               label,
-              points.filter(([t]) => t >= startAt - 1).map(([t, load]) => ({ x: t - startAt, y: load })),
+              points
+                .filter(([t]) => t >= startAt - (axis === 's' ? 1 : 0))
+                .map(([t, load]) => ({ x: t - startAt, y: load })),
               inks[index % inks.length] ?? palette.primary.main,
               dashes[index % dashes.length],
             ),
@@ -39,7 +44,12 @@ export function SetCurves({
           ...base,
           parsing: false,
           scales: {
-            x: { ...base.scales.x, type: 'linear', min: 0, title: { display: true, text: 's from contact' } },
+            x: {
+              ...base.scales.x,
+              type: 'linear',
+              min: 0,
+              title: { display: true, text: axis === 's' ? 's from contact' : 'mm' },
+            },
             y: { ...base.scales.y, min: 0 },
           },
         }}

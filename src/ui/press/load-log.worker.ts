@@ -2,6 +2,8 @@ import { expose } from 'comlink';
 import type { UnitId } from '@/core/quantity';
 import {
   analyseLog,
+  type BendAsked,
+  bendOfLog,
   chosenPart,
   type LogMapping,
   type LogRequest,
@@ -15,6 +17,12 @@ const SHOWN = 600;
 
 type Band = Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria'>;
 
+/** What is asked of a beam bent by its displacement, and the N in one unit of the load. */
+export interface Bent {
+  readonly asked: BendAsked;
+  readonly newtons: number;
+}
+
 /** Reads and analyses a log beside the page, so that the page never stands still. */
 const logWorker = {
   analyse(
@@ -23,6 +31,7 @@ const logWorker = {
     unit: UnitId,
     band: Band,
     part: number,
+    bent: Bent | null,
     onProgress: (share: number) => void,
   ) {
     const began = performance.now();
@@ -30,9 +39,11 @@ const logWorker = {
     const parts = testsIn(log.seconds, log.load);
     const own = chosenPart(log, parts, part) ?? chosenPart(log, parts) ?? log;
     const analysis = analyseLog({ ...own, ...band });
+    const bend = bent ? bendOfLog(own, bent.newtons, bent.asked) : undefined;
     const { unread, examples, turned, beside } = log;
     return {
       analysis,
+      bend,
       curve: thinned(own.seconds, own.load, SHOWN).map(([x, y]) => ({ x, y })),
       unread,
       examples,

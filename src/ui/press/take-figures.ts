@@ -19,7 +19,8 @@ export function takeFigures(run: Run, { system }: RunSheetData, { peak, meanRate
   const us = system === 'US';
   const plain = (value: Parameters<typeof roundedText>[0], step: string): string =>
     roundedText(value, step).replaceAll(',', '');
-  fill(fields.load, plain(exact(peak), us ? '10' : '0.1'));
+  // Of a beam bent by its displacement the display is read by itself: it checks the record.
+  if (!run.method.bends) fill(fields.load, plain(exact(peak), us ? '10' : '0.1'));
   const rate = fields.rate ? run.fields.get(fields.rate) : undefined;
   if (meanRate !== null && rate?.kind === 'measure') {
     // A method may read its rate by the minute.

@@ -3,7 +3,7 @@ import { proxy, type Remote, wrap } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { UnitId } from '@/core/quantity';
 import type { LogMapping, LogRequest } from '@/core/signals';
-import type { LogRead, LogWorker } from './load-log.worker';
+import type { Bent, LogRead, LogWorker } from './load-log.worker';
 
 /** The worker that reads load logs: what it found last, and how far it is. Choosing another file ends the one before. */
 export function useLogWorker() {
@@ -23,6 +23,7 @@ export function useLogWorker() {
       unit: UnitId,
       band: Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria'>,
       part: number,
+      bent: Bent | null,
     ): Promise<void> => {
       stop();
       setRead(null);
@@ -36,6 +37,7 @@ export function useLogWorker() {
         unit,
         band,
         part,
+        bent,
         proxy((done: number) => {
           // Word of a file that was left arrives late.
           if (worker.current === own) setShare(done);

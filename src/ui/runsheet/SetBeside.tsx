@@ -1,8 +1,10 @@
 import { Box, Typography } from '@mui/material';
 import type { ComponentProps } from 'react';
+import type { VerdictState } from '@/core/acceptance';
 import { type UnitId, unitLabel } from '@/core/quantity';
 import type { Finding } from '@/core/working';
 import { Findings } from '../parts/Findings';
+import { VerdictMark } from '../parts/Verdict';
 import { SetCurves } from '../press/SetCurves';
 
 interface Member {
@@ -21,7 +23,9 @@ export function SetBeside({
   designated,
   findings,
   note,
+  verdicts,
   curves,
+  axis,
 }: {
   members: readonly Member[];
   value: string | null;
@@ -31,7 +35,15 @@ export function SetBeside({
   findings: readonly Finding[];
   /** What the set says where that is no strength test. */
   note: string | null;
+  /** What it is held against by itself. */
+  verdicts: readonly {
+    readonly criterion: string;
+    readonly title: string;
+    readonly state: VerdictState;
+    readonly sentence: string;
+  }[];
   curves: ComponentProps<typeof SetCurves>['curves'];
+  axis: 's' | 'mm';
 }) {
   return (
     <Box sx={{ mt: 2, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
@@ -54,7 +66,12 @@ export function SetBeside({
         </Typography>
       ) : null}
       {note ? <Typography sx={{ mt: 0.5 }}>{note}</Typography> : null}
-      <SetCurves curves={curves} />
+      {verdicts.map(({ criterion, title, state: held, sentence }) => (
+        <Typography key={criterion} sx={{ mt: 0.5 }}>
+          <VerdictMark state={held} word={title} /> {sentence}
+        </Typography>
+      ))}
+      <SetCurves curves={curves} axis={axis} />
       {findings.length > 0 ? (
         <Box sx={{ mt: 1 }}>
           <Findings findings={findings} />

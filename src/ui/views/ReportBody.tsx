@@ -55,6 +55,7 @@ function SectionBody({ section }: { section: Section }) {
     case 'curves':
       return (
         <SetCurves
+          axis={section.axis}
           curves={section.curves.map(({ label, log }) => ({
             label,
             points: log.points,

@@ -1,7 +1,7 @@
 import type { Criterion, LimitAbout } from '../../acceptance/criterion';
 import type { Limits } from '../../limits';
 import { type Exact, exact, type System } from '../../quantity';
-import { commonPractice, ourChoice, standard } from '../../working';
+import { standard } from '../../working';
 
 const ACI_26_12_3 = standard('ACI 318', '26.12.3');
 const ACI_26_12_6 = standard('ACI 318', '26.12.6');
@@ -21,9 +21,12 @@ const STRENGTH_TESTS = {
   holds: 'at least',
 } as const;
 
+/** What the project itself asks for. */
+const PROJECT = standard('project specification');
+
 const FLEXURAL = {
-  // The project's own text decides; this is what such texts usually ask.
-  source: commonPractice,
+  // What such texts usually ask; the project's own decides.
+  source: PROJECT,
   quantity: 'modulus of rupture',
   by: ['beam-third-point', 'beam-centre-point'],
   holds: 'at least',
@@ -35,7 +38,7 @@ const flexuralMean = (of: LimitAbout) =>
 
 /** Traffic: of beams that were cured with the slab and loaded as it is asked for, and of no others. */
 const opening = (loading: 'third' | 'centre'): Omit<Criterion, 'id' | 'by'> => ({
-  source: ourChoice('what the project asks before traffic goes on'),
+  source: PROJECT,
   title: 'Opening to traffic',
   asks: 'Mean of the beams cured with the slab at least',
   quantity: 'modulus of rupture',

@@ -49,11 +49,18 @@ export function computeBeam(input: BeamInput, setup: RunSetup, arrangement: Arra
   const unit = LENGTH_UNIT[system];
   const size = sizeOf(input, setup);
   const [P, L] = ['maximumLoad', 'span'].map((name) => readMeasure(input, name)?.value);
+  const read = limits.number('beam.size-step', system);
   const breaks = readAll(input, BREAKS);
   const a =
     breaks &&
-    meanLine(sheet, breaks, { symbol: 'a', name: 'Break to the nearer support, mean', unit, source });
-  const own = measuredLines(input, sheet, unit, source);
+    meanLine(sheet, breaks, {
+      symbol: 'a',
+      name: 'Break to the nearer support, mean',
+      unit,
+      source,
+      step: read,
+    });
+  const own = measuredLines(input, sheet, { unit, source, step: read });
   let place: BreakPlace | undefined;
   let strength: Exact | undefined;
   if (own && L && a) {
@@ -108,6 +115,8 @@ export function computeBeam(input: BeamInput, setup: RunSetup, arrangement: Arra
 }
 
 interface MeanWords {
+  /** The place it is printed to; what it is used for is not rounded. */
+  readonly step: Exact;
   readonly symbol: string;
   readonly name: string;
   readonly unit: (typeof LENGTH_UNIT)[System];
@@ -115,7 +124,11 @@ interface MeanWords {
 }
 
 /** The mean of three, unrounded. */
-function meanLine(sheet: Sheet, values: readonly Exact[], { symbol, name, unit, source }: MeanWords): Exact {
+function meanLine(
+  sheet: Sheet,
+  values: readonly Exact[],
+  { symbol, name, unit, source, step }: MeanWords,
+): Exact {
   const uses = Object.fromEntries(values.map((value, index) => [`${symbol}${index + 1}`, value]));
   return sheet.line({
     symbol,
@@ -124,6 +137,7 @@ function meanLine(sheet: Sheet, values: readonly Exact[], { symbol, name, unit, 
     uses,
     unit,
     source,
+    round: { step, rule: 'printed to what it is read to; used unrounded' },
   });
 }
 
@@ -135,13 +149,12 @@ interface OwnSize {
 function measuredLines(
   input: BeamInput,
   sheet: Sheet,
-  unit: MeanWords['unit'],
-  source: Source,
+  words: Pick<MeanWords, 'unit' | 'source' | 'step'>,
 ): OwnSize | undefined {
   const [widths, depths] = [readAll(input, WIDTHS), readAll(input, DEPTHS)];
   if (!widths || !depths) return undefined;
-  const b = meanLine(sheet, widths, { symbol: 'b', name: 'Width, mean', unit, source });
-  return { b, d: meanLine(sheet, depths, { symbol: 'd', name: 'Depth, mean', unit, source }) };
+  const b = meanLine(sheet, widths, { symbol: 'b', name: 'Width, mean', ...words });
+  return { b, d: meanLine(sheet, depths, { symbol: 'd', name: 'Depth, mean', ...words }) };
 }
 
 /** What a load in the middle says besides: the stress at the break itself, and what third points would have read about. */

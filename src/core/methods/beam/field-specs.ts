@@ -14,8 +14,8 @@ const invalid = { severity: 'invalid', beforeLoad: true } as const;
 
 const GAPS = {
   options: [
-    { value: 'none', label: 'No leaf goes in' },
-    { value: 'leather', label: '0.004 in [0.10 mm] goes in, leather' },
+    { value: 'none', label: 'None' },
+    { value: 'leather', label: 'Leather' },
     { value: 'capped', label: 'Capped' },
     { value: 'ground', label: 'Ground' },
     {
@@ -53,6 +53,7 @@ const GAPS = {
     },
   ],
   required: true,
+  help: 'None: no leaf goes in over an inch [25 mm]. Leather only where the leaf of 0.015 in [0.38 mm] does not.',
 } as const;
 
 export type Gap = (typeof GAPS.options)[number]['value'];

@@ -73,7 +73,9 @@ export function logFindings(
   const { loadLog } = setup;
   if (!loadLog) return [];
   const found: Finding[] = [];
-  const { troubles, dips, outside, underRead, spikes } = loadLog;
+  const { troubles, outside, underRead } = loadLog;
+  // What is bent by its displacement cracks, drops and rises again: that is what it is for, and its own findings say it.
+  const [dips, spikes] = loadLog.bend ? [[], []] : [loadLog.dips, loadLog.spikes];
   for (const trouble of ['clipped', 'maximum not shown'] as const) {
     if (!troubles.includes(trouble)) continue;
     found.push(

@@ -53,8 +53,9 @@ export function pressPlan(
 /** How far the load will go and the rate to keep, in one line. */
 export function pressBrief(test: PressTest, system: System): string {
   const unit = FORCE_UNIT[system];
-  const rate = bandText(loadBand(test, system), system);
   const { expected } = test;
+  if (test.driven) return expected ? `About ${plainOf(expected, unit)} is expected.` : '';
+  const rate = bandText(loadBand(test, system), system);
   if (!expected) return test.from === 'half' ? `From half of the load on keep ${rate}.` : `Keep ${rate}.`;
   const most = `About ${plainOf(expected, unit)} is expected`;
   return test.from === 'half'

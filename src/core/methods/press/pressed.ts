@@ -3,6 +3,7 @@ import type { Method, PressUse } from '../contract';
 import { exampleInput } from '../example';
 import type { Facts } from '../facts';
 import { fieldsOf, type RunInput } from '../fields';
+import type { LoadLogFacts } from '../setup';
 import { examplePress } from './example';
 import { specimenPlan } from './plan';
 import { pressSteps } from './press-steps';
@@ -21,6 +22,7 @@ interface Own<I extends RunInput> extends Omit<Method<I>, Taken> {
     readonly form: Parameters<typeof examplePress>[1];
     readonly input?: Readonly<Record<string, unknown>>;
     readonly facts?: Facts;
+    readonly loadLog?: LoadLogFacts;
   };
 }
 
@@ -36,10 +38,10 @@ export function pressed<I extends RunInput>({ steps, plan, example, ...own }: Ow
       ((system, setup) =>
         specimenPlan(own.press.test(Object.assign(new own.Input(), { system }), setup), setup, system)),
     example: (system) => {
-      const { form, input, facts } = example(system);
+      const { form, input, facts, loadLog } = example(system);
       return {
         input: { ...exampleInput(fieldsOf(own.Input), system), system, ...input },
-        setup: examplePress(system, form, facts),
+        setup: { ...examplePress(system, form, facts), ...(loadLog ? { loadLog } : {}) },
       };
     },
   };

@@ -32,6 +32,8 @@ function loadRate(value: Exact, band: Limit, test: PressTest, system: System): E
 
 /** The band of the rate as load a second, for the specimen's own area. */
 export function loadBand(test: PressTest, system: System): LoadBand {
+  // What is driven by its displacement keeps to no rate of the load.
+  if (test.driven) return { low: exact(0), target: exact(0), high: exact(Number.POSITIVE_INFINITY) };
   const { band } = test;
   const low = loadRate(band.low ?? exact(0), band, test, system);
   const high = loadRate(band.high ?? band.low ?? exact(0), band, test, system);
@@ -84,6 +86,7 @@ export function rateItems(
   machine: EquipmentFacts | undefined,
   system: System,
 ): readonly PlanItem[] {
+  if (test.driven) return [];
   const unit = unitLabel(FORCE_UNIT[system]);
   const place = system === 'US' ? '1' : '0.01';
   const { low, target, high } = loadBand(test, system);

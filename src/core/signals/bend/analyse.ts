@@ -106,14 +106,14 @@ function windowOf(
 export function analyseBend(request: BendRequest): BendAnalysis {
   const rows = request.force.length;
   if (rows < 3) return none(rows, ['empty']);
-  const { force, noise, spikes, zeroed } = cleaned(request);
+  const { force, noise, spikes, atZero } = cleaned(request);
   const { envelope: displacement, back } = farthest(request.displacement);
   const record = { displacement, force };
   const peakIndex = largestAt(force);
   const most = force[peakIndex] ?? 0;
   if (most <= 0) return none(rows, ['empty']);
   const troubles: BendTrouble[] = [];
-  if (!zeroed) troubles.push('not at zero');
+  if (!atZero) troubles.push('not at zero');
   if (back) troubles.push('goes back');
   if (peakIndex >= rows - 2) troubles.push('no peak');
   if ((force[0] ?? 0) > LATE * most) troubles.push('starts late');

@@ -42,7 +42,8 @@ export function noiseOf(force: Float64Array, peakIndex: number): number {
 export interface Cleaned extends BendRecord {
   readonly noise: number;
   readonly spikes: BendAnalysis['spikes'];
-  readonly zeroed: boolean;
+  /** It begins with no force on it. */
+  readonly atZero: boolean;
 }
 
 /**
@@ -77,5 +78,11 @@ export function cleaned({ displacement, force: raw }: BendRecord): Cleaned {
     spikes.push({ index, was: value, now });
     force[index] = now;
   }
-  return { displacement, force, noise: noiseOf(force, largestAt(force)), spikes, zeroed };
+  return {
+    displacement,
+    force,
+    noise: noiseOf(force, largestAt(force)),
+    spikes,
+    atZero: zeroed || Math.abs(force[0] ?? 0) < ZERO_SHARE * top,
+  };
 }

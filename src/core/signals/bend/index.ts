@@ -1,2 +1,3 @@
 export * from './analyse';
+export * from './of-log';
 export * from './types';

@@ -18,7 +18,7 @@ export function BeamBench({ picture: { values }, take }: BenchProps) {
   const over = (own: unknown): number =>
     Math.min((typeof own === 'number' ? own : span / 15) * scale, LEFT - 20);
   const [left, right] = [over(values.left), over(values.right)];
-  const high = Math.min(depth * scale, 120);
+  const high = Math.min(depth * scale, 64);
   const [top, foot] = [52, 52 + high];
   const third = values.loading === 'third';
   const loads = String(values.loads).split(',').map(Number);
@@ -35,11 +35,14 @@ export function BeamBench({ picture: { values }, take }: BenchProps) {
   const places = [0, ...loads, 1];
   const a = typeof values.a === 'number' ? values.a : null;
   const beam = beamUnder(third ? 'third' : 'centre', 1, { span, plate: 0, at: 0 });
-  const bottom = foot + 36;
+  const bottom = foot + 30;
+  // How it is loaded until it is broken, then where it broke.
+  const looked =
+    values.broken === true || a !== null || String(values.places ?? '').replaceAll(',', '') !== '';
   return (
     <Box>
       <svg
-        viewBox={`0 0 ${WIDTH} ${bottom + DIAGRAMS_HEIGHT}`}
+        viewBox={`0 0 ${WIDTH} ${bottom + (looked ? 0 : DIAGRAMS_HEIGHT)}`}
         width="100%"
         style={{ maxWidth: 620 }}
         role="img"
@@ -109,9 +112,9 @@ export function BeamBench({ picture: { values }, take }: BenchProps) {
             strokeWidth={2.5}
           />
         )}
-        <Diagrams beam={beam} from={LEFT} to={RIGHT} top={bottom - 6} />
+        {looked ? null : <Diagrams beam={beam} from={LEFT} to={RIGHT} top={bottom - 6} />}
       </svg>
-      <TensionFace values={values} take={take} />
+      {looked ? <TensionFace values={values} take={take} /> : null}
       <Typography variant="body2" color="text.secondary">
         {third
           ? 'Between the two loads the moment is the same everywhere: there it should break.'

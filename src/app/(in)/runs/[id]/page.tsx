@@ -1,5 +1,6 @@
 import { Typography } from '@mui/material';
 import type { Metadata } from 'next';
+import { findCriterion } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { findMaterial } from '@/core/materials/registry';
 import { findMethod } from '@/core/methods/registry';
@@ -97,11 +98,16 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
               }))}
               findings={set.test.findings}
               note={set.note ?? null}
+              verdicts={set.verdicts.map(({ criterion, state, sentence }) => ({
+                criterion,
+                title: findCriterion(criterion)?.title ?? criterion,
+                state,
+                sentence,
+              }))}
+              axis={sheet.curves.some(({ axis }) => axis === 'mm') ? 'mm' : 's'}
               curves={set.specimens.flatMap((each) => {
                 const kept = sheet.curves.find(({ runId }) => runId === each.run?.id);
-                return kept
-                  ? [{ label: each.label, points: kept.curve, startAt: kept.analysis.startAt }]
-                  : [];
+                return kept ? [{ label: each.label, points: kept.curve, startAt: kept.startAt }] : [];
               })}
             />
           ) : undefined

@@ -121,30 +121,6 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
           alignItems: 'start',
         }}
       >
-        {pieces.length > 0 ? (
-          <Card title="Its pieces">
-            <StartRun
-              specimenId={specimen.id}
-              methods={pieces.map((method) => ({
-                id: method.id,
-                label: specimen.whole.some((run) => run.method === method.id)
-                  ? method.title
-                  : `Start: ${inSentence(method.title)}`,
-              }))}
-              beside
-            />
-            {specimen.whole
-              .filter((run) => pieces.some(({ id: each }) => each === run.method) && run.main)
-              .map((run) => (
-                <Typography key={run.id} sx={{ mt: 1 }}>
-                  {`${findMethod(run.method)?.title}: `}
-                  <span className="mono">
-                    {run.main ? `${run.main.text} ${unitLabel(run.main.unit)}` : ''}
-                  </span>
-                </Typography>
-              ))}
-          </Card>
-        ) : null}
         <Card title="What it is">
           <Facts
             pairs={[
@@ -208,6 +184,30 @@ export default async function SpecimenPage({ params }: { params: Promise<{ id: s
             ]}
           />
         </Card>
+        {pieces.length > 0 ? (
+          <Card title="Its pieces">
+            <StartRun
+              specimenId={specimen.id}
+              methods={pieces.map((method) => ({
+                id: method.id,
+                label: specimen.whole.some((run) => run.method === method.id)
+                  ? method.title
+                  : `Start: ${inSentence(method.title)}`,
+              }))}
+              beside
+            />
+            {specimen.whole
+              .filter((run) => pieces.some(({ id: each }) => each === run.method) && run.main)
+              .map((run) => (
+                <Typography key={run.id} sx={{ mt: 1 }}>
+                  {`${findMethod(run.method)?.title}: `}
+                  <span className="mono">
+                    {run.main ? `${run.main.text} ${unitLabel(run.main.unit)}` : ''}
+                  </span>
+                </Typography>
+              ))}
+          </Card>
+        ) : null}
         <Card
           title="History"
           actions={

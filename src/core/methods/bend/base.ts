@@ -1,0 +1,248 @@
+import type { Limits } from '../../limits';
+import { type Exact, meanOf, plainOf, type System } from '../../quantity';
+import type { BendTrouble } from '../../signals';
+import { type Finding, finding, type Sheet, type Source } from '../../working';
+import type { Outcome, Result } from '../contract';
+import { equipmentUse } from '../equipment-checks';
+import { readMeasure } from '../fields';
+import { limitFinding } from '../limit-finding';
+import { resultOf } from '../outcome';
+import { agedFindings, FORCE_UNIT, LENGTH_UNIT, orderFindings } from '../press';
+import type { RunSetup } from '../setup';
+import type { BendInput } from './input';
+import { BEND_UNITS, type Bend, bendUnits } from './units';
+
+export const WIDTHS = ['width1', 'width2', 'width3'] as const;
+export const DEPTHS = ['depth1', 'depth2', 'depth3'] as const;
+
+/** The mean of some readings, when all are there. */
+export function meanRead(input: object, names: readonly string[]): Exact | undefined {
+  const read = names.flatMap((name) => readMeasure(input, name)?.value ?? []);
+  return read.length === names.length ? meanOf(read) : undefined;
+}
+
+/** A line for a mean of three, and the mean. */
+export function meanOfThree(
+  sheet: Sheet,
+  input: object,
+  names: readonly string[],
+  about: { readonly symbol: string; readonly name: string; readonly source: Source; readonly system: System },
+): Exact | undefined {
+  const read = names.flatMap((name) => readMeasure(input, name)?.value ?? []);
+  if (read.length < names.length) return undefined;
+  const uses = Object.fromEntries(read.map((value, index) => [`${about.symbol}${index + 1}`, value]));
+  return sheet.line({
+    symbol: about.symbol,
+    name: about.name,
+    formula: `(${Object.keys(uses).join(' + ')}) / ${read.length}`,
+    uses,
+    unit: LENGTH_UNIT[about.system],
+    source: about.source,
+  });
+}
+
+const TROUBLES: Readonly<
+  Record<
+    BendTrouble,
+    { readonly severity: 'invalid' | 'departure' | 'advice'; readonly what: string; readonly action: string }
+  >
+> = {
+  empty: {
+    severity: 'invalid',
+    what: 'holds no force',
+    action: 'Choose the columns again: force and travel.',
+  },
+  'no peak': {
+    severity: 'invalid',
+    what: 'ends while the force still rises',
+    action: 'Nothing is known of its peak: was the end cut off?',
+  },
+  'starts late': {
+    severity: 'invalid',
+    what: 'begins when the beam is loaded already',
+    action: 'Without its beginning there is no stiffness and no energy.',
+  },
+  'not at zero': {
+    severity: 'departure',
+    what: 'does not begin at nought',
+    action: 'Was the cell zeroed with the fixture hanging?',
+  },
+  'few points': {
+    severity: 'departure',
+    what: 'has fewer than 50 readings before its peak',
+    action: 'The peak stands; the stiffness is not determined. Record faster.',
+  },
+  'no linear range': {
+    severity: 'advice',
+    what: 'has no straight part',
+    action: 'Stiffness and toe are not determined. Look at seating and supports.',
+  },
+  'several cracks': {
+    severity: 'advice',
+    what: 'drops more than once at about the same force',
+    action: 'Look at the picture: which of them was the first crack?',
+  },
+  'goes back': {
+    severity: 'advice',
+    what: 'goes back in its displacement',
+    action: 'The farthest it had come is taken; was it unloaded between?',
+  },
+};
+
+/** What holds for every beam bent by its displacement, whatever is asked of its record. */
+export function bendFindings(
+  input: BendInput,
+  setup: RunSetup,
+  limits: Limits,
+  bend: Bend | undefined,
+): Finding[] {
+  const { system } = input;
+  const found: Finding[] = [
+    ...agedFindings(input, setup, limits),
+    ...orderFindings(input, setup),
+    ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
+  ];
+  const [seen, top] = [readMeasure(input, 'crackSeen'), peakOf(input, bend)];
+  if (seen && top && seen.value.greaterThan(top))
+    found.push(
+      finding({
+        id: 'bend.crack-seen',
+        severity: 'advice',
+        fields: ['crackSeen'],
+        message: `The first crack was called at ${plainOf(seen.value, seen.unit)}, above the peak.`,
+        action: 'Read it again: a digit too many, or the display after the peak.',
+      }),
+    );
+  if (!bend) {
+    if (input.maximumLoad)
+      found.push(
+        finding({
+          id: 'bend.no-record',
+          severity: 'advice',
+          fields: ['maximumLoad'],
+          message: 'No record of the force over the displacement is kept.',
+          action:
+            'Choose the machine’s file: stiffness, first crack, energies and residual strengths come from it alone.',
+        }),
+      );
+    return found;
+  }
+  for (const trouble of bend.troubles) {
+    const { severity, what, action } = TROUBLES[trouble];
+    const words = `The record ${what}.`;
+    found.push(
+      finding({
+        id: `bend.${trouble.replaceAll(' ', '-')}`,
+        severity,
+        fields: [],
+        message: words,
+        action,
+        ...(severity === 'departure' ? { remark: words } : {}),
+      }),
+    );
+  }
+  const display = readMeasure(input, 'maximumLoad');
+  const peak = bendUnits(system).force(bend.peak.force);
+  if (display && !peak.isZero()) {
+    const off = display.value.minus(peak).abs().div(peak).times(100);
+    const most = limits.of('bend.agrees', system);
+    if (most.high && off.greaterThan(most.high))
+      found.push(
+        limitFinding(
+          limits,
+          system,
+          { id: 'bend.agrees', severity: 'departure', needsReason: true, fields: ['maximumLoad'] },
+          {
+            message: `The display showed ${plainOf(display.value, FORCE_UNIT[system])}, the record has ${plainOf(peak.toSignificantDigits(5), FORCE_UNIT[system])}.`,
+            action: 'Another channel, another unit, a record that was thinned, or another beam’s file.',
+            remark: `Peak of the display ${off.toFixed(1)} % off the record.`,
+          },
+        ),
+      );
+  }
+  return found;
+}
+
+/** The peak that counts: of the record where there is one, else of the display. */
+export function peakOf(input: BendInput, bend: Bend | undefined): Exact | undefined {
+  return bend ? bendUnits(input.system).force(bend.peak.force) : readMeasure(input, 'maximumLoad')?.value;
+}
+
+/** A figure of the record as a result, with the row it is reported to. */
+export function figure(
+  about: {
+    readonly quantity: string;
+    readonly symbol: string;
+    readonly unit: Result['unit'];
+    readonly step: Exact;
+  },
+  value: Exact,
+  mode: Sheet['mode'],
+): Result {
+  return resultOf({ ...about, value, mode });
+}
+
+/** The force of the record at one of the displacements that were asked for; undefined beyond its end. */
+export function forceAt(bend: Bend | undefined, at: number, system: System): Exact | undefined {
+  const point = bend?.points.find((each) => Math.abs(each.at - at) < 1e-9);
+  return point?.force === null || point?.force === undefined
+    ? undefined
+    : bendUnits(system).force(point.force);
+}
+
+/** The energy up to one of the displacements that were asked for; undefined beyond its end. */
+export function energyAt(bend: Bend | undefined, at: number, system: System): Exact | undefined {
+  const point = bend?.points.find((each) => Math.abs(each.at - at) < 1e-9);
+  return point?.energy === null || point?.energy === undefined
+    ? undefined
+    : bendUnits(system).energy(point.energy);
+}
+
+/** Stress of the extreme fibre by a moment: 6 M / (b d²), in words of its formula; SI has kN. */
+export function fibreFactor(system: System): string {
+  return system === 'US' ? '' : '1000 * ';
+}
+
+/** What is drawn of a record: its curve, the straight line, what was found on it. */
+export function bendPicture(
+  input: BendInput,
+  bend: Bend | undefined,
+  marks: readonly (readonly [at: number, word: string])[],
+): Outcome['picture'] {
+  const { system } = input;
+  const { force, length } = BEND_UNITS[system];
+  const to = bendUnits(system);
+  const short = (value: Exact): string => value.toSignificantDigits(5).toString();
+  const pair = (at: number, newtons: number): string => `${short(to.length(at))}/${short(to.force(newtons))}`;
+  return {
+    kind: 'bend',
+    values: {
+      force,
+      length,
+      curve: bend ? bend.curve.map(([at, newtons]) => pair(at, newtons)).join(' ') : '',
+      peak: bend ? pair(bend.peak.at, bend.peak.force) : null,
+      crack: bend?.firstCrack ? pair(bend.firstCrack.at, bend.firstCrack.force) : null,
+      crackBy: bend?.firstCrack?.by ?? null,
+      line: bend?.stiffness
+        ? `${pair(0, 0)} ${pair((1.15 * bend.stiffness.to) / bend.stiffness.k, 1.15 * bend.stiffness.to)}`
+        : null,
+      marks: marks
+        .filter(([at]) => bend !== undefined && at <= bend.end)
+        .map(([at, word]) => `${short(to.length(at))}=${word}`)
+        .join(','),
+      slips: bend
+        ? bend.drops
+            .filter(({ kind }) => kind === 'seating')
+            .map(({ at, peak }) => pair(at, peak))
+            .join(' ')
+        : '',
+      brittle: bend?.brittle ?? null,
+    },
+  };
+}
+
+/** Millimetres in a span that was read, as a number. */
+export function spanMm(input: BendInput): number | undefined {
+  const read = readMeasure(input, 'span')?.value;
+  return read?.times(input.system === 'US' ? '25.4' : 1).toNumber();
+}

@@ -1,0 +1,40 @@
+import type { LogAnalysis } from '../analyse-log';
+import { thinned } from '../thin';
+import { analyseBend } from './analyse';
+import type { BendRequest } from './types';
+
+/** Points of the curve that is kept with the analysis: what a page and a report draw. */
+const KEPT = 240;
+
+/** What a log says over its displacement. */
+export type BendAsked = Pick<BendRequest, 'toe' | 'at' | 'upTo'>;
+
+/**
+ * The same of a log with a column of travel: rows without one are left out, and where none has one there is nothing to say.
+ * @param log load in any unit
+ * @param newtons N in one unit of the load
+ */
+export function bendOfLog(
+  log: { readonly load: Float64Array; readonly position?: Float64Array },
+  newtons: number,
+  asked: BendAsked,
+): LogAnalysis['bend'] | undefined {
+  const { position, load } = log;
+  if (!position) return undefined;
+  const usable = [...position.keys()].filter((index) => Number.isFinite(position[index]));
+  if (usable.length < 3) return undefined;
+  const pick = (values: Float64Array, times: number): Float64Array =>
+    Float64Array.from(usable, (index) => (values[index] ?? 0) * times);
+  const first = position[usable[0] ?? 0] ?? 0;
+  // A travel that is counted downwards is turned round: the beam goes down all the same.
+  const away = (position[usable.at(-1) ?? 0] ?? 0) < first ? -1 : 1;
+  const displacement = pick(position, away).map((value) => value - away * first);
+  const force = pick(load, newtons);
+  const found = analyseBend({ displacement, force, ...asked });
+  const curve = thinned(
+    displacement.map((value) => value - found.origin),
+    force,
+    KEPT,
+  );
+  return { ...found, curve };
+}
