@@ -5,6 +5,8 @@ import { freePort, start, TSX } from './system.mjs';
 const HAND_PUMPED = ['PL-01'];
 /** Balances, with what they weigh in. */
 const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
+/** Presses that are smaller than the others, with where their load ends, kN. */
+const SMALL = { 'PR-04': 290 };
 const STAND_INS = ['PR-01', 'PR-02', 'PR-03', 'PR-04', ...HAND_PUMPED, ...Object.keys(BALANCES)];
 const FIRST_PORT = 4710;
 
@@ -32,6 +34,9 @@ export function startPresses(env) {
         ...env,
         BRICOLE_HAND_PUMPED: HAND_PUMPED.join(),
         BRICOLE_BALANCES: balances.join(),
+        BRICOLE_SMALL: Object.entries(SMALL)
+          .map((each) => each.join('='))
+          .join(),
       }),
     );
   }

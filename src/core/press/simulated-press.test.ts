@@ -5,6 +5,7 @@ import type { PressReading } from './reading';
 import {
   type EndKind,
   type Mishaps,
+  makeupOf,
   type PlacedSpecimen,
   PRESS_MAKEUP,
   SimulatedPress,
@@ -235,5 +236,42 @@ describe('what the simulator was told, the analysis finds', () => {
   it('the stress of an indicator goes with the area that is set in it', () => {
     const [last] = breakWith(placed(30, 'bonded', { areaSet: 2.25 })).filter(({ load }) => load > 200);
     expect(((last?.load ?? 0) * 1000) / (last?.stress ?? 1) / AREA).toBeCloseTo(2.25, 2);
+  });
+});
+
+describe('a small press', () => {
+  it('is as fine as it is small, and never finer than can be shown', () => {
+    const small = makeupOf(290);
+    expect(small.fineSpeed / PRESS_MAKEUP.fineSpeed).toBeCloseTo(290 / 1780, 10);
+    expect(small.step).toBe(0.01);
+    expect(makeupOf(5000)).toEqual(PRESS_MAKEUP);
+  });
+  it('breaks a beam at the rate of its fibre with a knob that can be set to it', () => {
+    // 6 × 6 in on 18 in: 12 in², about 4.5 MPa; 25 to 35 lbf a second are 0.111 to 0.156 kN.
+    const beam = {
+      strength: 4.5,
+      area: 7742,
+      length: 254,
+      ends: 'bonded',
+      gap: 10,
+      usualRate: 1.05 / 60,
+    } as const;
+    const small = makeupOf(290);
+    const fine = speedForRate(beam, 1.05 / 60, 0.5, small) / small.fineSpeed;
+    expect(fine).toBeGreaterThan(0.05);
+    expect(fine).toBeLessThan(0.9);
+    const press = new SimulatedPress(5, small);
+    press.place(beam);
+    press.levers = { pump: true, approach: true, fine: 0, door: true };
+    press.run(3.2);
+    press.levers = { pump: true, approach: false, fine, door: true };
+    const readings = press.run(400);
+    const peak = Math.max(...readings.map(({ load }) => load));
+    expect(peak).toBeGreaterThan(30);
+    expect(peak).toBeLessThan(40);
+    const at = (share: number) => readings.find(({ load }) => load >= share * peak)?.t ?? 0;
+    const rate = (0.5 * peak) / (at(0.8) - at(0.3));
+    expect(rate).toBeGreaterThan(0.1);
+    expect(rate).toBeLessThan(0.17);
   });
 });

@@ -56,6 +56,8 @@ export interface PlacedSpecimen {
   /** mm, between the ends. */
   readonly length: number;
   readonly ends: EndKind;
+  /** The rate that its strength is given for, MPa/s; absent: that of a cylinder. */
+  readonly usualRate?: number;
   /** Between the top of the specimen and the upper block with the ram down, mm. */
   readonly gap: number;
   readonly mishaps?: Mishaps;
@@ -95,6 +97,22 @@ export const PRESS_MAKEUP: PressMakeup = {
   noise: 0.02,
   rate: 20,
 };
+
+/** Load that the usual press ends at, kN. */
+const USUAL_CAPACITY = 1780;
+
+/** A smaller press is finer in everything: its pump, its indicator, its frame. @param capacity kN */
+export function makeupOf(capacity: number): PressMakeup {
+  const share = Math.min(1, capacity / USUAL_CAPACITY);
+  const { fineSpeed, stiffness, step, noise } = PRESS_MAKEUP;
+  return {
+    ...PRESS_MAKEUP,
+    fineSpeed: fineSpeed * share,
+    stiffness: stiffness * share,
+    step: Math.max(0.01, Math.round(step * share * 100) / 100),
+    noise: noise * share,
+  };
+}
 
 const DT = 0.0005;
 const RELEASE = 3;
@@ -246,7 +264,8 @@ export class SimulatedPress {
     this.halfAt ??= this.time;
     const rate = ((share - RATE_FROM) * strength) / Math.max(this.time - this.halfAt, DT);
     const grown = (share - RATE_FROM) / (RATE_TO - RATE_FROM);
-    this.hurry = 1 + grown * RATE_GAIN * Math.log10(Math.max(rate, 1e-3) / RATE_USUAL);
+    this.hurry =
+      1 + grown * RATE_GAIN * Math.log10(Math.max(rate, 1e-4) / (this.specimen?.usualRate ?? RATE_USUAL));
   }
 
   private read(): PressReading[] {

@@ -22,6 +22,8 @@ export interface LogRequest {
   readonly high: number;
   /** Shares of the peak between which the rate is told by a line through all readings; absent: by two points. */
   readonly judged?: { readonly from: number; readonly to: number } | undefined;
+  /** Driven by its displacement: drops that recover are what the beam does, and no rate is kept. */
+  readonly driven?: boolean | undefined;
   /** How the record is judged: percents from which a remark, and a review, is asked for. */
   readonly criteria: LogCriteria;
   /** The indicator's own peak, where it is known. */
@@ -184,7 +186,7 @@ export function analyseLog(request: LogRequest): LogAnalysis {
 
 function verdictOf(found: Omit<LogAnalysis, 'verdict'>, request: LogRequest): LogAnalysis['verdict'] {
   const { troubles, meanRate, outside, underRead, dips } = found;
-  const { low, high, criteria } = request;
+  const { low, high, criteria, driven } = request;
   const register = request.register !== undefined;
   if (troubles.includes('clipped') || (troubles.includes('maximum not shown') && !register))
     return 'no result';
@@ -194,7 +196,7 @@ function verdictOf(found: Omit<LogAnalysis, 'verdict'>, request: LogRequest): Lo
   const remark =
     (outside ?? 0) > criteria.share.remark ||
     (!register && (underRead ?? 0) > criteria.underRead.remark) ||
-    dips.length > 0 ||
+    (!driven && dips.length > 0) ||
     troubles.some((each) => each === 'starts late' || each === 'gap' || each === 'not at zero');
   return remark ? 'remark' : 'valid';
 }

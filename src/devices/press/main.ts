@@ -1,4 +1,5 @@
 import { BALANCE_UNITS } from '@/core/balance';
+import { makeupOf } from '@/core/press';
 import { PressServer } from './press-server';
 
 /** Starts the stand-ins of the devices named in BRICOLE_FEEDS, `NUMBER=host:port` with commas between, until it is ended. */
@@ -11,6 +12,13 @@ const balances = new Map(
     .filter(Boolean)
     .map((each) => each.split('=') as [string, string]),
 );
+// Presses smaller than the usual one, with where their load ends, kN: BRICOLE_SMALL, `NUMBER=290` with commas between.
+const small = new Map(
+  (process.env.BRICOLE_SMALL ?? '')
+    .split(',')
+    .filter(Boolean)
+    .map((each) => each.split('=') as [string, string]),
+);
 const feeds = (process.env.BRICOLE_FEEDS ?? '').split(',').filter(Boolean);
 const servers = feeds.map((feed, index) => {
   const [number = '', address = ''] = feed.split('=');
@@ -18,6 +26,7 @@ const servers = feeds.map((feed, index) => {
     number,
     port: Number(address.split(':')[1]),
     seed: 100 + index,
+    ...(small.has(number) ? { makeup: makeupOf(Number(small.get(number))) } : {}),
     handPumped: handPumped.includes(number),
     balance: BALANCE_UNITS.find((unit) => unit === balances.get(number)),
   });

@@ -41,7 +41,7 @@ export class PressServer {
   private timers: NodeJS.Timeout[] = [];
 
   constructor(private readonly options: PressServerOptions) {
-    this.makeup = { ...PRESS_MAKEUP, rate: 50, ...options.makeup };
+    this.makeup = { ...PRESS_MAKEUP, ...options.makeup, rate: 50 };
     this.press = options.balance
       ? new SimulatedBalance(options.seed, BALANCES[options.balance])
       : options.handPumped

@@ -8,7 +8,7 @@ import {
   readMeasure,
   usableInput,
 } from '@/core/methods';
-import { LENGTH_UNIT, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
+import { LENGTH_UNIT, loadBand, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
 import {
   type PlacedPiece,
@@ -130,11 +130,21 @@ export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
   const { spacers } = method.press?.fields ?? {};
   const said = spacers && typeof typed[spacers] === 'string' ? String(typed[spacers]) : undefined;
   const stack = space && stackInUse(space, spokenStack(said, system));
+  // Load a second over the area that it is divided by: the stress a second that it is usually loaded at.
+  const { target } = loadBand(test, system);
+  const rate = target.isFinite()
+    ? convert(
+        target.times(test.factor).div(test.area),
+        system === 'US' ? 'psi/s' : 'MPa/s',
+        'MPa/s',
+      ).toNumber()
+    : 0;
   const specimen: PlacedSpecimen = {
     strength,
     area,
     length: test.height ? mm(test.height) : 200,
     ends: test.ends === 'pads' ? 'pads' : 'bonded',
+    ...(rate > 0 && Number.isFinite(rate) ? { usualRate: rate } : {}),
     gap: stack?.gap.greaterThan(0) ? mm(stack.gap) : FULL_GAP_MM,
     mishaps: chosen.mishaps((strength * area) / 1000),
   };

@@ -1,9 +1,10 @@
 import { isWithin } from '../../limits';
-import { type Exact, exact, PI, plainOf } from '../../quantity';
+import { type Exact, exact, meanOf, PI, plainOf } from '../../quantity';
 import { bySeverity, type Finding, finding, ourChoice, Sheet, standard } from '../../working';
 import { bendFindings, bendPicture, DEPTHS, fibreFactor, meanOfThree, peakOf, WIDTHS } from '../bend/base';
 import { BEND_UNITS, bendUnits } from '../bend/units';
 import type { Outcome, Result } from '../contract';
+import { factTexts } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
@@ -16,6 +17,7 @@ const STATICS = standard('statics of the simple beam');
 const OWN = ourChoice('all of one record');
 
 export const STRESS = 'stress at the peak';
+export const ENERGY = 'energy to the peak';
 
 /**
  * What a beam does that is bent by its displacement: stress at the peak and at the first crack, stiffness, energies,
@@ -153,7 +155,7 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
       kind: 'bend',
       values: {
         ...bendPicture(input, bend, []).values,
-        words: bend ? behaviour(input, bend).join(' ') : '',
+        words: [...(bend ? behaviour(input, bend) : []), ...besidePlain(input, setup, results)].join(' '),
         beam: input.kind ?? null,
       },
     },
@@ -186,7 +188,7 @@ function recordResults(
       mode,
     }),
     resultOf({
-      quantity: 'energy to the peak',
+      quantity: ENERGY,
       symbol: 'Ep',
       value: to.energy(bend.energy.peak),
       unit: units.energy,
@@ -356,4 +358,38 @@ export function behaviour(
     words.push('Its reinforcement slipped before it tore: the bond gave out.');
   if (input.failure === 'shear') words.push('A slanting crack towards the load is shear, not bending.');
   return words;
+}
+
+/**
+ * What a beam with something in it did beside the plain ones of its sample at the same age: no claim from a few beams but
+ * that they differ by more than the method scatters.
+ */
+export function besidePlain(input: BeamBendingInput, setup: RunSetup, results: readonly Result[]): string[] {
+  if (!input.kind || input.kind === 'plain') return [];
+  const kinds = factTexts(setup, 'otherKinds');
+  const plains = (name: 'otherStresses' | 'otherEnergies'): Exact[] => {
+    const values = factTexts(setup, name);
+    // Both are told of the same tests, in the same order; where one of them gave no result they cannot be laid together.
+    return values.length === kinds.length
+      ? values.filter((_, place) => kinds[place] === 'plain').map((text) => exact(text))
+      : [];
+  };
+  const own = (quantity: string): Exact | undefined => {
+    const found = results.find((each) => each.quantity === quantity);
+    return found && exact(found.value);
+  };
+  const [stresses, energies] = [plains('otherStresses'), plains('otherEnergies')];
+  const [stress, energy] = [own(STRESS), own(ENERGY)];
+  if (!stress || stresses.length === 0) return [];
+  const ratio = stress.div(meanOf(stresses));
+  const scatter = limitsOf(setup).of('beam.centre-range-2', input.system);
+  const differs = !isWithin(ratio.minus(1).abs().times(100), scatter);
+  const work = energy && energies.length > 0 ? energy.div(meanOf(energies)) : undefined;
+  const count = stresses.length === 1 ? 'the plain one' : `the ${stresses.length} plain ones`;
+  return [
+    `Beside ${count} of its sample: ${ratio.toFixed(2)} times their stress at the peak${work ? `, ${work.toFixed(1)} times the energy up to it` : ''}.`,
+    differs
+      ? `That is more than two beams of one batch scatter, ${scatter.text}.`
+      : `That lies within what two beams of one batch scatter, ${scatter.text}: it says nothing.`,
+  ];
 }

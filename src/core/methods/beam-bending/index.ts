@@ -6,19 +6,26 @@ import { exampleDisplay, exampleRecord } from '../bend/example';
 import { bendPress } from '../bend/press';
 import { bendSteps } from '../bend/steps';
 import { pressed } from '../press';
-import { compute, STRESS } from './compute';
+import { compute, ENERGY, STRESS } from './compute';
 import { BeamBendingInput } from './input';
+
+const ID = 'beam-bending';
 
 /** Energies are asked for at nothing but what the record itself says. */
 const NOWHERE: readonly number[] = [];
 
 /** A beam, plain or with something in it, bent by its displacement. */
 export const beamBending = pressed<BeamBendingInput>({
-  id: 'beam-bending',
+  id: ID,
   title: 'Bending by displacement',
   designations: [ourChoice('bending driven by displacement, 1 mm/min; no standard strength')],
   forms: sizesOf('beam'),
-  facts: BEAM_FACTS,
+  facts: {
+    ...BEAM_FACTS,
+    otherKinds: { of: 'companions', take: 'input.kind', by: [ID], alike: true, is: 'texts' },
+    otherStresses: { of: 'companions', take: STRESS, by: [ID], alike: true, is: 'texts', unrounded: true },
+    otherEnergies: { of: 'companions', take: ENERGY, by: [ID], alike: true, is: 'texts', unrounded: true },
+  },
   plannedWhen: () => false,
   yields: [
     { quantity: STRESS, symbol: 's' },
@@ -26,7 +33,7 @@ export const beamBending = pressed<BeamBendingInput>({
     { quantity: 'peak over first crack', symbol: 'h' },
     { quantity: 'stiffness', symbol: 'k' },
     { quantity: 'displacement at the peak', symbol: 'dp' },
-    { quantity: 'energy to the peak', symbol: 'Ep' },
+    { quantity: ENERGY, symbol: 'Ep' },
     { quantity: 'energy to the first crack', symbol: 'Ec' },
     { quantity: 'ductility', symbol: 'mu' },
   ],

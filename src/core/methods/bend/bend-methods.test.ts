@@ -265,6 +265,33 @@ describe('a beam bent by its displacement', () => {
       ).found,
     ).toContain('bend.usual');
   });
+  it('with bars is laid beside the plain ones of its sample', () => {
+    const beside = (otherStresses: readonly string[], otherKinds: readonly string[]) =>
+      String(
+        bent(
+          'beam-bending',
+          'SI',
+          { ...small, kind: 'bars' },
+          [
+            [0, 0],
+            [0.3, 5400],
+            [0.32, 4100],
+            [6, 9200],
+            [6.5, 4000],
+          ],
+          {
+            facts: { otherKinds, otherStresses, otherEnergies: otherStresses.map(() => '1.2') },
+          },
+        ).picture.words,
+      );
+    // 7.59 MPa over the mean of 4.45 and 4.55; the bar's own kind is not among them.
+    expect(beside(['4.45', '7.9', '4.55'], ['plain', 'bars', 'plain'])).toMatch(
+      /the 2 plain ones of its sample: 1\.69 times.*more than two beams/u,
+    );
+    expect(beside(['7.2'], ['plain'])).toContain('it says nothing');
+    expect(beside(['7.9'], ['fibre'])).not.toContain('Beside');
+    expect(beside(['4.45'], ['plain', 'plain'])).not.toContain('Beside');
+  });
   it('that ended while the force still rose gives no valid result', () => {
     const beam = bent('beam-bending', 'SI', { ...small, kind: 'bars' }, [
       [0, 0],

@@ -24,7 +24,7 @@ export function logBand(
   test: PressTest,
   system: System,
   limits: Limits,
-): Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria' | 'judged'> {
+): Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria' | 'judged' | 'driven'> {
   const { low, high } = loadBand(test, system);
   const area = test.area.toNumber();
   const stress = test.factor.toNumber();
@@ -34,6 +34,7 @@ export function logBand(
     low: (low.toNumber() * stress) / area,
     high: (high.toNumber() * stress) / area,
     criteria: logCriteria(limits),
+    ...(test.driven ? { driven: true } : {}),
     ...(test.judged
       ? {
           judged: {

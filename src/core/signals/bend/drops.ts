@@ -6,6 +6,8 @@ const REACH = 0.1;
 const NOISES = 5;
 const SHARE = 0.02;
 const SEATED_BELOW = 0.2;
+/** Below this share of the peak a fall is noise of a beam that is hardly touched. */
+const LEAST = 0.03;
 const SAME_SLOPE = 0.9;
 
 /** A sudden fall, by the places of its peak and its trough. */
@@ -32,7 +34,7 @@ export function dropsIn({ displacement, force }: BendRecord, peakIndex: number, 
     while (head < window.length && x - (displacement[window[head] ?? 0] ?? 0) > REACH) head += 1;
     const top = window[head];
     const high = top === undefined ? Number.NEGATIVE_INFINITY : (force[top] ?? 0);
-    if (top !== undefined && high - value >= Math.max(NOISES * noise, SHARE * high)) {
+    if (high >= LEAST * most && top !== undefined && high - value >= Math.max(NOISES * noise, SHARE * high)) {
       const trough = lowestFrom({ displacement, force }, index, (displacement[top] ?? 0) + REACH);
       found.push({ peak: top, trough, kind: kindOf({ displacement, force }, top, trough, peakIndex, most) });
       [window, head, index] = [[trough], 0, trough];

@@ -1,0 +1,159 @@
+import { expect, type Page, test } from '@playwright/test';
+import { choose, expectAccessible, perform, signedIn, take, toBench, toStep } from './helpers';
+
+/** Readings that other tests walk through, given at once. */
+async function given(page: Page, values: Readonly<Record<string, string>>): Promise<void> {
+  const runId = page.url().split('/').at(-1)?.split('?')[0] ?? '';
+  const takenAt = new Date().toISOString();
+  await perform(page, 'save-readings', {
+    runId,
+    readings: Object.entries(values).map(([field, text]) => ({
+      id: crypto.randomUUID(),
+      field,
+      text,
+      takenAt,
+    })),
+  });
+  await page.reload();
+}
+
+/** Works the stand-in: in, door, pump, to the beam, then by what the screen says. */
+async function drive(page: Page): Promise<void> {
+  await page.getByRole('combobox', { name: 'Time' }).click();
+  await page.getByRole('option', { name: '× 10' }).click();
+  await page.getByRole('button', { name: 'Put the specimen in' }).click();
+  await expect(page.getByText('The specimen is in.')).toBeVisible();
+  await page.keyboard.press('d');
+  const knob = page.getByRole('slider', { name: 'Fine knob' });
+  await page.keyboard.press('a');
+  await page.keyboard.press('p');
+  const load = page.getByTestId('live-load');
+  const shown = async (): Promise<number> => Number((await load.textContent())?.replace(/[^\d-]/g, ''));
+  await expect.poll(shown, { timeout: 120_000, intervals: [60] }).toBeGreaterThan(60);
+  await page.keyboard.press('a');
+  await knob.focus();
+  await knob.press('Home');
+  for (let step = 0; step < 24; step += 1) await knob.press('ArrowRight');
+  const banner = page.getByTestId('press-banner');
+  for (let look = 0; look < 900; look += 1) {
+    const says = (await banner.textContent()) ?? '';
+    if (says.includes('Broken')) break;
+    if (says.includes('Too fast')) await knob.press('ArrowLeft');
+    if (says.includes('Too slow')) await knob.press('ArrowRight');
+    await page.waitForTimeout(180);
+  }
+  await expect(banner).toContainText('Broken: pump off, let the load go');
+}
+
+test('a beam goes from the tank to the verdict on traffic, live', async ({ browser }) => {
+  test.setTimeout(600_000);
+  const page = await signedIn(browser, 'laboratory');
+  page.setDefaultTimeout(120_000);
+  await toBench(page, 'PMF-029-H');
+  // Before it leaves the water: marks, load for the gaps, rate of this machine.
+  await expect(page.getByText('0, 5.1, 6, 12, 12.9, 18 in')).toBeVisible();
+  await expect(page.getByText('25 to 35 lbf/s')).toBeVisible();
+  await page.getByRole('button', { name: 'Start: flexure, third-point loading' }).click();
+  await page.waitForURL(/\/runs\//);
+  await expect(page.getByRole('heading', { name: 'PMF-029-H' })).toBeVisible();
+  await given(page, {
+    machine: 'PR-04',
+    calliper: 'CA-01',
+    made: 'moulded',
+    outOfMoistAt: new Date(Date.now() - 4 * 60_000).toISOString(),
+    surface: 'moist',
+    condition: 'sound',
+    rollers: 'true',
+    overhangLeft: '1.5',
+    overhangRight: '1.5',
+    fixture: '4',
+    spacers: 'none',
+    flush: 'yes',
+    zeroed: 'true',
+    guarded: 'true',
+  });
+  await expectAccessible(page);
+  // The fixture was left from another beam, and the trowelled face is up: both are said before the load.
+  await toStep(page, 'Into the fixture');
+  await choose(page, 'The trowelled surface');
+  await expect(page.getByText('A moulded beam is turned on its side')).toBeVisible();
+  await choose(page, 'A moulded side');
+  await take(page, { span: '12' });
+  await expect(page.getByText(/The span is 2\.000 times the depth/)).toBeVisible();
+  await take(page, { span: '18.00' });
+  await expect(page.getByText(/The span is/)).toHaveCount(0);
+  // Leather will do for a small gap and for no wide one.
+  await toStep(page, 'Gaps');
+  await take(page, { preload: '300' });
+  const gap = (contact: string) => page.getByRole('group', { name: new RegExp(`^Gap, ${contact}`) });
+  await gap('left support').getByRole('button', { name: 'None' }).click();
+  await gap('left load')
+    .getByRole('button', { name: /0\.38 mm\] goes in, leather/ })
+    .click();
+  await expect(page.getByText('The gap is too wide for leather.')).toBeVisible();
+  await gap('left load').getByRole('button', { name: 'Ground' }).click();
+  await gap('right load').getByRole('button', { name: 'Leather', exact: false }).first().click();
+  await gap('right support').getByRole('button', { name: 'None' }).click();
+  await expect(page.getByText('The gap is too wide for leather.')).toHaveCount(0);
+  await toStep(page, 'Load to rupture');
+  await page.getByRole('link', { name: 'Follow PR-04 live' }).click();
+  await page.waitForURL(/\/press$/);
+  await expect(page.getByText('✓ Live, recorded')).toBeVisible();
+  await drive(page);
+  // What stands in the machine is read off with a rule: the same beam breaks in the same place.
+  await expect(page.getByRole('img', { name: /face in tension of the broken beam/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Take the record/ }).click();
+  await page.waitForURL(/\/runs\/[^/]+$/);
+  await choose(page, 'Steady to the break');
+  await toStep(page, 'Where it broke');
+  await take(page, { a1: '4.90', a2: '4.95', a3: '4.90' });
+  await choose(page, 'One crack, up from the bottom');
+  await toStep(page, 'Width and depth');
+  await take(page, {
+    width1: '6.00',
+    width2: '6.05',
+    width3: '6.00',
+    depth1: '6.00',
+    depth2: '6.00',
+    depth3: '6.05',
+  });
+  // Below 28.3 % of the span there is no strength; read again it lies in the middle third.
+  await expect(page.getByText(/broke too far outside the middle third/)).toBeVisible();
+  await expect(page.getByTestId('main-result')).toHaveCount(0);
+  await toStep(page, 'Where it broke');
+  await take(page, { a1: '7.90', a2: '7.95', a3: '7.90' });
+  await expect(page.getByTestId('main-result')).toHaveText(/^\d{3}$/);
+  for (const reason of await page.getByRole('textbox', { name: 'Reason for going on' }).all())
+    await reason.fill('Driven by a script, slower than a hand.');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByText('This run is complete.')).toBeVisible();
+  // Its fellow waits: the verdict on traffic comes with the second beam.
+  await expect(page.getByText(/Opening to traffic/)).toBeVisible();
+  await expect(page.getByText(/Not yet determinable/)).toBeVisible();
+  await page.close();
+});
+
+test('a record over the displacement is read from a file, beside the plain ones', async ({ browser }) => {
+  const page = await signedIn(browser, 'laboratory');
+  await page.goto('/gear/beam-loads');
+  // What does this point load say about a spread load? Half of the reading bends as much.
+  await page.getByRole('combobox', { name: 'On the machine' }).click();
+  await page.getByRole('option', { name: 'One roller in the middle' }).click();
+  await expect(page.getByRole('row', { name: /Spread over the whole span/ })).toContainText('12,960 lbf');
+  await page.locator('[data-field=span]').fill('18 apples');
+  await expect(page.getByText(/Span, support to support: /)).toBeVisible();
+  await page.locator('[data-field=span]').fill('1.5 ft');
+  await expect(page.getByRole('status')).toContainText('810 psi');
+  await expectAccessible(page);
+  await page.keyboard.press('/');
+  await page.keyboard.type('PMF-017-H');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/specimens\//);
+  await page.getByRole('link', { name: 'Open the run sheet' }).click();
+  await expect(page.getByRole('img', { name: /^Force over displacement: peak/ })).toBeVisible();
+  await expect(
+    page.getByText(/Beside the 2 plain ones of its sample: 1\.\d\d times their stress/),
+  ).toBeVisible();
+  await expect(page.getByRole('img', { name: /curves of 4/ })).toBeVisible();
+  await page.close();
+});
