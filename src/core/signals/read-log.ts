@@ -104,7 +104,13 @@ export function guessMapping(text: string, usual: UnitId = 'lbf'): LogMapping | 
         'stress',
         usual === 'kN' ? 'MPa' : 'psi',
       ),
-      ...beside('position', named(/pos|travel|stroke|weg/u), names, 'length', usual === 'kN' ? 'mm' : 'in'),
+      ...beside(
+        'position',
+        named(/pos|travel|stroke|weg|displac|deflec|extens|crosshead|cmod|opening|traverse/u),
+        names,
+        'length',
+        usual === 'kN' ? 'mm' : 'in',
+      ),
     };
   }
   return null;
