@@ -111,6 +111,8 @@ export interface PressTest {
   readonly expected?: Exact | undefined;
   /** Part of the maximum that the rate is told from, by a line through all its readings; absent: by two points, at half and nine tenths. */
   readonly judged?: Limit;
+  /** It breaks at once at its peak. */
+  readonly snaps?: true;
   /** It is driven by its displacement: no rate of the load is kept. */
   readonly driven?: true;
   /** A rate outside the band is reported only with a reason. */

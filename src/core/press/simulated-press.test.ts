@@ -255,6 +255,7 @@ describe('a small press', () => {
       ends: 'bonded',
       gap: 10,
       usualRate: 1.05 / 60,
+      snaps: true,
     } as const;
     const small = makeupOf(290);
     const fine = speedForRate(beam, 1.05 / 60, 0.5, small) / small.fineSpeed;
@@ -269,6 +270,9 @@ describe('a small press', () => {
     const peak = Math.max(...readings.map(({ load }) => load));
     expect(peak).toBeGreaterThan(30);
     expect(peak).toBeLessThan(40);
+    // It snaps: within a second nothing is left of its load.
+    const top = readings.findIndex(({ load }) => load === peak);
+    expect(readings[top + 20]?.load ?? peak).toBeLessThan(0.5 * peak);
     const at = (share: number) => readings.find(({ load }) => load >= share * peak)?.t ?? 0;
     const rate = (0.5 * peak) / (at(0.8) - at(0.3));
     expect(rate).toBeGreaterThan(0.1);

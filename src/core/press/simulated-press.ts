@@ -56,6 +56,8 @@ export interface PlacedSpecimen {
   /** mm, between the ends. */
   readonly length: number;
   readonly ends: EndKind;
+  /** It breaks at once at its peak, as what is bent or split does. */
+  readonly snaps?: true;
   /** The rate that its strength is given for, MPa/s; absent: that of a cylinder. */
   readonly usualRate?: number;
   /** Between the top of the specimen and the upper block with the ram down, mm. */
@@ -251,7 +253,8 @@ export class SimulatedPress {
       this.cornered = true;
       this.area = specimen.area * corner.left;
     }
-    if (this.widest > curve.peakStrain && stress < REMAINDER * curve.strength) this.crushedAt = this.time;
+    const gone = specimen.snaps ? 1 : REMAINDER;
+    if (this.widest > curve.peakStrain && stress < gone * curve.strength) this.crushedAt = this.time;
   }
 
   /**

@@ -144,6 +144,7 @@ export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {
     area,
     length: test.height ? mm(test.height) : 200,
     ends: test.ends === 'pads' ? 'pads' : 'bonded',
+    ...(test.snaps ? { snaps: true } : {}),
     ...(rate > 0 && Number.isFinite(rate) ? { usualRate: rate } : {}),
     gap: stack?.gap.greaterThan(0) ? mm(stack.gap) : FULL_GAP_MM,
     mishaps: chosen.mishaps((strength * area) / 1000),

@@ -37,6 +37,7 @@ export function pressOf(arrangement: Arrangement): PressUse<BeamInput> {
         from: input.going === 'fast half' ? 'half' : 'start',
         judged: limits.of('beam.judged', system),
         strict: true,
+        snaps: true,
         expected: expectedRupture(setup, system, limits)?.times(area).div(factor),
         // What stands between the blocks is the fixture with the beam in it.
         ...(fixture ? { height: depth.plus(fixture) } : {}),
