@@ -266,7 +266,7 @@ describe('a small press', () => {
     press.levers = { pump: true, approach: true, fine: 0, door: true };
     press.run(3.2);
     press.levers = { pump: true, approach: false, fine, door: true };
-    const readings = press.run(400);
+    const readings = press.run(900);
     const peak = Math.max(...readings.map(({ load }) => load));
     expect(peak).toBeGreaterThan(30);
     expect(peak).toBeLessThan(40);

@@ -119,6 +119,8 @@ export function makeupOf(capacity: number): PressMakeup {
 const DT = 0.0005;
 const RELEASE = 3;
 const REMAINDER = 0.02;
+/** Where what is bent or split lets go, of its strength: before its curve bends over. */
+const SNAPS_AT = 0.97;
 /** Share of the strength that concrete gains for ten times the rate, from which share on, and up to which it grows. */
 const RATE_GAIN = 0.08;
 const RATE_FROM = 0.5;
@@ -253,8 +255,10 @@ export class SimulatedPress {
       this.cornered = true;
       this.area = specimen.area * corner.left;
     }
-    const gone = specimen.snaps ? 1 : REMAINDER;
-    if (this.widest > curve.peakStrain && stress < gone * curve.strength) this.crushedAt = this.time;
+    const gone = specimen.snaps
+      ? stress >= SNAPS_AT * curve.strength
+      : this.widest > curve.peakStrain && stress < REMAINDER * curve.strength;
+    if (gone) this.crushedAt = this.time;
   }
 
   /**
