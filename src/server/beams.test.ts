@@ -183,6 +183,9 @@ describe('a mix that asks for a flexural strength only', () => {
     const { sets: own } = await sampleDossier(site.db, site.actors.reviewer, sampleId);
     expect(own[0]?.test.used).toHaveLength(1);
     expect(own[0]?.note).toContain('1 of the 2 beams');
+    expect(own[0]?.test.engineer).toEqual(['reduced set: 1 of the 2 beams a test needs']);
+    const page = await mixPage(site.db, site.actors.manager, mix, 0);
+    expect(page.singles.get(sampleId)?.state).toBe('needs decision');
   });
 });
 

@@ -1,6 +1,7 @@
 import {
   combine,
   type Derived,
+  rowBy,
   ruleFor,
   type SetMember,
   type SetRule,
@@ -224,13 +225,39 @@ function setOf(
       waitingFor: waiting.map(({ label }) => label),
       lines,
       findings: [],
-      engineer: [],
+      engineer: doubtsOf(rule, tested, waiting.length > 0, { limits, system: job.system, said, members }),
     },
     ...(words ? { note: words } : {}),
     ...(mean === null ? {} : { mean: { quantity: rule.quantity, value: mean } }),
     verdicts,
     ...(derived ? { derived } : {}),
   };
+}
+
+/** Why an engineer must say whether what a set came to counts where it stands in a series. */
+function doubtsOf(
+  { wanted, word }: SetRule,
+  tested: readonly unknown[],
+  waits: boolean,
+  about: {
+    readonly limits: Limits;
+    readonly system: Job['system'];
+    readonly said: (name: string) => string | undefined;
+    readonly members: readonly SpecimenView[];
+  },
+): string[] {
+  const { limits, system, said, members } = about;
+  const least = wanted ? limits.number(rowBy(wanted, said), system).toNumber() : 0;
+  const late = members.some(
+    ({ run, leftOut }) =>
+      leftOut === null && run?.outcome?.findings.some(({ id }) => /^specimen\.age-/u.test(id)),
+  );
+  return [
+    ...(!waits && tested.length > 0 && tested.length < least
+      ? [`reduced set: ${tested.length} of the ${least} ${word.toLowerCase()} a test needs`]
+      : []),
+    ...(late ? ['one was broken outside its age window'] : []),
+  ];
 }
 
 function byQuantity(results: readonly Result[]): Record<string, string> {

@@ -2,11 +2,10 @@ import type { Limits } from '../../limits';
 import { type Exact, meanOf, plainOf, type System } from '../../quantity';
 import type { BendTrouble } from '../../signals';
 import { type Finding, finding, type Sheet, type Source } from '../../working';
-import type { Outcome, Result } from '../contract';
+import type { Outcome } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
-import { resultOf } from '../outcome';
 import { agedFindings, FORCE_UNIT, LENGTH_UNIT, orderFindings } from '../press';
 import type { RunSetup } from '../setup';
 import type { BendInput } from './input';
@@ -166,20 +165,6 @@ export function bendFindings(
 /** The peak that counts: of the record where there is one, else of the display. */
 export function peakOf(input: BendInput, bend: Bend | undefined): Exact | undefined {
   return bend ? bendUnits(input.system).force(bend.peak.force) : readMeasure(input, 'maximumLoad')?.value;
-}
-
-/** A figure of the record as a result, with the row it is reported to. */
-export function figure(
-  about: {
-    readonly quantity: string;
-    readonly symbol: string;
-    readonly unit: Result['unit'];
-    readonly step: Exact;
-  },
-  value: Exact,
-  mode: Sheet['mode'],
-): Result {
-  return resultOf({ ...about, value, mode });
 }
 
 /** The force of the record at one of the displacements that were asked for; undefined beyond its end. */
