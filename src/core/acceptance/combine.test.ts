@@ -167,6 +167,17 @@ describe('split cylinders', () => {
   it('compares the range unrounded: 14.04 % is beyond', () => {
     expect(split('430', '494.9').note).toContain('Investigate');
   });
+  it.each(['beam-third-point', 'beam-centre-point'] as const)(
+    '%s alone has a value and no range',
+    (method) => {
+      expect(setOf(method, ['445'], about('US'))).toMatchObject({
+        text: '445',
+        note: expect.stringMatching(/^1 of the 2 beams/u),
+        used: [0],
+      });
+      expect(setOf(method, ['445', '410'], about('US')).note).toMatch(/^Range 8\.\d %/u);
+    },
+  );
   it('say nothing alone, and of three only how far they lie apart', () => {
     expect(split('430')).toMatchObject({ text: null, note: undefined, used: [0], lines: [] });
     expect(split('430', '440', '600').note).toContain('the rule is for two');

@@ -125,7 +125,8 @@ function chosen(rule: SetRule, values: readonly Exact[], about: CombineAbout): C
   const all = values.map((_, place) => place);
   if (rule.combine === 'trimmed mean') return trimmed(rule, values, about);
   const { spread } = rule;
-  if (!spread) return { used: all, note: undefined, reports: true };
+  // One alone lies nowhere apart.
+  if (!spread || values.length < 2) return { used: all, note: undefined, reports: true };
   const whole = apart(spread, values, about);
   if (rule.combine === 'two nearest of three' && values.length === 3 && !whole.good)
     return nearest(spread, values, whole, about);

@@ -1,16 +1,24 @@
 'use client';
 import { Box, useTheme } from '@mui/material';
+import { convert, exact } from '@/core/quantity';
 import type { CurvePoint } from '@/core/signals';
 import { Line } from '../charts/Line';
 import { curve, useChartSetup } from '../charts/setup';
+
+/** What a curve is drawn over. */
+export type CurveScale = 's' | 'mm' | 'in';
+
+/** Of a millimetre. */
+const INCHES = convert(exact('1'), 'mm', 'in').toNumber();
+const WORDS = { s: 's from contact', mm: 'displacement, mm', in: 'displacement, in' };
 
 /** Load curves of companions laid over one another, each from its own contact on. */
 export function SetCurves({
   curves,
   axis = 's',
 }: {
-  /** Over the time from contact, or over the displacement. */
-  axis?: 's' | 'mm';
+  /** Over the time from contact, or over the displacement, which the curves hold in millimetres. */
+  axis?: CurveScale;
   curves: readonly {
     readonly label: string;
     readonly points: readonly CurvePoint[];
@@ -34,7 +42,7 @@ export function SetCurves({
               label,
               points
                 .filter(([t]) => t >= startAt - (axis === 's' ? 1 : 0))
-                .map(([t, load]) => ({ x: t - startAt, y: load })),
+                .map(([t, load]) => ({ x: (t - startAt) * (axis === 'in' ? INCHES : 1), y: load })),
               inks[index % inks.length] ?? palette.primary.main,
               dashes[index % dashes.length],
             ),
@@ -48,7 +56,7 @@ export function SetCurves({
               ...base.scales.x,
               type: 'linear',
               min: 0,
-              title: { display: true, text: axis === 's' ? 's from contact' : 'mm' },
+              title: { display: true, text: WORDS[axis] },
             },
             y: { ...base.scales.y, min: 0 },
           },

@@ -5,7 +5,7 @@ import { type UnitId, unitLabel } from '@/core/quantity';
 import type { Finding } from '@/core/working';
 import { Findings } from '../parts/Findings';
 import { VerdictMark } from '../parts/Verdict';
-import { SetCurves } from '../press/SetCurves';
+import { type CurveScale, SetCurves } from '../press/SetCurves';
 
 interface Member {
   readonly id: string;
@@ -43,7 +43,7 @@ export function SetBeside({
     readonly sentence: string;
   }[];
   curves: ComponentProps<typeof SetCurves>['curves'];
-  axis: 's' | 'mm';
+  axis: CurveScale;
 }) {
   return (
     <Box sx={{ mt: 2, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>

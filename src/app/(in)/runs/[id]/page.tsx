@@ -104,7 +104,9 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
                 state,
                 sentence,
               }))}
-              axis={sheet.curves.some(({ axis }) => axis === 'mm') ? 'mm' : 's'}
+              axis={
+                sheet.curves.some(({ axis }) => axis === 'mm') ? (sheet.system === 'US' ? 'in' : 'mm') : 's'
+              }
               curves={set.specimens.flatMap((each) => {
                 const kept = sheet.curves.find(({ runId }) => runId === each.run?.id);
                 return kept ? [{ label: each.label, points: kept.curve, startAt: kept.startAt }] : [];
