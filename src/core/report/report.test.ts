@@ -157,6 +157,23 @@ describe('the sections of a report', () => {
       'Tested',
     ]);
   });
+  it('stand in a table by the columns of their methods, and what they come to under the last', () => {
+    const broken = { ...TEST, specimen: SPECIMEN };
+    const split: ReportTest = {
+      ...broken,
+      title: 'Splitting tensile',
+      columns: [['Line of the crack', 'Through the middle']],
+    };
+    const tables = sectionsOf({ ...CONTENT, tests: [broken, split, broken] }).flatMap((section) =>
+      section.kind === 'table' ? [section] : [],
+    );
+    expect(tables.map(({ title, rows }) => [title, rows.length])).toEqual([
+      [`Hardened: ${TEST.title.toLowerCase()}`, 2],
+      ['Hardened: splitting tensile', 1],
+    ]);
+    expect(tables[0]?.columns.map(({ heading }) => heading)).not.toContain('Line of the crack');
+    expect(tables.map(({ sentences }) => sentences.length)).toEqual([0, CONTENT.sets.length]);
+  });
   it('give every row a cell for each column', () => {
     for (const section of sectionsOf(CONTENT))
       if (section.kind === 'table')

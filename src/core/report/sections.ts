@@ -76,7 +76,7 @@ export function sectionsOf(content: ReportContent): Section[] {
   const equipment = [...new Set(content.tests.flatMap((test) => test.equipment))];
   return [
     ...sampleTable(content, onSample),
-    ...specimenTable(content, onSpecimens),
+    ...specimenTables(content, onSpecimens),
     ...derived(content),
     ...verdicts(content),
     { kind: 'list', title: 'Departures and remarks', items: remarksOf(content), none: 'None.' },
@@ -116,54 +116,70 @@ function sampleTable({ words }: ReportContent, tests: readonly ReportTest[]): Se
   ];
 }
 
-function specimenTable(content: ReportContent, tests: readonly ReportTest[]): Section[] {
-  if (tests.length === 0) return [];
+const headingsOf = ({ columns }: ReportTest): string[] => columns.map(([heading]) => heading);
+
+/** Tests with the same columns stand in one table: the columns of all together are wider than the page. */
+function specimenTables(content: ReportContent, tests: readonly ReportTest[]): Section[] {
   const { sets, waiting, discarded, words } = content;
-  const headings = [...new Set(tests.flatMap(({ columns }) => columns.map(([heading]) => heading)))];
+  const keys = [...new Set(tests.map((test) => headingsOf(test).join()))];
+  const tables = keys.map((key) => tests.filter((test) => headingsOf(test).join() === key));
+  const closing = {
+    sentences: sets.map(setSentence),
+    notes: [
+      ...sets.flatMap(({ trimmed }) =>
+        trimmed.length > 0 ? [`Left out of the mean by its rule: ${trimmed.join(', ')}.`] : [],
+      ),
+      ...(waiting.length > 0 ? [`Not tested yet: ${waiting.join(', ')}.`] : []),
+      ...discarded.map(({ label, why }) => `${label} was discarded: ${why}`),
+    ],
+  };
+  return tables.map((own, place) => {
+    const titles = [...new Set(own.map(({ title }) => title.toLowerCase()))];
+    return {
+      kind: 'table',
+      title: tables.length > 1 ? `${words.onSpecimens}: ${titles.join('; ')}` : words.onSpecimens,
+      ...specimenRows(own),
+      ...(place === tables.length - 1 ? closing : { sentences: [], notes: [] }),
+    };
+  });
+}
+
+function specimenRows(
+  tests: readonly ReportTest[],
+): Pick<Extract<Section, { kind: 'table' }>, 'columns' | 'rows'> {
+  const headings = tests[0] ? headingsOf(tests[0]) : [];
   const aged = tests.some(({ specimen }) => specimen?.designatedAge);
   const titled = aged || new Set(tests.map(({ title }) => title)).size > 1;
-  return [
-    {
-      kind: 'table',
-      title: words.onSpecimens,
-      columns: [
-        { heading: 'Specimen', as: 'mono', width: 'auto' },
-        ...(titled ? [{ heading: 'Test', as: 'small', width: 62 } as const] : []),
-        ...(aged
-          ? ([
-              { heading: 'Age', as: 'plain', width: 'auto' },
-              { heading: 'At test', as: 'small', width: 46 },
-            ] as const)
-          : []),
-        ...headings.map((heading, place): Column => {
-          const last = place === headings.length - 1;
-          return { heading, as: 'small', ...(last ? {} : { width: 'auto' }) };
-        }),
-        { heading: 'Result', as: 'strong', width: 'auto' },
-        { heading: 'Tested', as: 'small', width: 62 },
-      ],
-      rows: tests.map((test) => {
-        const { specimen } = test;
-        return [
-          specimen?.label ?? '',
-          ...(titled ? [test.title] : []),
-          ...(aged ? [specimen?.designatedAge ?? '', specimen?.age ?? ''] : []),
-          ...headings.map((heading) => test.columns.find(([own]) => own === heading)?.[1] ?? ''),
-          resultText(test),
-          // The offset stands with the working, and with when the sample was taken.
-          `${test.at.split(' UTC')[0]}, ${test.by}`,
-        ];
+  return {
+    columns: [
+      { heading: 'Specimen', as: 'mono', width: 'auto' },
+      ...(titled ? [{ heading: 'Test', as: 'small', width: 62 } as const] : []),
+      ...(aged
+        ? ([
+            { heading: 'Age', as: 'plain', width: 'auto' },
+            { heading: 'At test', as: 'small', width: 46 },
+          ] as const)
+        : []),
+      ...headings.map((heading, place): Column => {
+        const last = place === headings.length - 1;
+        return { heading, as: 'small', ...(last ? {} : { width: 'auto' }) };
       }),
-      sentences: sets.map(setSentence),
-      notes: [
-        ...sets.flatMap(({ trimmed }) =>
-          trimmed.length > 0 ? [`Left out of the mean by its rule: ${trimmed.join(', ')}.`] : [],
-        ),
-        ...(waiting.length > 0 ? [`Not tested yet: ${waiting.join(', ')}.`] : []),
-        ...discarded.map(({ label, why }) => `${label} was discarded: ${why}`),
-      ],
-    },
-  ];
+      { heading: 'Result', as: 'strong', width: 'auto' },
+      { heading: 'Tested', as: 'small', width: 62 },
+    ],
+    rows: tests.map((test) => {
+      const { specimen } = test;
+      return [
+        specimen?.label ?? '',
+        ...(titled ? [test.title] : []),
+        ...(aged ? [specimen?.designatedAge ?? '', specimen?.age ?? ''] : []),
+        ...test.columns.map(([, text]) => text),
+        resultText(test),
+        // The offset stands with the working, and with when the sample was taken.
+        `${test.at.split(' UTC')[0]}, ${test.by}`,
+      ];
+    }),
+  };
 }
 
 /** A set in a sentence. */

@@ -35,8 +35,20 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
   const to = bendUnits(system);
   const results: Result[] = [];
   const findings: Finding[] = [];
-  const b = meanOfThree(sheet, input, WIDTHS, { symbol: 'b', name: 'Width, mean', source: STATICS, system });
-  const d = meanOfThree(sheet, input, DEPTHS, { symbol: 'd', name: 'Depth, mean', source: STATICS, system });
+  const b = meanOfThree(sheet, input, WIDTHS, {
+    symbol: 'b',
+    name: 'Width, mean',
+    source: STATICS,
+    limits,
+    system,
+  });
+  const d = meanOfThree(sheet, input, DEPTHS, {
+    symbol: 'd',
+    name: 'Depth, mean',
+    source: STATICS,
+    limits,
+    system,
+  });
   const L = readMeasure(input, 'span')?.value;
   const P = peakOf(input, bend);
   const third = input.loading === 'third';

@@ -25,7 +25,13 @@ export function meanOfThree(
   sheet: Sheet,
   input: object,
   names: readonly string[],
-  about: { readonly symbol: string; readonly name: string; readonly source: Source; readonly system: System },
+  about: {
+    readonly symbol: string;
+    readonly name: string;
+    readonly source: Source;
+    readonly system: System;
+    readonly limits: Limits;
+  },
 ): Exact | undefined {
   const read = names.flatMap((name) => readMeasure(input, name)?.value ?? []);
   if (read.length < names.length) return undefined;
@@ -37,6 +43,10 @@ export function meanOfThree(
     uses,
     unit: LENGTH_UNIT[about.system],
     source: about.source,
+    round: {
+      step: about.limits.number('beam.size-step', about.system),
+      rule: 'printed to what it is read to; used unrounded',
+    },
   });
 }
 

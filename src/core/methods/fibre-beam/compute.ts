@@ -49,8 +49,20 @@ export function compute(input: FibreBeamInput, setup: RunSetup): Outcome {
   const to = bendUnits(system);
   const units = BEND_UNITS[system];
   const results: Result[] = [];
-  const b = meanOfThree(sheet, input, WIDTHS, { symbol: 'b', name: 'Width, mean', source: C1609, system });
-  const d = meanOfThree(sheet, input, DEPTHS, { symbol: 'd', name: 'Depth, mean', source: C1609, system });
+  const b = meanOfThree(sheet, input, WIDTHS, {
+    symbol: 'b',
+    name: 'Width, mean',
+    source: C1609,
+    limits,
+    system,
+  });
+  const d = meanOfThree(sheet, input, DEPTHS, {
+    symbol: 'd',
+    name: 'Depth, mean',
+    source: C1609,
+    limits,
+    system,
+  });
   const L = readMeasure(input, 'span')?.value;
   const step = limits.number('bend.step', system);
   const found: Finding[] = [];

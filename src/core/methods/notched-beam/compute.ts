@@ -48,11 +48,18 @@ export function compute(input: NotchedBeamInput, setup: RunSetup): Outcome {
   const to = bendUnits(system);
   const results: Result[] = [];
   const findings: Finding[] = [];
-  const b = meanOfThree(sheet, input, WIDTHS, { symbol: 'b', name: 'Width, mean', source: EN, system });
+  const b = meanOfThree(sheet, input, WIDTHS, {
+    symbol: 'b',
+    name: 'Width, mean',
+    source: EN,
+    limits,
+    system,
+  });
   const h = meanOfThree(sheet, input, ['above1', 'above2'], {
     symbol: 'h',
     name: 'Height above the notch, mean',
     source: EN,
+    limits,
     system,
   });
   const l = readMeasure(input, 'span')?.value;
