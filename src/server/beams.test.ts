@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { sectionsOf } from '@/core/report/sections';
 import { guessMapping } from '@/core/signals';
 import { requirements, sets, verdicts } from '@/db/schema';
 import { bentRecord } from '@/demo/bent';
@@ -15,9 +16,11 @@ import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
 import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
+import { runSheet } from './queries/run';
 import { sampleDossier } from './queries/sample';
 import { mixPage } from './queries/series';
 import { dayList } from './queries/today';
+import { composeReport } from './reports/content';
 import type { Actor, UseCase } from './use-case';
 import { rebuildVerdicts } from './verdicts';
 
@@ -213,6 +216,100 @@ describe('beams that are cured with the slab', () => {
       .where(and(eq(sets.sampleId, sampleId), eq(sets.released, false)));
     expect(kept.map(({ series }) => series)).toEqual([null]);
     expect(await site.db.select().from(verdicts).where(eq(verdicts.sampleId, sampleId))).toEqual([]);
+  });
+});
+
+describe('a report of a sample with beams', () => {
+  it('has a table for the beams, their set, and what it is held against', async () => {
+    const { sampleId, beams, at } = await made(150);
+    await broken(beams[0]?.id ?? '', '7900', at);
+    await broken(beams[1]?.id ?? '', '7500', at + 20 * 60_000);
+    const { content } = await composeReport(site.db, site.actors.reviewer, { sampleId });
+    expect(content.tests.filter(({ specimen }) => specimen).map(({ title }) => title)).toEqual([
+      'Flexure, third-point loading',
+      'Flexure, third-point loading',
+    ]);
+    const sections = sectionsOf(content);
+    const table = sections.find(({ title }) => title === 'Hardened specimens');
+    if (table?.kind !== 'table') throw new Error('no table of the beams');
+    const column = (heading: string) => {
+      const place = table.columns.findIndex((each) => each.heading === heading);
+      return table.rows.map((row) => row[place]);
+    };
+    // R = P L / (b d²): 7,900 and 7,500 lbf on 18 in of 6 × 6 in.
+    expect(column('Result')).toEqual(['660 psi', '625 psi']);
+    expect(column('Width × depth')).toEqual(['6.00 in; 6.00 in', '6.00 in; 6.00 in']);
+    expect(column('Load')).toEqual(['7900 lbf', '7500 lbf']);
+    expect(table.sentences.join(' ')).toMatch(/Beams at 28 d, standard cured: 640 psi, mean of 2/u);
+    expect(sections.find(({ kind }) => kind === 'verdicts')).toMatchObject({
+      rows: expect.arrayContaining([expect.objectContaining({ state: 'meets' })]),
+    });
+    expect(JSON.stringify(sections)).not.toMatch(/\bundefined\b|NaN/u);
+  });
+  it('says that a break too far out was discarded, and gives no strength for it', async () => {
+    const { sampleId, beams, at } = await made(180);
+    await broken(beams[0]?.id ?? '', '7900', at, three('a', '4.5'));
+    const { content } = await composeReport(site.db, site.actors.reviewer, { sampleId });
+    const [test] = content.tests.filter(({ specimen }) => specimen);
+    expect(test?.results).toEqual([]);
+    expect(JSON.stringify(content)).toMatch(/broke too far outside the middle third.*gives no strength/u);
+    expect(content.sets.every(({ value }) => value === null)).toBe(true);
+  });
+});
+
+describe('what is typed wrong at a beam', () => {
+  it('is refused at its field, with all the rest kept', async () => {
+    const { beams, at } = await made(210);
+    const { runId } = await act(
+      'laboratory',
+      startRun,
+      { method: 'beam-third-point', specimenId: beams[0]?.id },
+      at,
+    );
+    const save = (given: Record<string, string>) =>
+      act('laboratory', saveReadings, { runId, readings: readingsOf(given) }, at);
+    await save({ span: '18', side: 'side' });
+    for (const [field, text] of [
+      ['span', 'eighteen'],
+      ['width1', '6 kg'],
+      ['maximumLoad', '-7900'],
+      ['side', 'upside down'],
+      ['gapLoadLeft', 'wide'],
+      ['testedAt', 'yesterday'],
+    ] as const)
+      expect(Object.keys(await errorsOf(save({ [field]: text }))), field).toEqual([field]);
+    const kept = await runSheet(site.db, site.actors.laboratory, runId, new Date(at));
+    expect(kept.readings.map(({ field, text }) => [field, text])).toEqual(
+      expect.arrayContaining([
+        ['span', '18'],
+        ['side', 'side'],
+      ]),
+    );
+    expect(kept.readings.some(({ field }) => field === 'width1')).toBe(false);
+  });
+  it('is no complete run while something it hangs on is missing', async () => {
+    const { beams, at } = await made(240);
+    const { runId } = await act(
+      'laboratory',
+      startRun,
+      { method: 'beam-third-point', specimenId: beams[0]?.id },
+      at,
+    );
+    const { maximumLoad: _, ...rest } = readings('7900', at);
+    await act('laboratory', saveReadings, { runId, readings: readingsOf(rest) }, at);
+    const errors = await errorsOf(
+      act('laboratory', completeRun, { runId, reasons: [], reasonForAll: 'Seen.' }, at),
+    );
+    expect(Object.keys(errors)).toContain('maximumLoad');
+  });
+  it('is refused for the form of a specimen that is no beam, and for a person who may not', async () => {
+    const { beams, at } = await made(270);
+    await expect(
+      act('laboratory', startRun, { method: 'cylinder-compression', specimenId: beams[0]?.id }, at),
+    ).rejects.toThrow();
+    await expect(
+      act('field', startRun, { method: 'beam-third-point', specimenId: beams[0]?.id }, at),
+    ).rejects.toThrow();
   });
 });
 
