@@ -1,7 +1,7 @@
 import { isWithin } from '../../limits';
 import { type Exact, exact, meanOf, PI, plainOf } from '../../quantity';
 import { bySeverity, type Finding, finding, ourChoice, Sheet, standard } from '../../working';
-import { bendFindings, bendPicture, DEPTHS, fibreFactor, meanOfThree, peakOf, WIDTHS } from '../bend/base';
+import { bendFindings, bendPicture, fibreFactor, meanSizes, peakOf } from '../bend/base';
 import { BEND_UNITS, bendUnits } from '../bend/units';
 import type { Outcome, Result } from '../contract';
 import { factTexts } from '../facts';
@@ -35,20 +35,7 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
   const to = bendUnits(system);
   const results: Result[] = [];
   const findings: Finding[] = [];
-  const b = meanOfThree(sheet, input, WIDTHS, {
-    symbol: 'b',
-    name: 'Width, mean',
-    source: STATICS,
-    limits,
-    system,
-  });
-  const d = meanOfThree(sheet, input, DEPTHS, {
-    symbol: 'd',
-    name: 'Depth, mean',
-    source: STATICS,
-    limits,
-    system,
-  });
+  const { b, d } = meanSizes(sheet, input, { source: STATICS, limits, system });
   const L = readMeasure(input, 'span')?.value;
   const P = peakOf(input, bend);
   const third = input.loading === 'third';

@@ -50,6 +50,18 @@ export function meanOfThree(
   });
 }
 
+/** Mean width and mean depth, in in or mm. */
+export function meanSizes(
+  sheet: Sheet,
+  input: object,
+  about: Omit<Parameters<typeof meanOfThree>[3], 'symbol' | 'name'>,
+): { readonly b: Exact | undefined; readonly d: Exact | undefined } {
+  return {
+    b: meanOfThree(sheet, input, WIDTHS, { symbol: 'b', name: 'Width, mean', ...about }),
+    d: meanOfThree(sheet, input, DEPTHS, { symbol: 'd', name: 'Depth, mean', ...about }),
+  };
+}
+
 const TROUBLES: Readonly<
   Record<
     BendTrouble,

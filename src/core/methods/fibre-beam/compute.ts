@@ -5,14 +5,12 @@ import { bySeverity, type Finding, finding, plain, Sheet, standard } from '../..
 import {
   bendFindings,
   bendPicture,
-  DEPTHS,
   energyAt,
   fibreFactor,
   forceAt,
-  meanOfThree,
+  meanSizes,
   peakOf,
   spanMm,
-  WIDTHS,
 } from '../bend/base';
 import { BEND_UNITS, bendUnits } from '../bend/units';
 import type { Outcome, Result } from '../contract';
@@ -49,20 +47,7 @@ export function compute(input: FibreBeamInput, setup: RunSetup): Outcome {
   const to = bendUnits(system);
   const units = BEND_UNITS[system];
   const results: Result[] = [];
-  const b = meanOfThree(sheet, input, WIDTHS, {
-    symbol: 'b',
-    name: 'Width, mean',
-    source: C1609,
-    limits,
-    system,
-  });
-  const d = meanOfThree(sheet, input, DEPTHS, {
-    symbol: 'd',
-    name: 'Depth, mean',
-    source: C1609,
-    limits,
-    system,
-  });
+  const { b, d } = meanSizes(sheet, input, { source: C1609, limits, system });
   const L = readMeasure(input, 'span')?.value;
   const step = limits.number('bend.step', system);
   const found: Finding[] = [];
