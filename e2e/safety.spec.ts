@@ -10,6 +10,7 @@ const PAGES = [
   '/gear',
   '/gear/limits',
   '/gear/storage',
+  '/gear/beam-loads',
   '/practice',
   '/ends',
   '/account',
