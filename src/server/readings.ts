@@ -1,8 +1,8 @@
 import { desc } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import { type Method, typedInput } from '@/core/methods';
 import type { Queryable } from '@/db/client';
 import { readings } from '@/db/schema';
-import { groupBy } from './group-by';
 import { anyOf } from './scope';
 
 /** The readings of a run in force, the newest of each field. */

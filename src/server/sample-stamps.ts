@@ -1,10 +1,10 @@
 import { and, desc, eq, inArray, or } from 'drizzle-orm';
 import type { EventId, Stamps } from '@/core/clocks';
+import { groupBy } from '@/core/group-by';
 import { findMethod, METHODS } from '@/core/methods/registry';
 import { eventFieldsOf } from '@/core/methods/stamps';
 import type { Queryable } from '@/db/client';
 import { type jobs, readings, runs } from '@/db/schema';
-import { groupBy } from './group-by';
 import { anyOf } from './scope';
 
 /**

@@ -9,6 +9,7 @@ import {
   strengthTest,
   type Verdict,
 } from '@/core/acceptance';
+import { groupBy } from '@/core/group-by';
 import type { Limits } from '@/core/limits';
 import { type Facts, type Method, type Result, setupMeasure } from '@/core/methods';
 import { STRESS_UNIT } from '@/core/methods/press';
@@ -21,7 +22,6 @@ import type { Queryable } from '@/db/client';
 import type { jobs, lots, samples, specifications } from '@/db/schema';
 import { factsBefore } from './facts';
 import { factsStored } from './facts-stored';
-import { groupBy } from './group-by';
 import { type SpecimenView, specimenViews, withoutUnreleased } from './queries/dossier';
 import { limitsOfJobs } from './run-setup';
 

@@ -7,14 +7,14 @@ import {
   type SeriesAsked,
   type SeriesPoint,
   type SeriesRule,
-  STRENGTH_TEST_LIMITS,
   seriesAsked,
   seriesOf,
   type Verdict,
 } from '@/core/acceptance';
+import { groupBy } from '@/core/group-by';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Limits } from '@/core/limits';
-import { findMaterial } from '@/core/materials/registry';
+import { findMaterial, MATERIALS } from '@/core/materials/registry';
 import { STRESS_UNIT } from '@/core/methods/press';
 import { METHODS } from '@/core/methods/registry';
 import { type Exact, exact, measureIn, parseMeasure } from '@/core/quantity';
@@ -32,7 +32,6 @@ import {
   specifications,
   verdicts,
 } from '@/db/schema';
-import { groupBy } from './group-by';
 import { specimenViews, withoutUnreleased } from './queries/dossier';
 import { renewed } from './renewed';
 import { limitsOfJobs } from './run-setup';
@@ -468,8 +467,7 @@ async function uncertifiedSamples(
 
 /** Limits that sets and their criteria hang on, or the beginnings of their names. */
 const HELD_TO: readonly string[] = [
-  ...STRENGTH_TEST_LIMITS,
-  'flexure.',
+  ...MATERIALS.flatMap(({ series = [] }) => series.flatMap(({ heldTo }) => heldTo)),
   ...METHODS.flatMap(({ set }) => (set ? limitsOfRule(set) : [])),
 ];
 

@@ -1,4 +1,5 @@
 import { and, count, desc, eq, gte, inArray, isNotNull, notInArray, or, type SQL, sql } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import { type Method, usableInput } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
 import { waitsOf, waitsOn } from '@/core/methods/step-clock';
@@ -6,7 +7,6 @@ import { dutiesOf, dutyWait } from '@/core/storage';
 import type { Wait } from '@/core/waits/wait';
 import type { Queryable } from '@/db/client';
 import { batchMembers, runs, specimens, storageDuties, storages, waits } from '@/db/schema';
-import { groupBy } from './group-by';
 import { currentReadingsOf, inputOf } from './readings';
 import { renewed } from './renewed';
 import { type RunPlace, runPlaces } from './run-place';

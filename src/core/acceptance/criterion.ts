@@ -74,6 +74,9 @@ export function rowOf({ population }: Pick<Criterion, 'population'>): number {
   return population === 'three in a row' ? 3 : population === 'four in a row' ? 4 : 1;
 }
 
+/** What some results in a row are called, by how many they are. */
+export const ROW_WORDS: Readonly<Record<number, string>> = { 3: 'three', 4: 'four' };
+
 /** One result that a criterion looks at: of a specimen, or of a set. */
 export interface Member {
   readonly id: string;

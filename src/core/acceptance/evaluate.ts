@@ -16,6 +16,7 @@ import {
   type Criterion,
   type LimitAbout,
   type Member,
+  ROW_WORDS,
   rowBy,
   rowOf,
   type Verdict,
@@ -59,8 +60,6 @@ function populationsOf(criterion: Criterion, members: readonly Member[]): (reado
   if (row === 1) return members.length > 0 ? [members] : [];
   return members.slice(row - 1).map((_, index) => members.slice(index, index + row));
 }
-
-const COUNTED: Readonly<Record<number, string>> = { 3: 'three', 4: 'four' };
 
 /** What the criterion asks for, and how it came about where that is a computation. */
 interface FoundLimit {
@@ -184,7 +183,7 @@ function statisticLine(
   { unit }: EvaluateAbout,
 ): Exact {
   const { statistic, source, compare } = criterion;
-  const counted = COUNTED[rowOf(criterion)];
+  const counted = ROW_WORDS[rowOf(criterion)];
   const [first = exact(0)] = values;
   if (statistic === 'value' && compare === 'as reported') return first;
   const uses = Object.fromEntries(values.map((value, index) => [`x${index + 1}`, value]));
@@ -243,7 +242,7 @@ function sentenceOf(
   // Of a quantity of its own one place more than it is reported to.
   const place = criterion.step ? decimalsOf(step) + 1 : system === 'US' ? 1 : 2;
   const show = (value: Exact): string => plainOf(value.toDecimalPlaces(place), unit);
-  const counted = COUNTED[rowOf(criterion)];
+  const counted = ROW_WORDS[rowOf(criterion)];
   const what = `${SHOWN[criterion.statistic]}${counted ? `of ${counted} ` : ''}`;
   const said = criterion.compare === 'unrounded' ? show(held) : plainOf(held, unit);
   const against = `${plainOf(limit.value, unit)}, ${sourceText(limit.source ?? criterion.source)}`;

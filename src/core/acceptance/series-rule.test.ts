@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { REGISTER } from '../limits/register';
 import { SERIES, STRENGTH } from '../materials/concrete/series';
 import { MATERIALS } from '../materials/registry';
 import { findMethod } from '../methods/registry';
@@ -46,6 +47,17 @@ describe('what follows one another', () => {
       'flexure',
     );
   });
+  it('is decided anew by a limit of any school', () => {
+    const flexure = SERIES.filter(({ id }) => id.startsWith('flexure'));
+    const limits = Object.keys(REGISTER).filter((id) => /^(?:\w+\/)?flexure\./u.test(id));
+    expect(limits.length).toBeGreaterThan(3);
+    for (const { heldTo } of flexure)
+      for (const limit of limits)
+        expect(
+          heldTo.some((each) => limit.startsWith(each)),
+          limit,
+        ).toBe(true);
+  });
   it('has four in a row in the Indian school, three in the others', () => {
     const flexure = SERIES.find(({ id }) => id === 'flexure');
     expect(flexure?.criteria('astm')).toEqual(['flexure-average', 'flexure-each']);
@@ -65,6 +77,9 @@ describe('every series of every material', () => {
       for (const id of rule.criteria(profile)) expect(findCriterion(id)?.title).toBeTruthy();
     expect(rule.lowSteps.length).toBeGreaterThan(0);
     expect(new Set(rule.lowSteps.map(({ id }) => id)).size).toBe(rule.lowSteps.length);
+    // A limit that it is reported or held to is one whose change decides its tests anew.
+    const isHeldTo = (limit: string): boolean => rule.heldTo.some((each) => limit.startsWith(each));
+    expect(isHeldTo(rule.step)).toBe(true);
     // An engineer accepts; nobody else does.
     expect(rule.lowMean).toMatch(/engineer/u);
   });

@@ -21,6 +21,8 @@ export interface SeriesRule {
   readonly symbol: string;
   /** What its results are reported to. */
   readonly step: LimitId;
+  /** Limits that its tests and criteria hang on, or the beginnings of their names. */
+  readonly heldTo: readonly string[];
   /** What is done after a test below what a single one may be, and what a mean in a row that is too low asks for. */
   readonly lowSteps: readonly FollowUpStep[];
   readonly lowMean: string;

@@ -1,6 +1,7 @@
 import { findCriterion } from '../acceptance/criteria';
 import type { VerdictState } from '../acceptance/criterion';
 import type { SetPlot } from '../acceptance/set-rule';
+import { groupBy } from '../group-by';
 import { withUnit } from '../quantity';
 import type { WorkingLine } from '../working';
 import type { ReportContent, ReportSet, ReportTest } from './content';
@@ -121,8 +122,7 @@ const headingsOf = ({ columns }: ReportTest): string[] => columns.map(([heading]
 /** Tests with the same columns stand in one table: the columns of all together are wider than the page. */
 function specimenTables(content: ReportContent, tests: readonly ReportTest[]): Section[] {
   const { sets, waiting, discarded, words } = content;
-  const keys = [...new Set(tests.map((test) => headingsOf(test).join()))];
-  const tables = keys.map((key) => tests.filter((test) => headingsOf(test).join() === key));
+  const tables = [...groupBy(tests, (test) => headingsOf(test).join()).values()];
   const closing = {
     sentences: sets.map(setSentence),
     notes: [

@@ -38,11 +38,6 @@ import { runSetup } from '../run-setup';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { recomputeRun } from './runs';
 
-/** N in one unit of a force. */
-export function newtonsIn(unit: UnitId): number {
-  return convert(exact(1), unit, 'N').toNumber();
-}
-
 /** Largest file after unpacking, bytes: a million rows with room to spare. */
 const LARGEST = 64 * 1024 * 1024;
 /** Points of the curve that pages and reports draw. */
@@ -134,13 +129,14 @@ export const keepLoadLog = defineUseCase({
     if (!own) return refuseFields({ part: `There are ${parts.length} tests in this file.` });
     const usable = usableInput(method, typed).input;
     const asked = method.bends?.(usable, setup);
-    const bend = asked && bendOfLog(own, newtonsIn(FORCE_UNIT[system]), asked);
+    const bend = asked && bendOfLog(own, FORCE_UNIT[system], asked);
     if (asked && !bend)
       return refuseFields({ data: 'It has no column of travel or deflection: say which column that is.' });
     const analysis: LogAnalysis = {
       ...analyseLog({ ...own, ...logBand(test, system, limitsOf(setup)) }),
       ...(bend ? { bend } : {}),
     };
+    const newtonsIn = convert(exact(1), FORCE_UNIT[system], 'N').toNumber();
     await tx.insert(loadLogs).values({
       id: input.id,
       runId: run.id,
@@ -150,7 +146,7 @@ export const keepLoadLog = defineUseCase({
       mapping: { ...input.mapping, ...(input.part === undefined ? {} : { part: input.part }) },
       analysis,
       curve: bend
-        ? bend.curve.map(([at, newtons]) => [at, newtons / newtonsIn(FORCE_UNIT[system])] as const)
+        ? bend.curve.map(([at, newtons]) => [at, newtons / newtonsIn] as const)
         : thinned(...untilBroken(own.seconds, own.load, analysis), CURVE_POINTS),
       by: actor.id,
       at: now,

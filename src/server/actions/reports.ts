@@ -1,8 +1,8 @@
 import { IsNotEmpty, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
 import { desc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
-import { LOW_FLEXURE_STEPS, LOW_STRENGTH_STEPS } from '@/core/acceptance';
 import { lotReportNumber, reportNumber } from '@/core/identity/labels';
+import { MATERIALS } from '@/core/materials/registry';
 import { followUps, jobs, lots, people, reportOutcomes, reports } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { composeReport, contentMark, reportOf } from '../reports/content';
@@ -158,8 +158,8 @@ export const recordFollowUp = defineUseCase({
   Input: RecordFollowUpInput,
   async act({ tx, actor, now }, input) {
     await sampleAndJob(tx, input.sampleId);
-    if (![...LOW_STRENGTH_STEPS, ...LOW_FLEXURE_STEPS].some(({ id }) => id === input.stepId))
-      throw new NotFound('This step');
+    const steps = MATERIALS.flatMap(({ series = [] }) => series).flatMap(({ lowSteps }) => lowSteps);
+    if (!steps.some(({ id }) => id === input.stepId)) throw new NotFound('This step');
     await tx.insert(followUps).values({ ...input, by: actor.id, at: now });
     return { sampleId: input.sampleId };
   },

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
+import { groupBy } from '@/core/group-by';
 import type { SpecimenAbout } from '@/core/materials/concrete/record';
 import { mainOf, type Outcome, type Result, type RunSetup } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
@@ -15,7 +16,6 @@ import {
   specimenEvents,
   specimens,
 } from '@/db/schema';
-import { groupBy } from '../group-by';
 import { anyOf } from '../scope';
 
 export interface ReasonView {

@@ -1,8 +1,8 @@
 import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import type { Material } from '@/core/material/contract';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, samples, specifications, verdicts } from '@/db/schema';
-import { groupBy } from '../group-by';
 import { readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import type { Standing } from './specification';

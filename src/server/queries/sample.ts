@@ -1,7 +1,7 @@
 import { and, asc, eq, isNotNull, type SQL } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, people, reports, samples, specifications } from '@/db/schema';
-import { groupBy } from '../group-by';
 import { present, readableJobs } from '../scope';
 import { setsOfSamples } from '../sets';
 import type { Actor } from '../use-case';

@@ -1,4 +1,5 @@
 import { asc, desc, eq } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import type { Limits } from '@/core/limits';
 import { measureWords } from '@/core/material/measure-words';
 import { setupMeasure } from '@/core/methods';
@@ -6,7 +7,6 @@ import { exact, plainOf } from '@/core/quantity';
 import { type DutyReading, dutiesOf, limeFor, readDuty } from '@/core/storage';
 import type { Queryable } from '@/db/client';
 import { people, storageDuties, storages } from '@/db/schema';
-import { groupBy } from '../group-by';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import { standing, standingIn } from '../standing';

@@ -1,11 +1,11 @@
 import { and, asc, eq, inArray, isNull, or } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import { readBetween } from '@/core/methods/read-between';
 import { findMethod } from '@/core/methods/registry';
 import type { TimelineRow, TimelineStep } from '@/core/waits/timeline';
 import type { Queryable } from '@/db/client';
 import { batches, batchMembers, type jobs, runs, waits } from '@/db/schema';
 import { batchLabel } from '../batches';
-import { groupBy } from '../group-by';
 import { currentReadingsOf, inputOf } from '../readings';
 import type { SpecimenView } from './dossier';
 

@@ -402,17 +402,20 @@ function logOf(
   { name, sha256, curve, analysis, startAt, axis }: RunCurve,
   system: System,
 ): NonNullable<ReportTest['log']> {
-  const rate = analysis.meanRate;
+  // What is bent by its displacement keeps no rate, and drops as it cracks.
+  const {
+    meanRate: rate,
+    outside,
+    dips,
+  } = analysis.bend ? { meanRate: null, outside: null, dips: [] } : analysis;
   const unit = system === 'US' ? 'psi/s' : 'MPa/s';
   const words = [
     `${withThousands(String(analysis.rows))} readings`,
-    ...(rate === null || analysis.bend
+    ...(rate === null
       ? []
       : [`mean rate ${rate.toFixed(system === 'US' ? 1 : 3)} ${unit} from half to nine tenths`]),
-    ...(analysis.outside === null || analysis.bend
-      ? []
-      : [`${analysis.outside.toFixed(0)} % outside the band`]),
-    ...(analysis.bend ? [] : analysis.dips).map(({ depth }) => `a dip of ${depth.toFixed(1)} %`),
+    ...(outside === null ? [] : [`${outside.toFixed(0)} % outside the band`]),
+    ...dips.map(({ depth }) => `a dip of ${depth.toFixed(1)} %`),
   ];
   return { name, sha256, startAt, axis, points: curve, words: words.join(', ') };
 }

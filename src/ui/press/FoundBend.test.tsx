@@ -9,7 +9,7 @@ afterEach(cleanup);
 /** A plain beam: 8,000 N/mm to 0.5 mm, then snapped; newtons and millimetres. */
 const position = Float64Array.from({ length: 600 }, (_, index) => index / 1000);
 const load = position.map((at, index) => (index === 200 ? 4000 : at <= 0.5 ? 8000 * at : 100));
-const bend = bendOfLog({ load, position }, 1, { toe: true, at: [] });
+const bend = bendOfLog({ load, position }, 'N', { toe: true, at: [] });
 const told = (label: string): string => screen.getByText(label).nextElementSibling?.textContent ?? '';
 
 describe('what a record over the displacement came to', () => {

@@ -3,6 +3,7 @@ import { BEND_UNITS, bendUnits } from '@/core/methods/bend/units';
 import type { System } from '@/core/quantity';
 import { unitLabel } from '@/core/quantity';
 import type { LogAnalysis } from '@/core/signals';
+import { Figures } from './Figures';
 
 /** What a record over the displacement came to, before it is kept. */
 export function FoundBend({ bend, system }: { bend: LogAnalysis['bend']; system: System }) {
@@ -29,22 +30,7 @@ export function FoundBend({ bend, system }: { bend: LogAnalysis['bend']; system:
   ];
   return (
     <Box>
-      <Box
-        component="dl"
-        sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 2, my: 1 }}
-        role="status"
-      >
-        {figures.map(([label, value]) => (
-          <Box key={label} sx={{ display: 'contents' }}>
-            <Typography component="dt" variant="body2" color="text.secondary">
-              {label}
-            </Typography>
-            <Typography component="dd" variant="body2" className="mono" sx={{ m: 0 }}>
-              {value}
-            </Typography>
-          </Box>
-        ))}
-      </Box>
+      <Figures figures={figures} status />
       {spikes.length > 0 ? (
         <Typography variant="body2" color="warning.main">
           {`${spikes.length} ${spikes.length === 1 ? 'reading that jumped by itself is' : 'readings that jumped by themselves are'} replaced.`}

@@ -26,6 +26,7 @@ import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/kit';
 import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
+import { Figures } from './Figures';
 import { FoundBend } from './FoundBend';
 import { KeptLog, LOG_VERDICT } from './KeptLog';
 import { LogChart } from './LogChart';
@@ -56,7 +57,6 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
   const band = test?.measured ? logBand(test, system, limits) : null;
   const machine = machineOf(run, data);
   const asked = run.method.bends?.(run.live.input, data.setup);
-  const bent = asked ? { asked, newtons: convert(exact(1), unit, 'N').toNumber() } : null;
   const choose = async (chosen: File): Promise<void> => {
     stop();
     if (chosen.size > LARGEST) return setTrouble('The file is larger than 64 MB: cut it to the test.');
@@ -106,7 +106,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
       </Box>
       {band || readOnly ? null : (
         <Typography variant="body2" color="text.secondary">
-          {bent
+          {asked
             ? 'Measure width, depth and span first.'
             : 'Measure the specimen first: the rate is a stress.'}
         </Typography>
@@ -122,7 +122,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
           <Columns text={file.text} mapping={mapping} change={setMapping} remembered={remembered} />
           <Button
             variant="contained"
-            onClick={() => analyse(file.text, mapping, unit, band, part, bent)}
+            onClick={() => analyse(file.text, mapping, unit, band, part, asked)}
             disabled={share !== null}
           >
             Columns and units are right: analyse
@@ -150,7 +150,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
                   onChange={(event) => {
                     const next = Number(event.target.value);
                     setPart(next);
-                    void analyse(file.text, mapping, unit, band, next, bent);
+                    void analyse(file.text, mapping, unit, band, next, asked);
                   }}
                 >
                   {read.parts.map(({ peak, at }, index) => (
@@ -165,7 +165,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
                   {words}
                 </Alert>
               ))}
-              {bent ? (
+              {asked ? (
                 <FoundBend bend={read.bend} system={system} />
               ) : (
                 <>
@@ -410,21 +410,7 @@ function Found({ read, unit, system }: { read: LogRead; unit: UnitId; system: 'U
       <Typography sx={{ fontWeight: 700, color: colour }} role="status">
         {words}
       </Typography>
-      <Box
-        component="dl"
-        sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 2, my: 1 }}
-      >
-        {figures.map(([label, value]) => (
-          <Box key={label} sx={{ display: 'contents' }}>
-            <Typography component="dt" variant="body2" color="text.secondary">
-              {label}
-            </Typography>
-            <Typography component="dd" variant="body2" className="mono" sx={{ m: 0 }}>
-              {value}
-            </Typography>
-          </Box>
-        ))}
-      </Box>
+      <Figures figures={figures} />
       {[
         ...analysis.troubles.map((each) => `The log: ${troubleWords(each)}.`),
         ...analysis.dips.map(

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import type { LogBand } from '@/core/methods/press';
 import type { UnitId } from '@/core/quantity';
 import {
   analyseLog,
@@ -6,7 +7,6 @@ import {
   bendOfLog,
   chosenPart,
   type LogMapping,
-  type LogRequest,
   readLoadLog,
   testsIn,
   thinned,
@@ -15,23 +15,15 @@ import {
 /** Points of a curve as a chart can show them. */
 const SHOWN = 600;
 
-type Band = Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria'>;
-
-/** What is asked of a beam bent by its displacement, and the N in one unit of the load. */
-export interface Bent {
-  readonly asked: BendAsked;
-  readonly newtons: number;
-}
-
 /** Reads and analyses a log beside the page, so that the page never stands still. */
 const logWorker = {
   analyse(
     text: string,
     mapping: LogMapping,
     unit: UnitId,
-    band: Band,
+    band: LogBand,
     part: number,
-    bent: Bent | null,
+    asked: BendAsked | undefined,
     onProgress: (share: number) => void,
   ) {
     const began = performance.now();
@@ -39,7 +31,7 @@ const logWorker = {
     const parts = testsIn(log.seconds, log.load);
     const own = chosenPart(log, parts, part) ?? chosenPart(log, parts) ?? log;
     const analysis = analyseLog({ ...own, ...band });
-    const bend = bent ? bendOfLog(own, bent.newtons, bent.asked) : undefined;
+    const bend = asked && bendOfLog(own, unit, asked);
     const { unread, examples, turned, beside } = log;
     return {
       analysis,

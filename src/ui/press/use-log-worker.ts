@@ -1,9 +1,10 @@
 'use client';
 import { proxy, type Remote, wrap } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { LogBand } from '@/core/methods/press';
 import type { UnitId } from '@/core/quantity';
-import type { LogMapping, LogRequest } from '@/core/signals';
-import type { Bent, LogRead, LogWorker } from './load-log.worker';
+import type { BendAsked, LogMapping } from '@/core/signals';
+import type { LogRead, LogWorker } from './load-log.worker';
 
 /** The worker that reads load logs: what it found last, and how far it is. Choosing another file ends the one before. */
 export function useLogWorker() {
@@ -21,9 +22,9 @@ export function useLogWorker() {
       text: string,
       mapping: LogMapping,
       unit: UnitId,
-      band: Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria'>,
+      band: LogBand,
       part: number,
-      bent: Bent | null,
+      asked: BendAsked | undefined,
     ): Promise<void> => {
       stop();
       setRead(null);
@@ -37,7 +38,7 @@ export function useLogWorker() {
         unit,
         band,
         part,
-        bent,
+        asked,
         proxy((done: number) => {
           // Word of a file that was left arrives late.
           if (worker.current === own) setShare(done);

@@ -21,12 +21,9 @@ const STRENGTH_TESTS = {
   holds: 'at least',
 } as const;
 
-/** What the project itself asks for. */
-const PROJECT = standard('project specification');
-
 const FLEXURAL = {
   // What such texts usually ask; the project's own decides.
-  source: PROJECT,
+  source: standard('project specification'),
   quantity: 'modulus of rupture',
   by: ['beam-third-point', 'beam-centre-point'],
   holds: 'at least',
@@ -38,13 +35,11 @@ const flexuralMean = (of: LimitAbout) =>
 
 /** Traffic: of beams that were cured with the slab and loaded as it is asked for, and of no others. */
 const opening = (loading: 'third' | 'centre'): Omit<Criterion, 'id' | 'by'> => ({
-  source: PROJECT,
+  ...FLEXURAL,
   title: 'Opening to traffic',
   asks: 'Mean of the beams cured with the slab at least',
-  quantity: 'modulus of rupture',
   population: 'set',
   statistic: 'mean',
-  holds: 'at least',
   limit: ({ asked, said }) =>
     said('cure') === 'field' && (said('flexuralLoading') ?? 'third') === loading
       ? asked('openingStrength')

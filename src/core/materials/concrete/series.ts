@@ -1,5 +1,6 @@
 import { LOW_FLEXURE_STEPS, LOW_STRENGTH_STEPS } from '../../acceptance/low-strength';
 import type { SeriesRule } from '../../acceptance/series-rule';
+import { STRENGTH_TEST_LIMITS } from '../../acceptance/strength-test';
 
 const FLEXURE = {
   title: 'Flexural tests',
@@ -9,6 +10,7 @@ const FLEXURE = {
   age: 'flexuralHours',
   symbol: 'flexural strength',
   step: 'beam.step',
+  heldTo: ['flexure.', 'is/flexure.', 'beam.step'],
   lowSteps: LOW_FLEXURE_STEPS,
   lowMean: 'Tell the engineer and the producer: what follows stands in the project’s own text.',
   criteria: (profile) => [profile === 'is' ? 'flexure-average-four' : 'flexure-average', 'flexure-each'],
@@ -25,6 +27,7 @@ export const STRENGTH: SeriesRule = {
   age: 'ageHours',
   symbol: 'f′c',
   step: 'cylinder.strength-step',
+  heldTo: STRENGTH_TEST_LIMITS,
   lowSteps: LOW_STRENGTH_STEPS,
   lowMean:
     'The rule asks for steps to raise the average of later tests; it does not of itself ask for cores. Tell the engineer and the producer.',

@@ -2,7 +2,7 @@ import { isWithin } from '../../limits';
 import { type Exact, exact, meanOf, PI, plainOf } from '../../quantity';
 import { bySeverity, type Finding, finding, ourChoice, Sheet, standard } from '../../working';
 import { bendFindings, bendPicture, fibreFactor, meanSizes, peakOf } from '../bend/base';
-import { BEND_UNITS, bendUnits } from '../bend/units';
+import { BEND_UNITS, type Bend, bendUnits } from '../bend/units';
 import type { Outcome, Result } from '../contract';
 import { factTexts } from '../facts';
 import { readMeasure } from '../fields';
@@ -164,7 +164,7 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
 /** Energies and ductility of the record. */
 function recordResults(
   { system }: BeamBendingInput,
-  bend: NonNullable<NonNullable<RunSetup['loadLog']>['bend']>,
+  bend: Bend,
   {
     limits,
     mode,
@@ -330,10 +330,7 @@ function speedFindings(input: BeamBendingInput, limits: ReturnType<typeof limits
 }
 
 /** What the record and the cracks say of the beam, in words: ductility, crack pattern, bond. */
-export function behaviour(
-  input: BeamBendingInput,
-  bend: NonNullable<NonNullable<RunSetup['loadLog']>['bend']>,
-): string[] {
+export function behaviour(input: BeamBendingInput, bend: Bend): string[] {
   const words: string[] = [];
   const ratio = bend.firstCrack ? bend.peak.force / bend.firstCrack.force : 1;
   if (bend.brittle) words.push('Brittle: the force fell under half of its peak at once.');

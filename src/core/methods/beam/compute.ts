@@ -11,6 +11,7 @@ import { limitsOf, type RunSetup } from '../setup';
 import { type Arrangement, RUPTURE } from './arrangement';
 import { beamFindings, preloadFindings, strengthFindings } from './findings';
 import type { BeamInput } from './input';
+import { type MeanWords, meanLine } from './mean-line';
 import { type BreakPlace, placeLimits, placeOf } from './place';
 import { pressOf } from './press';
 import { BREAKS, DEPTHS, lengthOf, readAll, sizeOf, WIDTHS } from './sizes';
@@ -46,21 +47,19 @@ export function computeBeam(input: BeamInput, setup: RunSetup, arrangement: Arra
   const sheet = new Sheet(mode);
   const results: Result[] = [];
   const findings: Finding[] = [];
-  const unit = LENGTH_UNIT[system];
   const size = sizeOf(input, setup);
   const [P, L] = ['maximumLoad', 'span'].map((name) => readMeasure(input, name)?.value);
-  const read = limits.number('beam.size-step', system);
   const breaks = readAll(input, BREAKS);
   const a =
     breaks &&
     meanLine(sheet, breaks, {
       symbol: 'a',
       name: 'Break to the nearer support, mean',
-      unit,
       source,
-      step: read,
+      system,
+      limits,
     });
-  const own = measuredLines(input, sheet, { unit, source, step: read });
+  const own = measuredLines(input, sheet, { source, system, limits });
   let place: BreakPlace | undefined;
   let strength: Exact | undefined;
   if (own && L && a) {
@@ -114,33 +113,6 @@ export function computeBeam(input: BeamInput, setup: RunSetup, arrangement: Arra
   };
 }
 
-interface MeanWords {
-  /** The place it is printed to; what it is used for is not rounded. */
-  readonly step: Exact;
-  readonly symbol: string;
-  readonly name: string;
-  readonly unit: (typeof LENGTH_UNIT)[System];
-  readonly source: Source;
-}
-
-/** The mean of three, unrounded. */
-function meanLine(
-  sheet: Sheet,
-  values: readonly Exact[],
-  { symbol, name, unit, source, step }: MeanWords,
-): Exact {
-  const uses = Object.fromEntries(values.map((value, index) => [`${symbol}${index + 1}`, value]));
-  return sheet.line({
-    symbol,
-    name,
-    formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
-    uses,
-    unit,
-    source,
-    round: { step, rule: 'printed to what it is read to; used unrounded' },
-  });
-}
-
 interface OwnSize {
   readonly b: Exact;
   readonly d: Exact;
@@ -149,7 +121,7 @@ interface OwnSize {
 function measuredLines(
   input: BeamInput,
   sheet: Sheet,
-  words: Pick<MeanWords, 'unit' | 'source' | 'step'>,
+  words: Omit<MeanWords, 'symbol' | 'name'>,
 ): OwnSize | undefined {
   const [widths, depths] = [readAll(input, WIDTHS), readAll(input, DEPTHS)];
   if (!widths || !depths) return undefined;

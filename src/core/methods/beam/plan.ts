@@ -5,6 +5,7 @@ import { FORCE_UNIT, LENGTH_UNIT, pressPlan } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
 import type { Arrangement } from './arrangement';
 import { placeLimits } from './place';
+import { usualSpan } from './press';
 
 /** What to know before a beam leaves the water: marks to draw, load for the gaps, load and rate of the machine. */
 export function beamPlan(
@@ -18,8 +19,7 @@ export function beamPlan(
   if (!test || !depth) return [];
   const limits = limitsOf(setup);
   const unit = LENGTH_UNIT[system];
-  const { low, high } = limits.of('beam.span', system);
-  const span = depth.times((low ?? exact(3)).plus(high ?? exact(3)).div(2));
+  const span = usualSpan(depth, limits, system);
   const { least } = placeLimits(span, depth, limits, system);
   const marks =
     arrangement.kind === 'third'

@@ -10,7 +10,7 @@ import type { BeamInput } from './input';
 import { sizeOf } from './sizes';
 
 /** The span that the school asks for with a depth, where none was measured yet: the middle of its range. */
-function usualSpan(depth: Exact, limits: Limits, system: System): Exact {
+export function usualSpan(depth: Exact, limits: Limits, system: System): Exact {
   const { low, high } = limits.of('beam.span', system);
   return depth.times((low ?? exact(3)).plus(high ?? exact(3)).div(2));
 }

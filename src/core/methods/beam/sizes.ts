@@ -9,7 +9,7 @@ export const DEPTHS = ['depth1', 'depth2', 'depth3'] as const;
 export const BREAKS = ['a1', 'a2', 'a3'] as const;
 
 /** The readings of some names, when all of them are there; in or mm. */
-export function readAll(input: BeamInput, names: readonly string[]): readonly Exact[] | undefined {
+export function readAll(input: object, names: readonly string[]): readonly Exact[] | undefined {
   const read = names.flatMap((name) => readMeasure(input, name)?.value ?? []);
   return read.length === names.length ? read : undefined;
 }

@@ -1,64 +1,44 @@
 import type { Limits } from '../../limits';
 import { type Exact, meanOf, plainOf, type System } from '../../quantity';
 import type { BendTrouble } from '../../signals';
-import { type Finding, finding, type Sheet, type Source } from '../../working';
+import { type Finding, finding, type Sheet } from '../../working';
+import { type MeanWords, meanLine } from '../beam/mean-line';
+import { DEPTHS, readAll, WIDTHS } from '../beam/sizes';
 import type { Outcome } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
-import { agedFindings, FORCE_UNIT, LENGTH_UNIT, orderFindings } from '../press';
+import { agedFindings, FORCE_UNIT, orderFindings } from '../press';
 import type { RunSetup } from '../setup';
 import type { BendInput } from './input';
 import { BEND_UNITS, type Bend, bendUnits } from './units';
 
-export const WIDTHS = ['width1', 'width2', 'width3'] as const;
-export const DEPTHS = ['depth1', 'depth2', 'depth3'] as const;
-
 /** The mean of some readings, when all are there. */
 export function meanRead(input: object, names: readonly string[]): Exact | undefined {
-  const read = names.flatMap((name) => readMeasure(input, name)?.value ?? []);
-  return read.length === names.length ? meanOf(read) : undefined;
+  const read = readAll(input, names);
+  return read && meanOf(read);
 }
 
-/** A line for a mean of three, and the mean. */
-export function meanOfThree(
+/** A line for the mean of some readings, and the mean; undefined until all are there. */
+export function meanReadLine(
   sheet: Sheet,
   input: object,
   names: readonly string[],
-  about: {
-    readonly symbol: string;
-    readonly name: string;
-    readonly source: Source;
-    readonly system: System;
-    readonly limits: Limits;
-  },
+  about: MeanWords,
 ): Exact | undefined {
-  const read = names.flatMap((name) => readMeasure(input, name)?.value ?? []);
-  if (read.length < names.length) return undefined;
-  const uses = Object.fromEntries(read.map((value, index) => [`${about.symbol}${index + 1}`, value]));
-  return sheet.line({
-    symbol: about.symbol,
-    name: about.name,
-    formula: `(${Object.keys(uses).join(' + ')}) / ${read.length}`,
-    uses,
-    unit: LENGTH_UNIT[about.system],
-    source: about.source,
-    round: {
-      step: about.limits.number('beam.size-step', about.system),
-      rule: 'printed to what it is read to; used unrounded',
-    },
-  });
+  const read = readAll(input, names);
+  return read && meanLine(sheet, read, about);
 }
 
 /** Mean width and mean depth, in in or mm. */
 export function meanSizes(
   sheet: Sheet,
   input: object,
-  about: Omit<Parameters<typeof meanOfThree>[3], 'symbol' | 'name'>,
+  about: Omit<MeanWords, 'symbol' | 'name'>,
 ): { readonly b: Exact | undefined; readonly d: Exact | undefined } {
   return {
-    b: meanOfThree(sheet, input, WIDTHS, { symbol: 'b', name: 'Width, mean', ...about }),
-    d: meanOfThree(sheet, input, DEPTHS, { symbol: 'd', name: 'Depth, mean', ...about }),
+    b: meanReadLine(sheet, input, WIDTHS, { symbol: 'b', name: 'Width, mean', ...about }),
+    d: meanReadLine(sheet, input, DEPTHS, { symbol: 'd', name: 'Depth, mean', ...about }),
   };
 }
 
@@ -189,20 +169,19 @@ export function peakOf(input: BendInput, bend: Bend | undefined): Exact | undefi
   return bend ? bendUnits(input.system).force(bend.peak.force) : readMeasure(input, 'maximumLoad')?.value;
 }
 
+const pointAt = (bend: Bend | undefined, at: number) =>
+  bend?.points.find((each) => Math.abs(each.at - at) < 1e-9);
+
 /** The force of the record at one of the displacements that were asked for; undefined beyond its end. */
 export function forceAt(bend: Bend | undefined, at: number, system: System): Exact | undefined {
-  const point = bend?.points.find((each) => Math.abs(each.at - at) < 1e-9);
-  return point?.force === null || point?.force === undefined
-    ? undefined
-    : bendUnits(system).force(point.force);
+  const force = pointAt(bend, at)?.force ?? undefined;
+  return force === undefined ? undefined : bendUnits(system).force(force);
 }
 
 /** The energy up to one of the displacements that were asked for; undefined beyond its end. */
 export function energyAt(bend: Bend | undefined, at: number, system: System): Exact | undefined {
-  const point = bend?.points.find((each) => Math.abs(each.at - at) < 1e-9);
-  return point?.energy === null || point?.energy === undefined
-    ? undefined
-    : bendUnits(system).energy(point.energy);
+  const energy = pointAt(bend, at)?.energy ?? undefined;
+  return energy === undefined ? undefined : bendUnits(system).energy(energy);
 }
 
 /** Stress of the extreme fibre by a moment: 6 M / (b d²), in words of its formula; SI has kN. */

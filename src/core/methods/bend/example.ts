@@ -22,7 +22,7 @@ export function exampleRecord(
     const width = after[0] - before[0];
     return width > 0 ? before[1] + ((at - before[0]) / width) * (after[1] - before[1]) : after[1];
   });
-  const bend = bendOfLog({ load, position }, 1, asked);
+  const bend = bendOfLog({ load, position }, 'N', asked);
   return { verdict: 'valid', troubles: [], dips: [], spikes: [], ...(bend ? { bend } : {}) };
 }
 

@@ -1,11 +1,12 @@
 import { nominalOf } from '../../moulds';
 import { type Exact, exact } from '../../quantity';
 import { expectedRupture } from '../beam/expected';
+import { DEPTHS, WIDTHS } from '../beam/sizes';
 import type { PressTest, PressUse } from '../contract';
 import { readMeasure } from '../fields';
 import { FORCE_FACTOR, PRESS_FIELDS } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
-import { DEPTHS, meanRead, WIDTHS } from './base';
+import { meanRead } from './base';
 import type { BendInput } from './input';
 
 /** What a load is divided by to give the stress of the extreme fibre, by how it is loaded. */

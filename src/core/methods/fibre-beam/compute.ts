@@ -1,6 +1,7 @@
 import { verdictWith } from '../../acceptance/criterion';
 import { isWithin } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
+import { capital } from '../../words';
 import { bySeverity, type Finding, finding, plain, Sheet, standard } from '../../working';
 import {
   bendFindings,
@@ -26,10 +27,13 @@ const ACI = standard('ACI 318', 'fibre concrete in shear');
 
 export const FIRST = 'first-peak strength';
 
+/** Parts of the span that it is read at. */
+const PARTS = [600, 300, 150] as const;
+
 /** The net deflections at which a fibre beam is read, mm: L/600, L/300, L/150. */
 export function deflectionsOf(input: FibreBeamInput): readonly number[] {
   const span = spanMm(input);
-  return span ? [span / 600, span / 300, span / 150] : [];
+  return span ? PARTS.map((part) => span / part) : [];
 }
 
 /**
@@ -51,7 +55,8 @@ export function compute(input: FibreBeamInput, setup: RunSetup): Outcome {
   const L = readMeasure(input, 'span')?.value;
   const step = limits.number('bend.step', system);
   const found: Finding[] = [];
-  const [at600, at300, at150] = deflectionsOf(input);
+  const places = deflectionsOf(input);
+  const at150 = places.at(-1);
   const strengths: Partial<Record<'f1' | 'fp' | 'f600' | 'f300' | 'f150', Exact>> = {};
   if (b && d && L) {
     const strength = (
@@ -80,24 +85,10 @@ export function compute(input: FibreBeamInput, setup: RunSetup): Outcome {
       bend?.firstPeak ? to.force(bend.firstPeak.force) : peakOf(input, bend),
     );
     strength('fp', 'Peak strength', 'peak strength', bend && to.force(bend.peak.force));
-    strength(
-      'f600',
-      'Residual strength at L/600',
-      'residual strength at L/600',
-      forceAt(bend, at600 ?? 0, system),
-    );
-    strength(
-      'f300',
-      'Residual strength at L/300',
-      'residual strength at L/300',
-      forceAt(bend, at300 ?? 0, system),
-    );
-    strength(
-      'f150',
-      'Residual strength at L/150',
-      'residual strength at L/150',
-      forceAt(bend, at150 ?? 0, system),
-    );
+    PARTS.forEach((part, index) => {
+      const at = `residual strength at L/${part}`;
+      strength(`f${part}`, capital(at), at, forceAt(bend, places[index] ?? 0, system));
+    });
     const T = energyAt(bend, at150 ?? 0, system);
     if (T && strengths.f1) {
       const own = limits.number('fibre.toughness-step', system);
@@ -167,9 +158,7 @@ export function compute(input: FibreBeamInput, setup: RunSetup): Outcome {
     picture: bendPicture(
       input,
       bend,
-      [at600, at300, at150].flatMap((at, index) =>
-        at ? [[at, ['L/600', 'L/300', 'L/150'][index] ?? ''] as const] : [],
-      ),
+      places.map((at, index) => [at, `L/${PARTS[index]}`] as const),
     ),
   };
 }

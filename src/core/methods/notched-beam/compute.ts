@@ -2,7 +2,8 @@ import { verdictWith } from '../../acceptance/criterion';
 import { isWithin } from '../../limits';
 import { type Exact, plainOf } from '../../quantity';
 import { bySeverity, type Finding, plain, Sheet, standard } from '../../working';
-import { bendFindings, bendPicture, fibreFactor, forceAt, meanOfThree, WIDTHS } from '../bend/base';
+import { WIDTHS } from '../beam/sizes';
+import { bendFindings, bendPicture, fibreFactor, forceAt, meanReadLine } from '../bend/base';
 import { bendUnits } from '../bend/units';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
@@ -48,14 +49,14 @@ export function compute(input: NotchedBeamInput, setup: RunSetup): Outcome {
   const to = bendUnits(system);
   const results: Result[] = [];
   const findings: Finding[] = [];
-  const b = meanOfThree(sheet, input, WIDTHS, {
+  const b = meanReadLine(sheet, input, WIDTHS, {
     symbol: 'b',
     name: 'Width, mean',
     source: EN,
     limits,
     system,
   });
-  const h = meanOfThree(sheet, input, ['above1', 'above2'], {
+  const h = meanReadLine(sheet, input, ['above1', 'above2'], {
     symbol: 'h',
     name: 'Height above the notch, mean',
     source: EN,

@@ -16,15 +16,14 @@ export function logCriteria(limits: Limits): LogCriteria {
   };
 }
 
+/** The part of what a log is analysed with that comes from the test. */
+export type LogBand = Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria' | 'judged' | 'driven'>;
+
 /**
  * What a log of a test is analysed with.
  * @returns area, band and criteria; loads are lbf or kN. For a rate of the load itself the area is one.
  */
-export function logBand(
-  test: PressTest,
-  system: System,
-  limits: Limits,
-): Pick<LogRequest, 'area' | 'stress' | 'low' | 'high' | 'criteria' | 'judged' | 'driven'> {
+export function logBand(test: PressTest, system: System, limits: Limits): LogBand {
   const { low, high } = loadBand(test, system);
   const area = test.area.toNumber();
   const stress = test.factor.toNumber();

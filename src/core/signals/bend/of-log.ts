@@ -1,3 +1,4 @@
+import { convert, exact, type UnitId } from '../../quantity';
 import type { LogAnalysis } from '../analyse-log';
 import { thinned } from '../thin';
 import { analyseBend } from './analyse';
@@ -11,12 +12,11 @@ export type BendAsked = Pick<BendRequest, 'toe' | 'at' | 'upTo'>;
 
 /**
  * The same of a log with a column of travel: rows without one are left out, and where none has one there is nothing to say.
- * @param log load in any unit
- * @param newtons N in one unit of the load
+ * @param unit of the load
  */
 export function bendOfLog(
   log: { readonly load: Float64Array; readonly position?: Float64Array },
-  newtons: number,
+  unit: UnitId,
   asked: BendAsked,
 ): LogAnalysis['bend'] | undefined {
   const { position, load } = log;
@@ -25,6 +25,7 @@ export function bendOfLog(
   if (usable.length < 3) return undefined;
   const pick = (values: Float64Array, times: number): Float64Array =>
     Float64Array.from(usable, (index) => (values[index] ?? 0) * times);
+  const newtons = convert(exact(1), unit, 'N').toNumber();
   const first = position[usable[0] ?? 0] ?? 0;
   // A travel that is counted downwards is turned round: the beam goes down all the same.
   const away = (position[usable.at(-1) ?? 0] ?? 0) < first ? -1 : 1;

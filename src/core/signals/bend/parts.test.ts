@@ -152,32 +152,32 @@ describe('a log over its travel', () => {
   const travel = Float64Array.from({ length: 600 }, (_, index) => index / 1000);
   const asked = { toe: true, at: [] } as const;
   it('in any unit of force is the same in newtons', () => {
-    const one = bendOfLog(log(travel), 1, asked);
-    const other = bendOfLog(log(travel, 0.001), 1000, asked);
+    const one = bendOfLog(log(travel), 'N', asked);
+    const other = bendOfLog(log(travel, 0.001), 'kN', asked);
     expect(other?.peak.force).toBeCloseTo(one?.peak.force ?? 0, 6);
     expect(one?.peak.force).toBeCloseTo(499 * 8, 6);
     expect(one?.stiffness?.k).toBeCloseTo(8000, 3);
   });
   it('that counts down, or from somewhere else, is turned round', () => {
-    const one = bendOfLog(log(travel), 1, asked);
+    const one = bendOfLog(log(travel), 'N', asked);
     for (const other of [travel.map((at) => 40 - at), travel.map((at) => at - 7)]) {
-      const found = bendOfLog(log(other), 1, asked);
+      const found = bendOfLog(log(other), 'N', asked);
       expect(found?.stiffness?.k).toBeCloseTo(one?.stiffness?.k ?? 0, 3);
       expect(found?.peak.at).toBeCloseTo(one?.peak.at ?? 0, 6);
     }
   });
   it('leaves out rows that have no travel', () => {
     const gaps = travel.map((at, index) => (index % 7 === 3 ? Number.NaN : at));
-    const found = bendOfLog(log(gaps), 1, asked);
+    const found = bendOfLog(log(gaps), 'N', asked);
     expect(found?.rows).toBe(gaps.filter(Number.isFinite).length);
     expect(found?.stiffness?.k).toBeCloseTo(8000, 3);
   });
   it('without travel says nothing', () => {
-    expect(bendOfLog({ load: Float64Array.of(1, 2, 3) }, 1, asked)).toBeUndefined();
-    expect(bendOfLog(log(new Float64Array(600).fill(Number.NaN)), 1, asked)).toBeUndefined();
+    expect(bendOfLog({ load: Float64Array.of(1, 2, 3) }, 'N', asked)).toBeUndefined();
+    expect(bendOfLog(log(new Float64Array(600).fill(Number.NaN)), 'N', asked)).toBeUndefined();
   });
   it('keeps a curve that a page can draw, with its peak in it', () => {
-    const found = bendOfLog(log(travel), 1, asked);
+    const found = bendOfLog(log(travel), 'N', asked);
     const curve = found?.curve ?? [];
     expect(curve.length).toBeLessThanOrEqual(260);
     expect(Math.max(...curve.map(([, force]) => force))).toBeCloseTo(499 * 8, 3);

@@ -1,6 +1,6 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { findCriterion, withinClass, withinTrend } from '@/core/acceptance';
+import { findCriterion, ROW_WORDS, withinClass, withinTrend } from '@/core/acceptance';
 import { measureWords } from '@/core/material/measure-words';
 import { decimalsOf, exact, withThousands } from '@/core/quantity';
 import { withinSpreads } from '@/core/statistics';
@@ -46,7 +46,7 @@ export default async function VerdictPage({
     mixPage(db, actor, id, page, { series: asked.series, allLow: asked.low === 'all' }),
   );
   const { mix, job, asks, drawn, listed, means, singles, low, excluded, limits, rule, all } = series;
-  const inRow = series.row === 4 ? 'four' : 'three';
+  const inRow = ROW_WORDS[series.row];
   const hereWith = (more: string): string =>
     `/verdicts/${mix.id}${queryOf([all[0] === rule ? '' : `series=${rule.id}`, more])}`;
   const size = series.within?.size ?? 0;
