@@ -66,6 +66,8 @@ export interface LogAnalysis {
   readonly startAt: number;
   readonly halfAt: number | null;
   readonly ninetyAt: number | null;
+  /** Shares of the peak between which the rate is told, where they are not half and nine tenths. */
+  readonly shares?: { readonly from: number; readonly to: number };
   /** Between which the rate is told. */
   readonly judgedFrom: number | null;
   readonly judgedTo: number | null;
@@ -83,6 +85,11 @@ export interface LogAnalysis {
   readonly verdict: 'valid' | 'remark' | 'review' | 'no result';
   /** What it says over its displacement, where a beam was bent by it. */
   readonly bend?: BendAnalysis & { readonly curve: readonly CurvePoint[] };
+}
+
+/** The part of the load that the mean rate is told from, in words. */
+export function ratePart({ shares }: Pick<LogAnalysis, 'shares'>): string {
+  return shares ? `${Math.round(100 * shares.from)} to ${Math.round(100 * shares.to)} %` : 'half to 90 %';
 }
 
 /** Our choices: parts of the peak, windows in seconds, percents. */
@@ -122,6 +129,7 @@ export function analyseLog(request: LogRequest): LogAnalysis {
     ninetyAt: null,
     judgedFrom: null,
     judgedTo: null,
+    ...(request.judged ? { shares: request.judged } : {}),
     meanRate: null,
     slowest: null,
     fastest: null,

@@ -13,6 +13,7 @@ import { findMethod } from '@/core/methods/registry';
 import { isHeld } from '@/core/moulds';
 import { type System, unitLabel, withThousands } from '@/core/quantity';
 import type { ReportContent, ReportSet, ReportTest } from '@/core/report';
+import { ratePart } from '@/core/signals';
 import { ageText, durationText } from '@/core/windows';
 import { capital } from '@/core/words';
 import { type Finding, isReportable, sourceText } from '@/core/working';
@@ -413,7 +414,7 @@ function logOf(
     `${withThousands(String(analysis.rows))} readings`,
     ...(rate === null
       ? []
-      : [`mean rate ${rate.toFixed(system === 'US' ? 1 : 3)} ${unit} from half to nine tenths`]),
+      : [`mean rate ${rate.toFixed(system === 'US' ? 1 : 3)} ${unit} from ${ratePart(analysis)}`]),
     ...(outside === null ? [] : [`${outside.toFixed(0)} % outside the band`]),
     ...dips.map(({ depth }) => `a dip of ${depth.toFixed(1)} %`),
   ];

@@ -20,7 +20,7 @@ import { useState } from 'react';
 import { limitsOf, type PressTest } from '@/core/methods';
 import { logBand, troubleWords } from '@/core/methods/press';
 import { convert, exact, type UnitId, unitLabel } from '@/core/quantity';
-import { firstRows, type LogMapping, mappingFor } from '@/core/signals';
+import { firstRows, type LogMapping, mappingFor, ratePart } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/kit';
@@ -382,7 +382,7 @@ function Found({ read, unit, system }: { read: LogRead; unit: UnitId; system: 'U
     ['Loading began', `${analysis.startAt.toFixed(1)} s`],
     ['Half load', analysis.halfAt === null ? 'not in the log' : `${analysis.halfAt.toFixed(1)} s`],
     [
-      'Mean rate, half to 90 %',
+      `Mean rate, ${ratePart(analysis)}`,
       analysis.meanRate === null ? 'not known' : `${analysis.meanRate.toFixed(places)} ${rate}`,
     ],
     [

@@ -3,7 +3,7 @@ import { evaluate } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { Limits, type Profile } from '../../limits';
 import { exact } from '../../quantity';
-import { analyseLog } from '../../signals';
+import { analyseLog, ratePart } from '../../signals';
 import { usableInput } from '..';
 import type { Method } from '../contract';
 import { loadBand, logCriteria } from '../press';
@@ -387,7 +387,7 @@ describe('a beam in the machine', () => {
   it('is told its rate by a line through 25 to 95 % of the load', () => {
     const { test } = press('third', 'US', 'astm', size('6', '6', '18'));
     const loads = [400, 1350, 2300, 3200, 4150, 5050, 6000, 6950];
-    const { meanRate } = analyseLog({
+    const analysis = analyseLog({
       seconds: Float64Array.from(loads, (_, index) => index * 30),
       load: Float64Array.from(loads),
       area: test.area.toNumber(),
@@ -398,7 +398,9 @@ describe('a beam in the machine', () => {
       judged: { from: 0.25, to: 0.95 },
     });
     // Five points, 925 lbf in 30 s: 1,850 lbf a minute over 12 in².
-    expect((meanRate ?? 0) * 60).toBeCloseTo(154.17, 1);
+    expect((analysis.meanRate ?? 0) * 60).toBeCloseTo(154.17, 1);
+    expect(ratePart(analysis)).toBe('25 to 95 %');
+    expect(ratePart({})).toBe('half to 90 %');
   });
   it('asks for a reason where the rate was another one', () => {
     const rate = (loadingRate: string) =>
