@@ -1,8 +1,9 @@
 import { convert, exact, findUnit, type UnitId } from '../quantity';
+import { cellAt, cellsOf, type Delimiter, grown, LOOKED_AT, linesOf } from './text-rows';
 
 /** Which columns of a file are time and load, and in what units. Asked once, remembered for a machine. */
 export interface LogMapping {
-  readonly delimiter: ',' | ';' | '\t' | ' ';
+  readonly delimiter: Delimiter;
   /** True where numbers are written with a comma. */
   readonly decimalComma: boolean;
   /** Lines before the first reading. */
@@ -43,36 +44,14 @@ export interface LoadLog {
   readonly beside: BesideLoad;
 }
 
-const LOOKED_AT = 20;
 const LOAD_UNITS: readonly UnitId[] = ['lbf', 'kip', 'kN', 'N', 'kgf'];
-
-function lines(text: string, most: number): string[] {
-  const found: string[] = [];
-  let at = text.charCodeAt(0) === 0xfeff ? 1 : 0;
-  while (found.length < most && at < text.length) {
-    const end = text.indexOf('\n', at);
-    const line = text.slice(at, end === -1 ? text.length : end).replace(/\r$/u, '');
-    if (line.trim() !== '') found.push(line);
-    at = end === -1 ? text.length : end + 1;
-  }
-  return found;
-}
-
-/** The first rows of a file as they stand, for the person to look at. */
-export function firstRows(text: string, delimiter: LogMapping['delimiter']): string[][] {
-  return lines(text, LOOKED_AT).map((line) => cellsOf(line, delimiter));
-}
-
-function cellsOf(line: string, delimiter: LogMapping['delimiter']): string[] {
-  return (delimiter === ' ' ? line.trim().split(/\s+/u) : line.split(delimiter)).map((cell) => cell.trim());
-}
 
 /**
  * Guesses how a file is written. Only a guess: the person confirms columns and units.
  * @returns null when no two columns of numbers are found in its first rows
  */
 export function guessMapping(text: string, usual: UnitId = 'lbf'): LogMapping | null {
-  const rows = lines(text, LOOKED_AT);
+  const rows = linesOf(text, LOOKED_AT);
   for (const delimiter of [';', '\t', ',', ' '] as const) {
     const cells = rows.map((row) => cellsOf(row, delimiter));
     const header = cells.findIndex((row) => row.filter((cell) => isReading(cell)).length >= 2);
@@ -139,7 +118,7 @@ function fits(text: string, remembered: LogMapping, guess: LogMapping): boolean 
   const { delimiter, time, load, loadUnit } = remembered;
   if (delimiter !== guess.delimiter) return false;
   if (guess.decimalComma && !remembered.decimalComma) return false;
-  const rows = lines(text, LOOKED_AT).map((line) => cellsOf(line, delimiter));
+  const rows = linesOf(text, LOOKED_AT).map((line) => cellsOf(line, delimiter));
   const first = rows[guess.header] ?? [];
   const named = unitIn((rows[guess.header - 1]?.[load] ?? '').toLowerCase());
   return isReading(first[time] ?? '') && isReading(first[load] ?? '') && (named ?? loadUnit) === loadUnit;
@@ -286,29 +265,4 @@ export function readLoadLog(
       travel: typeof began === 'number' && typeof ended === 'number' ? Math.abs(ended - began) : null,
     },
   };
-}
-
-/** One cell of a line that stands between two places of the text; a line is never taken apart for its other cells. */
-function cellAt(
-  text: string,
-  from: number,
-  to: number,
-  column: number,
-  delimiter: LogMapping['delimiter'],
-): string {
-  if (delimiter === ' ') return text.slice(from, to).trim().split(/\s+/u)[column] ?? '';
-  let start = from;
-  for (let passed = 0; passed < column; passed += 1) {
-    const next = text.indexOf(delimiter, start);
-    if (next === -1 || next >= to) return '';
-    start = next + 1;
-  }
-  const next = text.indexOf(delimiter, start);
-  return text.slice(start, next === -1 || next > to ? to : next).trim();
-}
-
-function grown(values: Float64Array, capacity: number): Float64Array<ArrayBuffer> {
-  const larger = new Float64Array(capacity);
-  larger.set(values);
-  return larger;
 }

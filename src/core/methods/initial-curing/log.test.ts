@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { computed, idsOf } from '../../../testing/outcome';
 import { exact } from '../../quantity';
+import { dateOrder } from '../../temperature';
 import { findMethod } from '../registry';
-import { dateOrder, readLog } from './log';
+import { readLog } from './log';
 
 const possible = [exact('-60'), exact('212')] as const;
 const hours = (text: string, order?: 'day first' | 'month first') => {

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { convert, type Exact, exact, readInstant, type UnitId } from '../../quantity';
+import { type DateOrder, dateOrder, readStamp } from '../../temperature/stamps';
 
 /** One row of a temperature record: seconds from its start (or an instant) and the temperature in the run's unit. */
 export interface LogPoint {
@@ -19,46 +20,12 @@ export interface TemperatureLog {
 }
 
 const HOURS = /^\d{1,4}(?:[.,]\d{1,6})?$/u;
-const WALL = /^(\d{4}-\d\d-\d\d)[T ](\d\d:\d\d)(:\d\d)?(?:\.\d+)?$/u;
-/** Two numbers and a year: which of the two is the day, the file must tell. */
-const EITHER = /^(\d{1,2})([./-])(\d{1,2})\2(\d{4})[ T]+(\d{1,2}):(\d\d)(?::(\d\d))?(?:\s*([ap])\.?m\.?)?$/iu;
-
-export type DateOrder = 'day first' | 'month first';
-
-/**
- * How a record writes its dates: by a number that can be no month, by points (day first wherever they are used), or
- * because one order lets the record be a few days long and the other does not.
- * @returns undefined when the rows can be read both ways; then the person must say it
- */
-export function dateOrder(times: readonly string[]): DateOrder | 'no matter' | undefined {
-  const found = times.map((time) => EITHER.exec(time.trim())).filter((match) => match !== null);
-  if (found.length === 0) return 'no matter';
-  if (found.some(([, first]) => Number(first) > 12)) return 'day first';
-  if (found.some(([, , , second]) => Number(second) > 12)) return 'month first';
-  if (found.some(([, , mark]) => mark === '.')) return 'day first';
-  // On one day, or where both numbers are the same, both orders give the same hours.
-  const dates = new Set(found.map(([, first, , second]) => `${first}/${second}`));
-  return dates.size <= 1 ? 'no matter' : undefined;
-}
-
 function secondsOf(text: string, order: DateOrder): Exact | null {
   const plain = text.trim();
   if (HOURS.test(plain)) return exact(plain.replace(',', '.')).times(3600);
-  const either = EITHER.exec(plain);
-  if (either) {
-    const [, first = '', , second = '', year = '', hour = '', minute = '', seconds = '00', half] = either;
-    const [day, month] = order === 'day first' ? [first, second] : [second, first];
-    const hours = half ? (Number(hour) % 12) + (/p/iu.test(half) ? 12 : 0) : Number(hour);
-    return instantSeconds(
-      `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}T${String(hours).padStart(2, '0')}:${minute}:${seconds}Z`,
-    );
-  }
-  const wall = WALL.exec(plain);
-  return instantSeconds(wall ? `${wall[1]}T${wall[2]}${wall[3] ?? ':00'}Z` : plain);
-}
-
-function instantSeconds(text: string): Exact | null {
-  const read = readInstant(text);
+  const stamp = readStamp(plain, order);
+  if (stamp) return exact(Math.round(stamp.seconds));
+  const read = readInstant(plain);
   return read.ok ? exact(Math.round(read.at.getTime() / 1000)) : null;
 }
 

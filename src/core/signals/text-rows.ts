@@ -1,0 +1,48 @@
+/** What stands between two cells of a row. */
+export type Delimiter = ',' | ';' | '\t' | ' ';
+
+/** Rows of a file that are looked at to guess how it is written. */
+export const LOOKED_AT = 20;
+
+/** The first lines of a text that are not empty. */
+export function linesOf(text: string, most: number): string[] {
+  const found: string[] = [];
+  let at = text.charCodeAt(0) === 0xfeff ? 1 : 0;
+  while (found.length < most && at < text.length) {
+    const end = text.indexOf('\n', at);
+    const line = text.slice(at, end === -1 ? text.length : end).replace(/\r$/u, '');
+    if (line.trim() !== '') found.push(line);
+    at = end === -1 ? text.length : end + 1;
+  }
+  return found;
+}
+
+/** The cells of a line. */
+export function cellsOf(line: string, delimiter: Delimiter): string[] {
+  return (delimiter === ' ' ? line.trim().split(/\s+/u) : line.split(delimiter)).map((cell) => cell.trim());
+}
+
+/** The first rows of a file as they stand, for the person to look at. */
+export function firstRows(text: string, delimiter: Delimiter): string[][] {
+  return linesOf(text, LOOKED_AT).map((line) => cellsOf(line, delimiter));
+}
+
+/** One cell of a line that stands between two places of the text; a line is never taken apart for its other cells. */
+export function cellAt(text: string, from: number, to: number, column: number, delimiter: Delimiter): string {
+  if (delimiter === ' ') return text.slice(from, to).trim().split(/\s+/u)[column] ?? '';
+  let start = from;
+  for (let passed = 0; passed < column; passed += 1) {
+    const next = text.indexOf(delimiter, start);
+    if (next === -1 || next >= to) return '';
+    start = next + 1;
+  }
+  const next = text.indexOf(delimiter, start);
+  return text.slice(start, next === -1 || next > to ? to : next).trim();
+}
+
+/** The same numbers with room for more. */
+export function grown(values: Float64Array, capacity: number): Float64Array<ArrayBuffer> {
+  const larger = new Float64Array(capacity);
+  larger.set(values);
+  return larger;
+}

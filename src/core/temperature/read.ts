@@ -1,0 +1,249 @@
+import { cellAt, cellsOf, grown, LOOKED_AT, linesOf } from '../signals/text-rows';
+import { dateOrder, isClock, readStamp, stampOf, zoneSeconds } from './stamps';
+import type { RecordMapping, RecordTrouble } from './types';
+
+/** What a file says of itself in its first rows; what it leaves open has to be asked. */
+export interface Guessed {
+  readonly mapping: RecordMapping;
+  /** Its dates can be read two ways, or nothing says whether it is written in °C or °F. */
+  readonly asks: readonly ('order' | 'unit')[];
+}
+
+/** A record as numbers: seconds of its rows, and the temperatures of each sensor, °C; NaN where none is written. */
+export interface RawRecord {
+  readonly seconds: Float64Array;
+  readonly celsius: readonly Float64Array[];
+  /** Seconds since 1970 of the first row; null where the rows only count. */
+  readonly start: number | null;
+  readonly unread: number;
+  readonly examples: readonly string[];
+  readonly troubles: readonly RecordTrouble[];
+}
+
+/** A value of a sensor, with the sign of its scale where it has one. */
+const VALUE = /^([-+−]?\d*(?:[.,]\d+)?\d*(?:e[+-]?\d+)?)\s*°?\s*([CF])?$/iu;
+const NOT_A_SENSOR =
+  /^#$|^no\.?$|record|^n$|index|volt|batt|humid|%|rh\b|signal|event|remark|note|min\b|max\b/u;
+const MOST_SENSORS = 16;
+/** Medians that only one of the two scales can have: fresh to hardening concrete and air. */
+const SURELY_C = 45;
+const SURELY_F = 50;
+
+function temperature(cell: string, decimalComma: boolean, fahrenheit: boolean): number {
+  if (cell === '') return Number.NaN;
+  let value = Number(decimalComma ? cell.replace(',', '.') : cell);
+  let inF = fahrenheit;
+  if (Number.isNaN(value)) {
+    const [, number = '', scale] = VALUE.exec(cell) ?? [];
+    if (!/\d/u.test(number)) return Number.NaN;
+    value = Number(number.replace('−', '-').replace(',', '.'));
+    if (scale) inF = scale.toUpperCase() === 'F';
+  }
+  return inF ? (value - 32) / 1.8 : value;
+}
+
+const headed = (name: string): 'degC' | 'degF' | undefined =>
+  /°\s*f|deg\s*f|_f\b|\(f\)|\[f\]|fahrenheit/iu.test(name)
+    ? 'degF'
+    : /°\s*c|deg\s*c|_c\b|\(c\)|\[c\]|celsius/iu.test(name)
+      ? 'degC'
+      : undefined;
+
+/**
+ * Guesses how a record of temperatures is written. Only a guess: the person confirms columns, order of dates and unit.
+ * @returns null when no column of times with one of numbers beside it is found in its first rows
+ */
+export function guessRecord(text: string): Guessed | null {
+  const rows = linesOf(text, LOOKED_AT);
+  for (const delimiter of [';', '\t', ',', ' '] as const) {
+    const cells = rows.map((row) => cellsOf(row, delimiter));
+    const isValue = (cell: string | undefined): boolean => VALUE.test(cell ?? '') && /\d/u.test(cell ?? '');
+    for (const [header, first] of cells.entries()) {
+      const names = (cells[header - 1] ?? []).map((name) => name.trim());
+      const lower = names.map((name) => name.toLowerCase());
+      const date = first.findIndex(
+        (cell, column) =>
+          stampOf(cell, lower[column] ?? '') !== undefined &&
+          !/[#]|record|index|^no\.?$/u.test(lower[column] ?? ''),
+      );
+      if (date === -1) continue;
+      const clock = isClock(first[date + 1] ?? '') ? date + 1 : undefined;
+      const columns = first
+        .flatMap((cell, column) =>
+          column > (clock ?? date) && isValue(cell) && !NOT_A_SENSOR.test(lower[column] ?? '')
+            ? [column]
+            : [],
+        )
+        .slice(0, MOST_SENSORS);
+      if (columns.length === 0) continue;
+      const own = cells.slice(header);
+      const times = own.map(
+        (row) => `${row[date] ?? ''}${clock === undefined ? '' : ` ${row[clock] ?? ''}`}`,
+      );
+      const kind = stampOf(first[date] ?? '', lower[date] ?? '') ?? 's';
+      const order = kind === 'day first' ? dateOrder(times) : 'no matter';
+      const decimalComma =
+        delimiter !== ',' && own.some((row) => columns.some((column) => row[column]?.includes(',')));
+      const values = own
+        .flatMap((row) => columns.map((column) => temperature(row[column] ?? '', decimalComma, false)))
+        .filter((value) => Number.isFinite(value))
+        .toSorted((a, b) => a - b);
+      const middle = values[Math.floor(values.length / 2)] ?? 0;
+      // The names of columns, or a line of its own above them, say the scale.
+      const said =
+        columns.map((column) => headed(names[column] ?? '')).find(Boolean) ??
+        rows.slice(0, header).map(headed).find(Boolean);
+      const byCell = own.some((row) => columns.some((column) => /[CF]$/iu.test(row[column] ?? '')));
+      return {
+        mapping: {
+          delimiter,
+          decimalComma,
+          header,
+          time: date,
+          ...(clock === undefined ? {} : { clock }),
+          stamp: kind === 'day first' ? (order === 'month first' ? 'month first' : 'day first') : kind,
+          unit: said ?? (middle > SURELY_F ? 'degF' : 'degC'),
+          columns,
+          names: columns.map((column, place) => names[column] || `Sensor ${place + 1}`),
+        },
+        asks: [
+          ...(order === undefined ? (['order'] as const) : []),
+          ...(!said && !byCell && middle >= SURELY_C && middle <= SURELY_F ? (['unit'] as const) : []),
+        ],
+      };
+    }
+  }
+  return null;
+}
+
+/** The counter of milliseconds of a small logger begins anew after 49.71 days. */
+const COUNTER = 2 ** 32;
+const HOUR_S = 3600;
+
+/**
+ * Reads a record into typed arrays, in one pass over its text.
+ * @param zone that clocks without a zone are set to
+ * @param onProgress share of the text that has been read, 0 to 1, every now and then
+ * @returns rows in the order of time; a stamp that stands twice counts once, rows that go back are left out
+ */
+export function readRecord(
+  text: string,
+  mapping: RecordMapping,
+  zone: string,
+  onProgress: (share: number) => void = () => undefined,
+): RawRecord {
+  const { delimiter, decimalComma, header, time, clock, stamp, columns } = mapping;
+  const fahrenheit = mapping.unit === 'degF';
+  const order = stamp === 'month first' ? 'month first' : 'day first';
+  const dated = stamp === 'instant' || stamp === 'day first' || stamp === 'month first';
+  const scale = stamp === 'ms' ? 0.001 : stamp === 'min' ? 60 : stamp === 'h' ? HOUR_S : 1;
+  let capacity = Math.max(1024, Math.ceil(text.length / 12));
+  let seconds = new Float64Array(capacity);
+  let values = columns.map(() => new Float64Array(capacity));
+  const troubles = new Set<RecordTrouble>();
+  const examples: string[] = [];
+  let [count, unread, row, at, last, step, shift, counted] = [
+    0,
+    0,
+    0,
+    text.charCodeAt(0) === 0xfeff ? 1 : 0,
+    Number.NaN,
+    0,
+    0,
+    0,
+  ];
+  let wall = false;
+  const every = Math.max(1, Math.floor(text.length / 50));
+  let told = every;
+  const secondOf = (from: number, to: number): number => {
+    const cell = cellAt(text, from, to, time, delimiter);
+    if (!dated) {
+      if (cell === '') return Number.NaN;
+      const own = Number(decimalComma ? cell.replace(',', '.') : cell);
+      if (stamp === 'ms' && own < counted - COUNTER / 2) {
+        shift += COUNTER / 1000;
+        troubles.add('counter began anew');
+      }
+      counted = own;
+      return own * scale;
+    }
+    const found = readStamp(
+      clock === undefined ? cell : `${cell} ${cellAt(text, from, to, clock, delimiter)}`,
+      order,
+    );
+    if (!found) return Number.NaN;
+    wall = found.wall;
+    return found.seconds;
+  };
+  while (at < text.length) {
+    let end = text.indexOf('\n', at);
+    if (end === -1) end = text.length;
+    const from = at;
+    const to = text.charCodeAt(end - 1) === 13 ? end - 1 : end;
+    at = end + 1;
+    if (at > told) {
+      onProgress(Math.min(1, at / text.length));
+      told += every;
+    }
+    if (to <= from) continue;
+    row += 1;
+    if (row <= header) {
+      if (text.slice(from, to).trim() === '') row -= 1;
+      continue;
+    }
+    let second = secondOf(from, to) + shift;
+    if (Number.isNaN(second)) {
+      const line = text.slice(from, to);
+      if (line.trim() === '') continue;
+      unread += 1;
+      if (examples.length < 3) examples.push(line.slice(0, 120));
+      continue;
+    }
+    const since = second - last;
+    if (since === 0) {
+      troubles.add('rows doubled');
+      continue;
+    }
+    if (since < 0) {
+      // Summer time ended while it recorded: the same hour stands twice, and nothing is lost.
+      if (wall && step > 0 && Math.abs(since + HOUR_S - step) <= step / 2) {
+        shift += HOUR_S;
+        second += HOUR_S;
+        troubles.add('clock put back');
+      } else {
+        troubles.add('goes back');
+        continue;
+      }
+    } else if (wall && step > 0 && step < HOUR_S && Math.abs(since - HOUR_S - step) <= step / 2) {
+      // An hour is missing at night, as when summer time begins: it may have been left out, or never have been.
+      if (new Date(second * 1000).getUTCHours() <= 4) troubles.add('hour missing');
+    }
+    step = Number.isNaN(last) ? 0 : second - last;
+    last = second;
+    if (count === capacity) {
+      capacity *= 2;
+      seconds = grown(seconds, capacity);
+      values = values.map((each) => grown(each, capacity));
+    }
+    seconds[count] = second;
+    for (let place = 0; place < columns.length; place += 1) {
+      const cell = cellAt(text, from, to, columns[place] ?? 0, delimiter);
+      (values[place] as Float64Array)[count] = temperature(cell, decimalComma, fahrenheit);
+    }
+    count += 1;
+  }
+  onProgress(1);
+  if (count === 0) troubles.add('no rows');
+  if (unread > 0) troubles.add('rows not read');
+  const first = seconds[0] ?? 0;
+  // A count from 1970 is a date as well.
+  const epoch = dated || first > 6e8;
+  return {
+    seconds: seconds.slice(0, count).map((each) => each - first),
+    celsius: values.map((each) => each.slice(0, count)),
+    start: epoch && count > 0 ? first - (wall ? zoneSeconds(first, zone) : 0) : null,
+    unread,
+    examples,
+    troubles: [...troubles],
+  };
+}
