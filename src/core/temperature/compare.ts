@@ -78,7 +78,13 @@ function slopes({ from, values }: Grid): Grid {
 }
 
 /** Correlation of two with the second one shifted; NaN where they have too little in common. */
-function correlation(a: Grid, b: Grid, lag: number, from: number, to: number): number {
+function correlation(
+  a: Grid,
+  b: Grid,
+  lag: number,
+  from = Number.NEGATIVE_INFINITY,
+  to = Number.POSITIVE_INFINITY,
+): number {
   const first = Math.max(a.from, b.from - lag, from);
   const last = Math.min(a.from + a.values.length, b.from + b.values.length - lag, to);
   const count = last - first;
@@ -128,20 +134,34 @@ function slowed({ from, values }: Grid, constant: number): Grid {
   return { from, values: found };
 }
 
-/** The time constant with which the second one follows the first better than any shift of clocks; null where none does. */
-function slownessOf(a: Grid, b: Grid, shifted: number): number | null {
+/** Means over an hour on both sides, so that the last digits of a coarse record count in neither way. */
+function smooth({ from, values }: Grid): Grid {
+  const half = Math.round(1 / GRID_H);
+  const found = new Float64Array(Math.max(0, values.length - 2 * half));
+  let sum = 0;
+  for (let index = 0; index < values.length; index += 1) {
+    sum += values[index] as number;
+    if (index > 2 * half) sum -= values[index - 2 * half - 1] as number;
+    if (index >= 2 * half) found[index - 2 * half] = sum / (2 * half + 1);
+  }
+  return { from: from + half, values: found };
+}
+
+/**
+ * The time constant with which the second one follows the first better than by any shift of clocks; null where none does.
+ */
+function slownessOf(a: Grid, b: Grid): number | null {
+  const follower = slopes(smooth(b));
+  const shifted = bestLag(slopes(smooth(a)), follower);
+  if (!shifted) return null;
   let best: { constant: number; fits: number } | null = null;
   for (let constant = GRID_H; constant <= SLOWEST_H + 1e-9; constant += GRID_H) {
-    const fits = correlation(
-      slopes(slowed(a, constant)),
-      slopes(b),
-      0,
-      Number.NEGATIVE_INFINITY,
-      Number.POSITIVE_INFINITY,
-    );
+    const fits = correlation(slopes(smooth(slowed(a, constant))), follower, 0);
     if (!Number.isNaN(fits) && (!best || fits > best.fits)) best = { constant, fits };
   }
-  return best && best.constant > SLOW_H && 1 - best.fits < BETTER * (1 - shifted) ? best.constant : null;
+  return best && best.constant > SLOW_H && 1 - best.fits < BETTER * (1 - shifted.correlation)
+    ? best.constant
+    : null;
 }
 
 function median(values: readonly number[]): number {
@@ -209,8 +229,8 @@ export function compareSensors(first: Series, second: Series, known?: number): C
   const off = differences(first, together);
   const bias = off.length > 0 ? median(off) : Number.NaN;
   const [begin, end] = overlap(together);
-  const slow = matched ? slownessOf(a, b, found.correlation) : null;
-  const back = matched && slow === null ? slownessOf(b, a, found.correlation) : null;
+  const slow = matched ? slownessOf(a, b) : null;
+  const back = matched && slow === null ? slownessOf(b, a) : null;
   return {
     common: to - from,
     ahead,
