@@ -1,6 +1,6 @@
 import { findFaults, kept } from './clean';
 import type { RawRecord } from './read';
-import { type Channel, RECORD_VERSION, type Removed, type TemperatureRecord } from './types';
+import { type Channel, FAULTS, RECORD_VERSION, type Removed, type TemperatureRecord } from './types';
 
 /** Rows of a sensor that a test carries with it; longer records are averaged over stretches of time. */
 const CARRIED = 1500;
@@ -26,7 +26,7 @@ function widthFor(rows: number, length: number): number | null {
 function carried(
   hours: Float64Array,
   values: Float64Array,
-  places: readonly number[],
+  places: Int32Array,
   width: number | null,
 ): Pick<Channel, 'hours' | 'celsius' | 'gaps'> {
   const own = { hours: [] as number[], celsius: [] as number[], gaps: [] as number[] };
@@ -39,7 +39,8 @@ function carried(
     if (held > 0) put(sumAt / held, sum / held);
     [sumAt, sum, held] = [0, 0, 0];
   };
-  for (const [order, place] of places.entries()) {
+  for (let order = 0; order < places.length; order += 1) {
+    const place = places[order] as number;
     const at = hours[place] as number;
     const value = values[place] as number;
     const [before, after] = [places[order - 1], places[order + 1]];
@@ -63,7 +64,7 @@ function carried(
 }
 
 /** The smallest step between two different readings, °C: what it is written to. */
-function resolutionOf(values: Float64Array, places: readonly number[]): number {
+function resolutionOf(values: Float64Array, places: Int32Array): number {
   let least = Number.POSITIVE_INFINITY;
   for (let order = 1; order < Math.min(places.length, 4000); order += 1) {
     const step = Math.abs(
@@ -89,7 +90,8 @@ function channelOf(
   let [longestEarly, longestLate] = [0, 0];
   let fastest: { at: number; rate: number } | null = null;
   let back = 0;
-  for (const [order, place] of places.entries()) {
+  for (let order = 0; order < places.length; order += 1) {
+    const place = places[order] as number;
     const value = values[place] as number;
     const at = hours[place] as number;
     if (value > (values[high] as number)) high = place;
@@ -109,7 +111,7 @@ function channelOf(
   }
   const removed: Removed[] = [];
   for (let index = 0; index < faults.length && removed.length < LISTED; index += 1) {
-    const why = faults[index];
+    const why = FAULTS[(faults[index] as number) - 1];
     if (!why) continue;
     const was = values[index] as number;
     removed.push({

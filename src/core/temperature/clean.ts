@@ -1,4 +1,4 @@
-import type { Fault } from './types';
+import { FAULTS, type Fault } from './types';
 
 /** Our choices, °C and hours: they are the algorithm and go with its version. */
 const COLDEST = -20;
@@ -14,21 +14,24 @@ const STUCK_WITHIN_H = 24;
 const OTHER_MOVED = 1;
 const PASSES = 50;
 
-/** Why each row of a sensor is left out; null where it counts. */
-export type Faults = (Fault | null)[];
+/** Why each row of a sensor is left out: the place of its fault among `FAULTS`, from one; nought where it counts. */
+export type Faults = Uint8Array;
+
+const as = (fault: Fault): number => FAULTS.indexOf(fault) + 1;
 
 /** Places of the rows that count. */
-export function kept(faults: Faults): number[] {
-  const places: number[] = [];
-  for (let index = 0; index < faults.length; index += 1) if (faults[index] === null) places.push(index);
-  return places;
+export function kept(faults: Faults): Int32Array {
+  const places = new Int32Array(faults.length);
+  let count = 0;
+  for (let index = 0; index < faults.length; index += 1) if (faults[index] === 0) places[count++] = index;
+  return places.subarray(0, count);
 }
 
 /** How far a stretch of one or two rows stands away from both its neighbours, on one side of them; 0 where it does not. */
 function standsOut(
   hours: Float64Array,
   values: Float64Array,
-  places: readonly number[],
+  places: Int32Array,
   at: number,
   length: 1 | 2,
 ): number {
@@ -57,6 +60,8 @@ function spikes(hours: Float64Array, values: Float64Array, faults: Faults): void
     const places = kept(faults);
     const found: { at: number; length: 1 | 2; height: number }[] = [];
     for (let at = 1; at < places.length - 1; at += 1) {
+      const own = values[places[at] as number] as number;
+      if (Math.abs(own - (values[places[at - 1] as number] as number)) <= SPIKE) continue;
       for (const length of [1, 2] as const) {
         const height = standsOut(hours, values, places, at, length);
         if (height > 0) found.push({ at, length, height });
@@ -68,7 +73,7 @@ function spikes(hours: Float64Array, values: Float64Array, faults: Faults): void
       const touched = Array.from({ length: length + 4 }, (_, place) => at - 2 + place);
       if (touched.some((each) => spoken.has(each))) continue;
       for (const each of touched) spoken.add(each);
-      for (let place = at; place < at + length; place += 1) faults[places[place] as number] = 'spike';
+      for (let place = at; place < at + length; place += 1) faults[places[place] as number] = as('spike');
     }
   }
 }
@@ -80,7 +85,7 @@ function spikes(hours: Float64Array, values: Float64Array, faults: Faults): void
 export function stillFor(
   hours: ArrayLike<number>,
   values: ArrayLike<number>,
-  places: readonly number[],
+  places: Int32Array,
 ): (readonly [from: number, to: number])[] {
   const found: (readonly [number, number])[] = [];
   let from = 0;
@@ -95,17 +100,18 @@ export function stillFor(
   return found;
 }
 
-/** How far the other sensors went between two places. */
-function moved(others: readonly Float64Array[], [from, to]: readonly [number, number]): number {
-  return Math.max(
-    0,
-    ...others.map((values) => {
-      const own = values.subarray(from, to + 1).filter((value) => value > COLDEST && value < HOTTEST);
-      return own.length === 0
-        ? 0
-        : own.reduce((a, b) => Math.max(a, b)) - own.reduce((a, b) => Math.min(a, b));
-    }),
-  );
+/** Whether another sensor went anywhere between two places. */
+function othersMoved(others: readonly Float64Array[], [from, to]: readonly [number, number]): boolean {
+  return others.some((values) => {
+    let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+    for (let place = from; place <= to; place += 1) {
+      const value = values[place] as number;
+      if (!(value > COLDEST && value < HOTTEST)) continue;
+      if (value < low) low = value;
+      if (value > high) high = value;
+    }
+    return high - low > OTHER_MOVED;
+  });
 }
 
 /**
@@ -121,26 +127,28 @@ export function findFaults(
   values: Float64Array,
   others: readonly Float64Array[],
 ): Faults {
-  const faults: Faults = Array.from(values, (value) =>
-    Number.isNaN(value) ? 'no number' : value <= CODE_BELOW || value > CODE_ABOVE ? 'code' : null,
-  );
+  const faults = new Uint8Array(values.length);
+  for (let index = 0; index < values.length; index += 1) {
+    const value = values[index] as number;
+    if (Number.isNaN(value)) faults[index] = as('no number');
+    else if (value <= CODE_BELOW || value > CODE_ABOVE) faults[index] = as('code');
+  }
   // What a digital sensor says just after it got its power, unless it is so hot there.
   const before = kept(faults);
-  for (const [at, place] of before.entries()) {
-    if (values[place] !== POWER_UP) continue;
-    const beside = [before[at - 1], before[at + 1]].filter((each) => each !== undefined);
-    if (beside.every((each) => Math.abs((values[each] as number) - POWER_UP) > POWER_UP_STEP))
-      faults[place] = 'code';
-  }
-  for (const place of kept(faults)) {
+  for (let at = 0; at < before.length; at += 1) {
+    const place = before[at] as number;
     const value = values[place] as number;
-    if (value < COLDEST || value > HOTTEST) faults[place] = 'beyond what can be';
+    if (value === POWER_UP) {
+      const beside = [before[at - 1], before[at + 1]].filter((each) => each !== undefined);
+      if (beside.every((each) => Math.abs((values[each] as number) - POWER_UP) > POWER_UP_STEP))
+        faults[place] = as('code');
+    } else if (value < COLDEST || value > HOTTEST) faults[place] = as('beyond what can be');
   }
   spikes(hours, values, faults);
   const left = kept(faults);
   for (const stretch of stillFor(hours, values, left)) {
-    if (moved(others, stretch) <= OTHER_MOVED) continue;
-    for (const place of left) if (place >= stretch[0] && place <= stretch[1]) faults[place] = 'stuck';
+    if (!othersMoved(others, stretch)) continue;
+    for (const place of left) if (place >= stretch[0] && place <= stretch[1]) faults[place] = as('stuck');
   }
   return faults;
 }

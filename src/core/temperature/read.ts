@@ -1,4 +1,5 @@
-import { cellAt, cellsOf, grown, LOOKED_AT, linesOf } from '../signals/text-rows';
+import { cellsOf, grown, LOOKED_AT, linesOf } from '../signals/text-rows';
+import { cellEnds, numberAt, PlainStamps } from './fast';
 import { dateOrder, isClock, readStamp, stampOf, zoneSeconds } from './stamps';
 import type { RecordMapping, RecordTrouble } from './types';
 
@@ -155,22 +156,46 @@ export function readRecord(
   let wall = false;
   const every = Math.max(1, Math.floor(text.length / 50));
   let told = every;
-  const secondOf = (from: number, to: number): number => {
-    const cell = cellAt(text, from, to, time, delimiter);
+  const furthest = Math.max(time, clock ?? 0, ...columns);
+  const ends = new Int32Array(2 * (furthest + 1));
+  const plain = new PlainStamps();
+  const mark = decimalComma ? 44 : 46;
+  const cell = (column: number): string => text.slice(ends[2 * column], ends[2 * column + 1]);
+  const split = (from: number, to: number): void => {
+    if (delimiter !== ' ') {
+      cellEnds(text, from, to, delimiter.charCodeAt(0), ends, furthest);
+      return;
+    }
+    // Several blanks stand for one.
+    let start = from;
+    for (let column = 0; column <= furthest; column += 1) {
+      while (start < to && text.charCodeAt(start) <= 32) start += 1;
+      let end = start;
+      while (end < to && text.charCodeAt(end) > 32) end += 1;
+      ends[2 * column] = start;
+      ends[2 * column + 1] = end;
+      start = end;
+    }
+  };
+  const secondOf = (): number => {
+    const [from, to] = [ends[2 * time] as number, ends[2 * time + 1] as number];
     if (!dated) {
-      if (cell === '') return Number.NaN;
-      const own = Number(decimalComma ? cell.replace(',', '.') : cell);
+      const own = numberAt(text, from, to, mark);
       if (stamp === 'ms' && own < counted - COUNTER / 2) {
         shift += COUNTER / 1000;
         troubles.add('counter began anew');
       }
-      counted = own;
+      if (!Number.isNaN(own)) counted = own;
       return own * scale;
     }
-    const found = readStamp(
-      clock === undefined ? cell : `${cell} ${cellAt(text, from, to, clock, delimiter)}`,
-      order,
-    );
+    if (stamp === 'instant' && clock === undefined) {
+      const quick = plain.at(text, from, to);
+      if (!Number.isNaN(quick)) {
+        wall = true;
+        return quick;
+      }
+    }
+    const found = readStamp(clock === undefined ? cell(time) : `${cell(time)} ${cell(clock)}`, order);
     if (!found) return Number.NaN;
     wall = found.wall;
     return found.seconds;
@@ -191,7 +216,8 @@ export function readRecord(
       if (text.slice(from, to).trim() === '') row -= 1;
       continue;
     }
-    let second = secondOf(from, to) + shift;
+    split(from, to);
+    let second = secondOf() + shift;
     if (Number.isNaN(second)) {
       const line = text.slice(from, to);
       if (line.trim() === '') continue;
@@ -227,8 +253,13 @@ export function readRecord(
     }
     seconds[count] = second;
     for (let place = 0; place < columns.length; place += 1) {
-      const cell = cellAt(text, from, to, columns[place] ?? 0, delimiter);
-      (values[place] as Float64Array)[count] = temperature(cell, decimalComma, fahrenheit);
+      const column = columns[place] as number;
+      const quick = numberAt(text, ends[2 * column] as number, ends[2 * column + 1] as number, mark);
+      (values[place] as Float64Array)[count] = Number.isNaN(quick)
+        ? temperature(cell(column), decimalComma, fahrenheit)
+        : fahrenheit
+          ? (quick - 32) / 1.8
+          : quick;
     }
     count += 1;
   }
