@@ -1,0 +1,3 @@
+export * from './curve';
+export * from './datum';
+export * from './forecast';
