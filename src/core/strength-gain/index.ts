@@ -1,0 +1,3 @@
+export * from './later';
+export * from './shares';
+export * from './two-places';
