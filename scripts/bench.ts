@@ -100,9 +100,12 @@ process.stdout.write(
 // Four presses at fifty readings a second each, followed as the web server follows them: from the device's own
 // timestamp to the moment a listener of the server has the reading. The browser adds one frame of at most 60 ms.
 const { PressServer } = await import('../src/devices/press/press-server');
+const { pressStandIn } = await import('../src/devices/press/stand-in');
 const { PressFeed } = await import('../src/server/press/feed');
 const numbers = ['B-1', 'B-2', 'B-3', 'B-4'];
-const servers = numbers.map((number, index) => new PressServer({ number, port: 0, seed: index }));
+const servers = numbers.map(
+  (number, index) => new PressServer({ number, port: 0, device: pressStandIn(index) }),
+);
 const delays: number[] = [];
 const leaves: (() => void)[] = [];
 for (const server of servers) {

@@ -5,9 +5,19 @@ import { freePort, start, TSX } from './system.mjs';
 const HAND_PUMPED = ['PL-01'];
 /** Balances, with what they weigh in. */
 const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
+/** Loggers of temperatures, with what they are. */
+const LOGGERS = { 'TL-01': 'wires', 'TL-02': 'digital' };
 /** Presses that are smaller than the others, with where their load ends, kN. */
 const SMALL = { 'PR-04': 290 };
-const STAND_INS = ['PR-01', 'PR-02', 'PR-03', 'PR-04', ...HAND_PUMPED, ...Object.keys(BALANCES)];
+const STAND_INS = [
+  'PR-01',
+  'PR-02',
+  'PR-03',
+  'PR-04',
+  ...HAND_PUMPED,
+  ...Object.keys(BALANCES),
+  ...Object.keys(LOGGERS),
+];
 const FIRST_PORT = 4710;
 
 /** Where the machines can be followed: BRICOLE_FEEDS as it is given, else a stand-in for each on a free port. */
@@ -27,16 +37,18 @@ export async function pressFeeds() {
 export function startPresses(env) {
   const begun = [];
   if (process.env.BRICOLE_FEEDS === undefined) {
-    say('starting the stand-in presses and balances');
-    const balances = Object.entries(BALANCES).map((each) => each.join('='));
+    say('starting the stand-in presses, balances and loggers');
+    const named = (values) =>
+      Object.entries(values)
+        .map((each) => each.join('='))
+        .join();
     begun.push(
       start('node', [TSX, 'src/devices/press/main.ts'], {
         ...env,
         BRICOLE_HAND_PUMPED: HAND_PUMPED.join(),
-        BRICOLE_BALANCES: balances.join(),
-        BRICOLE_SMALL: Object.entries(SMALL)
-          .map((each) => each.join('='))
-          .join(),
+        BRICOLE_BALANCES: named(BALANCES),
+        BRICOLE_LOGGERS: named(LOGGERS),
+        BRICOLE_SMALL: named(SMALL),
       }),
     );
   }

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { WeighingWatch } from '@/core/balance';
 import { isMass } from '@/core/press';
 import { PressServer } from '@/devices/press/press-server';
+import { balanceStandIn } from '@/devices/press/stand-in';
 import { freshDatabase } from '@/testing/database';
 import { type Delivery, deliver } from '@/testing/masonry';
 import { makeSite, readingsOf, type Site } from '@/testing/site';
@@ -22,7 +23,7 @@ beforeAll(async () => {
   site = await makeSite(fresh.db);
   lot = await deliver(site);
   const id = await lot.set();
-  balance = new PressServer({ number: 'LIV-BALANCE', port: 0, seed: 7, balance: 'lb' });
+  balance = new PressServer({ number: 'LIV-BALANCE', port: 0, device: balanceStandIn(7, 'lb') });
   process.env.BRICOLE_FEEDS = `LIV-BALANCE=127.0.0.1:${await balance.start()}`;
   const receive = async (balance: object) =>
     lot.together('unit-receiving', await lot.views(id), { place: 'Bench', ...balance }, 1, false);

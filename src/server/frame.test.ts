@@ -3,6 +3,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { HandPumpWatch, isLoad, type ReadingLine } from '@/core/press';
 import { specimens } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
+import { frameStandIn } from '@/devices/press/stand-in';
 import { freshDatabase } from '@/testing/database';
 import { groupOf, makeRock } from '@/testing/rock';
 import { AT_28_DAYS, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
@@ -23,7 +24,7 @@ const act = <I extends object, R>(useCase: Parameters<typeof perform<I, R>>[2], 
 beforeAll(async () => {
   fresh = await freshDatabase();
   site = await makeSite(fresh.db, 'FRM', 'SI');
-  frame = new PressServer({ number: 'FRM-FRAME', port: 0, seed: 5, handPumped: true });
+  frame = new PressServer({ number: 'FRM-FRAME', port: 0, device: frameStandIn(5) });
   process.env.BRICOLE_FEEDS = `FRM-FRAME=127.0.0.1:${await frame.start()}`;
   const { lotId } = await makeRock(site);
   const sampleId = await groupOf(site, lotId, 'none', 10);

@@ -5,6 +5,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
 import { isLoad, type ReadingLine } from '@/core/press';
 import { loadLogs, pressFeeds } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
+import { pressStandIn } from '@/devices/press/stand-in';
 import { freshDatabase } from '@/testing/database';
 import { AT_28_DAYS, breakValues, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { describeMachine } from './actions/gear';
@@ -25,7 +26,7 @@ const leave: (() => void)[] = [];
 beforeAll(async () => {
   fresh = await freshDatabase();
   site = await makeSite(fresh.db, 'LIV');
-  press = new PressServer({ number: 'LIV-PRESS', port: 0, seed: 5 });
+  press = new PressServer({ number: 'LIV-PRESS', port: 0, device: pressStandIn(5) });
   process.env.BRICOLE_FEEDS = `LIV-PRESS=127.0.0.1:${await press.start()}`;
   recorder = new PressRecorder(site.db);
   recorder.start();

@@ -25,6 +25,7 @@ import { makeBatch } from './actions/make-batch';
 import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
 import { recordExercise, recordPractice } from './actions/practice';
 import { closePressFeed, drivePress, loadBalance, openPressFeed, pumpFrame } from './actions/press';
+import { keepRecord, readOutLogger } from './actions/records';
 import { registerSpecimens } from './actions/register';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { assignRoles } from './actions/roles';
@@ -57,6 +58,8 @@ export const USE_CASES = {
   'decide-hold': decideHold,
   'hand-over': handOver,
   'make-batch': makeBatch,
+  'keep-record': keepRecord,
+  'read-out-logger': readOutLogger,
   'start-run': startRun,
   'save-readings': saveReadings,
   'complete-run': completeRun,

@@ -2,7 +2,13 @@ import { and, desc, eq, inArray, isNull, lte, or, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { isLimitId, type LimitChanges, Limits } from '@/core/limits';
 import { hasOwnWindow, isMadeOfSample } from '@/core/materials/forms';
-import { type EquipmentFacts, fieldsOf, type RunSetup, type TechnicianFacts } from '@/core/methods';
+import {
+  type EquipmentFacts,
+  fieldsOf,
+  type Method,
+  type RunSetup,
+  type TechnicianFacts,
+} from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import { isHeld, specimenClasses } from '@/core/moulds';
 import type { System } from '@/core/quantity';
@@ -16,6 +22,7 @@ import {
   loadLogs,
   people,
   specimens,
+  temperatureRecords,
 } from '@/db/schema';
 import { specimenNoun, testedBatch } from './batches';
 import { NotFound } from './errors';
@@ -215,6 +222,7 @@ export async function runSetup(
     equipment: facts,
     ...(method.needsCard ? { technician: await technicianFacts(db, run.completedBy ?? options.by) } : {}),
     ...(method.press ? await loadLogFacts(db, run.id) : {}),
+    ...(hasRecords(method) ? { records: await recordsOf(db, run.id) } : {}),
     enteredAt: Object.fromEntries(
       options.current
         .filter(({ field }) => stamped.has(field))
@@ -223,6 +231,21 @@ export async function runSetup(
     facts: await gatherFacts(db, place, method, input),
     ...(await subjectOf(db, place)),
   };
+}
+
+const hasRecords = (method: Method): boolean => fieldsOf(method.Input).some(({ kind }) => kind === 'record');
+
+/** What the newest record of temperatures for each reading of a run says. */
+async function recordsOf(db: Queryable, runId: string): Promise<NonNullable<RunSetup['records']>> {
+  const kept = await db
+    .selectDistinctOn([temperatureRecords.field], {
+      field: temperatureRecords.field,
+      record: temperatureRecords.record,
+    })
+    .from(temperatureRecords)
+    .where(eq(temperatureRecords.runId, runId))
+    .orderBy(temperatureRecords.field, desc(temperatureRecords.at));
+  return Object.fromEntries(kept.map(({ field, record }) => [field, record]));
 }
 
 /** What the newest load log of a run came to; nothing when none was kept. */

@@ -99,6 +99,10 @@ export interface InstantSpec extends FieldBase {
 export interface LogSpec extends FieldBase {
   readonly kind: 'log';
 }
+/** A record of temperatures: the name of the file, or of the logger, that is kept whole beside the run. */
+export interface RecordSpec extends FieldBase {
+  readonly kind: 'record';
+}
 export interface TextSpec extends FieldBase {
   readonly kind: 'text';
 }
@@ -130,6 +134,7 @@ export type CellSpec = (
   | InstantSpec
   | TextSpec
   | LogSpec
+  | RecordSpec
   | EquipmentSpec
   | SpecimenSpec
 ) & {
@@ -324,6 +329,14 @@ export function LogField(spec: Omit<LogSpec, 'kind'>): PropertyDecorator {
   };
 }
 
+/** A record that is kept whole with the run: the reading is what its file is called, `setup.records` what it says. */
+export function RecordField(spec: Omit<RecordSpec, 'kind'>): PropertyDecorator {
+  return calledField({ ...spec, kind: 'record' }, 'choose the file.', FILE_NAME);
+}
+
+/** The most characters of the name of a file. */
+export const FILE_NAME = 200;
+
 /** A piece of equipment, by its number. */
 export function EquipmentField(spec: Omit<EquipmentSpec, 'kind'>): PropertyDecorator {
   return calledField({ ...spec, kind: 'equipment' }, "give the equipment's number.");
@@ -335,13 +348,17 @@ export function SpecimenField(spec: Omit<SpecimenSpec, 'kind'>): PropertyDecorat
 }
 
 /** Something that goes by what is written on it. */
-function calledField(spec: EquipmentSpec | SpecimenSpec, give: string): PropertyDecorator {
+function calledField(
+  spec: EquipmentSpec | SpecimenSpec | RecordSpec,
+  give: string,
+  most = 60,
+): PropertyDecorator {
   return (target, key) => {
     const name = String(key);
     remember(target, { ...spec, name });
     common(target, name, spec);
     IsString({ always: true, message: `${spec.label}: ${give}` })(target, name);
-    MaxLength(60, { always: true, message: `${spec.label}: at most 60 characters.` })(target, name);
+    MaxLength(most, { always: true, message: `${spec.label}: at most ${most} characters.` })(target, name);
   };
 }
 

@@ -1,6 +1,7 @@
 import { registerDecorator, type ValidationArguments } from 'class-validator';
 import { LIMIT_IDS, limitChangeProblem } from '../limits';
 import { readInstant } from '../quantity';
+import { recordProblem } from '../temperature/record-problem';
 import { didYouMean } from './nearest';
 
 /** An object whose names are known ones and whose values are each of one kind. */
@@ -45,4 +46,9 @@ export function AreLimitChanges(): PropertyDecorator {
     const problem = limitChangeProblem(name, value);
     return problem === 'there is no such limit.' ? `${problem}${didYouMean(name, LIMIT_IDS)}` : problem;
   });
+}
+
+/** Records of temperatures by the names of their readings. */
+export function AreRecords(): PropertyDecorator {
+  return NamedValues('areRecords', (_, value) => recordProblem(value));
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isHello, isLoad, isMass, isReading, isReplay, parsePressLine } from './protocol';
+import { isHello, isLoad, isMass, isReading, isReplay, isTemperature, parsePressLine } from './protocol';
 
 const READING = {
   seq: 7,
@@ -52,9 +52,30 @@ describe('a line of a press', () => {
     fc.assert(
       fc.property(fc.json(), (text) => {
         const line = parsePressLine(text);
-        if (line && isReading(line)) expect(Number.isFinite(isLoad(line) ? line.load : line.mass)).toBe(true);
+        if (line && isReading(line))
+          expect(Number.isFinite(isLoad(line) ? line.load : isMass(line) ? line.mass : line.t)).toBe(true);
       }),
     );
+  });
+  it('of a logger is a temperature for each of its sensors, and nothing else', () => {
+    const row = {
+      seq: 4,
+      t: 600,
+      temp: [14.2, null],
+      names: ['core', 'air'],
+      clock: '2031-01-10T08:00:00.000Z',
+      at: 1,
+    };
+    const line = parsePressLine(JSON.stringify(row));
+    expect(line && isTemperature(line) && line.temp).toEqual([14.2, null]);
+    for (const wrong of [
+      { temp: [14.2] },
+      { temp: ['warm', 3] },
+      { names: [1, 2] },
+      { clock: 5 },
+      { temp: 14 },
+    ])
+      expect(parsePressLine(JSON.stringify({ ...row, ...wrong }))).toBeNull();
   });
   it('of a balance is a mass in what it weighs in, and nothing else', () => {
     const mass = { seq: 4, t: 0.4, mass: 33.46, unit: 'lb', steady: true, places: 2, at: 1_900_000_000_000 };

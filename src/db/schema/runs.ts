@@ -15,6 +15,7 @@ import {
 import type { LimitChange } from '@/core/limits';
 import type { CompoundFacts, MachineFacts, Outcome, PadFacts, RunSetup } from '@/core/methods';
 import type { CurvePoint, LogAnalysis, LogMapping } from '@/core/signals';
+import type { RecordMapping, TemperatureRecord } from '@/core/temperature';
 import { batches } from './batches';
 import { at, bytes, person } from './columns';
 import { jobs, lots, samples, specimens } from './jobs';
@@ -218,6 +219,32 @@ export const loadLogs = pgTable(
     at: at('at').notNull(),
   },
   (table) => [index().on(table.runId, table.at)],
+);
+
+/**
+ * A record of temperatures as it came from a logger, whole, with what it says. Append only: of each reading of a run the
+ * newest counts.
+ */
+export const temperatureRecords = pgTable(
+  'temperature_records',
+  {
+    id: uuid('id').primaryKey(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    /** The reading that it is kept for. */
+    field: text('field').notNull(),
+    name: text('name').notNull(),
+    /** Of the file as it came. */
+    sha256: text('sha256').notNull(),
+    /** The file, compressed. */
+    bytes: bytes('bytes').notNull(),
+    mapping: jsonb('mapping').$type<RecordMapping>().notNull(),
+    record: jsonb('record').$type<TemperatureRecord>().notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.runId, table.field, table.at)],
 );
 
 /** What the laboratory confirmed or changed in the limits register; the revision is kept with every run. */

@@ -1,38 +1,46 @@
 import { BALANCE_UNITS } from '@/core/balance';
+import { LOGGER_KINDS } from '@/core/logger';
 import { makeupOf } from '@/core/press';
 import { PressServer } from './press-server';
+import { balanceStandIn, frameStandIn, loggerStandIn, pressStandIn, type StandIn } from './stand-in';
 
 /** Starts the stand-ins of the devices named in BRICOLE_FEEDS, `NUMBER=host:port` with commas between, until it is ended. */
-// Which of them are frames with a pump worked by hand: BRICOLE_HAND_PUMPED, numbers with commas between.
-const handPumped = (process.env.BRICOLE_HAND_PUMPED ?? '').split(',');
-// And which are balances, with what they weigh in: BRICOLE_BALANCES, `NUMBER=lb` with commas between.
-const balances = new Map(
-  (process.env.BRICOLE_BALANCES ?? '')
-    .split(',')
-    .filter(Boolean)
-    .map((each) => each.split('=') as [string, string]),
+const listed = (name: string): ReadonlyMap<string, string> =>
+  new Map(
+    (process.env[name] ?? '')
+      .split(',')
+      .filter(Boolean)
+      .map((each) => {
+        const [number = '', value = ''] = each.split('=');
+        return [number, value] as const;
+      }),
+  );
+// Which of them are what else than a press, and what they are like; docs/devices.md says it.
+const handPumped = listed('BRICOLE_HAND_PUMPED');
+const balances = listed('BRICOLE_BALANCES');
+const loggers = listed('BRICOLE_LOGGERS');
+const small = listed('BRICOLE_SMALL');
+const feeds = listed('BRICOLE_FEEDS');
+
+function deviceOf(number: string, seed: number): StandIn {
+  const unit = BALANCE_UNITS.find((each) => each === balances.get(number));
+  if (unit) return balanceStandIn(seed, unit);
+  const kind = LOGGER_KINDS.find((each) => each === loggers.get(number));
+  if (kind) return loggerStandIn(seed, kind, Date.now());
+  if (handPumped.has(number)) return frameStandIn(seed);
+  return pressStandIn(seed, small.has(number) ? makeupOf(Number(small.get(number))) : {});
+}
+
+const servers = [...feeds].map(
+  ([number, address], index) =>
+    new PressServer({
+      number,
+      port: Number(address.split(':')[1]),
+      device: deviceOf(number, 100 + index),
+    }),
 );
-// Presses smaller than the usual one, with where their load ends, kN: BRICOLE_SMALL, `NUMBER=290` with commas between.
-const small = new Map(
-  (process.env.BRICOLE_SMALL ?? '')
-    .split(',')
-    .filter(Boolean)
-    .map((each) => each.split('=') as [string, string]),
-);
-const feeds = (process.env.BRICOLE_FEEDS ?? '').split(',').filter(Boolean);
-const servers = feeds.map((feed, index) => {
-  const [number = '', address = ''] = feed.split('=');
-  return new PressServer({
-    number,
-    port: Number(address.split(':')[1]),
-    seed: 100 + index,
-    ...(small.has(number) ? { makeup: makeupOf(Number(small.get(number))) } : {}),
-    handPumped: handPumped.includes(number),
-    balance: BALANCE_UNITS.find((unit) => unit === balances.get(number)),
-  });
-});
 for (const server of servers) await server.start();
-process.stdout.write(`stand-ins: ${feeds.join(', ')}\n`);
+process.stdout.write(`stand-ins: ${[...feeds.keys()].join(', ')}\n`);
 const end = async (): Promise<void> => {
   for (const server of servers) await server.stop();
   process.exit(0);

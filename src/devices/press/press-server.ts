@@ -1,16 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import net from 'node:net';
-import { BALANCES, type BalanceUnit, SimulatedBalance } from '@/core/balance';
-import {
-  type DeviceReading,
-  HandPumpedFrame,
-  type HelloLine,
-  type PlacedSpecimen,
-  PRESS_MAKEUP,
-  type PressCommand,
-  type PressMakeup,
-  SimulatedPress,
-} from '@/core/press';
+import type { HelloLine, PressCommand } from '@/core/press';
+import type { StandIn } from './stand-in';
 
 /** Readings that are remembered for clients that come back: ten minutes of fifty a second. */
 const REMEMBERED = 30_000;
@@ -19,34 +10,21 @@ const TICK_MS = 20;
 export interface PressServerOptions {
   readonly number: string;
   readonly port: number;
-  readonly seed: number;
-  readonly makeup?: Partial<PressMakeup>;
-  /** A frame with a pump that is worked by hand, in place of a press. */
-  readonly handPumped?: boolean;
-  /** A balance that weighs in this unit, in place of a press. */
-  readonly balance?: BalanceUnit | undefined;
+  readonly device: StandIn;
 }
 
-/** A stand-in press, frame or balance on a loopback port: it simulates in real time and speaks the line protocol to whoever connects. */
+/** A stand-in on a loopback port: it simulates in real time and speaks the line protocol to whoever connects. */
 export class PressServer {
-  private readonly press: SimulatedPress | HandPumpedFrame | SimulatedBalance;
   private readonly boot = randomUUID();
-  private readonly remembered: DeviceReading[] = [];
+  private readonly remembered: (object & { readonly seq: number })[] = [];
   private readonly clients = new Set<net.Socket>();
   private readonly server: net.Server;
-  private readonly makeup: PressMakeup;
   private seq = 0;
   private times = 1;
   private last = Date.now();
   private timers: NodeJS.Timeout[] = [];
 
   constructor(private readonly options: PressServerOptions) {
-    this.makeup = { ...PRESS_MAKEUP, ...options.makeup, rate: 50 };
-    this.press = options.balance
-      ? new SimulatedBalance(options.seed, BALANCES[options.balance])
-      : options.handPumped
-        ? new HandPumpedFrame(options.seed, this.makeup.rate)
-        : new SimulatedPress(options.seed, this.makeup);
     this.server = net.createServer((socket) => this.welcome(socket));
   }
 
@@ -88,19 +66,15 @@ export class PressServer {
   }
 
   /** The readings of so many seconds as they are sent. */
-  private read(seconds: number): DeviceReading[] {
-    const numbered = <R>(reading: R): R & { seq: number; at: number } => {
+  private read(seconds: number): (object & { readonly seq: number })[] {
+    return this.options.device.run(seconds).map((reading) => {
       this.seq += 1;
       return { seq: this.seq, ...reading, at: Date.now() };
-    };
-    if (this.press instanceof SimulatedBalance) return this.press.run(seconds).map(numbered);
-    return this.press.run(seconds).map(({ position, ...rest }) => numbered({ ...rest, pos: position }));
+    });
   }
 
   private beat(): void {
-    const loaded =
-      this.press instanceof SimulatedBalance ? this.press.loaded : Math.abs(this.press.trueForce) > 0.1;
-    this.send([{ beat: this.seq, state: loaded ? 'loaded' : 'idle' }]);
+    this.send([{ beat: this.seq, state: this.options.device.loaded ? 'loaded' : 'idle' }]);
   }
 
   private send(lines: readonly object[], to: Iterable<net.Socket> = this.clients): void {
@@ -117,8 +91,8 @@ export class PressServer {
       boot: this.boot,
       oldest: this.remembered[0]?.seq ?? this.seq + 1,
       newest: this.seq,
-      unit: this.options.balance ?? 'kN',
-      rate: this.press instanceof SimulatedBalance ? this.press.makeup.rate : this.makeup.rate,
+      unit: this.options.device.unit,
+      rate: this.options.device.rate,
       simulated: true,
     };
     this.send([hello], [socket]);
@@ -144,16 +118,7 @@ export class PressServer {
       const replay = { replay: from, oldest: this.remembered[0]?.seq ?? this.seq + 1 };
       this.send([replay, ...this.remembered.filter(({ seq }) => seq >= from)], [socket]);
       this.clients.add(socket);
-    } else if (this.press instanceof SimulatedBalance) {
-      if ('put' in command) this.press.put(command.put);
-      else if ('tare' in command) this.press.tare();
-    } else if ('resetPeak' in command) this.press.resetPeak();
-    else if (this.press instanceof HandPumpedFrame) {
-      if ('piece' in command) this.press.place(command.piece);
-      else if ('stroke' in command) this.press.stroke();
-      else if ('release' in command) this.press.release();
-    } else if ('levers' in command) this.press.levers = command.levers;
-    else if ('place' in command) this.press.place(command.place satisfies PlacedSpecimen);
-    else if ('times' in command) this.times = Math.min(60, Math.max(1, command.times));
+    } else if ('times' in command) this.times = Math.min(60, Math.max(1, command.times));
+    else this.options.device.obey(command);
   }
 }

@@ -1,6 +1,4 @@
 import { createHash } from 'node:crypto';
-import { promisify } from 'node:util';
-import { gunzip } from 'node:zlib';
 import { Type } from 'class-transformer';
 import {
   IsBoolean,
@@ -32,14 +30,13 @@ import {
 } from '@/core/signals';
 import { equipment, loadLogs, runs } from '@/db/schema';
 import { NotFound } from '../errors';
+import { unpackedFile } from '../packed';
 import { currentReadings, inputOf } from '../readings';
 import { runPlace } from '../run-place';
 import { runSetup } from '../run-setup';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { recomputeRun } from './runs';
 
-/** Largest file after unpacking, bytes: a million rows with room to spare. */
-const LARGEST = 64 * 1024 * 1024;
 /** Points of the curve that pages and reports draw. */
 export const CURVE_POINTS = 300;
 const BEFORE_S = 2;
@@ -60,8 +57,6 @@ export function untilBroken(
   const to = after === -1 ? seconds.length : after;
   return [seconds.subarray(from, to), load.subarray(from, to)];
 }
-
-const unpack = promisify(gunzip);
 
 class MappingInput implements LogMapping {
   @IsIn([',', ';', '\t', ' '], { message: 'Between columns: choose one.' })
@@ -110,9 +105,7 @@ export const keepLoadLog = defineUseCase({
     const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
     const method = run && findMethod(run.method);
     if (!run || !method?.press) throw new NotFound('This run');
-    const file = await unpack(Buffer.from(input.data, 'base64'), { maxOutputLength: LARGEST }).catch(() =>
-      refuseFields({ data: 'The file could not be unpacked, or is larger than 64 MB.' }),
-    );
+    const file = await unpackedFile(input.data);
     const place = await runPlace(tx, run.id);
     const { system } = place.job;
     const current = await currentReadings(tx, run.id);

@@ -1,6 +1,4 @@
 import { createHash } from 'node:crypto';
-import { promisify } from 'node:util';
-import { gzip } from 'node:zlib';
 import { Type } from 'class-transformer';
 import {
   IsBoolean,
@@ -24,6 +22,7 @@ import { measureIn, parseMeasure } from '@/core/quantity';
 import { analyseLog, type LogMapping, thinned } from '@/core/signals';
 import { loadLogs, pressFeeds } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
+import { pack } from '../packed';
 import { pressFeed } from '../press/feed';
 import { lastRecorded, recordedLines } from '../press/recorder';
 import { pieceFor, placedFor, pressRun, runBalance, runFrame, runMachine } from '../press/run';
@@ -31,7 +30,6 @@ import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { CURVE_POINTS, untilBroken } from './load-logs';
 import { recomputeRun } from './runs';
 
-const pack = promisify(gzip);
 const CATCH_UP_MS = 8000;
 const LOOK_MS = 100;
 

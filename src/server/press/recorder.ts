@@ -1,13 +1,10 @@
-import { promisify } from 'node:util';
-import { gunzip, gzip } from 'node:zlib';
 import { asc, desc, eq, isNull } from 'drizzle-orm';
 import { isLoad, parsePressLine, type ReadingLine, recordOf } from '@/core/press';
 import type { Database, Queryable } from '@/db/client';
 import { pressFeeds, pressReadings } from '@/db/schema';
+import { pack, unpack } from '../packed';
 import { pressFeed } from './feed';
 
-const pack = promisify(gzip);
-const unpack = promisify(gunzip);
 const WRITE_MS = 250;
 const LOOK_MS = 300;
 

@@ -1,5 +1,3 @@
-import { promisify } from 'node:util';
-import { gunzip } from 'node:zlib';
 import { desc, eq } from 'drizzle-orm';
 import { limitsOf, usableInput } from '@/core/methods';
 import { FORCE_UNIT, logBand } from '@/core/methods/press';
@@ -8,13 +6,12 @@ import { analyseLog, chosenPart, cleanedCsv, readLoadLog, testsIn } from '@/core
 import type { Queryable } from '@/db/client';
 import { loadLogs } from '@/db/schema';
 import { NotFound } from '../errors';
+import { unpack } from '../packed';
 import { currentReadings, inputOf } from '../readings';
 import { runPlace } from '../run-place';
 import { runSetup } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
-
-const unpack = promisify(gunzip);
 
 export const LOG_FORMS = ['original', 'analysis.json', 'cleaned.csv'] as const;
 export type LogForm = (typeof LOG_FORMS)[number];

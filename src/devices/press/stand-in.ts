@@ -1,0 +1,86 @@
+import { BALANCES, type BalanceUnit, SimulatedBalance } from '@/core/balance';
+import { LOGGERS, SimulatedLogger } from '@/core/logger';
+import {
+  HandPumpedFrame,
+  type HelloLine,
+  PRESS_MAKEUP,
+  type PressCommand,
+  type PressMakeup,
+  SimulatedPress,
+} from '@/core/press';
+
+/** What stands in for a device: it reads, is loaded or not, and does what it is told as far as it can. */
+export interface StandIn {
+  readonly unit: HelloLine['unit'];
+  /** Readings a second. */
+  readonly rate: number;
+  readonly loaded: boolean;
+  /** What it read in so many seconds more, as it is sent, but for number and time of sending. */
+  run(seconds: number): readonly object[];
+  obey(command: PressCommand): void;
+}
+
+const RATE = 50;
+
+function pressed(press: SimulatedPress | HandPumpedFrame, obey: StandIn['obey']): StandIn {
+  return {
+    unit: 'kN',
+    rate: RATE,
+    get loaded() {
+      return Math.abs(press.trueForce) > 0.1;
+    },
+    run: (seconds) => press.run(seconds).map(({ position, ...rest }) => ({ ...rest, pos: position })),
+    obey,
+  };
+}
+
+/** A press with its levers, into which a specimen is put. */
+export function pressStandIn(seed: number, makeup: Partial<PressMakeup> = {}): StandIn {
+  const press = new SimulatedPress(seed, { ...PRESS_MAKEUP, ...makeup, rate: RATE });
+  return pressed(press, (command) => {
+    if ('resetPeak' in command) press.resetPeak();
+    else if ('levers' in command) press.levers = command.levers;
+    else if ('place' in command) press.place(command.place);
+  });
+}
+
+/** A frame with a pump that is worked by hand. */
+export function frameStandIn(seed: number): StandIn {
+  const frame = new HandPumpedFrame(seed, RATE);
+  return pressed(frame, (command) => {
+    if ('resetPeak' in command) frame.resetPeak();
+    else if ('piece' in command) frame.place(command.piece);
+    else if ('stroke' in command) frame.stroke();
+    else if ('release' in command) frame.release();
+  });
+}
+
+/** A balance that weighs in a unit. */
+export function balanceStandIn(seed: number, unit: BalanceUnit): StandIn {
+  const balance = new SimulatedBalance(seed, BALANCES[unit]);
+  return {
+    unit,
+    rate: balance.makeup.rate,
+    get loaded() {
+      return balance.loaded;
+    },
+    run: (seconds) => balance.run(seconds),
+    obey(command) {
+      if ('put' in command) balance.put(command.put);
+      else if ('tare' in command) balance.tare();
+    },
+  };
+}
+
+/** A logger of temperatures that was put into concrete a while before now. */
+export function loggerStandIn(seed: number, kind: keyof typeof LOGGERS, now: number): StandIn {
+  const makeup = LOGGERS[kind];
+  const logger = new SimulatedLogger(seed, makeup, now - makeup.startedBefore * 3_600_000);
+  return {
+    unit: 'degC',
+    rate: 1 / makeup.interval,
+    loaded: true,
+    run: (seconds) => logger.run(seconds),
+    obey: () => undefined,
+  };
+}
