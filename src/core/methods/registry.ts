@@ -44,6 +44,7 @@ import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
 import { splittingTensile } from './splitting-tensile';
 import { staticModulus } from './static-modulus';
+import { temperatureRecord } from './temperature-record';
 import { unitAbsorption } from './unit-absorption';
 import { unitCompression } from './unit-compression';
 import { unitConditioning } from './unit-conditioning';
@@ -65,6 +66,7 @@ const REGISTRY = {
   moulding,
   'initial-curing': initialCuring,
   evaporation,
+  'temperature-record': temperatureRecord,
   capping,
   'end-grinding': endGrinding,
   'cylinder-compression': cylinderCompression,

@@ -1,4 +1,5 @@
 export * from './analyse';
+export * from './cleaned-record';
 export * from './compare';
 export * from './maturity-index';
 export * from './read';

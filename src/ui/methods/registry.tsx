@@ -21,6 +21,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   moulding: dynamic(() => import('./moulding').then((all) => all.InMoulding)),
   'initial-curing': dynamic(() => import('./initial-curing').then((all) => all.InInitialCuring)),
   evaporation: dynamic(() => import('./evaporation').then((all) => all.InEvaporation)),
+  'temperature-record': dynamic(() => import('./temperature-record').then((all) => all.InTemperatureRecord)),
   capping: dynamic(() => import('./capping').then((all) => all.InCapping)),
   'end-grinding': dynamic(() => import('./end-grinding').then((all) => all.InEndGrinding)),
   'cylinder-compression': dynamic(() =>

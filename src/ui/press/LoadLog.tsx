@@ -8,10 +8,6 @@ import {
   LinearProgress,
   MenuItem,
   Stack,
-  Table,
-  TableBody,
-  TableCell,
-  TableRow,
   TextField,
   Typography,
 } from '@mui/material';
@@ -24,7 +20,9 @@ import { firstRows, type LogMapping, mappingFor, ratePart } from '@/core/signals
 import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/kit';
+import { packed } from '../packed';
 import { FileButton } from '../parts/FileButton';
+import { FileRows, Pick } from '../parts/FileRows';
 import { useNotice } from '../parts/Notice';
 import { Figures } from './Figures';
 import { FoundBend } from './FoundBend';
@@ -225,20 +223,12 @@ function Columns({
     options: readonly (readonly [string, string])[],
     take: (value: string) => Partial<LogMapping>,
   ) => (
-    <TextField
-      select
-      size="small"
+    <Pick
       label={label}
       value={value}
-      onChange={(event) => change({ ...mapping, ...take(event.target.value) })}
-      sx={{ minWidth: 150 }}
-    >
-      {options.map(([key, words]) => (
-        <MenuItem key={key} value={key}>
-          {words}
-        </MenuItem>
-      ))}
-    </TextField>
+      options={options}
+      take={(chosen) => change({ ...mapping, ...take(chosen) })}
+    />
   );
   const numbered = Array.from(
     { length: columns },
@@ -251,30 +241,12 @@ function Columns({
           ? 'As this machine’s files were written the last time. Look whether it still is so.'
           : 'Guessed from the first rows: confirm it, units above all. It is remembered for this machine.'}
       </Typography>
-      <Box sx={{ overflowX: 'auto', border: 1, borderColor: 'divider' }}>
-        <Table size="small">
-          <TableBody>
-            {rows.map((row, index) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no other name than their place
-              <TableRow key={index} sx={{ opacity: index < mapping.header ? 0.55 : 1 }}>
-                {row.map((cell, column) => (
-                  <TableCell
-                    // biome-ignore lint/suspicious/noArrayIndexKey: columns of a file have no other name than their place
-                    key={column}
-                    className="mono"
-                    sx={{
-                      fontWeight: column === mapping.time || column === mapping.load ? 700 : 400,
-                      color: column === mapping.load ? 'primary.main' : 'text.primary',
-                    }}
-                  >
-                    {cell}
-                  </TableCell>
-                ))}
-              </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-      </Box>
+      <FileRows
+        rows={rows}
+        header={mapping.header}
+        taken={[mapping.time, mapping.load]}
+        values={[mapping.load]}
+      />
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
         {pick('Time is in', String(mapping.time), numbered, (value) => ({ time: Number(value) }))}
         {pick(
@@ -432,16 +404,4 @@ function Found({ read, unit, system }: { read: LogRead; unit: UnitId; system: 'U
       </Typography>
     </Box>
   );
-}
-
-/** A text packed with gzip, in base64. */
-async function packed(text: string): Promise<string> {
-  const stream = new Blob([text]).stream().pipeThrough(new CompressionStream('gzip'));
-  const bytes = new Uint8Array(await new Response(stream).arrayBuffer());
-  let binary = '';
-  const chunk = 0x8000;
-  for (let from = 0; from < bytes.length; from += chunk) {
-    binary += String.fromCharCode(...bytes.subarray(from, from + chunk));
-  }
-  return btoa(binary);
 }

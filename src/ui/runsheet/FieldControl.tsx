@@ -34,6 +34,8 @@ export function FieldControl(props: Props) {
       return <TypedField {...props} />;
     case 'log':
       return <LogControl {...props} />;
+    case 'record':
+      return <KeptFile {...props} />;
     case 'choice':
       return <ChoiceButtons {...props} options={props.field.options} />;
     case 'check':
@@ -154,6 +156,25 @@ function LogControl(props: Props) {
         </FileButton>
       )}
     </Box>
+  );
+}
+
+/** The name of a file that is kept with the run; it is chosen below the readings of the step. */
+function KeptFile(props: Props) {
+  return (
+    <TextField
+      label={label(props.field)}
+      value={props.value}
+      onKeyDown={enter({ ...props, readOnly: true }, props.value)}
+      inputRef={props.register}
+      error={props.error !== undefined}
+      helperText={props.error ?? props.field.help}
+      fullWidth
+      slotProps={{
+        htmlInput: { 'data-field': props.field.name, autoComplete: 'off' },
+        input: { readOnly: true },
+      }}
+    />
   );
 }
 

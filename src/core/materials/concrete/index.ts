@@ -54,7 +54,7 @@ export const concrete: Material = {
   }),
   opens: (asked, kind) => opens(asked as unknown as ConcreteAsked, kind),
   readIn,
-  onLot: ['evaporation'],
+  onLot: ['evaporation', 'temperature-record'],
   criteria: [],
   series: SERIES,
 };

@@ -3,10 +3,8 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { sampleLabel } from '@/core/identity/labels';
 import { saidOf } from '@/core/material/said';
-import { findMethod } from '@/core/methods/registry';
-import { unitLabel, withUnit } from '@/core/quantity';
+import { withUnit } from '@/core/quantity';
 import { capital } from '@/core/words';
-import { isReportable } from '@/core/working';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { lotDossier } from '@/server/queries/lot';
@@ -19,8 +17,8 @@ import { Working } from '@/ui/parts/Working';
 import { lotHref } from '@/ui/places';
 import { dayTime, localInput } from '@/ui/time';
 import { NewSample } from '@/ui/views/NewSample';
+import { OnLot, OnLotButtons } from '@/ui/views/OnLot';
 import { PrepareReport } from '@/ui/views/PrepareReport';
-import { ReadNow } from '@/ui/views/ReadNow';
 import { SamplesTable } from '@/ui/views/SamplesTable';
 
 export const metadata: Metadata = { title: 'Lot' };
@@ -138,49 +136,12 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
         <Card
           title={`Of the ${words.lot[0]} itself`}
           actions={
-            staff && actor.role !== 'field'
-              ? material.onLot.flatMap((method) => {
-                  const { begin, title } = findMethod(method) ?? {};
-                  return title ? (
-                    <ReadNow key={method} lotId={placement.id} method={method} words={begin ?? title} />
-                  ) : (
-                    []
-                  );
-                })
-              : null
+            staff && actor.role !== 'field' ? (
+              <OnLotButtons lotId={placement.id} methods={material.onLot} />
+            ) : null
           }
         >
-          {runs.length === 0 ? (
-            <Typography color="text.secondary">Nothing yet.</Typography>
-          ) : (
-            runs.map((run) => (
-              <Box key={run.id}>
-                <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
-                  {staff ? (
-                    <TextLink href={`/runs/${run.id}`}>{findMethod(run.method)?.title}</TextLink>
-                  ) : (
-                    <Typography>{findMethod(run.method)?.title}</Typography>
-                  )}
-                  <Typography className="mono">
-                    {run.state === 'open'
-                      ? 'being read'
-                      : run.main && isReportable(run.outcome?.findings ?? [])
-                        ? [run.main.text, unitLabel(run.main.unit)].filter(Boolean).join(' ')
-                        : 'no valid result'}
-                  </Typography>
-                </Box>
-                {run.outcome?.verdicts.map(({ criterion, state, sentence }) => (
-                  <Typography
-                    key={criterion}
-                    variant="body2"
-                    color={state === 'does not meet' ? 'error' : 'text.secondary'}
-                  >
-                    {sentence}
-                  </Typography>
-                ))}
-              </Box>
-            ))
-          )}
+          <OnLot runs={runs} zone={job.zone} linked={staff} empty="Nothing yet." />
         </Card>
       ) : null}
       <ReportLinks reports={reports} zone={job.zone} />

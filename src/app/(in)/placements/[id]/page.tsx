@@ -5,7 +5,7 @@ import type { PairRow } from '@/core/cross-checks';
 import { batchDifferences } from '@/core/interchange';
 import { measureWords } from '@/core/material/measure-words';
 import { claimedYield, freshSeries, samplePairs } from '@/core/materials/concrete/day';
-import { findMethod, METHODS } from '@/core/methods/registry';
+import { findMethod } from '@/core/methods/registry';
 import { unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import { database, readingOnce } from '@/db/client';
@@ -26,9 +26,9 @@ import { ForecastDialog } from '@/ui/views/ForecastDialog';
 import { FreshPlot } from '@/ui/views/FreshPlot';
 import { ImportTickets } from '@/ui/views/ImportTickets';
 import { LivePage } from '@/ui/views/LivePage';
+import { OnLot, OnLotButtons } from '@/ui/views/OnLot';
 import { PlanSampling } from '@/ui/views/PlanSampling';
 import { PrepareReport } from '@/ui/views/PrepareReport';
-import { ReadNow } from '@/ui/views/ReadNow';
 import { VolumeBar } from '@/ui/views/VolumeBar';
 
 export const metadata: Metadata = { title: 'Placement' };
@@ -135,8 +135,9 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
             }))}
             weather={weather.flatMap((run) => {
               const at = Date.parse(String(run.input?.readAt ?? ''));
-              const [rate] = run.outcome?.results ?? [];
-              return Number.isNaN(at) ? [] : [{ at, text: rate ? rate.text : '' }];
+              // What loggers recorded for days is no moment of this one.
+              const rate = run.outcome?.results.find(({ quantity }) => quantity === 'evaporation rate');
+              return Number.isNaN(at) || !rate ? [] : [{ at, text: rate.text }];
             })}
           />
         )}
@@ -199,7 +200,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
         <OnTheWay day={day} now={now} />
       </Card>
       <Card
-        title="Weather and evaporation"
+        title="Weather and temperatures"
         actions={
           <>
             <ForecastDialog
@@ -210,17 +211,16 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
               bleedsLittle={mix.asked.bleedsLittle}
               concrete={job.system === 'US' ? '75 °F' : '24 °C'}
             />
-            {METHODS.flatMap(({ id, runOn, begin }) =>
-              runOn === 'lot' && begin ? (
-                <ReadNow key={id} lotId={placement.id} method={id} words={begin} />
-              ) : (
-                []
-              ),
-            )}
+            <OnLotButtons lotId={placement.id} methods={material.onLot} />
           </>
         }
       >
-        <Weather day={day} />
+        <OnLot
+          runs={weather}
+          zone={job.zone}
+          linked
+          empty="The weather from an hour before placing until curing is on, at least every half hour; temperatures as loggers recorded them."
+        />
       </Card>
       {photos.length > 0 ? (
         <Card title="Photographs">
@@ -461,35 +461,5 @@ function Pairs({ rows }: { rows: readonly PairRow[] }) {
         </TableBody>
       </Table>
     </Box>
-  );
-}
-
-function Weather({ day }: { day: PlacementDay }) {
-  const read = day.weather.filter(({ outcome }) => outcome !== null);
-  if (read.length === 0) {
-    return <Empty>From an hour before placing until curing is on, at least every half hour.</Empty>;
-  }
-  return (
-    <Stack spacing={0.5}>
-      {read.map((run) => {
-        const rate = run.outcome?.results.find(({ quantity }) => quantity === 'evaporation rate');
-        const [worst] = run.outcome?.findings ?? [];
-        return (
-          <Box key={run.id} sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'baseline' }}>
-            <TextLink href={`/runs/${run.id}`}>
-              {run.input?.readAt ? clock(String(run.input.readAt), day.job.zone) : 'reading'}
-            </TextLink>
-            <Typography className="mono" sx={{ fontWeight: 600 }}>
-              {rate ? `${rate.text} ${unitLabel(rate.unit)}` : 'not computed'}
-            </Typography>
-            {worst ? (
-              <Typography variant="body2" color={worst.id.endsWith('protect') ? 'error' : 'text.secondary'}>
-                {worst.message}
-              </Typography>
-            ) : null}
-          </Box>
-        );
-      })}
-    </Stack>
   );
 }

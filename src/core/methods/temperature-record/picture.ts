@@ -1,0 +1,82 @@
+import type { Limit } from '../../limits';
+import { difference, type Series } from '../../temperature';
+import type { Picture } from '../contract';
+import type { Sensor } from '../temperature/sensors';
+import { degreeUnits } from '../temperature/units';
+import type { Pair } from './compare';
+import type { TemperatureRecordInput } from './input';
+
+/** Points of a curve that a picture can show. */
+const SHOWN = 320;
+
+/** A series thinned to what can be drawn: lowest and highest of every stretch, as `hour/temperature`; a gap is a `-`. */
+export function curveText(
+  { hours, celsius, gaps }: Series,
+  to: (celsius: number) => string,
+  zero = 0,
+): string {
+  const stretch = Math.max(1, Math.ceil((hours.length * 2) / SHOWN));
+  const broken = new Set(gaps);
+  const points: string[] = [];
+  for (let from = 0; from < hours.length; from += stretch) {
+    const end = Math.min(from + stretch, hours.length);
+    let [low, high] = [from, from];
+    let gap = false;
+    for (let place = from; place < end; place += 1) {
+      if ((celsius[place] ?? 0) < (celsius[low] ?? 0)) low = place;
+      if ((celsius[place] ?? 0) > (celsius[high] ?? 0)) high = place;
+      gap ||= broken.has(place);
+    }
+    for (const place of [...new Set([low, high])].sort((a, b) => a - b))
+      points.push(`${((hours[place] ?? 0) - zero).toFixed(3)}/${to(celsius[place] ?? 0)}`);
+    if (gap) points.push('-');
+  }
+  return points.join(' ');
+}
+
+/** What is drawn: each sensor over hours after placing, the second record put right, limits, the difference. */
+export function pictureOf(known: {
+  readonly input: TemperatureRecordInput;
+  readonly sensors: readonly Sensor[];
+  readonly pair: Pair | undefined;
+  readonly from: number;
+  readonly range?: Limit | undefined;
+  readonly main?: Sensor;
+}): Picture {
+  const { input, sensors, pair, from, range } = known;
+  const { temperature, degrees, unit } = degreeUnits(input.system);
+  const shown = (celsius: number): string => temperature(celsius).toFixed(2);
+  const ahead = pair?.found.ahead ?? 0;
+  const [core, surface] = (['core', 'surface'] as const).map((place) =>
+    sensors.find((each) => each.place === place),
+  );
+  const apart = core && surface && difference(core.series, surface.series);
+  const drawn = sensors.flatMap((sensor, place) => [
+    [`name${place}`, `${sensor.name}${sensor.of === 'second' ? ', second record' : ''}`] as const,
+    [`place${place}`, sensor.place] as const,
+    [`curve${place}`, curveText(sensor.series, shown, from + (sensor.of === 'second' ? ahead : 0))] as const,
+  ]);
+  return {
+    kind: 'temperature',
+    values: {
+      unit: unit === 'degF' ? '°F' : '°C',
+      count: sensors.length,
+      ...Object.fromEntries(drawn),
+      low: range?.low?.toNumber() ?? null,
+      high: range?.high?.toNumber() ?? null,
+      apart: apart ? curveText({ ...apart, gaps: [] }, (celsius) => degrees(celsius).toFixed(2), from) : null,
+      asStamped: pair && pair.found.ahead !== null ? curveText(pair.second.series, shown, from) : null,
+      ahead: pair?.found.ahead ?? null,
+      correlation: pair?.found.correlation ?? null,
+      higher: pair ? degrees(pair.found.bias).toNumber() : null,
+      scatter: pair ? degrees(pair.found.scatter).toNumber() : null,
+      greatest: pair ? degrees(pair.found.greatest).toNumber() : null,
+      unaligned: pair ? degrees(pair.found.asStamped).toNumber() : null,
+      peaks: pair
+        ? pair.found.peaks.map(({ at, celsius }) => `${(at - from).toFixed(2)}/${shown(celsius)}`).join(' ')
+        : null,
+      belief: pair ? pair.belief.join('|') : null,
+      agree: pair?.agree ?? null,
+    },
+  };
+}

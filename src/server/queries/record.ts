@@ -1,0 +1,37 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { cleanedRecordCsv, readRecord } from '@/core/temperature';
+import type { Queryable } from '@/db/client';
+import { temperatureRecords } from '@/db/schema';
+import { NotFound } from '../errors';
+import { unpack } from '../packed';
+import { runPlace } from '../run-place';
+import { staffOnly } from '../scope';
+import type { Actor } from '../use-case';
+import type { LogFile } from './load-log';
+
+export const RECORD_FORMS = ['original', 'cleaned.csv'] as const;
+
+/** The newest record of temperatures for a reading of a run: the file as it came, or its rows with what was left out and why. */
+export async function recordFile(
+  db: Queryable,
+  actor: Actor,
+  { runId, field, form }: { runId: string; field: string; form: (typeof RECORD_FORMS)[number] },
+): Promise<LogFile> {
+  staffOnly(actor);
+  const [kept] = await db
+    .select()
+    .from(temperatureRecords)
+    .where(and(eq(temperatureRecords.runId, runId), eq(temperatureRecords.field, field)))
+    .orderBy(desc(temperatureRecords.at))
+    .limit(1);
+  if (!kept) throw new NotFound('This record');
+  const file = await unpack(kept.bytes);
+  if (form === 'original') return { name: kept.name, type: 'application/octet-stream', body: file };
+  const { job } = await runPlace(db, runId);
+  const raw = readRecord(file.toString('utf8'), kept.mapping, job.zone);
+  return {
+    name: form,
+    type: 'text/csv; charset=utf-8',
+    body: cleanedRecordCsv(raw, kept.mapping.names),
+  };
+}

@@ -1,0 +1,304 @@
+'use client';
+import {
+  Alert,
+  Box,
+  Button,
+  Checkbox,
+  FormControlLabel,
+  LinearProgress,
+  Stack,
+  TextField,
+  Typography,
+} from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { firstRows } from '@/core/signals';
+import { type Guessed, guessRecord, type RecordMapping, type Stamp } from '@/core/temperature';
+import { perform } from '../api';
+import { newId } from '../ids';
+import type { InstrumentProps } from '../methods/kit';
+import { packed } from '../packed';
+import { FileButton } from '../parts/FileButton';
+import { FileRows, Pick } from '../parts/FileRows';
+import { TextLink } from '../parts/LinkButton';
+import { useNotice } from '../parts/Notice';
+import { RecordFound } from './RecordFound';
+import { useRecordWorker } from './use-record-worker';
+
+const LARGEST = 64 * 1024 * 1024;
+
+/** The records of a run: for each reading of that kind a file, or a logger that is read out over its line. */
+export function KeepRecords(props: InstrumentProps) {
+  const fields = [...props.run.fields.values()].filter(({ kind }) => kind === 'record');
+  return (
+    <>
+      {fields.map(({ name, label }) => (
+        <KeepRecord key={name} {...props} name={name} label={label} />
+      ))}
+    </>
+  );
+}
+
+function KeepRecord({
+  run,
+  data,
+  readOnly,
+  name,
+  label,
+}: InstrumentProps & { readonly name: string; readonly label: string }) {
+  const router = useRouter();
+  const notice = useNotice();
+  const [file, setFile] = useState<{ name: string; text: string; guessed: Guessed } | null>(null);
+  const [mapping, setMapping] = useState<RecordMapping | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const [busy, setBusy] = useState(false);
+  const { share, found, read, forget } = useRecordWorker();
+  const kept = data.setup.records?.[name];
+  const loggers = (data.setup.equipment ?? []).filter(({ kind, live }) => kind === 'logger' && live);
+  const chosen = new Set(Object.values(run.readings.values));
+  const choose = async (taken: File): Promise<void> => {
+    forget();
+    setFile(null);
+    if (taken.size > LARGEST)
+      return setTrouble('The file is larger than 64 MB: cut it to the days that count.');
+    const text = await taken.text();
+    const guessed = guessRecord(text);
+    if (!guessed)
+      return setTrouble(
+        'No column of times with one of temperatures beside it was found in its first rows. Export it as CSV with date and time.',
+      );
+    setTrouble('');
+    setFile({ name: taken.name, text, guessed });
+    setMapping(guessed.mapping);
+  };
+  const send = async (useCase: string, more: object): Promise<void> => {
+    setBusy(true);
+    const reply = await perform(useCase, {
+      id: newId(),
+      runId: data.runId,
+      field: name,
+      ...(run.correction ? { reason: run.correction } : {}),
+      ...more,
+    });
+    setBusy(false);
+    if (!reply.ok) return setTrouble(Object.values(reply.errors)[0] ?? reply.message);
+    setTrouble('');
+    notice('The record is kept with the run, whole.');
+    setFile(null);
+    forget();
+    router.refresh();
+  };
+  if (readOnly && !kept) return null;
+  return (
+    <Box component="section" aria-label={label} sx={{ mt: 2, borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography variant="h3" sx={{ flexGrow: 1 }}>
+          {label}
+        </Typography>
+        {readOnly
+          ? null
+          : loggers.map(({ number }) => (
+              <Button
+                key={number}
+                variant={chosen.has(number) ? 'contained' : 'outlined'}
+                disabled={busy}
+                onClick={() => send('read-out-logger', { logger: number })}
+              >
+                {`Read out ${number}`}
+              </Button>
+            ))}
+        {readOnly ? null : (
+          <FileButton variant="outlined" accept=".csv,.txt,.tsv,.log,.dat,text/csv,text/plain" take={choose}>
+            Choose its file
+          </FileButton>
+        )}
+      </Box>
+      {kept ? (
+        <Box sx={{ mt: 0.5 }}>
+          <Typography>
+            {`Kept: ${run.readings.values[name] ?? 'a record'}. `}
+            <TextLink href={`/api/runs/${data.runId}/record/${name}/original`} sx={{ mr: 1.5 }}>
+              The file as it came
+            </TextLink>
+            <TextLink href={`/api/runs/${data.runId}/record/${name}/cleaned.csv`}>Cleaned, CSV</TextLink>
+          </Typography>
+          <RecordFound record={kept} system={data.system} zone={data.zone} />
+        </Box>
+      ) : null}
+      {trouble ? (
+        <Alert severity="error" sx={{ mt: 1 }}>
+          {trouble}
+        </Alert>
+      ) : null}
+      {file && mapping ? (
+        <Stack spacing={2} sx={{ mt: 1 }}>
+          <Columns text={file.text} guessed={file.guessed} mapping={mapping} change={setMapping} />
+          <Button
+            variant="contained"
+            onClick={() => read(file.text, mapping, data.zone)}
+            disabled={share !== null || mapping.columns.length === 0}
+          >
+            Columns, dates and scale are right: read it
+          </Button>
+          {share === null ? null : (
+            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+              <LinearProgress
+                variant="determinate"
+                value={100 * share}
+                aria-label="How much of the record is read"
+                sx={{ flexGrow: 1 }}
+              />
+              <Button size="small" onClick={forget}>
+                Stop
+              </Button>
+            </Box>
+          )}
+          {found ? (
+            <>
+              <RecordFound record={found.record} system={data.system} zone={data.zone} />
+              <Typography variant="caption" color="text.secondary">
+                {[
+                  `${found.record.rows.toLocaleString('en-US')} rows in ${(found.took / 1000).toFixed(2)} s.`,
+                  found.unread > 0
+                    ? `${found.unread} rows could not be read, such as “${found.examples[0]}”.`
+                    : '',
+                ].join(' ')}
+              </Typography>
+              <Button
+                variant="contained"
+                size="large"
+                loading={busy}
+                disabled={found.record.channels.length === 0}
+                onClick={async () =>
+                  send('keep-record', { name: file.name, data: await packed(file.text), mapping })
+                }
+              >
+                Keep it with this run
+              </Button>
+            </>
+          ) : null}
+        </Stack>
+      ) : null}
+    </Box>
+  );
+}
+
+const STAMP_WORDS: readonly (readonly [Stamp, string])[] = [
+  ['instant', 'date and time, year first'],
+  ['day first', 'date and time, day first'],
+  ['month first', 'date and time, month first'],
+  ['s', 'seconds'],
+  ['min', 'minutes'],
+  ['h', 'hours'],
+  ['ms', 'milliseconds'],
+];
+
+/** The first rows of the file, what each column is, and what the file itself leaves open. */
+function Columns({
+  text,
+  guessed,
+  mapping,
+  change,
+}: {
+  text: string;
+  guessed: Guessed;
+  mapping: RecordMapping;
+  change: (mapping: RecordMapping) => void;
+}) {
+  const rows = firstRows(text, mapping.delimiter).slice(0, Math.max(6, mapping.header + 3));
+  const columns = Math.max(...rows.map((row) => row.length), 1);
+  const names = rows[mapping.header - 1] ?? [];
+  const numbered = Array.from(
+    { length: columns },
+    (_, index) => [String(index), `column ${index + 1}`] as const,
+  );
+  const sensors = numbered.filter(
+    ([column]) => Number(column) !== mapping.time && Number(column) !== mapping.clock,
+  );
+  const toggle = (column: number, on: boolean): void => {
+    const next = on
+      ? [...mapping.columns, column].toSorted((a, b) => a - b)
+      : mapping.columns.filter((each) => each !== column);
+    change({
+      ...mapping,
+      columns: next,
+      names: next.map((each, place) => names[each]?.trim() || `Sensor ${place + 1}`),
+    });
+  };
+  return (
+    <Stack spacing={1.5}>
+      {guessed.asks.includes('order') ? (
+        <Alert severity="warning">
+          Its dates can be read two ways: say whether the day or the month stands first.
+        </Alert>
+      ) : null}
+      {guessed.asks.includes('unit') ? (
+        <Alert severity="warning">Nothing in the file says whether these are °C or °F: choose.</Alert>
+      ) : null}
+      <FileRows
+        rows={rows}
+        header={mapping.header}
+        taken={[mapping.time, ...(mapping.clock === undefined ? [] : [mapping.clock]), ...mapping.columns]}
+        values={mapping.columns}
+      />
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Pick
+          label="Time is in"
+          value={String(mapping.time)}
+          options={numbered}
+          take={(value) => change({ ...mapping, time: Number(value) })}
+        />
+        <Pick
+          label="Written as"
+          value={mapping.stamp}
+          options={STAMP_WORDS}
+          take={(value) => change({ ...mapping, stamp: value as Stamp })}
+        />
+        <Pick
+          label="Temperatures in"
+          value={mapping.unit}
+          options={[
+            ['degC', '°C'],
+            ['degF', '°F'],
+          ]}
+          take={(value) => change({ ...mapping, unit: value as RecordMapping['unit'] })}
+        />
+        <TextField
+          size="small"
+          label="Lines before the readings"
+          value={mapping.header}
+          onChange={(event) =>
+            change({ ...mapping, header: Math.min(200, Number(event.target.value.replace(/\D/gu, '')) || 0) })
+          }
+          sx={{ width: 190 }}
+        />
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={mapping.decimalComma}
+              onChange={(_, on) => change({ ...mapping, decimalComma: on })}
+            />
+          }
+          label="Decimal comma"
+        />
+      </Box>
+      <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+        <Typography component="legend" variant="body2" color="text.secondary">
+          Sensors
+        </Typography>
+        {sensors.map(([column, words]) => (
+          <FormControlLabel
+            key={column}
+            control={
+              <Checkbox
+                checked={mapping.columns.includes(Number(column))}
+                onChange={(_, on) => toggle(Number(column), on)}
+              />
+            }
+            label={names[Number(column)]?.trim() || words}
+          />
+        ))}
+      </Box>
+    </Stack>
+  );
+}
