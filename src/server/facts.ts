@@ -42,6 +42,12 @@ function taken({ take, is, unrounded }: FactSource, said: Said, system: System):
     const spec = fieldOf(findMethod(said.method)?.Input ?? Object, name);
     return spec?.kind === 'measure' && !/[a-z"'°%]/iu.test(raw) ? `${raw} ${spec.unit[system]}` : raw;
   }
+  if (take.startsWith('picture.')) {
+    const drawn = said.outcome.picture.values[take.slice('picture.'.length)];
+    return typeof drawn === 'string' && drawn !== '' && isReportable(said.outcome.findings)
+      ? drawn
+      : undefined;
+  }
   const result = said.outcome.results.find(({ quantity }) => quantity === take);
   if (!result || !isReportable(said.outcome.findings)) return undefined;
   if (unrounded) return result.value;
@@ -316,6 +322,8 @@ export async function gatherFacts(
     sources.some(([, source]) => told(source) === what);
   const others = sample && (asks('newest') || asks('earlier')) ? await onSample(db, sample.id, run.id) : [];
   const before = sample && asks('before') ? await onSampleBefore(db, sample) : [];
+  const methods = sources.flatMap(([, { of, by }]) => (of === 'specification' ? (by ?? []) : []));
+  const ofLots = run.lotId ? [...(await onLotsOf(db, [...new Set(methods)], place.mix.id)).values()] : [];
   const one = async (source: FactSource): Promise<Fact | undefined> => {
     switch (told(source)) {
       case 'batch':
@@ -343,6 +351,8 @@ export async function gatherFacts(
           job.system,
         );
       case 'specification': {
+        // A test of a lot is told by the lots of its specification, its own among them.
+        if (run.lotId) return firstSaid(source, ofLots, job.system);
         const several = sample ? await ofSpecification(db, source, sample) : [];
         return several.length > 0 ? several : undefined;
       }

@@ -26,6 +26,7 @@ import { LIMITS as HARDENED_DENSITY } from '../methods/hardened-density/limits';
 import { LIMITS as INITIAL_CURING } from '../methods/initial-curing/limits';
 import { LIMITS as EVERY_TEST } from '../methods/limits';
 import { LIMITS as MASONRY_PRESS } from '../methods/masonry-press/limits';
+import { LIMITS as MATURITY } from '../methods/maturity/limits';
 import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
 import { LIMITS as MOULDING } from '../methods/moulding/limits';
 import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
@@ -85,6 +86,7 @@ export const REGISTER = {
   ...DRYING,
   ...OVEN_DRYING,
   ...TEMPERATURE,
+  ...MATURITY,
   ...UNIT_ABSORPTION,
   ...MASONRY_PRESS,
   ...UNIT_COMPRESSION,

@@ -15,6 +15,8 @@ export type FactKind =
   | 'texts'
   | 'flag'
   | 'ratio'
+  /** Points of a curve, `x/y` with blanks between. */
+  | 'pairs'
   /** A whole number. */
   | 'whole'
   | 'instant';
@@ -31,6 +33,7 @@ export interface FactSource {
   readonly of: 'asked' | 'lot' | 'sample' | 'specimen' | 'parent' | 'companions' | 'batch' | 'specification';
   /**
    * A field of what is asked, of the lot, the sample or the specimen; a quantity of a result; `input.shape`, a reading;
+   * `picture.pairs`, what it draws, as text;
    * what a batch tells of its specimens, by name, or its `members`.
    */
   readonly take: string;
@@ -147,6 +150,8 @@ export function factProblems(sources: FactSources, facts: unknown): Record<strin
 
 const LONGEST = 200;
 const MOST = 50;
+const MOST_PAIRS = 4000;
+const PAIRS = /^(?:\d{1,6}(?:\.\d{1,4})?\/\d{1,6}(?:\.\d{1,4})?(?: |$)){1,200}$/u;
 
 function factProblem(is: FactKind, fact: unknown): string | null {
   if (is === 'flag') return typeof fact === 'boolean' ? null : 'true or false is expected.';
@@ -161,6 +166,10 @@ function factProblem(is: FactKind, fact: unknown): string | null {
       : Object.entries(checked.errors)
           .map(([name, problem]) => `${name}: ${problem}`)
           .join(' ');
+  }
+  if (is === 'pairs') {
+    const good = typeof fact === 'string' && fact.length <= MOST_PAIRS && PAIRS.test(fact);
+    return good ? null : 'points x/y with blanks between are expected.';
   }
   if (!isText(fact)) return 'a text is expected.';
   if (is === 'text') return null;

@@ -30,6 +30,9 @@ import { groutMaking } from './grout-making';
 import { groutPrism } from './grout-prism';
 import { hardenedDensity } from './hardened-density';
 import { initialCuring } from './initial-curing';
+import { maturityCalibration } from './maturity-calibration';
+import { maturityDatum } from './maturity-datum';
+import { maturityEstimate } from './maturity-estimate';
 import { mortarCube } from './mortar-cube';
 import { mortarMaking } from './mortar-making';
 import { moulding } from './moulding';
@@ -67,6 +70,9 @@ const REGISTRY = {
   'initial-curing': initialCuring,
   evaporation,
   'temperature-record': temperatureRecord,
+  'maturity-datum': maturityDatum,
+  'maturity-calibration': maturityCalibration,
+  'maturity-estimate': maturityEstimate,
   capping,
   'end-grinding': endGrinding,
   'cylinder-compression': cylinderCompression,

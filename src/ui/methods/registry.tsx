@@ -22,6 +22,11 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'initial-curing': dynamic(() => import('./initial-curing').then((all) => all.InInitialCuring)),
   evaporation: dynamic(() => import('./evaporation').then((all) => all.InEvaporation)),
   'temperature-record': dynamic(() => import('./temperature-record').then((all) => all.InTemperatureRecord)),
+  'maturity-datum': dynamic(() => import('./maturity-datum').then((all) => all.InMaturityDatum)),
+  'maturity-calibration': dynamic(() =>
+    import('./maturity-calibration').then((all) => all.InMaturityCalibration),
+  ),
+  'maturity-estimate': dynamic(() => import('./maturity-estimate').then((all) => all.InMaturityEstimate)),
   capping: dynamic(() => import('./capping').then((all) => all.InCapping)),
   'end-grinding': dynamic(() => import('./end-grinding').then((all) => all.InEndGrinding)),
   'cylinder-compression': dynamic(() =>

@@ -54,7 +54,7 @@ export const concrete: Material = {
   }),
   opens: (asked, kind) => opens(asked as unknown as ConcreteAsked, kind),
   readIn,
-  onLot: ['evaporation', 'temperature-record'],
+  onLot: ['evaporation', 'temperature-record', 'maturity-datum', 'maturity-calibration', 'maturity-estimate'],
   criteria: [],
   series: SERIES,
 };

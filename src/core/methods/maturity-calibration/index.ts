@@ -1,0 +1,91 @@
+import { analyseRecord } from '../../temperature';
+import { standard } from '../../working';
+import type { Method } from '../contract';
+import { exampleInput } from '../example';
+import { fieldsOf } from '../fields';
+import { limitsOf } from '../setup';
+import { compute, SCATTER } from './compute';
+import { MaturityCalibrationInput } from './input';
+
+/** The record of two instrumented cylinders of the example: 28 days in the moist room, a row every half hour. */
+function exampleRecord() {
+  const hours = Array.from({ length: 28 * 48 + 25 }, (_, row) => row / 2);
+  const warm = (off: number): Float64Array =>
+    Float64Array.from(
+      hours,
+      (t) => Math.round(10 * (22.8 + off + 5 * (t / 11) ** 2 * Math.exp(2 * (1 - t / 11)))) / 10,
+    );
+  return analyseRecord(
+    {
+      seconds: Float64Array.from(hours, (t) => t * 3600),
+      celsius: [warm(0), warm(0.1)],
+      start: Date.parse('2031-05-14T14:10:00Z') / 1000,
+      unread: 0,
+      examples: [],
+      troubles: [],
+    },
+    ['cylinder 1', 'cylinder 2'],
+  );
+}
+
+/** The strength curve of one mix over its maturity. Order of work: ASTM C1074 (from memory), in our own words. */
+export const maturityCalibration: Method<MaturityCalibrationInput> = {
+  id: 'maturity-calibration',
+  title: 'Maturity: strength curve of the mix',
+  designations: [standard('ASTM C1074')],
+  runOn: 'lot',
+  again: 'freely',
+  begin: 'Calibrate maturity',
+  yields: [{ quantity: SCATTER, symbol: 's' }],
+  Input: MaturityCalibrationInput,
+  steps: [
+    {
+      id: 'mould',
+      title: 'Mould and connect',
+      phase: 'before',
+      instruction:
+        'Fifteen cylinders of one batch of the job’s mix and materials; a sensor in the middle of two of them, connected at once. All into the moist room.',
+      fields: ['how', 'datum', 'q', 'reference', 'castAt'],
+      caution:
+        'Fresh concrete burns skin and eyes. A logger on the mains in a moist room only behind a residual current device, its plug dry.',
+    },
+    {
+      id: 'break',
+      title: 'Break at each age',
+      phase: 'test',
+      instruction:
+        'Two at each age, a third where they differ by more than a tenth. Leave one out only for a defect that is seen, and say it.',
+      fields: ['machine', 'breaks'],
+      caution: 'Guard closed, glasses on: fragments fly.',
+    },
+    {
+      id: 'curve',
+      title: 'Curve',
+      phase: 'after',
+      instruction:
+        'Keep the record. Look at the breaks about the curve before you trust it: a number for the fit is no proof.',
+      fields: ['record', 'curve', 'madeAt', 'remarks'],
+    },
+  ],
+  sequence: [['castAt', 'madeAt']],
+  performedAt: 'madeAt',
+  plan: (system, setup) => {
+    const limits = limitsOf(setup);
+    return (
+      ['maturity.cylinders', 'maturity.ages', 'maturity.pair', 'maturity.delay', 'maturity.sensors'] as const
+    ).map((id) => {
+      const limit = limits.of(id, system);
+      return { label: limit.title, text: limit.text };
+    });
+  },
+  compute,
+  example: (system) => ({
+    input: { ...exampleInput(fieldsOf(MaturityCalibrationInput), system), system },
+    setup: {
+      zone: 'America/New_York',
+      lot: { label: 'EXAMPLE' },
+      equipment: [{ number: 'PRESS-1', kind: 'compression machine', verifiedOn: '2031-01-20' }],
+      records: { record: exampleRecord() },
+    },
+  }),
+};

@@ -1,0 +1,174 @@
+'use client';
+import { Box, Typography, useTheme } from '@mui/material';
+import { Line } from '../../charts/Line';
+import { curve, limitLine, useChartSetup } from '../../charts/setup';
+import { pointsOf } from '../../temperature/points';
+import type { BenchProps } from '../kit';
+
+const text = (value: unknown): string => (typeof value === 'string' ? value : '');
+
+/** Breaks over their maturity, the curve with its lower edge and what may be counted on; of a member, where it stands. */
+export function CurveBench({ picture }: BenchProps) {
+  const base = useChartSetup();
+  const { palette } = useTheme();
+  const { values } = picture;
+  const [unit, index] = [text(values.unit), text(values.index)];
+  const breaks = pointsOf(values.pairs);
+  const line = pointsOf(values.line);
+  const now = pointsOf(values.now);
+  const verified = pointsOf(values.verified);
+  const leftOut = pointsOf(values.leftOut);
+  if (breaks.length === 0) {
+    return (
+      <Box sx={{ py: 5, textAlign: 'center' }}>
+        <Typography color="text.secondary">
+          No break yet that has an index. They are drawn here over their maturity, with the curve and what may
+          be counted on.
+        </Typography>
+      </Box>
+    );
+  }
+  const dots = (
+    label: string,
+    data: { x: number; y: number }[],
+    colour: string,
+    style: 'circle' | 'crossRot' | 'triangle' | 'rectRot',
+    radius: number,
+  ) => ({
+    label,
+    data,
+    showLine: false,
+    borderColor: colour,
+    backgroundColor: colour,
+    pointRadius: radius,
+    pointStyle: style,
+    borderWidth: 2,
+  });
+  const required = typeof values.required === 'number' ? values.required : null;
+  const asked = typeof values.asked === 'number' ? values.asked : null;
+  const [at] = now;
+  return (
+    <Box>
+      <Box sx={{ height: 310 }}>
+        <Line
+          role="img"
+          aria-label={
+            at
+              ? `Strength over maturity: ${at.y.toFixed(unit === 'psi' ? 0 : 1)} ${unit} may be counted on at ${at.x.toFixed(0)} ${index}`
+              : `Strength over maturity: ${breaks.length} breaks${line.length > 0 ? ` and a ${text(values.curve)} curve` : ''}`
+          }
+          data={{
+            datasets: [
+              curve('curve', line, palette.primary.main),
+              curve('lower edge', pointsOf(values.lower), palette.primary.main, [6, 4]),
+              curve('may be counted on', pointsOf(values.counted), palette.success.main),
+              dots('breaks', breaks, palette.text.primary, 'circle', 3.5),
+              ...(leftOut.length > 0
+                ? [dots('left out', leftOut, palette.text.secondary, 'crossRot', 5)]
+                : []),
+              ...(verified.length > 0
+                ? [dots('cylinders of the job', verified, palette.warning.main, 'triangle', 6)]
+                : []),
+              ...(now.length > 0 ? [dots('the member now', now, palette.error.main, 'rectRot', 8)] : []),
+            ],
+          }}
+          options={{
+            ...base,
+            parsing: false,
+            scales: {
+              x: {
+                ...base.scales.x,
+                type: 'logarithmic',
+                title: { display: true, text: `maturity index, ${index}` },
+              },
+              y: { ...base.scales.y, beginAtZero: true, title: { display: true, text: unit } },
+            },
+            plugins: {
+              ...base.plugins,
+              annotation: {
+                annotations: {
+                  ...(required === null
+                    ? {}
+                    : {
+                        required: limitLine(
+                          required,
+                          'asked for it',
+                          palette.error.main,
+                          palette.background.paper,
+                        ),
+                      }),
+                  ...(asked === null
+                    ? {}
+                    : {
+                        asked: {
+                          type: 'line' as const,
+                          xMin: asked,
+                          xMax: asked,
+                          borderColor: palette.error.main,
+                          borderWidth: 1.5,
+                          borderDash: [2, 3],
+                        },
+                      }),
+                },
+              },
+            },
+          }}
+        />
+      </Box>
+      <Typography variant="body2" color="text.secondary">
+        {[
+          text(values.how) ? `By ${text(values.how)}.` : '',
+          text(values.scatters) ? `Scatter of the breaks: ${text(values.scatters)} ${unit}.` : '',
+          'An estimate, never a test of acceptance.',
+        ]
+          .filter(Boolean)
+          .join(' ')}
+      </Typography>
+      {typeof values.expected === 'number' ? <Until values={values} /> : null}
+    </Box>
+  );
+}
+
+/** Hours until it is reached, on one line of time: soonest, expected, latest. */
+function Until({ values }: { values: BenchProps['picture']['values'] }) {
+  const { palette } = useTheme();
+  const expected = Number(values.expected);
+  const soonest = typeof values.soonest === 'number' ? values.soonest : expected;
+  const latest = typeof values.latest === 'number' ? values.latest : null;
+  const most = Math.max(latest ?? expected * 1.4, 1);
+  const x = (hours: number): number => 20 + (hours / most) * 360;
+  const words = (hours: number): string =>
+    hours < 72 ? `${hours.toFixed(0)} h` : `${(hours / 24).toFixed(1)} d`;
+  if (expected <= 0) return null;
+  return (
+    <svg
+      viewBox="0 0 400 62"
+      width="100%"
+      height="62"
+      role="img"
+      aria-label={`Expected in ${words(expected)}, at the soonest in ${words(soonest)}${latest === null ? '' : `, at the latest in ${words(latest)}`}`}
+    >
+      <line x1="20" x2="380" y1="34" y2="34" stroke={palette.divider} strokeWidth="2" />
+      <path
+        d={`M${x(soonest)} 26h-4v16h4M${x(latest ?? most)} 26h4v16h-4`}
+        fill="none"
+        stroke={palette.text.primary}
+        strokeWidth="1.5"
+        strokeDasharray={latest === null ? '3 3' : undefined}
+      />
+      <path d={`M${x(expected)} 26v16`} stroke={palette.error.main} strokeWidth="3" />
+      <text x="20" y="56" fontSize="11" fill={palette.text.secondary}>
+        now
+      </text>
+      <text x={x(expected)} y="18" fontSize="12" textAnchor="middle" fill={palette.text.primary}>
+        {`expected in ${words(expected)}`}
+      </text>
+      <text x={x(soonest)} y="56" fontSize="11" textAnchor="middle" fill={palette.text.secondary}>
+        {words(soonest)}
+      </text>
+      <text x={x(latest ?? most)} y="56" fontSize="11" textAnchor="end" fill={palette.text.secondary}>
+        {latest === null ? 'not in colder air' : words(latest)}
+      </text>
+    </svg>
+  );
+}
