@@ -244,7 +244,7 @@ async function recordsOf(db: Queryable, runId: string): Promise<NonNullable<RunS
     })
     .from(temperatureRecords)
     .where(eq(temperatureRecords.runId, runId))
-    .orderBy(temperatureRecords.field, desc(temperatureRecords.at));
+    .orderBy(temperatureRecords.field, desc(temperatureRecords.seq));
   return Object.fromEntries(kept.map(({ field, record }) => [field, record]));
 }
 

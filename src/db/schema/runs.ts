@@ -229,6 +229,8 @@ export const temperatureRecords = pgTable(
   'temperature_records',
   {
     id: uuid('id').primaryKey(),
+    /** Their order: the newest counts. */
+    seq: bigserial('seq', { mode: 'number' }).notNull(),
     runId: uuid('run_id')
       .notNull()
       .references(() => runs.id),
@@ -244,7 +246,7 @@ export const temperatureRecords = pgTable(
     by: person('by').notNull(),
     at: at('at').notNull(),
   },
-  (table) => [index().on(table.runId, table.field, table.at)],
+  (table) => [index().on(table.runId, table.field, table.seq)],
 );
 
 /** What the laboratory confirmed or changed in the limits register; the revision is kept with every run. */

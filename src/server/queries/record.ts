@@ -22,7 +22,7 @@ export async function recordFile(
     .select()
     .from(temperatureRecords)
     .where(and(eq(temperatureRecords.runId, runId), eq(temperatureRecords.field, field)))
-    .orderBy(desc(temperatureRecords.at))
+    .orderBy(desc(temperatureRecords.seq))
     .limit(1);
   if (!kept) throw new NotFound('This record');
   const file = await unpack(kept.bytes);
