@@ -45,6 +45,7 @@ import { addMasonryUnits } from './masonry';
 import { addRock } from './rock';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
+import { addTemperatures } from './temperatures';
 
 const HOUR = 3_600_000;
 const MINUTE = 60_000;
@@ -122,6 +123,7 @@ class Loader {
     await this.addEquipment();
     await addCards(this.act.bind(this), this.actors, this.now);
     this.racks = await addStorages(this.act.bind(this), this.now);
+    const specifications = new Map<string, string>();
     for (const mix of MIXES) {
       const { key: _, story: __, mean: ___, deviation: ____, elements: _____, code, title, ...asked } = mix;
       const { specificationId } = await this.act(
@@ -130,6 +132,7 @@ class Loader {
         { jobId, material: 'concrete', code, title, asked: { ...asked, ageDays: 28 } },
         first,
       );
+      specifications.set(mix.key, specificationId);
       const samples = planSamples(mix, this.now.getTime(), this.chance);
       const made: string[] = [];
       for (const [order, sample] of samples.entries())
@@ -139,6 +142,8 @@ class Loader {
       if (mix.story === 'low') await this.followUp(specificationId);
     }
     const hands = { act: this.act.bind(this), read: this.read.bind(this) };
+    const of = (key: string) => ({ jobId, specificationId: specifications.get(key) ?? '' });
+    await addTemperatures(hands, of('walls'), of('piers'), this.now);
     await addRock(this.db, hands, jobId, this.now);
     await addMasonryUnits(this.db, hands, jobId, this.now);
     await addBrick(this.db, hands, jobId, this.now);

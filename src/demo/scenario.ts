@@ -137,6 +137,22 @@ export const MIXES = [
 
 export const EQUIPMENT = [
   {
+    number: 'TL-01',
+    kind: 'logger',
+    name: 'Temperature logger, type K wires, three places',
+    place: 'Site cupboard',
+    monthsAgo: 3,
+    certificate: 'SV-2261',
+  },
+  {
+    number: 'TL-02',
+    kind: 'logger',
+    name: 'Temperature logger, one digital sensor, made by ourselves',
+    place: 'Site cupboard',
+    monthsAgo: 6,
+    certificate: 'SV-2248',
+  },
+  {
     number: 'PR-01',
     kind: 'compression machine',
     name: 'Floor-standing press, digital indicator',
