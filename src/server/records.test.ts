@@ -252,7 +252,7 @@ describe('a logger with a line', () => {
     const sheet = await runSheet(site.db, site.actors.field, runId, NOW);
     expect(sheet.readings.find(({ field }) => field === 'record')?.text).toBe('TMP-LOGGER read out.csv');
     const record = sheet.setup.records?.record;
-    expect(record?.channels.map(({ name }) => name)).toEqual(['core °C', 'surface °C', 'air °C']);
+    expect(record?.channels.map(({ name }) => name)).toEqual(['core', 'surface', 'air']);
     expect(record?.rows).toBeGreaterThan(260);
     expect(record?.start).toBe(new Date(NOW.getTime() - 44 * HOUR).toISOString());
   });

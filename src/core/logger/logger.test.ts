@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { analyseRecord, compareSensors, guessRecord, readRecord } from '../temperature';
+import { analyseRecord, between, compareSensors, guessRecord, readRecord } from '../temperature';
 import { LOGGERS, loggerCsv, SimulatedLogger } from '.';
 
 const START = Date.parse('2031-01-10T06:00:00Z');
@@ -33,9 +33,9 @@ describe('a stand-in logger', () => {
     expect(guessed.asks).toEqual([]);
     expect(record.start).toBe('2031-01-10T06:00:00.000Z');
     expect(record.channels.map(({ name, removed }) => [name, removed])).toEqual([
-      ['core °C', 0],
-      ['surface °C', 0],
-      ['air °C', 0],
+      ['core', 0],
+      ['surface', 0],
+      ['air', 0],
     ]);
     const [core, surface, air] = record.channels;
     expect(core?.highest.celsius).toBeGreaterThan((surface?.highest.celsius ?? 0) + 3);
@@ -52,7 +52,10 @@ describe('a stand-in logger', () => {
     if (!core || !other) throw new Error('no sensors');
     // It was started an hour later; both stamps stand on one time.
     const later = (Date.parse(second.start ?? '') - Date.parse(first.start ?? '')) / 3_600_000;
-    const found = compareSensors(core, { ...other, hours: other.hours.map((at) => at + later) });
-    expect(found?.correlation).toBeGreaterThan(0.9);
+    const shifted = { ...other, hours: other.hours.map((at) => at + later) };
+    // From the concrete on; its clock is 23 min ahead, and what was placed 1.5 h after the one start came 0.5 h after the other.
+    const found = compareSensors(between(core, 2, 44), shifted);
+    expect(found?.ahead).toBeCloseTo(23 / 60 - 1, 1);
+    expect(found?.bias).toBeCloseTo(0.7, 1);
   });
 });

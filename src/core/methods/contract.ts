@@ -43,6 +43,8 @@ export interface Yield {
   readonly symbol: string;
   /** It is shown in lists where the first one is not there. */
   readonly instead?: true;
+  /** The number alone does not say what it is: its name stands under it. */
+  readonly named?: true;
 }
 
 export interface Outcome {

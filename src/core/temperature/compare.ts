@@ -7,6 +7,12 @@ const SLOPE_H = 1;
 const MOST_LAG_H = 6;
 const MATCHED = 0.8;
 const DRIFTS_H = 1 / 6;
+/**
+ * A shift by a quarter of an hour has to fit so much worse, as a share of what does not fit anyway, or a half says nothing of
+ * its clock: a curve that only cools has no place of its own.
+ */
+const SHARP_STEPS = 3;
+const SHARP = 0.3;
 const LEAST_H = 6;
 const SLOWEST_H = 2;
 const SLOW_H = 0.25;
@@ -108,7 +114,7 @@ function bestLag(
   a: Grid,
   b: Grid,
   [from, to]: readonly [number, number] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY],
-): { readonly lag: number; readonly correlation: number } | null {
+): { readonly lag: number; readonly correlation: number; readonly sharp: number } | null {
   const most = Math.round(MOST_LAG_H / GRID_H);
   const all: number[] = [];
   for (let lag = -most; lag <= most; lag += 1) all.push(correlation(a, b, lag, from, to));
@@ -119,7 +125,9 @@ function bestLag(
   const [low, top, high] = [all[best - 1] ?? Number.NaN, all[best] as number, all[best + 1] ?? Number.NaN];
   const bend = low - 2 * top + high;
   const beside = Number.isNaN(bend) || bend >= 0 ? 0 : (low - high) / (2 * bend);
-  return { lag: (best - most + beside) * GRID_H, correlation: top };
+  const [before, after] = [all[best - SHARP_STEPS], all[best + SHARP_STEPS]];
+  const sharp = top - Math.max(before ?? Number.NaN, after ?? Number.NaN);
+  return { lag: (best - most + beside) * GRID_H, correlation: top, sharp };
 }
 
 /** What a sensor in a slow housing would say of it. */
@@ -219,7 +227,8 @@ export function compareSensors(first: Series, second: Series, known?: number): C
   const middle = Math.round((from + to) / 2 / GRID_H);
   const half = (range: readonly [number, number]): number | null => {
     const own = bestLag(rateA, rateB, range);
-    return own && own.correlation >= MATCHED ? own.lag : null;
+    const clear = own && own.correlation >= MATCHED && own.sharp >= SHARP * (1 - own.correlation);
+    return clear ? own.lag : null;
   };
   const halves = [
     half([Number.NEGATIVE_INFINITY, middle]),

@@ -50,6 +50,15 @@ const headed = (name: string): 'degC' | 'degF' | undefined =>
       ? 'degC'
       : undefined;
 
+/** What a sensor is called, by the heading of its column: without the sign of the scale. */
+export function sensorName(heading: string | undefined): string {
+  return (heading ?? '')
+    .replace(/[\s_,]*[([]?\s*(?:°|deg\s*)[CF](?:elsius|ahrenheit)?\s*[)\]]?$/iu, '')
+    .replace(/[\s_]*[([][CF][)\]]$/iu, '')
+    .replace(/_[cf]$/iu, '')
+    .trim();
+}
+
 /**
  * Guesses how a record of temperatures is written. Only a guess: the person confirms columns, order of dates and unit.
  * @returns null when no column of times with one of numbers beside it is found in its first rows
@@ -105,7 +114,7 @@ export function guessRecord(text: string): Guessed | null {
           stamp: kind === 'day first' ? (order === 'month first' ? 'month first' : 'day first') : kind,
           unit: said ?? (middle > SURELY_F ? 'degF' : 'degC'),
           columns,
-          names: columns.map((column, place) => names[column] || `Sensor ${place + 1}`),
+          names: columns.map((column, place) => sensorName(names[column]) || `Sensor ${place + 1}`),
         },
         asks: [
           ...(order === undefined ? (['order'] as const) : []),

@@ -330,6 +330,6 @@ describe('how a file says what it is', () => {
     );
     expect(guessed?.asks).toEqual([]);
     expect(guessed?.mapping).toMatchObject({ stamp: 'instant', unit: 'degF', columns: [1, 2], header: 1 });
-    expect(guessed?.mapping.names).toEqual(['core (°F)', 'surface (°F)']);
+    expect(guessed?.mapping.names).toEqual(['core', 'surface']);
   });
 });

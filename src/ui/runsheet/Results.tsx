@@ -54,8 +54,11 @@ export function Results({
           {`No ${mainResult} yet.`}
         </Typography>
       )}
-      {main?.about ? (
-        <Typography color="text.secondary">{`${main.about}, ${main.quantity}`}</Typography>
+      {main &&
+      (main.about || method.yields.some(({ quantity, named }) => named && quantity === main.quantity)) ? (
+        <Typography color="text.secondary">
+          {[main.about, main.quantity].filter(Boolean).join(', ')}
+        </Typography>
       ) : null}
       {main?.converted ? (
         <Typography color="text.secondary">

@@ -13,7 +13,7 @@ import {
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { firstRows } from '@/core/signals';
-import { type Guessed, guessRecord, type RecordMapping, type Stamp } from '@/core/temperature';
+import { type Guessed, guessRecord, type RecordMapping, type Stamp, sensorName } from '@/core/temperature';
 import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/kit';
@@ -222,7 +222,7 @@ function Columns({
     change({
       ...mapping,
       columns: next,
-      names: next.map((each, place) => names[each]?.trim() || `Sensor ${place + 1}`),
+      names: next.map((each, place) => sensorName(names[each]) || `Sensor ${place + 1}`),
     });
   };
   return (

@@ -24,7 +24,7 @@ import { measured } from '../temperature/units';
 import type { MaturityCalibrationInput } from './input';
 
 const C1074 = standard('ASTM C1074');
-export const SCATTER = 'breaks about the curve';
+export const SCATTER = 'scatter of the breaks about the curve';
 const HOUR_MS = 3_600_000;
 
 /** A cylinder that counts, or is left out, with its index. */

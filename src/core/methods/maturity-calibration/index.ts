@@ -36,7 +36,7 @@ export const maturityCalibration: Method<MaturityCalibrationInput> = {
   runOn: 'lot',
   again: 'freely',
   begin: 'Calibrate maturity',
-  yields: [{ quantity: SCATTER, symbol: 's' }],
+  yields: [{ quantity: SCATTER, symbol: 's', named: true }],
   Input: MaturityCalibrationInput,
   steps: [
     {

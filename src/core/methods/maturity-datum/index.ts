@@ -15,7 +15,7 @@ export const maturityDatum: Method<MaturityDatumInput> = {
   again: 'freely',
   begin: 'Datum and activation energy',
   yields: [
-    { quantity: DATUM, symbol: 'T0' },
+    { quantity: DATUM, symbol: 'T0', named: true },
     { quantity: Q, symbol: 'Q' },
     { quantity: 'activation energy, kJ/mol', symbol: 'Ea' },
   ],

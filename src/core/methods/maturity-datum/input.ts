@@ -61,7 +61,7 @@ export class MaturityDatumInput extends RunInput {
     label: 'Cubes',
     help: 'At the lowest, the highest and a middle temperature of the job; first at about twice the final set, then each time at double the age.',
     Row: CubeRow,
-    row: 'cubes of one age',
+    row: 'age',
     example: { US: rows('US'), SI: rows('SI') },
   })
   cubes?: CubeRow[];

@@ -28,7 +28,7 @@ export const maturityEstimate: Method<MaturityEstimateInput> = {
     curve: { of: 'specification', take: 'picture.curve', by: BY, is: 'text' },
   },
   yields: [
-    { quantity: COUNTED, symbol: 'Sd' },
+    { quantity: COUNTED, symbol: 'Sd', named: true },
     { quantity: 'strength by the curve', symbol: 'S' },
     { quantity: 'expected in', symbol: 'h' },
   ],

@@ -161,7 +161,7 @@ describe('the strength curve of a mix', () => {
       breaks: breaks(),
       curve: 'hyperbolic',
     });
-    expect(value('breaks about the curve')).toBe('70');
+    expect(value('scatter of the breaks about the curve')).toBe('70');
     const line = (symbol: string) => Number(outcome.lines.find((each) => each.symbol === symbol)?.value);
     expect(line('Su')).toBeCloseTo(5370.5, 0);
     expect([588, 1692, 3912, 7776, 15_516].map((at) => Math.round(line(`S${at}`)))).toEqual([

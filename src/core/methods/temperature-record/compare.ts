@@ -1,6 +1,6 @@
 import { cite, type Limits } from '../../limits';
 import { plainOf } from '../../quantity';
-import { type Comparison, compareSensors } from '../../temperature';
+import { between, type Comparison, compareSensors } from '../../temperature';
 import { type Finding, finding, ourChoice, type Sheet } from '../../working';
 import type { Result } from '../contract';
 import { readMeasure } from '../fields';
@@ -38,6 +38,12 @@ function pairOf(sensors: readonly Sensor[]): readonly [Sensor, Sensor] | undefin
 }
 
 /** What speaks against a sensor by itself. */
+/** What a sensor is called beside another: by its record where both have one name. */
+function calledOf(first: Sensor, second: Sensor): readonly [string, string] {
+  if (first.name !== second.name) return [first.name, second.name];
+  return [`${first.name} of the first record`, `${second.name} of the second record`];
+}
+
 function faultsOf(sensor: Sensor, most: number): string[] {
   const { channel, bath } = sensor;
   const stuck = channel.faults.some(({ why }) => why === 'stuck');
@@ -62,13 +68,15 @@ function beliefOf(
   most: number,
 ): string[] {
   const [a, b] = [faultsOf(first, most), faultsOf(second, most)];
-  const said = (own: Sensor, why: readonly string[]): string => `${own.name}: ${why.join('; ')}.`;
+  const [firstCalled, secondCalled] = calledOf(first, second);
+  const called = (own: Sensor): string => (own === first ? firstCalled : secondCalled);
+  const said = (own: Sensor, why: readonly string[]): string => `${called(own)}: ${why.join('; ')}.`;
   const faults = [...(a.length > 0 ? [said(first, a)] : []), ...(b.length > 0 ? [said(second, b)] : [])];
   const slow =
     found.slow === null
       ? []
       : [
-          `${found.slow > 0 ? second.name : first.name} answers slowly, about ${number(Math.abs(found.slow) * 60, 0)} min behind: its peak is lower and later than that of the concrete.`,
+          `${called(found.slow > 0 ? second : first)} answers slowly, about ${number(Math.abs(found.slow) * 60, 0)} min behind: its peak is lower and later than that of the concrete.`,
         ];
   if (found.ahead === null)
     return [
@@ -103,7 +111,7 @@ function beliefOf(
       : better.own.bath !== null && worse.own.bath === null
         ? 'it was checked in a bath and the other was not'
         : 'it is the truer kind';
-  return [`Believe ${better.own.name} before ${worse.own.name}: ${why}.`, ...faults, ...slow];
+  return [`Believe ${called(better.own)} before ${called(worse.own)}: ${why}.`, ...faults, ...slow];
 }
 
 /**
@@ -115,11 +123,15 @@ export function pairUp(
   sensors: readonly Sensor[],
   limits: Limits,
   together: boolean,
+  from: number | undefined,
 ): Pair | undefined {
   const pair = pairOf(sensors);
   if (!pair || !together) return undefined;
   const [first, second] = pair;
-  const found = compareSensors(first.series, second.series);
+  // The step from air to concrete would count more than all else, and neither shows when in its interval it was.
+  const end = first.series.hours.at(-1) ?? 0;
+  const own = from === undefined || from >= end ? first.series : between(first.series, from, end);
+  const found = compareSensors(own, second.series);
   if (!found) return undefined;
   const { toDifference } = degreeUnits(input.system);
   const tolerance =
@@ -147,7 +159,7 @@ export function pairResults(
   const higher = degrees(found.bias);
   sheet.line({
     symbol: 'ta',
-    name: `Clock of ${pair.second.name}, second record, ahead`,
+    name: `Clock of the second record (${pair.second.name}) ahead`,
     formula: 'h * 60',
     uses: { h: measured(found.ahead) },
     unit: 'min',
@@ -190,6 +202,7 @@ export function pairFindings(input: TemperatureRecordInput, pair: Pair, limits: 
   const { difference, degrees } = degreeUnits(system);
   const shown = (celsius: number): string => plainOf(degrees(celsius).toDecimalPlaces(1), difference);
   const why = belief.join(' ');
+  const [, secondCalled] = calledOf(pair.first, second);
   if (found.ahead === null)
     return [
       finding({
@@ -254,7 +267,7 @@ export function pairFindings(input: TemperatureRecordInput, pair: Pair, limits: 
         severity: 'departure',
         needsReason: true,
         fields: ['second'],
-        message: `${second.name} reads ${shown(Math.abs(found.bias))} ${found.bias > 0 ? 'higher' : 'lower'}; both together may be ${shown(tolerance ?? 0)} apart. ${why}`,
+        message: `${secondCalled} reads ${shown(Math.abs(found.bias))} ${found.bias > 0 ? 'higher' : 'lower'}; both together may be ${shown(tolerance ?? 0)} apart. ${why}`,
         action:
           'Check both in a bath before the numbers are used; never take the mean of a right one and a wrong one.',
         remark: `Two sensors of one place differ by ${shown(Math.abs(found.bias))}.`,
@@ -266,7 +279,7 @@ export function pairFindings(input: TemperatureRecordInput, pair: Pair, limits: 
         id: agree ? 'record.agree' : 'record.tolerance-unknown',
         severity: 'advice',
         fields: ['second'],
-        message: `${second.name} reads ${shown(Math.abs(found.bias))} ${found.bias > 0 ? 'higher' : 'lower'} than the first, scattered by ${shown(found.scatter)}. ${why}`,
+        message: `${secondCalled} reads ${shown(Math.abs(found.bias))} ${found.bias > 0 ? 'higher' : 'lower'} than the first, scattered by ${shown(found.scatter)}. ${why}`,
         action: agree
           ? 'Report both.'
           : 'Say in the table of sensors what they are and what the bath said: then it can be told whether they agree.',

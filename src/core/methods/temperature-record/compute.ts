@@ -34,6 +34,8 @@ import { pictureOf } from './picture';
 const C31 = standard('ASTM C31/C31M');
 const ACI_301 = standard('ACI 301');
 const DAY_H = 24;
+/** After placing, until which the step from air to concrete would count more than all else; our choice. */
+const SETTLED_H = 0.5;
 
 export const HIGHEST = 'highest temperature';
 export const RISE = 'rise over placing';
@@ -97,7 +99,7 @@ export function compute(input: TemperatureRecordInput, setup: RunSetup): Outcome
     };
   }
   const known: Known = { input, setup, limits, sensors, main, from, to };
-  const pair = pairUp(input, sensors, limits, times.together);
+  const pair = pairUp(input, sensors, limits, times.together, input.placedAt ? from + SETTLED_H : undefined);
   const results = [
     ...estimate,
     ...resultsOf(known, sheet),
@@ -460,6 +462,7 @@ function recordFindings({ input, setup, limits, sensors, main, from, to }: Known
   const peakAt =
     main.channel.highest.at + ((main.series.hours[0] ?? 0) - (main.channel.hours[0] ?? 0)) - from;
   if (
+    input.purpose === 'concrete' &&
     input.placedAt &&
     to - from >= DAY_H &&
     age.low &&

@@ -52,7 +52,7 @@ export const temperatureRecord: Method<TemperatureRecordInput> = {
   begin: 'Record temperatures',
   facts: { specifiedStrength: specified('specifiedStrength') },
   yields: [
-    { quantity: HIGHEST, symbol: 'Tm' },
+    { quantity: HIGHEST, symbol: 'Tm', named: true },
     { quantity: RISE, symbol: 'dTp' },
     { quantity: DIFFERENCE, symbol: 'D' },
     { quantity: 'clock of the second record ahead', symbol: 'ta' },

@@ -222,7 +222,9 @@ describe('two loggers of one place', () => {
       { purpose: 'concrete', sensors: sensors('0.1', '') },
       { record: first, second: second(0, 3) },
     );
-    expect(found('record.disagree')?.message).toContain('Believe core before core: it was checked in a bath');
+    expect(found('record.disagree')?.message).toContain(
+      'Believe core of the first record before core of the second record: it was checked in a bath',
+    );
   });
   it('a clock noted otherwise than the shapes say', () => {
     const { found } = made(

@@ -135,7 +135,9 @@ function Until({ values }: { values: BenchProps['picture']['values'] }) {
   const expected = Number(values.expected);
   const soonest = typeof values.soonest === 'number' ? values.soonest : expected;
   const latest = typeof values.latest === 'number' ? values.latest : null;
-  const most = Math.max(latest ?? expected * 1.4, 1);
+  // What would be weeks away must not press the rest together.
+  const most = Math.max(Math.min(latest ?? expected * 1.4, expected * 3), 1);
+  const beyond = latest === null || latest > most;
   const x = (hours: number): number => 20 + (hours / most) * 360;
   const words = (hours: number): string =>
     hours < 72 ? `${hours.toFixed(0)} h` : `${(hours / 24).toFixed(1)} d`;
@@ -150,23 +152,24 @@ function Until({ values }: { values: BenchProps['picture']['values'] }) {
     >
       <line x1="20" x2="380" y1="34" y2="34" stroke={palette.divider} strokeWidth="2" />
       <path
-        d={`M${x(soonest)} 26h-4v16h4M${x(latest ?? most)} 26h4v16h-4`}
+        d={`M${x(soonest)} 26h-4v16h4M${beyond ? '372 26l8 8l-8 8' : `${x(latest)} 26h4v16h-4`}`}
         fill="none"
         stroke={palette.text.primary}
         strokeWidth="1.5"
-        strokeDasharray={latest === null ? '3 3' : undefined}
       />
       <path d={`M${x(expected)} 26v16`} stroke={palette.error.main} strokeWidth="3" />
-      <text x="20" y="56" fontSize="11" fill={palette.text.secondary}>
-        now
-      </text>
+      {x(soonest) > 62 ? (
+        <text x="20" y="56" fontSize="11" fill={palette.text.secondary}>
+          now
+        </text>
+      ) : null}
       <text x={x(expected)} y="18" fontSize="12" textAnchor="middle" fill={palette.text.primary}>
         {`expected in ${words(expected)}`}
       </text>
       <text x={x(soonest)} y="56" fontSize="11" textAnchor="middle" fill={palette.text.secondary}>
         {words(soonest)}
       </text>
-      <text x={x(latest ?? most)} y="56" fontSize="11" textAnchor="end" fill={palette.text.secondary}>
+      <text x={beyond ? 380 : x(latest)} y="56" fontSize="11" textAnchor="end" fill={palette.text.secondary}>
         {latest === null ? 'not in colder air' : words(latest)}
       </text>
     </svg>

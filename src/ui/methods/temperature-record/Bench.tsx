@@ -52,6 +52,7 @@ export function TemperatureBench({ picture }: BenchProps) {
       ? [[key, limitLine(values[key], name, palette.error.main, palette.background.paper)] as const]
       : [],
   );
+  const hours = sensors.flatMap(({ points }) => points.map(({ x }) => x).filter(Number.isFinite));
   const highest = Math.max(
     ...sensors
       .filter(({ air }) => !air)
@@ -79,6 +80,8 @@ export function TemperatureBench({ picture }: BenchProps) {
               x: {
                 ...base.scales.x,
                 type: 'linear',
+                min: Math.floor(Math.min(...hours)),
+                max: Math.ceil(Math.max(...hours)),
                 title: { display: true, text: 'hours since the concrete came round the sensor' },
               },
               y: { ...base.scales.y, title: { display: true, text: unit } },
