@@ -47,6 +47,7 @@ import { LIMITS as UNIT_REPORT } from '../methods/unit-report/limits';
 import { LIMITS as UNIT_SAWING } from '../methods/unit-sawing/limits';
 import { LIMITS as UNIT_SOAK } from '../methods/unit-soak/limits';
 import { LIMITS as PLAN } from '../sampling-plan/limits';
+import { LIMITS as STRENGTH_GAIN } from '../strength-gain/limits';
 import { LIMITS as AGES } from '../windows/limits';
 import type { LimitEntry } from './entry';
 import { PROFILES } from './schools';
@@ -87,6 +88,7 @@ export const REGISTER = {
   ...OVEN_DRYING,
   ...TEMPERATURE,
   ...MATURITY,
+  ...STRENGTH_GAIN,
   ...UNIT_ABSORPTION,
   ...MASONRY_PRESS,
   ...UNIT_COMPRESSION,

@@ -1,3 +1,4 @@
+export * from './early-breaks';
 export * from './later';
 export * from './shares';
 export * from './two-places';

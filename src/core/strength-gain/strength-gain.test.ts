@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { openError, openPairs } from '@/testing/open-gain';
-import { crossover, type EstimateRules, estimateLater, type GrowthId, growthShare, strengthCuredAt } from '.';
+import { Limits } from '../limits';
+import {
+  crossover,
+  type EarlyBreak,
+  type EstimateRules,
+  estimateLater,
+  type GrowthId,
+  gainOf,
+  growthShare,
+  strengthCuredAt,
+} from '.';
 
 const RULES: EstimateRules = { shown: 10, relied: 30, usual: 0.7, usualLeast: 0.6, usualMost: 0.82 };
 
@@ -58,6 +68,43 @@ describe('28 days from 7', () => {
     const straight = Array.from({ length: 10 }, (_, place) => ({ early: 20 + place, later: 30 + place }));
     expect(estimateLater(straight, 25, RULES, 30).chance).toBe(1);
     expect(estimateLater(straight, 25, RULES, 60).chance).toBeCloseTo(0, 9);
+  });
+});
+
+describe('the early breaks of a series', () => {
+  const limits = new Limits({}, 0);
+  const row = (label: string, early: string, value: string | null, ageHours = 168): EarlyBreak => ({
+    label,
+    sampleId: label,
+    early: { ageHours, text: early },
+    value,
+    state: value === null ? 'pending' : 'tested',
+  });
+  const broken = Array.from({ length: 12 }, (_, place) =>
+    row(
+      `S${place}`,
+      (3000 + 40 * place).toLocaleString('en-US'),
+      String(4300 + 45 * place + 30 * (place % 3)),
+    ),
+  );
+
+  it('those that wait are told with their chance; the low one is to be looked into', () => {
+    const gain = gainOf([...broken, row('W1', '3,300', null), row('W2', '2,950', null)], 4400, 'psi', limits);
+    expect(gain?.pairs).toHaveLength(12);
+    const [good, low] = gain?.foreseen ?? [];
+    expect([good?.label, good?.look, good?.outside]).toEqual(['W1', false, false]);
+    expect([low?.label, low?.look, low?.outside]).toEqual(['W2', true, true]);
+  });
+  it('with six pairs by usual shares of its age, three days otherwise than seven', () => {
+    const few = gainOf([...broken.slice(0, 6), row('W1', '3,000', null)], 4400, 'psi', limits);
+    expect(few?.foreseen[0]).toMatchObject({ pairs: 0, chance: null, look: true });
+    expect(few?.foreseen[0]?.expected).toBeCloseTo(4286, 0);
+    const three = gainOf([row('W1', '3,000', null, 72)], 4400, 'psi', limits);
+    expect(three?.foreseen[0]?.expected).toBeCloseTo(6250, 0);
+  });
+  it('nothing broken early, or at an age that has no share, says nothing', () => {
+    expect(gainOf([{ ...row('A', '1', null), early: null }], 4400, 'psi', limits)).toBeUndefined();
+    expect(gainOf([row('A', '3,000', null, 336)], 4400, 'psi', limits)).toBeUndefined();
   });
 });
 

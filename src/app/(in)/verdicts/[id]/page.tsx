@@ -4,6 +4,7 @@ import { findCriterion, ROW_WORDS, withinClass, withinTrend } from '@/core/accep
 import { measureWords } from '@/core/material/measure-words';
 import { decimalsOf, exact, withThousands } from '@/core/quantity';
 import { withinSpreads } from '@/core/statistics';
+import { gainOf } from '@/core/strength-gain';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
@@ -17,10 +18,14 @@ import { VerdictMark } from '@/ui/parts/Verdict';
 import { dayTime } from '@/ui/time';
 import { FollowUp } from '@/ui/views/FollowUp';
 import { MixChart } from '@/ui/views/MixChart';
+import { StrengthGain } from '@/ui/views/StrengthGain';
 import { WithinChart } from '@/ui/views/WithinChart';
 import { StandingOf } from './standing';
 
 export const metadata: Metadata = { title: 'Verdicts' };
+
+/** Hours. */
+const AT_28_DAYS = 672;
 
 /** How a specification stands: a series in order where it makes one, else sample by sample. */
 export default async function VerdictPage({
@@ -60,6 +65,12 @@ export default async function VerdictPage({
   const last = trend.at(-1);
   const span = limits.number('within.sets', 'US').toFixed();
   const full = series.within?.count ?? 0;
+  // Shares of the strength at 28 days say nothing of another age.
+  const early =
+    rule.within && Number(askedText(mix.asked, rule.age)) === AT_28_DAYS
+      ? gainOf(drawn, Number(asks.specified), job.system === 'US' ? 'psi' : 'MPa', limits)
+      : undefined;
+  const gain = actor.role !== 'client' && early && early.foreseen.length > 0 ? early : undefined;
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -176,6 +187,11 @@ export default async function VerdictPage({
           </Card>
         </Stack>
       </Box>
+      {gain ? (
+        <Card title={`28 days from ${gain.ageHours / 24}`}>
+          <StrengthGain gain={gain} unit={asks.unit} asked={Number(asks.specified)} />
+        </Card>
+      ) : null}
       {actor.role === 'client'
         ? null
         : low.map(({ sampleId, label, sentence }) => (
