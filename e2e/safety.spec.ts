@@ -11,6 +11,7 @@ const PAGES = [
   '/gear/limits',
   '/gear/storage',
   '/gear/beam-loads',
+  '/gear/curing-places',
   '/practice',
   '/ends',
   '/account',

@@ -43,6 +43,9 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
         <LinkButton href="/gear/beam-loads" variant="outlined">
           Loads on a beam
         </LinkButton>
+        <LinkButton href="/gear/curing-places" variant="outlined">
+          Two curing places
+        </LinkButton>
         <LinkButton href="/gear/people" variant="outlined">
           {actor.role === 'manager' ? 'People' : 'Certificates'}
         </LinkButton>

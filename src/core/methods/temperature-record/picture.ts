@@ -1,5 +1,5 @@
 import type { Limit } from '../../limits';
-import { difference, type Series } from '../../temperature';
+import { difference, meanOver, type Series } from '../../temperature';
 import type { Picture } from '../contract';
 import type { Sensor } from '../temperature/sensors';
 import { degreeUnits } from '../temperature/units';
@@ -60,6 +60,11 @@ export function pictureOf(known: {
     kind: 'temperature',
     values: {
       unit: unit === 'degF' ? '°F' : '°C',
+      purpose: input.purpose ?? null,
+      means: sensors
+        .filter(({ place }) => place !== 'air')
+        .flatMap(({ series }) => meanOver(series)?.toFixed(0) ?? [])
+        .join(' '),
       count: sensors.length,
       ...Object.fromEntries(drawn),
       low: range?.low?.toNumber() ?? null,

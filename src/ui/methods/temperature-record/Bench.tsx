@@ -3,6 +3,7 @@ import { Box, FormControlLabel, Switch, Typography, useTheme } from '@mui/materi
 import { useState } from 'react';
 import { Line } from '../../charts/Line';
 import { curve, limitLine, useChartSetup } from '../../charts/setup';
+import { TextLink } from '../../parts/LinkButton';
 import { pointsOf } from '../../temperature/points';
 import type { BenchProps } from '../kit';
 
@@ -39,6 +40,7 @@ export function TemperatureBench({ picture }: BenchProps) {
       ? curve(name, points, palette.text.secondary, [2, 3])
       : curve(name, points, colours[inside % colours.length] ?? palette.primary.main);
   });
+  const [first, second] = text(values.means).split(' ');
   const asStamped = pointsOf(values.asStamped);
   const apart = pointsOf(values.apart);
   const peaks = pointsOf(values.peaks);
@@ -90,6 +92,13 @@ export function TemperatureBench({ picture }: BenchProps) {
           }}
         />
       </Box>
+      {values.purpose === 'places' && first && second ? (
+        <TextLink
+          href={`/gear/curing-places?${new URLSearchParams({ cool: first, warm: second, system: unit === '°F' ? 'US' : 'SI' })}`}
+        >
+          What two such places make of one concrete
+        </TextLink>
+      ) : null}
       {values.belief ? (
         <Box
           component="section"

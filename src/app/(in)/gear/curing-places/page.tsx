@@ -1,0 +1,33 @@
+import { Box, Stack, Typography } from '@mui/material';
+import type { Metadata } from 'next';
+import { pageActor } from '@/server/page';
+import { TextLink } from '@/ui/parts/LinkButton';
+import { CuringPlaces } from '@/ui/temperature/CuringPlaces';
+
+export const metadata: Metadata = { title: 'Two curing places' };
+
+/** How one concrete gains strength in two places of different warmth. */
+export default async function CuringPlacesPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
+  await pageActor();
+  const given = Object.fromEntries(
+    Object.entries(await searchParams).flatMap(([name, text]) =>
+      typeof text === 'string' ? [[name, text.slice(0, 20)]] : [],
+    ),
+  );
+  return (
+    <Stack spacing={2}>
+      <Box>
+        <Typography variant="h1">Two curing places</Typography>
+        <Typography color="text.secondary">
+          One concrete in a cool and in a warm place: which leads, until when, and by how much.{' '}
+          <TextLink href="/gear">Gear</TextLink>
+        </Typography>
+      </Box>
+      <CuringPlaces given={given} />
+    </Stack>
+  );
+}

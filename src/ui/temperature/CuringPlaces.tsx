@@ -1,0 +1,214 @@
+'use client';
+import {
+  Box,
+  Slider,
+  Stack,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+  useTheme,
+} from '@mui/material';
+import { useState } from 'react';
+import { withThousands } from '@/core/quantity';
+import { crossover, strengthCuredAt } from '@/core/strength-gain';
+import { Line } from '../charts/Line';
+import { curve, useChartSetup } from '../charts/setup';
+import { Card } from '../parts/Card';
+
+/** What can be moved: °C, MPa, 1/day, days; ends, step and where it begins. */
+const KNOBS = {
+  cool: { words: 'Cooler place', from: 5, to: 40, step: 1, start: 20 },
+  warm: { words: 'Warmer place', from: 5, to: 45, step: 1, start: 30 },
+  limit: { words: 'Strength that it goes towards at 20 °C [68 °F]', from: 15, to: 90, step: 1, start: 42 },
+  rate: { words: 'How fast it gains there, 1/day', from: 0.1, to: 1, step: 0.01, start: 0.32 },
+} as const;
+type Knob = keyof typeof KNOBS;
+type Values = Readonly<Record<Knob, number>>;
+
+const AGES = [1, 3, 7, 14, 28, 56, 90];
+const DRAWN_DAYS = 60;
+/** Days at 20 °C before it gains, and activation energy over the gas constant, K: usual ones. */
+const START_DAYS = 0.3;
+const Q = 5000;
+const PSI = 145.0377;
+
+function startOf(given: Readonly<Record<string, string>>): Values {
+  const value = (name: Knob): number => {
+    const { from, to, start } = KNOBS[name];
+    const number = Number(given[name]);
+    return given[name] && Number.isFinite(number) ? Math.min(to, Math.max(from, number)) : start;
+  };
+  return { cool: value('cool'), warm: value('warm'), limit: value('limit'), rate: value('rate') };
+}
+
+/** Two places with sliders: strength over age in both, where they cross, and the ages that are broken. */
+export function CuringPlaces({ given }: { readonly given: Readonly<Record<string, string>> }) {
+  const base = useChartSetup();
+  const { palette } = useTheme();
+  const [values, setValues] = useState<Values>(() => startOf(given));
+  const [system, setSystem] = useState<'US' | 'SI'>(given.system === 'SI' ? 'SI' : 'US');
+  const keep = (next: Values, as: 'US' | 'SI'): void => {
+    setValues(next);
+    setSystem(as);
+    const said = Object.entries({ ...next, system: as }).map(([name, each]) => [name, String(each)]);
+    window.history.replaceState(null, '', `?${new URLSearchParams(said)}`);
+  };
+  const us = system === 'US';
+  const degrees = (celsius: number): string =>
+    us ? `${Math.round(celsius * 1.8 + 32)} °F` : `${celsius} °C`;
+  const strength = (mpa: number): string =>
+    us ? withThousands(String(Math.round((mpa * PSI) / 10) * 10)) : mpa.toFixed(1);
+  const words: Readonly<Record<Knob, (value: number) => string>> = {
+    cool: degrees,
+    warm: degrees,
+    limit: (value) => `${strength(value)} ${us ? 'psi' : 'MPa'}`,
+    rate: (value) => value.toFixed(2),
+  };
+  const concrete = { limit: values.limit, k20: values.rate, start: START_DAYS, q: Q };
+  const [low, high] = [Math.min(values.cool, values.warm), Math.max(values.cool, values.warm)];
+  const cross = low === high ? null : crossover(concrete, low, high);
+  const days = Array.from({ length: 121 }, (_, place) => (DRAWN_DAYS * place) / 120);
+  const drawn = (celsius: number) =>
+    days.map((day) => ({ x: day, y: strengthCuredAt(concrete, celsius, day) * (us ? PSI : 1) }));
+  const sentence =
+    low === high
+      ? 'Both places are alike.'
+      : cross === null
+        ? `The one at ${degrees(high)} leads for a year at the least.`
+        : `The one at ${degrees(high)} leads until about ${cross.toFixed(0)} days; from then on it lags.`;
+  return (
+    <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' } }}>
+      <Card title="The places and the concrete">
+        <Stack spacing={1.5}>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={system}
+            onChange={(_, next: 'US' | 'SI' | null) => next && keep(values, next)}
+            aria-label="Units"
+          >
+            <ToggleButton value="US">°F, psi</ToggleButton>
+            <ToggleButton value="SI">°C, MPa</ToggleButton>
+          </ToggleButtonGroup>
+          {(Object.keys(KNOBS) as Knob[]).map((name) => {
+            const { words: label, from, to, step } = KNOBS[name];
+            return (
+              <Box key={name}>
+                <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+                  <Typography id={`knob-${name}`}>{label}</Typography>
+                  <Typography className="mono" sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>
+                    {words[name](values[name])}
+                  </Typography>
+                </Box>
+                <Slider
+                  aria-labelledby={`knob-${name}`}
+                  aria-valuetext={words[name](values[name])}
+                  value={values[name]}
+                  min={from}
+                  max={to}
+                  step={step}
+                  onChange={(_, next) => keep({ ...values, [name]: Number(next) }, system)}
+                />
+              </Box>
+            );
+          })}
+          <Typography variant="body2" color="text.secondary">
+            A model to show the direction: hyperbolic gain, rates by Arrhenius, and 0.8 % of the strength
+            limit lost for each °C of warmth. It predicts no concrete. Warm places dry faster too: poorly
+            covered beams lose most.
+          </Typography>
+        </Stack>
+      </Card>
+      <Card title="Strength over age">
+        <Typography role="status" sx={{ fontSize: '1.2rem', fontWeight: 700, mb: 1 }}>
+          {sentence}
+        </Typography>
+        <Box sx={{ height: 300 }}>
+          <Line
+            role="img"
+            aria-label={`Strength over days at ${degrees(values.cool)} and at ${degrees(values.warm)}`}
+            data={{
+              datasets: [
+                curve(degrees(values.cool), drawn(values.cool), palette.primary.main),
+                curve(degrees(values.warm), drawn(values.warm), palette.error.main),
+              ],
+            }}
+            options={{
+              ...base,
+              parsing: false,
+              scales: {
+                x: {
+                  ...base.scales.x,
+                  type: 'linear',
+                  max: DRAWN_DAYS,
+                  title: { display: true, text: 'days' },
+                },
+                y: {
+                  ...base.scales.y,
+                  beginAtZero: true,
+                  title: { display: true, text: us ? 'psi' : 'MPa' },
+                },
+              },
+              plugins: {
+                ...base.plugins,
+                annotation: {
+                  annotations:
+                    cross === null || cross > DRAWN_DAYS
+                      ? {}
+                      : {
+                          cross: {
+                            type: 'line' as const,
+                            xMin: cross,
+                            xMax: cross,
+                            borderColor: palette.text.secondary,
+                            borderWidth: 1.5,
+                            borderDash: [2, 3],
+                          },
+                        },
+                },
+              },
+            }}
+          />
+        </Box>
+        <Table size="small" sx={{ mt: 1 }}>
+          <TableHead>
+            <TableRow>
+              {['Days', degrees(values.cool), degrees(values.warm), 'Warmer over cooler'].map(
+                (word, place) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: two places may be of one temperature
+                  <TableCell key={place}>{word}</TableCell>
+                ),
+              )}
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {AGES.map((day) => {
+              const [a, b] = [values.cool, values.warm].map((celsius) =>
+                strengthCuredAt(concrete, celsius, day),
+              );
+              const [first, second] = [a ?? 0, b ?? 0];
+              const ratio = values.warm >= values.cool ? second / first : first / second;
+              return (
+                <TableRow key={day}>
+                  <TableCell className="mono">{day}</TableCell>
+                  <TableCell className="mono">{strength(first)}</TableCell>
+                  <TableCell className="mono">{strength(second)}</TableCell>
+                  <TableCell className="mono">
+                    {Number.isFinite(ratio) && first > 0 && second > 0
+                      ? `${ratio >= 1 ? '+' : '−'}${Math.abs(100 * (ratio - 1)).toFixed(0)} %`
+                      : ''}
+                  </TableCell>
+                </TableRow>
+              );
+            })}
+          </TableBody>
+        </Table>
+      </Card>
+    </Box>
+  );
+}
