@@ -1,8 +1,10 @@
 'use client';
-import { Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
+import { Box, Button, Paper, Stack, TextField, Typography, useTheme } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { type PaperTask, RECORD_FAULTS, type RecordTask, type SpacerTask, type Task } from '@/core/drills';
 import { stackOf } from '@/core/press';
+import { Line } from '../charts/Line';
+import { curve, useChartSetup } from '../charts/setup';
 import { BrokenFace } from '../methods/beam/BrokenBeam';
 import { Fracture } from '../methods/cylinder-compression/Fracture';
 import { DialFace } from '../press/DialFace';
@@ -145,9 +147,38 @@ function OnPaper({ task, answer }: { task: PaperTask; answer: (text: string) => 
     >
       <Paper sx={{ p: 2 }}>
         {task.broken ? <BrokenFace {...task.broken} /> : null}
+        {task.curves ? <Curves {...task.curves} /> : null}
         <Lines lines={task.lines} />
       </Paper>
       <Choices options={task.options} answer={answer} />
+    </Box>
+  );
+}
+
+/** Curves to be read, one over the other. */
+function Curves({ x, y, lines }: NonNullable<PaperTask['curves']>) {
+  const base = useChartSetup();
+  const { palette } = useTheme();
+  const colours = [palette.primary.main, palette.error.main];
+  return (
+    <Box sx={{ height: 300 }}>
+      <Line
+        role="img"
+        aria-label={`${lines.map(({ name }) => name).join(' and ')}, ${y} over ${x}`}
+        data={{
+          datasets: lines.map(({ name, points }, place) =>
+            curve(name, [...points], colours[place % colours.length] ?? palette.primary.main),
+          ),
+        }}
+        options={{
+          ...base,
+          parsing: false,
+          scales: {
+            x: { ...base.scales.x, type: 'linear', title: { display: true, text: x } },
+            y: { ...base.scales.y, title: { display: true, text: y } },
+          },
+        }}
+      />
     </Box>
   );
 }

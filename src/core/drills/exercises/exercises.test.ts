@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { chooseSpacers, countedBothWays, type Levers, loadAtTurn, speedForRate } from '../../press';
+import { compareSensors } from '../../temperature';
 import {
   DrivenPress,
   EXERCISES,
@@ -284,5 +285,58 @@ describe('beams', () => {
         false,
       ]);
     }
+  });
+});
+
+describe('temperatures', () => {
+  const seeds = Array.from({ length: 12 }, (_, seed) => seed + 1);
+  it('each fault of a sensor can be seen in its curve, and by nothing else', () => {
+    const met = new Set<string>();
+    for (const seed of seeds)
+      for (const task of of('which-sensor-lies').tasks(seed) as PaperTask[]) {
+        if (!task.curves || !('answer' in task.right)) throw new Error('no curves');
+        const [first, second] = task.curves.lines.map(({ points }) => ({
+          hours: points.map(({ x }) => x),
+          celsius: points.map(({ y }) => y),
+          gaps: [],
+        }));
+        if (!first || !second) throw new Error('no curves');
+        const found = compareSensors(first, second);
+        const { answer } = task.right;
+        met.add(answer);
+        // What the exercise says is what the analysis of two records finds.
+        if (answer === 'none') expect(Math.abs(found?.bias ?? 9)).toBeLessThan(0.6);
+        if (answer === 'high') expect(Math.abs(found?.bias ?? 0)).toBeGreaterThan(1.5);
+        if (answer === 'clock') expect(Math.abs(found?.ahead ?? 0)).toBeGreaterThan(0.5);
+        if (answer === 'stuck') expect(new Set(second.celsius.slice(-60)).size).toBe(1);
+        if (answer === 'slow')
+          expect(found?.peaks[1].celsius).toBeLessThan((found?.peaks[0].celsius ?? 0) - 0.5);
+      }
+    expect(met.size).toBe(6);
+  });
+  it('a form is never taken away on a number alone: what may be counted on decides, and what stands beside it', () => {
+    const met = new Set<string>();
+    const psi = (text: string | undefined): number => Number(text?.replace(/[^\d]/gu, ''));
+    for (const seed of seeds)
+      for (const task of of('remove-or-not').tasks(seed) as PaperTask[]) {
+        const line = (name: string) => task.lines.find(([label]) => label === name)?.[1];
+        const [asked, best, counted] = [
+          'Asked for by the engineer',
+          'By the best line',
+          'To be counted on',
+        ].map((name) => psi(line(name)));
+        if (!('answer' in task.right)) throw new Error('nothing to choose');
+        met.add(task.right.answer);
+        const missing =
+          line('Supplementary test') === 'none yet' ||
+          line('Mix') !== 'as calibrated' ||
+          line('Record')?.startsWith('14') ||
+          line('Cylinder of the job')?.includes('below');
+        expect(best).toBeGreaterThan(asked ?? 0);
+        if ((counted ?? 0) < (asked ?? 0)) expect(task.right.answer).toBe('wait');
+        else expect(task.right.answer).toBe(missing ? 'hold' : 'ask');
+        expect(task.options.map(([value]) => value)).toEqual(['wait', 'hold', 'ask']);
+      }
+    expect(met.size).toBe(3);
   });
 });

@@ -6,6 +6,7 @@ import { findFaultExercise } from './find-fault';
 import { blockRateExercise, couponExercise, falseMassExercise, netAreaExercise } from './masonry';
 import { nameFractureExercise } from './name-fracture';
 import { readDialExercise } from './read-dial';
+import { removeOrNotExercise, whichLiesExercise } from './temperatures';
 import type { Exercise } from './types';
 
 export { DrivenPress, type Move, TICKS } from './drive-press';
@@ -25,6 +26,8 @@ export const EXERCISES: readonly Exercise[] = [
   couponExercise,
   whereBrokeExercise,
   ramRateExercise,
+  whichLiesExercise,
+  removeOrNotExercise,
 ];
 
 /** An exercise by its id; undefined when there is none. */

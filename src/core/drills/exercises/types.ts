@@ -52,6 +52,15 @@ export interface PaperTask {
     readonly unit: 'in' | 'mm';
     readonly edges: readonly [number, number, number];
   };
+  /** Curves that are read, where it is read off a plot. */
+  readonly curves?: {
+    readonly x: string;
+    readonly y: string;
+    readonly lines: readonly {
+      readonly name: string;
+      readonly points: readonly { readonly x: number; readonly y: number }[];
+    }[];
+  };
   readonly lines: readonly (readonly [label: string, text: string])[];
   readonly ask: string;
   readonly help: string;
