@@ -1,4 +1,5 @@
 import { firstFrom, temperatureAt } from './maturity-index';
+import { between } from './spans';
 import type { Series } from './types';
 
 /** Our choices: hours, and correlations. They are the algorithm and go with its version. */
@@ -14,6 +15,8 @@ const DRIFTS_H = 1 / 6;
 const SHARP_STEPS = 3;
 const SHARP = 0.3;
 const LEAST_H = 6;
+/** Clocks are told by the first two weeks: later there is hardly a shape, and it takes long to look for one. */
+const SHAPE_H = 336;
 const SLOWEST_H = 2;
 const SLOW_H = 0.25;
 /** What is left unexplained has to become so much smaller before a sensor is called slow and not its clock late. */
@@ -219,12 +222,13 @@ export function compareSensors(first: Series, second: Series, known?: number): C
   ];
   const [from, to] = overlap(second);
   if (!(to - from >= LEAST_H)) return undefined;
-  const [a, b] = [onGrid(first), onGrid(second)];
+  const shaped = (series: Series): Series => between(series, from - MOST_LAG_H, from + SHAPE_H);
+  const [a, b] = [onGrid(shaped(first)), onGrid(shaped(second))];
   const [rateA, rateB] = [slopes(a), slopes(b)];
   const found = bestLag(rateA, rateB);
   const matched = found !== null && found.correlation >= MATCHED;
   const ahead = known ?? (matched ? found.lag : null);
-  const middle = Math.round((from + to) / 2 / GRID_H);
+  const middle = Math.round((from + Math.min(to, from + SHAPE_H)) / 2 / GRID_H);
   const half = (range: readonly [number, number]): number | null => {
     const own = bestLag(rateA, rateB, range);
     const clear = own && own.correlation >= MATCHED && own.sharp >= SHARP * (1 - own.correlation);
