@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { sectionsOf } from '@/core/report';
 import { guessRecord } from '@/core/temperature';
 import { temperatureRecords, waits } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
@@ -10,11 +11,14 @@ import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
+import { createLot } from './actions/jobs';
 import { keepRecord, readOutLogger } from './actions/records';
+import { prepareReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { perform } from './perform';
 import { runViews } from './queries/dossier';
 import { recordFile } from './queries/record';
+import { reportDetail } from './queries/reports';
 import { runSheet } from './queries/run';
 import type { Actor } from './use-case';
 
@@ -322,5 +326,37 @@ describe('a maturity question', () => {
     );
     const left = await site.db.select().from(waits).where(eq(waits.runId, runId));
     expect(left.filter(({ doneAt }) => !doneAt)).toEqual([]);
+  });
+});
+
+describe('a report of a lot', () => {
+  it('that only loggers were at says what they recorded, a curve for each sensor, and its working', async () => {
+    const { lotId } = await act(site.actors.field, createLot, {
+      jobId: site.jobId,
+      specificationId: site.specificationId,
+      startsAt: at(0),
+      title: 'Cap 9',
+      about: {},
+    });
+    const { runId } = await act(site.actors.field, startRun, { method: 'temperature-record', lotId });
+    await act(site.actors.field, saveReadings, {
+      runId,
+      readings: readingsOf({ purpose: 'concrete', placedAt: at(0), readAt: at(75) }),
+    });
+    await kept(
+      runId,
+      fileOf(30, (hour) => 20 + 12 * (hour / 11) ** 2 * Math.exp(2 * (1 - hour / 11))),
+    );
+    await act(site.actors.field, completeRun, { runId, reasons: [] });
+    const { reportId } = await act(site.actors.reviewer, prepareReport, { lotId });
+    const { content } = await reportDetail(site.db, site.actors.reviewer, reportId);
+    const [curves] = sectionsOf(content).filter(({ kind }) => kind === 'curves');
+    expect(curves).toMatchObject({
+      title: 'Temperature over time',
+      axis: 'h',
+      curves: [{ label: 'wall, °F' }],
+    });
+    const working = sectionsOf(content).find(({ kind }) => kind === 'working');
+    expect(JSON.stringify(working)).toContain('Highest temperature');
   });
 });

@@ -33,6 +33,8 @@ export interface ReportTest {
     readonly points: readonly CurvePoint[];
     readonly words: string;
   };
+  /** The records of temperatures it rests on, a curve for each sensor. */
+  readonly recorded?: readonly (NonNullable<ReportTest['log']> & { readonly sensor: string })[];
   readonly title: string;
   readonly method: string;
   readonly attempt: number;

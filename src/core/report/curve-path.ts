@@ -1,9 +1,9 @@
 import type { CurvePoint } from '../signals';
 
-/** What load curves are drawn over: seconds, or millimetres. */
-export type CurveAxis = 's' | 'mm';
+/** What curves are drawn over: load over seconds or millimetres, temperature over hours. */
+export type CurveAxis = 's' | 'mm' | 'h';
 
-/** Load curves drawn into a box, each from its own contact on. */
+/** Curves drawn into a box, each from its own contact on. */
 export interface CurvePaths {
   readonly paths: readonly string[];
   /** What the width of the box is, in seconds or mm. */
@@ -30,11 +30,13 @@ export function curvePaths(
   const all = shifted.flat();
   const seconds = Math.max(axis === 's' ? 1 : 0.1, ...all.map(([t]) => t));
   const load = Math.max(1, ...all.map(([, value]) => value));
+  // A load under nought is noise of the cell; a temperature under nought is one.
+  const base = axis === 'h' ? Math.min(0, ...all.map(([, value]) => value)) : 0;
   const paths = shifted.map((points) =>
     points
       .map(
         ([t, value], index) =>
-          `${index === 0 ? 'M' : 'L'}${((t / seconds) * width).toFixed(1)} ${(height - (Math.max(0, value) / load) * height).toFixed(1)}`,
+          `${index === 0 ? 'M' : 'L'}${((t / seconds) * width).toFixed(1)} ${(height - ((Math.max(base, value) - base) / (load - base)) * height).toFixed(1)}`,
       )
       .join(''),
   );

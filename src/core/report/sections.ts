@@ -83,8 +83,11 @@ export function sectionsOf(content: ReportContent): Section[] {
     { kind: 'list', title: 'Departures and remarks', items: remarksOf(content), none: 'None.' },
     { kind: 'list', title: 'Equipment', items: equipment, none: 'Not recorded.' },
     ...plots(content),
-    ...curves(onSpecimens),
-    ...working(content, onSpecimens),
+    ...curves(content.tests),
+    ...working(
+      content,
+      content.tests.filter(({ specimen, recorded }) => specimen || recorded),
+    ),
   ];
 }
 
@@ -266,16 +269,22 @@ function curves(tests: readonly ReportTest[]): Section[] {
   const drawn = tests.flatMap(({ specimen, log }) =>
     log && log.points.length > 1 ? [{ label: specimen?.label ?? '', log }] : [],
   );
-  return (['s', 'mm'] as const).flatMap((axis) => {
-    const own = drawn.filter(({ log }) => log.axis === axis);
-    const title = axis === 's' ? 'Load curves' : 'Load over displacement';
+  const recorded = tests.flatMap(({ recorded: own }) =>
+    (own ?? []).flatMap((log) => (log.points.length > 1 ? [{ label: log.sensor, log }] : [])),
+  );
+  return (['s', 'mm', 'h'] as const).flatMap((axis) => {
+    const own = [...drawn, ...recorded].filter(({ log }) => log.axis === axis);
+    const title = { s: 'Load curves', mm: 'Load over displacement', h: 'Temperature over time' }[axis];
     return own.length > 0 ? [{ kind: 'curves' as const, title, axis, curves: own }] : [];
   });
 }
 
 function working({ sets, together }: ReportContent, tests: readonly ReportTest[]): Section[] {
   const sheets = [
-    ...tests.map(({ specimen, by, at, lines }) => ({ title: `${specimen?.label}, by ${by}, ${at}`, lines })),
+    ...tests.map(({ specimen, title, by, at, lines }) => ({
+      title: `${specimen?.label ?? title}, by ${by}, ${at}`,
+      lines,
+    })),
     ...sets.map(({ sample, title, lines }) => ({ title: sample ? `${sample}, ${title}` : title, lines })),
     { title: 'All together', lines: together?.lines ?? [] },
     // What is not tested yet has nothing to work out.

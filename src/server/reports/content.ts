@@ -10,17 +10,19 @@ import { formText } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
 import { factText, fieldsOf, rowsText } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
+import { degreeUnits } from '@/core/methods/temperature/units';
 import { isHeld } from '@/core/moulds';
 import { type System, unitLabel, withThousands } from '@/core/quantity';
 import type { ReportContent, ReportSet, ReportTest } from '@/core/report';
-import { ratePart } from '@/core/signals';
+import { ratePart, thinned } from '@/core/signals';
 import { ageText, durationText } from '@/core/windows';
 import { capital } from '@/core/words';
 import { type Finding, isReportable, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { verdicts } from '@/db/schema';
+import { CURVE_POINTS } from '../actions/load-logs';
 import { Conflict } from '../errors';
-import { curvesOf, type RunCurve } from '../queries/curves';
+import { curvesOf, type RunCurve, recordsOfRuns } from '../queries/curves';
 import { everyRun, type RunView, type SpecimenView } from '../queries/dossier';
 import { lotDossier } from '../queries/lot';
 import { sampleDossier, type sampleDossiers } from '../queries/sample';
@@ -68,13 +70,18 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
   const dossiers = whole
     ? whole.samples
     : [await sampleDossier(db, actor, 'sampleId' in of ? of.sampleId : '')];
-  const [first] = dossiers;
+  const ofLot = whole?.runs.filter(isComplete) ?? [];
+  const recorded = await recordsOfRuns(
+    db,
+    ofLot.map(({ id }) => id),
+  );
+  const [first = ofLot.length > 0 ? whole : undefined] = dossiers;
   if (!first) throw new Conflict('Nothing has been taken of it yet: there is nothing to report.');
   const { job, mix, placement, limits } = first;
   const material = findMaterial(mix.material);
   const parts = [];
   for (const dossier of dossiers) parts.push(await partOf(db, dossier, whole !== undefined));
-  const runs = [...parts.flatMap((part) => part.runs), ...(whole?.runs.filter(isComplete) ?? [])];
+  const runs = [...parts.flatMap((part) => part.runs), ...ofLot];
   const decided = material?.comesInLoads
     ? await seriesVerdicts(db, dossiers)
     : parts.flatMap((part) => part.verdicts);
@@ -89,7 +96,7 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
     title: material?.words.report ?? '',
     subject: whole
       ? `${material?.words.lot[0]} ${placement.number}, ${placement.title}`
-      : `${material?.words.sample[0]} ${sampleLabel(job.number, first.sample.number)}`,
+      : `${material?.words.sample[0]} ${sampleLabel(job.number, dossiers[0]?.sample.number ?? 0)}`,
     words: {
       onSample: material?.words.onSample ?? '',
       onSpecimens: material?.words.onSpecimens ?? '',
@@ -100,7 +107,13 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
       ...dossiers.flatMap((each) => sampleFacts(each, material, job.zone)),
     ],
     tests: [
-      ...(whole?.runs ?? []).filter(isComplete).map((run) => reportTest(run, job.zone)),
+      ...ofLot.map((run) => ({
+        ...reportTest(run, job.zone),
+        ...recordedOf(
+          recorded.filter(({ runId }) => runId === run.id),
+          job.system,
+        ),
+      })),
       ...parts.flatMap(({ tests }) => tests),
     ],
     waiting: parts.flatMap(({ waiting }) => waiting),
@@ -263,7 +276,10 @@ async function seriesVerdicts(db: Queryable, dossiers: readonly Dossier[]) {
   );
 }
 
-function placeFacts({ job, mix, placement }: Dossier, material: Material | undefined): Said[] {
+function placeFacts(
+  { job, mix, placement }: Pick<Dossier, 'job' | 'mix' | 'placement'>,
+  material: Material | undefined,
+): Said[] {
   if (!material) return [];
   const { words, Lot, summary } = material;
   const about = saidOf(Lot, { ...placement.about });
@@ -396,6 +412,32 @@ export function columnsOf(run: RunView, zone: string): Said[] {
     });
     return [heading, first ? (found[0] ?? '') : found.join('; ')];
   });
+}
+
+/** The records of temperatures of a test, a curve for each sensor. */
+function recordedOf(
+  kept: Awaited<ReturnType<typeof recordsOfRuns>>,
+  system: System,
+): Pick<ReportTest, 'recorded'> {
+  if (kept.length === 0) return {};
+  const { temperature, unit } = degreeUnits(system);
+  return {
+    recorded: kept.flatMap(({ name, sha256, record }) =>
+      record.channels.map((channel) => ({
+        sensor: `${channel.name}, ${unitLabel(unit)}`,
+        name,
+        sha256,
+        startAt: 0,
+        axis: 'h' as const,
+        points: thinned(
+          Float64Array.from(channel.hours),
+          Float64Array.from(channel.celsius, (each) => temperature(each).toNumber()),
+          CURVE_POINTS,
+        ).map(([at, value]) => [Number(at.toFixed(3)), Number(value.toFixed(2))] as const),
+        words: `${withThousands(String(channel.rows))} readings, ${channel.removed} left out`,
+      })),
+    ),
+  };
 }
 
 /** The load log of a test in words and as a curve. */

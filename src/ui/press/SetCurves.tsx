@@ -6,11 +6,11 @@ import { Line } from '../charts/Line';
 import { curve, useChartSetup } from '../charts/setup';
 
 /** What a curve is drawn over. */
-export type CurveScale = 's' | 'mm' | 'in';
+export type CurveScale = 's' | 'mm' | 'in' | 'h';
 
 /** Of a millimetre. */
 const INCHES = convert(exact('1'), 'mm', 'in').toNumber();
-const WORDS = { s: 's from contact', mm: 'displacement, mm', in: 'displacement, in' };
+const WORDS = { s: 's from contact', mm: 'displacement, mm', in: 'displacement, in', h: 'h' };
 
 /** Load curves of companions laid over one another, each from its own contact on. */
 export function SetCurves({
@@ -35,7 +35,7 @@ export function SetCurves({
     <Box sx={{ height: 210, mt: 1 }}>
       <Line
         role="img"
-        aria-label={`Load curves of ${drawn.length}: ${drawn.map(({ label }) => label).join(', ')}`}
+        aria-label={`${axis === 'h' ? 'Temperatures' : 'Load curves'} of ${drawn.length}: ${drawn.map(({ label }) => label).join(', ')}`}
         data={{
           datasets: drawn.map(({ label, points, startAt }, index) =>
             curve(
