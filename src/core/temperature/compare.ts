@@ -226,7 +226,9 @@ export function compareSensors(first: Series, second: Series, known?: number): C
   const [a, b] = [onGrid(shaped(first)), onGrid(shaped(second))];
   const [rateA, rateB] = [slopes(a), slopes(b)];
   const found = bestLag(rateA, rateB);
-  const matched = found !== null && found.correlation >= MATCHED;
+  // At the end of what was tried it would fit still better beyond: it does not fit.
+  const matched =
+    found !== null && found.correlation >= MATCHED && Math.abs(found.lag) < MOST_LAG_H - GRID_H / 2;
   const ahead = known ?? (matched ? found.lag : null);
   const middle = Math.round((from + Math.min(to, from + SHAPE_H)) / 2 / GRID_H);
   const half = (range: readonly [number, number]): number | null => {

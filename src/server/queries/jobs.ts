@@ -38,7 +38,12 @@ export async function jobDetail(db: Queryable, actor: Actor, jobId: string) {
     .where(eq(specifications.jobId, job.id))
     .orderBy(asc(specifications.code), desc(specifications.version));
   const ownPlacements = await db
-    .select({ placement: lots, mixCode: specifications.code, material: specifications.material })
+    .select({
+      placement: lots,
+      mixCode: specifications.code,
+      material: specifications.material,
+      sampled: sql<boolean>`exists (select from samples s where s.lot_id = ${lots.id})`,
+    })
     .from(lots)
     .innerJoin(specifications, eq(specifications.id, lots.specificationId))
     .where(eq(lots.jobId, job.id))

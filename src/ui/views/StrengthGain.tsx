@@ -8,6 +8,12 @@ import { TextLink } from '../parts/LinkButton';
 
 const STEPS = 24;
 
+/** A chance is never told as certain. */
+function chanceText(chance: number): string {
+  if (chance > 0.99) return 'over 99 %';
+  return chance < 0.01 ? 'under 1 %' : `${(100 * chance).toFixed(0)} %`;
+}
+
 /** What early breaks say of those that wait: each with its interval and its chance, and the pairs that it comes from. */
 export function StrengthGain({
   gain: { ageHours, pairs, foreseen, rules },
@@ -85,7 +91,7 @@ export function StrengthGain({
                           ? look
                             ? '! look into it'
                             : 'not known'
-                          : `${look ? '! ' : ''}${(100 * chance).toFixed(0)} %${outside ? ', outside of the pairs' : ''}`}
+                          : `${look ? '! ' : ''}${chanceText(chance)}${outside ? ', outside of the pairs' : ''}`}
                       </TableCell>
                     </TableRow>
                   ),

@@ -14,13 +14,16 @@ export interface DegreeUnits {
 /** Numbers that came of measured ones in binary: their noise beyond ten digits is none of theirs. */
 export const measured = (value: number): Exact => exact(Number(value.toPrecision(10)));
 
+/** Decimals of °F that a °C in binary still has. */
+const KEPT = 6;
+
 export function degreeUnits(system: System): DegreeUnits {
   return system === 'US'
     ? {
         unit: 'degF',
         difference: 'deltaF',
-        temperature: (celsius) => measured(celsius).times(1.8).plus(32),
-        degrees: (celsius) => measured(celsius).times(1.8),
+        temperature: (celsius) => measured(celsius).times(1.8).plus(32).toDecimalPlaces(KEPT),
+        degrees: (celsius) => measured(celsius).times(1.8).toDecimalPlaces(KEPT),
         toCelsius: (value) => value.minus(32).div(1.8).toNumber(),
         toDifference: (value) => value.div(1.8).toNumber(),
       }

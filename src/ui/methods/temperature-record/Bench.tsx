@@ -82,8 +82,8 @@ export function TemperatureBench({ picture }: BenchProps) {
               x: {
                 ...base.scales.x,
                 type: 'linear',
-                min: Math.floor(Math.min(...hours)),
-                max: Math.ceil(Math.max(...hours)),
+                min: Math.floor(Math.min(...hours) + 0.25),
+                max: Math.ceil(Math.max(...hours) - 0.25),
                 title: { display: true, text: 'hours since the concrete came round the sensor' },
               },
               y: { ...base.scales.y, title: { display: true, text: unit } },

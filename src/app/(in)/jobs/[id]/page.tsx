@@ -91,6 +91,18 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
           </Card>
         );
       })}
+      {MATERIALS.filter(({ comesInLoads }) => comesInLoads).map((material) => {
+        // Of the others the samples below lead there.
+        const own = placements.filter((row) => row.material === material.id && !row.sampled);
+        return own.length === 0 ? null : (
+          <Card
+            key={material.id}
+            title={`${capital(material.words.lot[1])} without a ${material.words.sample[0]}`}
+          >
+            <LotTable material={material} rows={own} zone={job.zone} />
+          </Card>
+        );
+      })}
       {staff ? (
         <Card
           title="Limits of this project"
