@@ -49,7 +49,7 @@ export function RecordFound({
           {record.channels.map(({ name, highest, lowest, rows, removed, gaps }) => (
             <TableRow key={name}>
               <TableCell>{name}</TableCell>
-              <TableCell align="right" className="mono">
+              <TableCell align="right" className="mono" sx={{ whiteSpace: 'nowrap' }}>
                 {`${temperature(highest.celsius).toFixed(1)} · ${when(highest.at)}`}
               </TableCell>
               <TableCell align="right" className="mono">

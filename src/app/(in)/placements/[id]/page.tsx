@@ -50,6 +50,12 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
   const names = new Map(loads.map((load) => [load.id, String(load.number)]));
   const claim = claimedYield(day);
   const pairs = samplePairs(day);
+  // What loggers recorded for days is no moment of this one.
+  const readings = weather.flatMap((run) => {
+    const at = Date.parse(String(run.input?.readAt ?? ''));
+    const rate = run.outcome?.results.find(({ quantity }) => quantity === 'evaporation rate');
+    return Number.isNaN(at) || !rate ? [] : [{ at, text: rate.text }];
+  });
   return (
     <Stack spacing={2}>
       <LivePage lotId={placement.id} />
@@ -120,7 +126,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
         </Card>
       </Box>
       <Card title="The day">
-        {loads.length + samples.length + weather.length === 0 ? (
+        {loads.length + samples.length + readings.length === 0 ? (
           <Empty>Nothing has happened yet: enter the first truck, or take a sample.</Empty>
         ) : (
           <DayLine
@@ -133,12 +139,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
               stamps: sample.events,
               sampledAt: sample.sampledAt.getTime(),
             }))}
-            weather={weather.flatMap((run) => {
-              const at = Date.parse(String(run.input?.readAt ?? ''));
-              // What loggers recorded for days is no moment of this one.
-              const rate = run.outcome?.results.find(({ quantity }) => quantity === 'evaporation rate');
-              return Number.isNaN(at) || !rate ? [] : [{ at, text: rate.text }];
-            })}
+            weather={readings}
           />
         )}
       </Card>
