@@ -690,5 +690,3 @@ function fallFindings({ input, limits, main, from, to }: Known): Finding[] {
     ),
   ];
 }
-
-export type { Pair };

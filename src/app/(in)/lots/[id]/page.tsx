@@ -17,9 +17,9 @@ import { Working } from '@/ui/parts/Working';
 import { lotHref } from '@/ui/places';
 import { dayTime, localInput } from '@/ui/time';
 import { NewSample } from '@/ui/views/NewSample';
-import { OnLot, OnLotButtons } from '@/ui/views/OnLot';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { SamplesTable } from '@/ui/views/SamplesTable';
+import { OnLot, OnLotButtons } from '../../on-lot';
 
 export const metadata: Metadata = { title: 'Lot' };
 

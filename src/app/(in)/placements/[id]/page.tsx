@@ -26,10 +26,10 @@ import { ForecastDialog } from '@/ui/views/ForecastDialog';
 import { FreshPlot } from '@/ui/views/FreshPlot';
 import { ImportTickets } from '@/ui/views/ImportTickets';
 import { LivePage } from '@/ui/views/LivePage';
-import { OnLot, OnLotButtons } from '@/ui/views/OnLot';
 import { PlanSampling } from '@/ui/views/PlanSampling';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { VolumeBar } from '@/ui/views/VolumeBar';
+import { OnLot, OnLotButtons } from '../../on-lot';
 
 export const metadata: Metadata = { title: 'Placement' };
 

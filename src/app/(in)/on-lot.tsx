@@ -3,10 +3,10 @@ import { findMethod } from '@/core/methods/registry';
 import { withUnit } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import type { RunView } from '@/server/queries/dossier';
-import { Empty } from '../parts/Card';
-import { TextLink } from '../parts/LinkButton';
-import { dayTime } from '../time';
-import { ReadNow } from './ReadNow';
+import { Empty } from '@/ui/parts/Card';
+import { TextLink } from '@/ui/parts/LinkButton';
+import { dayTime } from '@/ui/time';
+import { ReadNow } from '@/ui/views/ReadNow';
 
 /** The buttons of what is read on a lot itself. */
 export function OnLotButtons({ lotId, methods }: { lotId: string; methods: readonly string[] }) {
