@@ -27,7 +27,7 @@ import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { mainSensor, type Sensor, sensorsOf } from '../temperature/sensors';
 import { degreeUnits, measured } from '../temperature/units';
-import { type Pair, pairFindings, pairResults, pairUp } from './compare';
+import { pairFindings, pairResults, pairUp } from './compare';
 import type { TemperatureRecordInput } from './input';
 import { pictureOf } from './picture';
 
