@@ -1,5 +1,5 @@
 import { convert, exact, findUnit, type UnitId } from '../quantity';
-import { cellAt, cellsOf, type Delimiter, grown, LOOKED_AT, linesOf } from './text-rows';
+import { cellAt, cellsOf, type Delimiter, eachLine, grown, LOOKED_AT, linesOf } from './text-rows';
 
 /** Which columns of a file are time and load, and in what units. Asked once, remembered for a machine. */
 export interface LogMapping {
@@ -183,36 +183,19 @@ export function readLoadLog(
     return plain === '' ? Number.NaN : Number(plain);
   };
   const examples: string[] = [];
-  let [count, unread, row, at, day, last] = [0, 0, 0, text.charCodeAt(0) === 0xfeff ? 1 : 0, 0, -1];
+  let [count, unread, day, last] = [0, 0, 0, -1];
   let [least, most] = [0, 0];
   let [firstRow, peakFrom, peakTo, furthest] = ['', 0, 0, 0];
-  const step = Math.max(1, Math.floor(text.length / 50));
-  let told = step;
-  while (at < text.length) {
-    let end = text.indexOf('\n', at);
-    if (end === -1) end = text.length;
-    const from = at;
-    const to = text.charCodeAt(end - 1) === 13 ? end - 1 : end;
-    at = end + 1;
-    if (at > told) {
-      onProgress(Math.min(1, at / text.length));
-      told += step;
-    }
-    if (to <= from) continue;
-    row += 1;
-    if (row <= header) {
-      if (text.slice(from, to).trim() === '') row -= 1;
-      continue;
-    }
+  eachLine(text, header, onProgress, (from, to) => {
     const timeCell = cellAt(text, from, to, time, delimiter);
     let second = timeUnit === 'clock' ? clockSeconds(timeCell) : number(timeCell) * scale;
     const value = number(cellAt(text, from, to, load, delimiter)) * factor;
     if (Number.isNaN(second) || Number.isNaN(value)) {
       const line = text.slice(from, to);
-      if (line.trim() === '') continue;
+      if (line.trim() === '') return;
       unread += 1;
       if (examples.length < 3) examples.push(line);
-      continue;
+      return;
     }
     if (timeUnit === 'clock' && CLOCK.test(timeCell)) {
       // Past midnight a clock begins anew; a small step back is a fault of the file and stays one.
@@ -237,7 +220,7 @@ export function readLoadLog(
     if (value < least) least = value;
     if (value > most) most = value;
     count += 1;
-  }
+  });
   const start = seconds[0] ?? 0;
   const turned = -least > most;
   const own = { seconds: seconds.slice(0, count), load: loads.slice(0, count) };
@@ -245,7 +228,6 @@ export function readLoadLog(
     own.seconds[index] = (own.seconds[index] ?? 0) - start;
     if (turned) own.load[index] = -(own.load[index] ?? 0);
   }
-  onProgress(1);
   const beside = (line: string, column: number | undefined): number | null => {
     if (column === undefined) return null;
     const value = number(cellsOf(line, delimiter)[column] ?? '');

@@ -46,3 +46,37 @@ export function grown(values: Float64Array, capacity: number): Float64Array<Arra
   larger.set(values);
   return larger;
 }
+
+/**
+ * Walks over the lines of a text where they stand, in one pass; blank lines before the readings do not count as its heading.
+ * @param header lines before the first reading
+ * @param onProgress share of the text that has been read, 0 to 1, every now and then
+ * @param take is given where each line begins and ends
+ */
+export function eachLine(
+  text: string,
+  header: number,
+  onProgress: (share: number) => void,
+  take: (from: number, to: number) => void,
+): void {
+  let at = text.charCodeAt(0) === 0xfeff ? 1 : 0;
+  let row = 0;
+  const every = Math.max(1, Math.floor(text.length / 50));
+  let told = every;
+  while (at < text.length) {
+    let end = text.indexOf('\n', at);
+    if (end === -1) end = text.length;
+    const from = at;
+    const to = text.charCodeAt(end - 1) === 13 ? end - 1 : end;
+    at = end + 1;
+    if (at > told) {
+      onProgress(Math.min(1, at / text.length));
+      told += every;
+    }
+    if (to <= from) continue;
+    row += 1;
+    if (row > header) take(from, to);
+    else if (text.slice(from, to).trim() === '') row -= 1;
+  }
+  onProgress(1);
+}

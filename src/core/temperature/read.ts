@@ -1,4 +1,4 @@
-import { cellsOf, grown, LOOKED_AT, linesOf } from '../signals/text-rows';
+import { cellsOf, eachLine, grown, LOOKED_AT, linesOf } from '../signals/text-rows';
 import { cellEnds, numberAt, PlainStamps } from './fast';
 import { dateOrder, isClock, readStamp, stampOf, zoneSeconds } from './stamps';
 import type { RecordMapping, RecordTrouble } from './types';
@@ -152,19 +152,8 @@ export function readRecord(
   let values = columns.map(() => new Float64Array(capacity));
   const troubles = new Set<RecordTrouble>();
   const examples: string[] = [];
-  let [count, unread, row, at, last, step, shift, counted] = [
-    0,
-    0,
-    0,
-    text.charCodeAt(0) === 0xfeff ? 1 : 0,
-    Number.NaN,
-    0,
-    0,
-    0,
-  ];
+  let [count, unread, last, step, shift, counted] = [0, 0, Number.NaN, 0, 0, 0];
   let wall = false;
-  const every = Math.max(1, Math.floor(text.length / 50));
-  let told = every;
   const furthest = Math.max(time, clock ?? 0, ...columns);
   const ends = new Int32Array(2 * (furthest + 1));
   const plain = new PlainStamps();
@@ -209,35 +198,20 @@ export function readRecord(
     wall = found.wall;
     return found.seconds;
   };
-  while (at < text.length) {
-    let end = text.indexOf('\n', at);
-    if (end === -1) end = text.length;
-    const from = at;
-    const to = text.charCodeAt(end - 1) === 13 ? end - 1 : end;
-    at = end + 1;
-    if (at > told) {
-      onProgress(Math.min(1, at / text.length));
-      told += every;
-    }
-    if (to <= from) continue;
-    row += 1;
-    if (row <= header) {
-      if (text.slice(from, to).trim() === '') row -= 1;
-      continue;
-    }
+  eachLine(text, header, onProgress, (from, to) => {
     split(from, to);
     let second = secondOf() + shift;
     if (Number.isNaN(second)) {
       const line = text.slice(from, to);
-      if (line.trim() === '') continue;
+      if (line.trim() === '') return;
       unread += 1;
       if (examples.length < 3) examples.push(line.slice(0, 120));
-      continue;
+      return;
     }
     const since = second - last;
     if (since === 0) {
       troubles.add('rows doubled');
-      continue;
+      return;
     }
     if (since < 0) {
       // Summer time ended while it recorded: the same hour stands twice, and nothing is lost.
@@ -247,7 +221,7 @@ export function readRecord(
         troubles.add('clock put back');
       } else {
         troubles.add('goes back');
-        continue;
+        return;
       }
     } else if (wall && step > 0 && step < HOUR_S && Math.abs(since - HOUR_S - step) <= step / 2) {
       // An hour is missing at night, as when summer time begins: it may have been left out, or never have been.
@@ -271,8 +245,7 @@ export function readRecord(
           : quick;
     }
     count += 1;
-  }
-  onProgress(1);
+  });
   if (count === 0) troubles.add('no rows');
   if (unread > 0) troubles.add('rows not read');
   const first = seconds[0] ?? 0;

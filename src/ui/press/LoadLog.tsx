@@ -5,7 +5,6 @@ import {
   Button,
   Checkbox,
   FormControlLabel,
-  LinearProgress,
   MenuItem,
   Stack,
   TextField,
@@ -24,6 +23,7 @@ import { packed } from '../packed';
 import { FileButton } from '../parts/FileButton';
 import { FileRows, Pick } from '../parts/FileRows';
 import { useNotice } from '../parts/Notice';
+import { ReadProgress } from '../parts/ReadProgress';
 import { Figures } from './Figures';
 import { FoundBend } from './FoundBend';
 import { KeptLog, LOG_VERDICT } from './KeptLog';
@@ -125,19 +125,7 @@ export function LoadLog({ run, data, readOnly }: InstrumentProps) {
           >
             Columns and units are right: analyse
           </Button>
-          {share === null ? null : (
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-              <LinearProgress
-                variant="determinate"
-                value={100 * share}
-                aria-label="How much of the log is read"
-                sx={{ flexGrow: 1 }}
-              />
-              <Button size="small" onClick={stop}>
-                Stop
-              </Button>
-            </Box>
-          )}
+          <ReadProgress share={share} what="the log" stop={stop} />
           {read ? (
             <>
               {read.parts.length > 1 ? (

@@ -1,15 +1,5 @@
 'use client';
-import {
-  Alert,
-  Box,
-  Button,
-  Checkbox,
-  FormControlLabel,
-  LinearProgress,
-  Stack,
-  TextField,
-  Typography,
-} from '@mui/material';
+import { Alert, Box, Button, Checkbox, FormControlLabel, Stack, TextField, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { firstRows } from '@/core/signals';
@@ -22,6 +12,7 @@ import { FileButton } from '../parts/FileButton';
 import { FileRows, Pick } from '../parts/FileRows';
 import { TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
+import { ReadProgress } from '../parts/ReadProgress';
 import { RecordFound } from './RecordFound';
 import { useRecordWorker } from './use-record-worker';
 
@@ -140,19 +131,7 @@ function KeepRecord({
           >
             Columns, dates and scale are right: read it
           </Button>
-          {share === null ? null : (
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-              <LinearProgress
-                variant="determinate"
-                value={100 * share}
-                aria-label="How much of the record is read"
-                sx={{ flexGrow: 1 }}
-              />
-              <Button size="small" onClick={forget}>
-                Stop
-              </Button>
-            </Box>
-          )}
+          <ReadProgress share={share} what="the record" stop={forget} />
           {found ? (
             <>
               <RecordFound record={found.record} system={data.system} zone={data.zone} />
