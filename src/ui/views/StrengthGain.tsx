@@ -1,7 +1,7 @@
 'use client';
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography, useTheme } from '@mui/material';
 import { withThousands } from '@/core/quantity';
-import { estimateLater, type Gain } from '@/core/strength-gain';
+import { estimateLater, type Gain, GROWTHS, type GrowthId, growthShare } from '@/core/strength-gain';
 import { Line } from '../charts/Line';
 import { curve, limitLine, useChartSetup } from '../charts/setup';
 import { TextLink } from '../parts/LinkButton';
@@ -12,6 +12,21 @@ const STEPS = 24;
 function chanceText(chance: number): string {
   if (chance > 0.99) return 'over 99 %';
   return chance < 0.01 ? 'under 1 %' : `${(100 * chance).toFixed(0)} %`;
+}
+
+/** What handbooks say of such an age, for a first idea, and what the pairs of this mix do. */
+function handbookWords(days: number, pairs: Gain['pairs']): string {
+  const percent = (share: number): string => `${(100 * share).toFixed(0)} %`;
+  const shares = (Object.keys(GROWTHS) as GrowthId[])
+    .filter((id) => !id.startsWith('aci-steam'))
+    .map(
+      (id) => `${GROWTHS[id].title.toLowerCase()} ${percent(growthShare(id, days) / growthShare(id, 28))}`,
+    );
+  const own =
+    pairs.length > 0
+      ? ` This mix so far: ${percent(pairs.reduce((sum, { early, later }) => sum + early / later, 0) / pairs.length)}.`
+      : '';
+  return `${days} days of 28 by the handbooks: ${shares.join(', ')}.${own}`;
 }
 
 /** What early breaks say of those that wait: each with its interval and its chance, and the pairs that it comes from. */
@@ -98,6 +113,9 @@ export function StrengthGain({
                 )}
             </TableBody>
           </Table>
+          <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+            {handbookWords(days, pairs)}
+          </Typography>
           {foreseen.some(({ look }) => look) ? (
             <Typography variant="body2" sx={{ mt: 1 }}>
               Before the concrete is called low: look at the first day in the box, density, air, and whether

@@ -1,5 +1,6 @@
-import { strengthAt } from '../../maturity';
+import { projected, strengthAt } from '../../maturity';
 import { exact, plainOf } from '../../quantity';
+import { worthOf } from '../../temperature';
 import type { Wait } from '../../waits/wait';
 import { bySeverity, ourChoice, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
@@ -17,6 +18,10 @@ import type { MaturityEstimateInput } from './input';
 import { HOUR_MS, type Known, knownOf } from './known';
 
 const C1074 = standard('ASTM C1074');
+/** °C and days of standard curing up to the specified age. */
+const STANDARD_CURE = 23;
+const STANDARD_DAYS = 28;
+const DAY_H = 24;
 export const COUNTED = 'strength to be counted on';
 
 /**
@@ -69,6 +74,17 @@ export function compute(input: MaturityEstimateInput, setup: RunSetup): Outcome 
         'Strength by the curve, best estimate',
       );
     }
+    const later = carriedOn(input, known.calibration);
+    if (later !== undefined)
+      put(
+        'strength at 28 days by early cylinders',
+        'S28',
+        later,
+        unit,
+        step,
+        'Early strength, and the slope of the mix times the tenfolds of its index up to 28 days at 23 °C',
+        standard('ASTM C918/C918M'),
+      );
     const word = indexUnit(how);
     put(
       `maturity index, ${word}`,
@@ -110,6 +126,18 @@ export function compute(input: MaturityEstimateInput, setup: RunSetup): Outcome 
     verdicts: [],
     picture: pictureOf(known),
   };
+}
+
+/** The strength of early, standard-cured cylinders carried on to 28 days; undefined where it is not known. */
+function carriedOn(input: MaturityEstimateInput, calibration: Known['calibration']): number | undefined {
+  const [strength, index] = ['supplementaryStrength', 'earlyIndex'].map((name) =>
+    readMeasure(input, name)?.value.toNumber(),
+  );
+  if (input.supplementary !== 'C918' || !strength || !index || !calibration?.slope) return undefined;
+  const perHour = worthOf(calibration.how, STANDARD_CURE);
+  // A day at the least: before it the slope of a mix is another one.
+  if (index < perHour * DAY_H) return undefined;
+  return projected({ strength, index }, calibration.slope, perHour * DAY_H * STANDARD_DAYS);
 }
 
 /** What is asked, with the hour that it is expected at: to be read again then. */

@@ -59,7 +59,7 @@ export const maturityEstimate: Method<MaturityEstimateInput> = {
       phase: 'after',
       instruction:
         'Before the operation: a supplementary test in the member or on early cylinders. Cylinders of the job with a sensor of their own confirm the curve.',
-      fields: ['supplementary', 'supplementaryStrength', 'verified', 'remarks'],
+      fields: ['supplementary', 'supplementaryStrength', 'earlyIndex', 'verified', 'remarks'],
     },
   ],
   sequence: [['placedAt', 'readAt']],

@@ -137,6 +137,16 @@ export class MaturityEstimateInput extends RunInput {
   })
   supplementaryStrength?: string;
 
+  @MeasureField({
+    label: 'Index of the early cylinders, °C·h or h',
+    help: 'Of those that were standard cured, when they were broken: their strength is carried on to 28 days.',
+    ...countSpec('1', '200000'),
+    possible: { US: ['1', '200000'], SI: ['1', '200000'] },
+    rare: true,
+    example: '',
+  })
+  earlyIndex?: string;
+
   @RowsField({
     label: 'Cylinders that confirm the curve',
     help: 'Of the concrete of the job, each with a sensor of its own.',

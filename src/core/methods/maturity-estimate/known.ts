@@ -27,6 +27,8 @@ export const HOUR_MS = 3_600_000;
 interface Calibration {
   readonly how: MaturityFunction;
   readonly curve: StrengthCurve;
+  /** Strength for each tenfold of the index, of the logarithmic curve. */
+  readonly slope: number | undefined;
 }
 
 function calibrationOf(setup: RunSetup): Calibration | undefined {
@@ -38,7 +40,8 @@ function calibrationOf(setup: RunSetup): Calibration | undefined {
   const wanted = CURVES.find((id) => id === factText(setup, 'curve'));
   const fits = (wanted ? [wanted] : CURVES).flatMap((id: CurveId) => fitCurve(id, points) ?? []);
   const curve = wanted ? fits[0] : bestCurve(fits);
-  return how && curve && { how, curve };
+  const slope = fitCurve('logarithmic', points)?.parameters[1];
+  return how && curve && { how, curve, slope };
 }
 
 /** The sensor of the concrete that has come least far. */

@@ -373,6 +373,20 @@ describe('the strength of a member', () => {
     expect(value('maturity index, °C·h')).toBe('2,700');
     expect(outcome.picture.values.sensor).toBe('surface');
   });
+  it('early cylinders are carried on to 28 days by the slope of the mix', () => {
+    const early = { supplementary: 'C918', supplementaryStrength: '3350', earlyIndex: '3912' };
+    // 3,350 + 2,526.5 (log 15,456 − log 3,912): the index of 28 days at 23 °C over 0 °C, ASTM C918/C918M (from memory).
+    const { value } = member(3700, early);
+    const by = 3350 + 2526.5 * (Math.log10(23 * 672) - Math.log10(3912));
+    expect(Number(value('strength at 28 days by early cylinders')?.replace(',', ''))).toBe(
+      10 * Math.round(by / 10),
+    );
+    // Younger than a day: another slope holds.
+    expect(
+      member(3700, { ...early, earlyIndex: '500' }).value('strength at 28 days by early cylinders'),
+    ).toBeUndefined();
+    expect(member(3700).value('strength at 28 days by early cylinders')).toBeUndefined();
+  });
   it('less than concrete needs to stand frost is remarked', () => {
     expect(member(3700, { operation: 'protection', required: '400' }).ids).toContain('maturity.protection');
     expect(member(3700, { operation: 'protection', required: '500' }).ids).not.toContain(
