@@ -80,5 +80,6 @@ describe('loads on a beam', () => {
     open();
     expect(screen.getByText(/no test and gives no strength/u)).toBeDefined();
     expect(screen.getByText(/pedestal on the lower block/u)).toBeDefined();
+    expect(screen.getByRole('img', { name: /^A cube on its pedestal/u })).toBeDefined();
   });
 });

@@ -20,6 +20,7 @@ import { fieldsOf, measureProblem } from '@/core/methods/fields';
 import { type System, unitLabel, withThousands } from '@/core/quantity';
 import { answerOf, LoadQuestion, questionProblems } from '@/core/statics';
 import { Card } from '../parts/Card';
+import { CubeOnPedestal } from './CubeOnPedestal';
 import { LoadedBeam } from './LoadedBeam';
 
 const FIELDS = fieldsOf(LoadQuestion);
@@ -234,6 +235,7 @@ export function BeamLoads({ given }: { readonly given: Readonly<Record<string, s
             }
           </Alert>
         ) : null}
+        <CubeOnPedestal />
         <Typography variant="body2" color="text.secondary">
           Guard shut, hands off the rollers. Cubes stand on a pedestal on the lower block, never on the bed of
           a beam. The machine’s instructions and local rules come first.
