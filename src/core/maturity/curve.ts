@@ -140,15 +140,19 @@ export function fitCurve(id: CurveId, points: readonly CalibrationPoint[]): Stre
       parameters.map((__, column) => normal.get(row, column) * at(scale, row) * at(scale, column)),
     ),
   );
+  // Breaks that lie all but on one another leave nothing to tell parameters from.
+  if (!even.to1DArray().every((each) => Number.isFinite(each))) return undefined;
   const inverted = inverse(even, true);
   const variance = left / freedom;
   const covariance = parameters.map((_, row) =>
     parameters.map((__, column) => variance * inverted.get(row, column) * at(scale, row) * at(scale, column)),
   );
+  const errors = parameters.map((_, place) => Math.sqrt(Math.max(0, covariance[place]?.[place] ?? 0)));
+  if (!errors.every((each) => Number.isFinite(each))) return undefined;
   return {
     id,
     parameters,
-    errors: parameters.map((_, place) => Math.sqrt(Math.max(0, covariance[place]?.[place] ?? 0))),
+    errors,
     covariance,
     freedom,
     scatter: Math.sqrt(variance),
