@@ -130,6 +130,24 @@ export function findings(known: Known): Finding[] {
   if (tested && required && tested.value.lessThan(required.value)) {
     hold.push(`the supplementary test came to ${plainOf(tested.value, unit)} only`);
   }
+  const byCurve = strengthAt(curve, now.best);
+  const apart = limits.of('maturity.apart', system);
+  if (tested && byCurve > 0) {
+    const off = (100 * (tested.value.toNumber() - byCurve)) / byCurve;
+    if (apart.high && exact(Math.abs(off).toPrecision(8)).greaterThan(apart.high))
+      found.push(
+        limitFinding(
+          limits,
+          system,
+          { id: 'maturity.apart', severity: 'departure', fields: ['supplementaryStrength'] },
+          {
+            message: `The supplementary test is ${Math.abs(off).toFixed(0)} % ${off > 0 ? 'over' : 'under'} the curve.`,
+            action: 'Read it again: a digit, a unit, another member, or a curve that is not of this mix.',
+            remark: `Supplementary test ${Math.abs(off).toFixed(0)} % ${off > 0 ? 'over' : 'under'} the curve of the mix.`,
+          },
+        ),
+      );
+  }
   if (input.operation === 'protection') {
     const least = limits.of('maturity.protection', system);
     if (required && least.low && required.value.lessThan(least.low))

@@ -54,7 +54,7 @@ export class MaturityEstimateInput extends RunInput {
     help: 'By the engineer, for the member; in compression.',
     ...STRENGTH,
     required: true,
-    example: { US: '1500', SI: '10' },
+    example: { US: '3000', SI: '20.7' },
   })
   required?: string;
 
@@ -133,7 +133,7 @@ export class MaturityEstimateInput extends RunInput {
   @MeasureField({
     label: 'Strength by it',
     ...STRENGTH,
-    example: { US: '1900', SI: '13.1' },
+    example: { US: '2350', SI: '16.2' },
   })
   supplementaryStrength?: string;
 

@@ -33,6 +33,11 @@ export const LIMITS = {
       ourChoice('the batch is not that of the calibration'),
     ),
     'maturity.verified': r('Cylinder of the job from the curve', '<= 10 %', commonPractice),
+    'maturity.apart': r(
+      'Supplementary test from the curve, before it is read again',
+      '<= 30 %',
+      ourChoice('farther apart one of the two is of something else'),
+    ),
     'maturity.warm': r('Concrete while it counts', '<= 140 degF', '<= 60 degC', commonPractice),
     'maturity.cold': r('Concrete while it counts, at the least', '>= 41 degF', '>= 5 degC', commonPractice),
     'maturity.outlook': r(

@@ -387,6 +387,15 @@ describe('the strength of a member', () => {
     ).toBeUndefined();
     expect(member(3700).value('strength at 28 days by early cylinders')).toBeUndefined();
   });
+  it('a supplementary test far from the curve is read again', () => {
+    expect(member(3700, { supplementaryStrength: '31500' }).found('maturity.apart')?.message).toContain(
+      'over the curve',
+    );
+    expect(member(3700, { supplementaryStrength: '1900' }).found('maturity.apart')?.message).toContain(
+      'under the curve',
+    );
+    expect(member(3700).ids).not.toContain('maturity.apart');
+  });
   it('less than concrete needs to stand frost is remarked', () => {
     expect(member(3700, { operation: 'protection', required: '400' }).ids).toContain('maturity.protection');
     expect(member(3700, { operation: 'protection', required: '500' }).ids).not.toContain(
