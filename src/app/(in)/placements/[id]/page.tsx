@@ -53,8 +53,8 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
   // What loggers recorded for days is no moment of this one.
   const readings = weather.flatMap((run) => {
     const at = Date.parse(String(run.input?.readAt ?? ''));
-    const rate = run.outcome?.results.find(({ quantity }) => quantity === 'evaporation rate');
-    return Number.isNaN(at) || !rate ? [] : [{ at, text: rate.text }];
+    const [rate] = run.outcome?.results ?? [];
+    return Number.isNaN(at) || run.setup?.records ? [] : [{ at, text: rate?.text ?? '' }];
   });
   return (
     <Stack spacing={2}>
