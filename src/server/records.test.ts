@@ -129,6 +129,30 @@ describe('a record kept with its run', () => {
     expect(sheet.setup.records?.record?.channels[0]?.highest.celsius).toBe(30);
   });
 
+  it('taken back it says nothing, and the same file may be kept again', async () => {
+    const runId = await opened('temperature-record', { purpose: 'concrete', readAt: at(30) });
+    await kept(
+      runId,
+      fileOf(5, () => 20),
+    );
+    const reading = async () =>
+      (await runSheet(site.db, site.actors.field, runId, NOW)).readings.find(
+        ({ field }) => field === 'record',
+      );
+    const seq = (await reading())?.seq;
+    await act(site.actors.field, saveReadings, {
+      runId,
+      readings: [{ id: randomUUID(), field: 'record', text: '', takenAt: NOW.toISOString(), basedOn: seq }],
+    });
+    await expect(act(site.actors.field, completeRun, { runId, reasons: [] })).rejects.toThrow();
+    await kept(
+      runId,
+      fileOf(5, () => 20),
+    );
+    expect((await reading())?.text).toBe('wall.csv');
+    await act(site.actors.field, completeRun, { runId, reasons: [] });
+  });
+
   it('after the run is complete takes a reason, and computes it anew', async () => {
     const runId = await opened('temperature-record', { purpose: 'concrete', readAt: at(30) });
     await kept(

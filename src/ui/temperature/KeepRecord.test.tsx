@@ -2,7 +2,7 @@
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { analyseRecord, type RecordMapping, readRecord } from '@/core/temperature';
-import { type Asked, opened, sheetData, standInServer } from '@/testing/sheet';
+import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
 import { useRun } from '../runsheet/use-run';
 import { KeepRecords } from './KeepRecord';
 
@@ -151,6 +151,14 @@ describe('a record that is kept', () => {
       '/api/runs/run-1/record/record/original',
     );
     expect(part().getByRole('row', { name: /^core/u }).textContent).toContain('71.6');
+  });
+  it('is taken back when it was of another wall: it counts nowhere, and the file can be chosen anew', async () => {
+    await opened('temperature-record', <Sheet kept />);
+    await press('Take it back');
+    await waitFor(() => expect(savedReadings(asked)).toMatchObject([{ field: 'record', text: '' }]));
+    expect(part().queryByText(/^Kept/u)).toBeNull();
+    await choose(GOOD);
+    expect(part().getByRole('button', { name: /read it$/u })).toBeDefined();
   });
   it('of a run that is not to be written shows no way to change it', async () => {
     await opened('temperature-record', <Sheet kept readOnly />);

@@ -44,7 +44,9 @@ function KeepRecord({
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
   const { share, found, read, forget } = useRecordWorker();
-  const kept = data.setup.records?.[name];
+  const reading = run.readings.values[name] ?? '';
+  // Taken back, it stays where it was kept, and counts nowhere.
+  const kept = reading === '' ? undefined : data.setup.records?.[name];
   const loggers = (data.setup.equipment ?? []).filter(({ kind, live }) => kind === 'logger' && live);
   const chosen = new Set(Object.values(run.readings.values));
   const choose = async (taken: File): Promise<void> => {
@@ -107,11 +109,16 @@ function KeepRecord({
       {kept ? (
         <Box sx={{ mt: 0.5 }}>
           <Typography>
-            {`Kept: ${run.readings.values[name] ?? 'a record'}. `}
+            {`Kept: ${reading}. `}
             <TextLink href={`/api/runs/${data.runId}/record/${name}/original`} sx={{ mr: 1.5 }}>
               The file as it came
             </TextLink>
             <TextLink href={`/api/runs/${data.runId}/record/${name}/cleaned.csv`}>Cleaned, CSV</TextLink>
+            {readOnly ? null : (
+              <Button size="small" onClick={() => run.readings.save(name, '')}>
+                Take it back
+              </Button>
+            )}
           </Typography>
           <RecordFound record={kept} system={data.system} zone={data.zone} />
         </Box>
