@@ -6,15 +6,20 @@ import { sectionsOf } from '@/core/report/sections';
 import { guessMapping } from '@/core/signals';
 import { requirements, sets, verdicts } from '@/db/schema';
 import { bentRecord } from '@/demo/bent';
+import { PressServer } from '@/devices/press/press-server';
+import type { StandIn } from '@/devices/press/stand-in';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { AT_28_DAYS, CAST, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
 import { createLot, createSpecification } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
+import { closePressFeed, openPressFeed } from './actions/press';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
 import { perform } from './perform';
+import { pressFeed } from './press/feed';
+import { lastRecorded, PressRecorder } from './press/recorder';
 import { specimenViews } from './queries/dossier';
 import { runSheet } from './queries/run';
 import { sampleDossier } from './queries/sample';
@@ -434,4 +439,101 @@ describe('a record over the displacement', () => {
     expect(of('stiffness')?.unit).toBe('lbf/in');
     expect(outcome?.findings.map(({ id }) => id)).not.toContain('bend.agrees');
   });
+});
+
+describe('a machine that bends, followed by its line', () => {
+  /** Plays rows of a bend as a machine's line sends them, fifty a second and more. */
+  function playing(rows: readonly (readonly [mm: number, newtons: number])[]): StandIn {
+    let next = 0;
+    let peak = 0;
+    return {
+      unit: 'kN',
+      rate: 50,
+      loaded: true,
+      run() {
+        const some = rows.slice(next, next + 40).map(([pos, newtons], place) => {
+          peak = Math.max(peak, newtons / 1000);
+          const t = (next + place) / 50;
+          return {
+            t,
+            load: newtons / 1000,
+            unit: 'kN',
+            peak,
+            pos,
+            pump: true,
+            approach: false,
+            fine: 0.1,
+            door: true,
+          };
+        });
+        next += some.length;
+        return some;
+      },
+      obey: () => undefined,
+    };
+  }
+
+  it('gives force over displacement: the travel of its platen is what it is bent by', async () => {
+    // Straight to the crack, then brittle: 24 kN at 0.36 mm.
+    const rows = Array.from({ length: 400 }, (_, row): readonly [number, number] => {
+      const mm = row / 600;
+      return [mm, mm < 0.36 ? (24_000 * mm) / 0.36 : Math.max(300, 900 - 2000 * (mm - 0.36))];
+    });
+    const machine = new PressServer({ number: 'BEA-PRESS', port: 0, device: playing(rows) });
+    const before = process.env.BRICOLE_FEEDS;
+    const port = await machine.start();
+    process.env.BRICOLE_FEEDS = `BEA-PRESS=127.0.0.1:${port}`;
+    const recorder = new PressRecorder(site.db);
+    recorder.start();
+    try {
+      const { beams, at } = await made(121);
+      const { runId } = await act(
+        'laboratory',
+        startRun,
+        { method: 'beam-bending', specimenId: beams[0]?.id },
+        at,
+      );
+      const sizes = { ...three('width', '6'), ...three('depth', '6'), span: '18' };
+      await act(
+        'laboratory',
+        saveReadings,
+        {
+          runId,
+          readings: readingsOf({
+            ...sizes,
+            kind: 'plain',
+            loading: 'centre',
+            measuredBy: 'crosshead',
+            machine: 'BEA-PRESS',
+          }),
+        },
+        at,
+      );
+      const hello = await pressFeed('BEA-PRESS')?.ready();
+      const feed = await act(
+        'laboratory',
+        openPressFeed,
+        { id: randomUUID(), runId, boot: hello?.boot ?? '', fromSeq: 1, anew: true },
+        at,
+      );
+      while ((await lastRecorded(site.db, feed.feedId)) !== rows.length)
+        await new Promise((resolve) => setTimeout(resolve, 100));
+      const { analysis } = await act(
+        'laboratory',
+        closePressFeed,
+        { feedId: feed.feedId, toSeq: rows.length },
+        at,
+      );
+      expect(analysis.bend?.peak.force).toBeCloseTo(23_930, -3);
+      expect(analysis.bend?.brittle).toBe(true);
+      // 24 kN over 0.36 mm is 66.7 kN/mm: a straight line (worked by hand).
+      expect((analysis.bend?.stiffness?.k ?? 0) / 1000).toBeCloseTo(66.7, 0);
+      const { setup } = await runSheet(site.db, site.actors.laboratory, runId, new Date(at));
+      expect(setup.loadLog?.bend?.peak.force).toBe(analysis.bend?.peak.force);
+    } finally {
+      process.env.BRICOLE_FEEDS = before ?? '';
+      await recorder.stop();
+      await machine.stop();
+    }
+  }, 60_000);
 });

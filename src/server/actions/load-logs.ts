@@ -21,6 +21,7 @@ import { convert, exact, type UnitId } from '@/core/quantity';
 import {
   analyseLog,
   bendOfLog,
+  type CurvePoint,
   chosenPart,
   type LogAnalysis,
   type LogMapping,
@@ -43,7 +44,7 @@ const BEFORE_S = 2;
 const AFTER_S = 8;
 
 /** The part of a log that is drawn: from a little before contact to a little after the break. */
-export function untilBroken(
+function untilBroken(
   seconds: Float64Array,
   load: Float64Array,
   { startAt, brokenAt }: LogAnalysis,
@@ -56,6 +57,19 @@ export function untilBroken(
   const after = seconds.findIndex((t) => t > end);
   const to = after === -1 ? seconds.length : after;
   return [seconds.subarray(from, to), load.subarray(from, to)];
+}
+
+/** What is drawn of a log: force over displacement where it was bent, else load over time until a little after the break. */
+export function keptCurve(
+  seconds: Float64Array,
+  load: Float64Array,
+  analysis: LogAnalysis,
+  unit: UnitId,
+): readonly CurvePoint[] {
+  const newtons = convert(exact(1), unit, 'N').toNumber();
+  return analysis.bend
+    ? analysis.bend.curve.map(([at, force]) => [at, force / newtons] as const)
+    : thinned(...untilBroken(seconds, load, analysis), CURVE_POINTS);
 }
 
 class MappingInput implements LogMapping {
@@ -129,7 +143,6 @@ export const keepLoadLog = defineUseCase({
       ...analyseLog({ ...own, ...logBand(test, system, limitsOf(setup)) }),
       ...(bend ? { bend } : {}),
     };
-    const newtonsIn = convert(exact(1), FORCE_UNIT[system], 'N').toNumber();
     await tx.insert(loadLogs).values({
       id: input.id,
       runId: run.id,
@@ -138,9 +151,7 @@ export const keepLoadLog = defineUseCase({
       bytes: Buffer.from(input.data, 'base64'),
       mapping: { ...input.mapping, ...(input.part === undefined ? {} : { part: input.part }) },
       analysis,
-      curve: bend
-        ? bend.curve.map(([at, newtons]) => [at, newtons / newtonsIn] as const)
-        : thinned(...untilBroken(own.seconds, own.load, analysis), CURVE_POINTS),
+      curve: keptCurve(own.seconds, own.load, analysis, FORCE_UNIT[system]),
       by: actor.id,
       at: now,
     });

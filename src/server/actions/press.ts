@@ -19,7 +19,7 @@ import { limitsOf, usableInput } from '@/core/methods';
 import { FORCE_UNIT, logBand } from '@/core/methods/press';
 import { type Levers, loadIn, PRESS_CASES, type PressCommand, recordCsv, recordOf } from '@/core/press';
 import { measureIn, parseMeasure } from '@/core/quantity';
-import { analyseLog, type LogMapping, thinned } from '@/core/signals';
+import { analyseLog, bendOfLog, type LogAnalysis, type LogMapping } from '@/core/signals';
 import { loadLogs, pressFeeds } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { pack } from '../packed';
@@ -27,7 +27,7 @@ import { pressFeed } from '../press/feed';
 import { lastRecorded, recordedLines } from '../press/recorder';
 import { pieceFor, placedFor, pressRun, runBalance, runFrame, runMachine } from '../press/run';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
-import { CURVE_POINTS, untilBroken } from './load-logs';
+import { keptCurve } from './load-logs';
 import { recomputeRun } from './runs';
 
 const CATCH_UP_MS = 8000;
@@ -134,12 +134,19 @@ export const closePressFeed = defineUseCase({
     const peak = last ? loadIn(last.peak, last.unit, unit) : 0;
     const seconds = Float64Array.from(record.readings, ({ t }) => t);
     const load = Float64Array.from(record.readings, (each) => loadIn(each.load, each.unit, unit));
-    const analysis = analyseLog({
-      seconds,
-      load,
-      register: peak,
-      ...logBand(test, system, limitsOf(setup)),
-    });
+    // What is bent is read over the travel of the platen, which the line brings with every load.
+    const asked = method.bends?.(usableInput(method, typed).input, setup);
+    const position = Float64Array.from(record.readings, ({ pos }) => pos);
+    const bend = asked && bendOfLog({ load, position }, unit, asked);
+    const analysis: LogAnalysis = {
+      ...analyseLog({
+        seconds,
+        load,
+        register: peak,
+        ...logBand(test, system, limitsOf(setup)),
+      }),
+      ...(bend ? { bend } : {}),
+    };
     const csv = recordCsv(record, unit);
     const mapping: LogMapping = {
       delimiter: ',',
@@ -149,6 +156,8 @@ export const closePressFeed = defineUseCase({
       timeUnit: 's',
       load: 1,
       loadUnit: unit,
+      position: 2,
+      positionUnit: 'mm',
     };
     await tx.insert(loadLogs).values({
       id: feed.id,
@@ -158,7 +167,7 @@ export const closePressFeed = defineUseCase({
       bytes: await pack(csv),
       mapping,
       analysis,
-      curve: thinned(...untilBroken(seconds, load, analysis), CURVE_POINTS),
+      curve: keptCurve(seconds, load, analysis, unit),
       by: actor.id,
       at: now,
     });
