@@ -77,7 +77,6 @@ function brokenOf(
     const all = record && row.at ? indicesAt(record, how, cast, Date.parse(row.at), made) : [];
     const mean = all.length > 0 ? all.reduce((a, b) => a + b, 0) / all.length : undefined;
     if (mean && all.length > 1) apart = Math.max(apart, (100 * (Math.max(...all) - Math.min(...all))) / mean);
-    // Those of one age stand at one index: they are broken within minutes of one another.
     const index = read ?? (mean === undefined ? undefined : Math.round(mean));
     if (!index) {
       without.push(label);
@@ -96,8 +95,12 @@ function agesOf(broken: readonly Broken[]): ReadonlyMap<number, readonly Broken[
     if (each.index > first * 1.05) first = each.index;
     return { each, age: first };
   });
+  // They are broken within minutes of one another: the mean of their indices is that of the age.
   return new Map(
-    [...groupBy(named, ({ age }) => age)].map(([age, rows]) => [age, rows.map(({ each }) => each)]),
+    [...groupBy(named, ({ age }) => age).values()].map((rows) => {
+      const own = rows.map(({ each }) => each);
+      return [Math.round(own.reduce((sum, { index }) => sum + index, 0) / own.length), own];
+    }),
   );
 }
 
