@@ -80,6 +80,8 @@ const LEAST_AGES = 5;
 /** A strength that a curve goes on to is credible up to so many times the greatest that was broken; our choice. */
 const CREDIBLE = 2;
 const ALMOST_NOUGHT = 1e-9;
+/** An index or a strength that is one at all. */
+const LEAST = 1e-6;
 
 function solve(id: CurveId, points: readonly CalibrationPoint[]): readonly number[] | undefined {
   if (id === 'logarithmic') {
@@ -96,17 +98,25 @@ function solve(id: CurveId, points: readonly CalibrationPoint[]): readonly numbe
     x: points.map(({ index }) => index / across),
     y: points.map(({ strength }) => strength / up),
   };
-  const found = levenbergMarquardt(data, (p) => (x) => strengthBy(id, p, x), {
-    initialValues: id === 'hyperbolic' ? [1.1, across / half, 0] : [1.1, half / across, 0.6],
-    minValues:
-      id === 'hyperbolic' ? [ALMOST_NOUGHT, ALMOST_NOUGHT, -1] : [ALMOST_NOUGHT, ALMOST_NOUGHT, 0.05],
-    maxValues: id === 'hyperbolic' ? [10, 1e6, Math.min(...data.x)] : [10, 1e3, 10],
-    jacobianFunction: (p) => (x) => gradient(id, p, x),
-    damping: 0.01,
-    maxIterations: 400,
-    errorTolerance: 1e-14,
-    improvementThreshold: 1e-12,
-  }).parameterValues;
+  const found = ((): readonly number[] | undefined => {
+    try {
+      return levenbergMarquardt(data, (p) => (x) => strengthBy(id, p, x), {
+        initialValues: id === 'hyperbolic' ? [1.1, across / half, 0] : [1.1, half / across, 0.6],
+        minValues:
+          id === 'hyperbolic' ? [ALMOST_NOUGHT, ALMOST_NOUGHT, -1] : [ALMOST_NOUGHT, ALMOST_NOUGHT, 0.05],
+        maxValues: id === 'hyperbolic' ? [10, 1e6, Math.min(...data.x)] : [10, 1e3, 10],
+        jacobianFunction: (p) => (x) => gradient(id, p, x),
+        damping: 0.01,
+        maxIterations: 400,
+        errorTolerance: 1e-14,
+        improvementThreshold: 1e-12,
+      }).parameterValues;
+    } catch {
+      // It throws where the breaks leave no step to take: then no such curve goes through them.
+      return undefined;
+    }
+  })();
+  if (!found) return undefined;
   return id === 'hyperbolic'
     ? [at(found, 0) * up, at(found, 1) / across, at(found, 2) * across]
     : [at(found, 0) * up, at(found, 1) * across, at(found, 2)];
@@ -120,7 +130,7 @@ function solve(id: CurveId, points: readonly CalibrationPoint[]): readonly numbe
  */
 export function fitCurve(id: CurveId, points: readonly CalibrationPoint[]): StrengthCurve | undefined {
   const usable = points
-    .filter(({ index, strength }) => index > 0 && strength > 0)
+    .filter(({ index, strength }) => index > LEAST && strength > LEAST)
     .toSorted((a, b) => a.index - b.index);
   const [first, last] = [usable[0], usable.at(-1)];
   if (!first || !last || new Set(usable.map(({ index }) => index)).size < LEAST_AGES) return undefined;
