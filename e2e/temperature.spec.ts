@@ -48,20 +48,21 @@ async function keep(page: Page, label: string, name: string, text: string, order
 
 /** A wall that was placed then, of the mix that has a curve, and its page. */
 async function toWall(page: Page, title: string): Promise<void> {
-  await page.goto('/verdicts');
-  await page.locator('section', { hasText: 'PM-38' }).getByRole('link', { name: 'Open' }).click();
-  await page.waitForURL(/\/verdicts\/[0-9a-f-]{36}/);
-  const specificationId = /[0-9a-f-]{36}/.exec(page.url())?.[0];
-  const job = await page.locator('a[href^="/jobs/"]').first().getAttribute('href');
+  await page.goto('/jobs');
+  await page.getByRole('link', { name: /PMF/ }).first().click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}/);
+  const job = new URL(page.url()).pathname;
+  const mix = page.locator('tr', { hasText: 'PM-38' }).locator('a[href^="/verdicts/"]').first();
+  const specificationId = (await mix.getAttribute('href'))?.split('/').at(-1);
   await perform(page, 'create-lot', {
-    jobId: job?.split('/').at(-1),
+    jobId: job.split('/').at(-1),
     specificationId,
     startsAt: new Date(PLACED - HOUR).toISOString(),
     title,
     about: { location: 'Ticket hall' },
   });
   // No sample leads there: the job lists it by itself.
-  await page.goto(job ?? '');
+  await page.goto(job);
   await page.getByRole('link', { name: title }).first().click();
   await expect(page.getByRole('heading', { name: title })).toBeVisible();
 }
