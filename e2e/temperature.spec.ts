@@ -153,8 +153,9 @@ test('a maturity question is answered, and answers nothing by itself', async ({ 
 test('early breaks, and what a warm place makes of them', async ({ browser }) => {
   const page = await signedIn(browser, 'laboratory');
   page.setDefaultTimeout(45_000);
-  await page.goto('/verdicts');
-  await page.locator('section', { hasText: 'PM-38' }).getByRole('link', { name: 'Open' }).click();
+  await page.goto('/jobs');
+  await page.getByRole('link', { name: /PMF/ }).first().click();
+  await page.locator('tr', { hasText: 'PM-38' }).locator('a[href^="/verdicts/"]').first().click();
   await expect(page.getByRole('heading', { name: '28 days from 7' })).toBeVisible();
   await expect(page.getByText('A prediction, not a test result', { exact: false })).toBeVisible();
   await page.goto('/gear');
