@@ -7,6 +7,7 @@ import { guessRecord } from '@/core/temperature';
 import { temperatureRecords, waits } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
 import { loggerStandIn } from '@/devices/press/stand-in';
+import { INDEX, PAIRS } from '@/testing/calibration';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { makeSite, readingsOf, type Site } from '@/testing/site';
@@ -293,17 +294,10 @@ describe('a logger with a line', () => {
 });
 
 describe('a maturity question', () => {
-  const PAIRS = [
-    [588, 1180, 1240],
-    [1692, 2480, 2400],
-    [3912, 3390, 3510],
-    [7776, 4130, 4250],
-    [15_516, 4790, 4690],
-  ];
   const rows = Object.fromEntries(
-    PAIRS.flatMap(([index, ...strengths], age) =>
+    PAIRS.flatMap((strengths, age) =>
       strengths.flatMap((strength, place) => [
-        [`breaks/r${age}x${place}/index`, String(index)],
+        [`breaks/r${age}x${place}/index`, String(INDEX[age])],
         [`breaks/r${age}x${place}/strength`, String(strength)],
       ]),
     ),

@@ -22,13 +22,13 @@ import {
   loadLogs,
   people,
   specimens,
-  temperatureRecords,
 } from '@/db/schema';
 import { specimenNoun, testedBatch } from './batches';
 import { NotFound } from './errors';
 import { gatherFacts } from './facts';
 import { padUses } from './pads';
 import { feedAddress } from './press/addresses';
+import { recordsOfRuns } from './queries/curves';
 import type { RunPlace } from './run-place';
 import { ageFrom, sampleEvents, stampsInWords } from './sample-stamps';
 
@@ -237,14 +237,7 @@ const hasRecords = (method: Method): boolean => fieldsOf(method.Input).some(({ k
 
 /** What the newest record of temperatures for each reading of a run says. */
 async function recordsOf(db: Queryable, runId: string): Promise<NonNullable<RunSetup['records']>> {
-  const kept = await db
-    .selectDistinctOn([temperatureRecords.field], {
-      field: temperatureRecords.field,
-      record: temperatureRecords.record,
-    })
-    .from(temperatureRecords)
-    .where(eq(temperatureRecords.runId, runId))
-    .orderBy(temperatureRecords.field, desc(temperatureRecords.seq));
+  const kept = await recordsOfRuns(db, [runId]);
   return Object.fromEntries(kept.map(({ field, record }) => [field, record]));
 }
 

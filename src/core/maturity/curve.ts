@@ -83,6 +83,33 @@ const ALMOST_NOUGHT = 1e-9;
 /** An index or a strength that is one at all. */
 const LEAST = 1e-6;
 
+/**
+ * Parameters of the curve that goes nearest to points of about one in both directions.
+ * @param half where half of the strength is reached
+ */
+function nearest(
+  id: Exclude<CurveId, 'logarithmic'>,
+  data: { readonly x: number[]; readonly y: number[] },
+  half: number,
+): readonly number[] | undefined {
+  const hyperbolic = id === 'hyperbolic';
+  try {
+    return levenbergMarquardt(data, (p) => (x) => strengthBy(id, p, x), {
+      initialValues: hyperbolic ? [1.1, 1 / half, 0] : [1.1, half, 0.6],
+      minValues: [ALMOST_NOUGHT, ALMOST_NOUGHT, hyperbolic ? -1 : 0.05],
+      maxValues: hyperbolic ? [10, 1e6, Math.min(...data.x)] : [10, 1e3, 10],
+      jacobianFunction: (p) => (x) => gradient(id, p, x),
+      damping: 0.01,
+      maxIterations: 400,
+      errorTolerance: 1e-14,
+      improvementThreshold: 1e-12,
+    }).parameterValues;
+  } catch {
+    // It throws where the breaks leave no step to take: then no such curve goes through them.
+    return undefined;
+  }
+}
+
 function solve(id: CurveId, points: readonly CalibrationPoint[]): readonly number[] | undefined {
   if (id === 'logarithmic') {
     const line = fitLine(points.map(({ index, strength }) => ({ x: Math.log10(index), y: strength })));
@@ -98,24 +125,7 @@ function solve(id: CurveId, points: readonly CalibrationPoint[]): readonly numbe
     x: points.map(({ index }) => index / across),
     y: points.map(({ strength }) => strength / up),
   };
-  const found = ((): readonly number[] | undefined => {
-    try {
-      return levenbergMarquardt(data, (p) => (x) => strengthBy(id, p, x), {
-        initialValues: id === 'hyperbolic' ? [1.1, across / half, 0] : [1.1, half / across, 0.6],
-        minValues:
-          id === 'hyperbolic' ? [ALMOST_NOUGHT, ALMOST_NOUGHT, -1] : [ALMOST_NOUGHT, ALMOST_NOUGHT, 0.05],
-        maxValues: id === 'hyperbolic' ? [10, 1e6, Math.min(...data.x)] : [10, 1e3, 10],
-        jacobianFunction: (p) => (x) => gradient(id, p, x),
-        damping: 0.01,
-        maxIterations: 400,
-        errorTolerance: 1e-14,
-        improvementThreshold: 1e-12,
-      }).parameterValues;
-    } catch {
-      // It throws where the breaks leave no step to take: then no such curve goes through them.
-      return undefined;
-    }
-  })();
+  const found = nearest(id, data, half / across);
   if (!found) return undefined;
   return id === 'hyperbolic'
     ? [at(found, 0) * up, at(found, 1) / across, at(found, 2) * across]

@@ -1,5 +1,6 @@
 import { linearRegression } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
+import { INDEX, PAIRS } from '@/testing/calibration';
 import {
   bestCurve,
   CURVES,
@@ -20,15 +21,6 @@ import {
   strengthBy,
 } from '.';
 
-// Pairs of cylinders at 1, 3, 7, 14 and 28 days, psi over °C·h; made up, its fits worked outside (common practice, no source).
-const INDEX = [588, 1692, 3912, 7776, 15_516];
-const PAIRS = [
-  [1180, 1240],
-  [2480, 2400],
-  [3390, 3510],
-  [4130, 4250],
-  [4790, 4690],
-] as const;
 const POINTS = INDEX.flatMap((index, age) => PAIRS[age]?.map((strength) => ({ index, strength })) ?? []);
 const fitted = (id: CurveId): StrengthCurve => {
   const curve = fitCurve(id, POINTS);

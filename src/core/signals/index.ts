@@ -3,5 +3,5 @@ export * from './bend';
 export * from './cleaned-csv';
 export * from './read-log';
 export * from './tests-in-log';
-export { firstRows } from './text-rows';
+export { DELIMITERS, type Delimiter, firstRows, MOST_BEFORE, type RowsMapping } from './text-rows';
 export * from './thin';

@@ -1,14 +1,17 @@
 import { convert, exact, findUnit, type UnitId } from '../quantity';
-import { cellAt, cellsOf, type Delimiter, eachLine, grown, LOOKED_AT, linesOf } from './text-rows';
+import {
+  cellAt,
+  cellsOf,
+  DELIMITERS,
+  eachLine,
+  grown,
+  LOOKED_AT,
+  linesOf,
+  type RowsMapping,
+} from './text-rows';
 
 /** Which columns of a file are time and load, and in what units. Asked once, remembered for a machine. */
-export interface LogMapping {
-  readonly delimiter: Delimiter;
-  /** True where numbers are written with a comma. */
-  readonly decimalComma: boolean;
-  /** Lines before the first reading. */
-  readonly header: number;
-  readonly time: number;
+export interface LogMapping extends RowsMapping {
   readonly timeUnit: 's' | 'ms' | 'clock';
   readonly load: number;
   readonly loadUnit: UnitId;
@@ -52,7 +55,7 @@ const LOAD_UNITS: readonly UnitId[] = ['lbf', 'kip', 'kN', 'N', 'kgf'];
  */
 export function guessMapping(text: string, usual: UnitId = 'lbf'): LogMapping | null {
   const rows = linesOf(text, LOOKED_AT);
-  for (const delimiter of [';', '\t', ',', ' '] as const) {
+  for (const delimiter of DELIMITERS) {
     const cells = rows.map((row) => cellsOf(row, delimiter));
     const header = cells.findIndex((row) => row.filter((cell) => isReading(cell)).length >= 2);
     if (header === -1) continue;

@@ -1,5 +1,20 @@
-/** What stands between two cells of a row. */
-export type Delimiter = ',' | ';' | '\t' | ' ';
+/** What stands between two cells of a row, in the order in which it is looked for. */
+export const DELIMITERS = [';', '\t', ',', ' '] as const;
+export type Delimiter = (typeof DELIMITERS)[number];
+
+/** How the rows of a file are written, whatever is measured in them. */
+export interface RowsMapping {
+  readonly delimiter: Delimiter;
+  /** True where numbers are written with a comma. */
+  readonly decimalComma: boolean;
+  /** Lines before the first reading. */
+  readonly header: number;
+  /** The column of the time. */
+  readonly time: number;
+}
+
+/** The most lines that may stand before the first reading, and the last column that is looked at. */
+export const MOST_BEFORE = 200;
 
 /** Rows of a file that are looked at to guess how it is written. */
 export const LOOKED_AT = 20;

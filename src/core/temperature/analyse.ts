@@ -1,4 +1,4 @@
-import { findFaults, kept } from './clean';
+import { type Faults, faultsOfEach, kept } from './clean';
 import type { RawRecord } from './read';
 import { type Channel, FAULTS, RECORD_VERSION, type Removed, type TemperatureRecord } from './types';
 
@@ -79,10 +79,9 @@ function channelOf(
   name: string,
   hours: Float64Array,
   values: Float64Array,
-  others: readonly Float64Array[],
+  faults: Faults,
   width: number | null,
 ): Channel | undefined {
-  const faults = findFaults(hours, values, others);
   const places = kept(faults);
   const [first] = places;
   if (first === undefined) return undefined;
@@ -150,6 +149,7 @@ export function analyseRecord(raw: RawRecord, names: readonly string[]): Tempera
   const hours = raw.seconds.map((each) => each / 3600);
   const length = hours.at(-1) ?? 0;
   const width = widthFor(hours.length, length);
+  const faults = faultsOfEach(hours, raw.celsius);
   return {
     version: RECORD_VERSION,
     rows: hours.length,
@@ -159,13 +159,7 @@ export function analyseRecord(raw: RawRecord, names: readonly string[]): Tempera
     troubles: raw.troubles,
     channels: raw.celsius.flatMap(
       (values, place) =>
-        channelOf(
-          names[place] ?? `Sensor ${place + 1}`,
-          hours,
-          values,
-          raw.celsius.filter((_, other) => other !== place),
-          width,
-        ) ?? [],
+        channelOf(names[place] ?? `Sensor ${place + 1}`, hours, values, faults[place] as Faults, width) ?? [],
     ),
   };
 }

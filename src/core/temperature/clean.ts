@@ -122,11 +122,7 @@ function othersMoved(others: readonly Float64Array[], [from, to]: readonly [numb
  * @param others the other sensors of the record
  * Source: our choice.
  */
-export function findFaults(
-  hours: Float64Array,
-  values: Float64Array,
-  others: readonly Float64Array[],
-): Faults {
+function findFaults(hours: Float64Array, values: Float64Array, others: readonly Float64Array[]): Faults {
   const faults = new Uint8Array(values.length);
   for (let index = 0; index < values.length; index += 1) {
     const value = values[index] as number;
@@ -151,4 +147,15 @@ export function findFaults(
     for (const place of left) if (place >= stretch[0] && place <= stretch[1]) faults[place] = as('stuck');
   }
   return faults;
+}
+
+/** What cannot be true of each sensor of a record, against all its others. @param hours of the rows */
+export function faultsOfEach(hours: Float64Array, celsius: readonly Float64Array[]): Faults[] {
+  return celsius.map((values, place) =>
+    findFaults(
+      hours,
+      values,
+      celsius.filter((_, other) => other !== place),
+    ),
+  );
 }

@@ -1,5 +1,5 @@
 import { csvText } from '../interchange/csv';
-import { findFaults } from './clean';
+import { faultsOfEach } from './clean';
 import type { RawRecord } from './read';
 import { FAULTS } from './types';
 
@@ -10,13 +10,7 @@ import { FAULTS } from './types';
  */
 export function cleanedRecordCsv(raw: RawRecord, names: readonly string[]): string {
   const hours = raw.seconds.map((each) => each / 3600);
-  const faults = raw.celsius.map((values, place) =>
-    findFaults(
-      hours,
-      values,
-      raw.celsius.filter((_, other) => other !== place),
-    ),
-  );
+  const faults = faultsOfEach(hours, raw.celsius);
   const { start } = raw;
   const rows = Array.from(hours, (hour, row) => [
     start === null ? hour.toFixed(5) : new Date((start + (raw.seconds[row] as number)) * 1000).toISOString(),

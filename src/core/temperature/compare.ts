@@ -1,6 +1,7 @@
+import { median } from '../statistics/median';
 import { firstFrom, temperatureAt } from './maturity-index';
 import { between } from './spans';
-import type { Series } from './types';
+import type { Moment, Series } from './types';
 
 /** Our choices: hours, and correlations. They are the algorithm and go with its version. */
 const GRID_H = 1 / 12;
@@ -24,8 +25,6 @@ const BETTER = 0.7;
 
 /** How two sensors of one place stand to each other. Hours; temperatures °C. */
 export interface Comparison {
-  /** Hours recorded by both. */
-  readonly common: number;
   /** The second one's clock is ahead of the first one's by so many hours; null where their shapes do not fit. */
   readonly ahead: number | null;
   readonly correlation: number;
@@ -42,12 +41,7 @@ export interface Comparison {
   readonly greatest: number;
   /** The greatest difference before the clocks were put together. */
   readonly asStamped: number;
-  readonly peaks: readonly [Peak, Peak];
-}
-
-export interface Peak {
-  readonly at: number;
-  readonly celsius: number;
+  readonly peaks: readonly [Moment, Moment];
 }
 
 interface Grid {
@@ -175,15 +169,7 @@ function slownessOf(a: Grid, b: Grid): number | null {
     : null;
 }
 
-function median(values: readonly number[]): number {
-  const sorted = values.toSorted((a, b) => a - b);
-  const middle = sorted.length >> 1;
-  return sorted.length % 2 === 1
-    ? (sorted[middle] as number)
-    : ((sorted[middle - 1] as number) + (sorted[middle] as number)) / 2;
-}
-
-function peakOf({ hours, celsius }: Series, from: number, to: number): Peak {
+function peakOf({ hours, celsius }: Series, from: number, to: number): Moment {
   const [first, last] = [firstFrom(hours, from), firstFrom(hours, to + 1e-9)];
   let top = first;
   for (let place = first; place < last; place += 1)
@@ -211,11 +197,10 @@ const most = (values: readonly number[]): number => values.reduce((a, b) => Math
  * the second reads.
  * @param first cleaned, hours on the common time as stamped
  * @param second likewise
- * @param known hours that the second one's clock is ahead, where somebody noted it; the shape decides otherwise
  * @returns undefined where they have less than six hours in common
  * Source: our choice.
  */
-export function compareSensors(first: Series, second: Series, known?: number): Comparison | undefined {
+export function compareSensors(first: Series, second: Series): Comparison | undefined {
   const overlap = (other: Series): readonly [number, number] => [
     Math.max(first.hours[0] ?? 0, other.hours[0] ?? 0),
     Math.min(first.hours.at(-1) ?? 0, other.hours.at(-1) ?? 0),
@@ -229,7 +214,7 @@ export function compareSensors(first: Series, second: Series, known?: number): C
   // At the end of what was tried it would fit still better beyond: it does not fit.
   const matched =
     found !== null && found.correlation >= MATCHED && Math.abs(found.lag) < MOST_LAG_H - GRID_H / 2;
-  const ahead = known ?? (matched ? found.lag : null);
+  const ahead = matched ? found.lag : null;
   const middle = Math.round((from + Math.min(to, from + SHAPE_H)) / 2 / GRID_H);
   const half = (range: readonly [number, number]): number | null => {
     const own = bestLag(rateA, rateB, range);
@@ -247,7 +232,6 @@ export function compareSensors(first: Series, second: Series, known?: number): C
   const slow = matched ? slownessOf(a, b) : null;
   const back = matched && slow === null ? slownessOf(b, a) : null;
   return {
-    common: to - from,
     ahead,
     correlation: found?.correlation ?? Number.NaN,
     halves,

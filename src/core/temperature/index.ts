@@ -2,6 +2,7 @@ export * from './analyse';
 export * from './cleaned-record';
 export * from './compare';
 export * from './maturity-index';
+export * from './plain-record';
 export * from './read';
 export * from './spans';
 export * from './stamps';

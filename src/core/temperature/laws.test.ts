@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  analyseRecord,
   between,
   compareSensors,
   difference,
@@ -11,6 +10,7 @@ import {
   indexCurve,
   type MaturityFunction,
   meanOver,
+  plainRecord,
   type Series,
   segmentWorth,
   temperatureAt,
@@ -168,16 +168,9 @@ describe('a record', () => {
           maxLength: 80,
         }),
         (values) => {
-          const record = analyseRecord(
-            {
-              seconds: Float64Array.from(values, (_, row) => row * 1800),
-              celsius: [Float64Array.from(values)],
-              start: null,
-              unread: 0,
-              examples: [],
-              troubles: [],
-            },
-            ['one'],
+          const record = plainRecord(
+            values.map((_, row) => row / 2),
+            { one: values },
           );
           for (const channel of record.channels) {
             expect(channel.rows + channel.removed).toBe(values.length);

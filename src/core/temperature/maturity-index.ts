@@ -135,6 +135,16 @@ export function indexCurve(series: Series, how: MaturityFunction, from: number, 
     : { hours, best, decision, drawn, lost };
 }
 
+/**
+ * What the hours before the first row of a record are worth, as if they had been at its temperature.
+ * @param late hours that it began late
+ * @param most hours that may be made up for so; more of them count nothing
+ * Source: our choice.
+ */
+export function worthBefore(how: MaturityFunction, series: Series, late: number, most: number): number {
+  return late > 0 && late <= most ? worthOf(how, series.celsius[0] ?? 0) * late : 0;
+}
+
 /** The lowest temperature of a record between two hours; undefined where it does not reach over both. */
 function lowestOf(series: Series, from: number, to: number): number | undefined {
   const ends = [temperatureAt(series, from), temperatureAt(series, to)];

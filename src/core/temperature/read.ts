@@ -1,4 +1,4 @@
-import { cellsOf, eachLine, grown, LOOKED_AT, linesOf } from '../signals/text-rows';
+import { cellsOf, DELIMITERS, eachLine, grown, LOOKED_AT, linesOf } from '../signals/text-rows';
 import { cellEnds, numberAt, PlainStamps } from './fast';
 import { dateOrder, isClock, readStamp, stampOf, zoneSeconds } from './stamps';
 import type { RecordMapping, RecordTrouble } from './types';
@@ -65,7 +65,7 @@ export function sensorName(heading: string | undefined): string {
  */
 export function guessRecord(text: string): Guessed | null {
   const rows = linesOf(text, LOOKED_AT);
-  for (const delimiter of [';', '\t', ',', ' '] as const) {
+  for (const delimiter of DELIMITERS) {
     const cells = rows.map((row) => cellsOf(row, delimiter));
     const isValue = (cell: string | undefined): boolean => VALUE.test(cell ?? '') && /\d/u.test(cell ?? '');
     for (const [header, first] of cells.entries()) {

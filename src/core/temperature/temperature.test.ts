@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import {
-  analyseRecord,
   compareSensors,
   difference,
   excursion,
@@ -9,25 +8,14 @@ import {
   indexCurve,
   type MaturityFunction,
   meanOver,
-  type RawRecord,
+  plainRecord,
   type Series,
   worthOf,
 } from '.';
 
 /** A record of one sensor as it was typed: hours and °C. */
 function recordOf(hours: readonly number[], ...sensors: readonly (readonly number[])[]) {
-  const raw: RawRecord = {
-    seconds: Float64Array.from(hours, (at) => at * 3600),
-    celsius: sensors.map((each) => Float64Array.from(each)),
-    start: null,
-    unread: 0,
-    examples: [],
-    troubles: [],
-  };
-  return analyseRecord(
-    raw,
-    sensors.map((_, place) => `T${place + 1}`),
-  );
+  return plainRecord(hours, Object.fromEntries(sensors.map((each, place) => [`T${place + 1}`, each])));
 }
 function seriesOf(hours: readonly number[], celsius: readonly number[]): Series {
   const [channel] = recordOf(hours, celsius).channels;

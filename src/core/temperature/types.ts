@@ -1,3 +1,5 @@
+import type { RowsMapping } from '../signals/text-rows';
+
 /** Version of the algorithm, kept with every record that it was read by. */
 export const RECORD_VERSION = 1;
 
@@ -6,13 +8,7 @@ export const STAMPS = ['instant', 'day first', 'month first', 's', 'min', 'h', '
 export type Stamp = (typeof STAMPS)[number];
 
 /** Which columns of a file are time and temperatures, and in what they are written. */
-export interface RecordMapping {
-  readonly delimiter: ',' | ';' | '\t' | ' ';
-  /** True where numbers are written with a comma. */
-  readonly decimalComma: boolean;
-  /** Lines before the first reading. */
-  readonly header: number;
-  readonly time: number;
+export interface RecordMapping extends RowsMapping {
   /** The column of the clock, where date and clock stand apart. */
   readonly clock?: number;
   readonly stamp: Stamp;

@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto';
 import { Type } from 'class-transformer';
 import {
-  IsBoolean,
   IsDefined,
   IsIn,
   IsInt,
@@ -14,7 +13,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
-import { limitsOf, usableInput } from '@/core/methods';
+import { FILE_NAME, limitsOf, usableInput } from '@/core/methods';
 import { FORCE_UNIT, logBand } from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
 import { convert, exact, type UnitId } from '@/core/quantity';
@@ -25,13 +24,15 @@ import {
   chosenPart,
   type LogAnalysis,
   type LogMapping,
+  MOST_BEFORE,
   readLoadLog,
   testsIn,
   thinned,
 } from '@/core/signals';
 import { equipment, loadLogs, runs } from '@/db/schema';
 import { NotFound } from '../errors';
-import { unpackedFile } from '../packed';
+import { RowsMappingInput } from '../file-mapping';
+import { PACKED_MOST, unpackedFile } from '../packed';
 import { currentReadings, inputOf } from '../readings';
 import { runPlace } from '../run-place';
 import { runSetup } from '../run-setup';
@@ -72,20 +73,15 @@ export function keptCurve(
     : thinned(...untilBroken(seconds, load, analysis), CURVE_POINTS);
 }
 
-class MappingInput implements LogMapping {
-  @IsIn([',', ';', '\t', ' '], { message: 'Between columns: choose one.' })
-  delimiter: LogMapping['delimiter'];
-  @IsBoolean() decimalComma: boolean;
-  @IsInt() @Min(0) @Max(200) header: number;
-  @IsInt() @Min(0) @Max(200) time: number;
+class MappingInput extends RowsMappingInput implements LogMapping {
   @IsIn(['s', 'ms', 'clock'], { message: 'Unit of time: choose one.' }) timeUnit: LogMapping['timeUnit'];
-  @IsInt() @Min(0) @Max(200) load: number;
+  @IsInt() @Min(0) @Max(MOST_BEFORE) load: number;
   @IsIn(['lbf', 'kip', 'kN', 'N', 'kgf'], { message: 'Unit of load: choose one.' }) loadUnit: UnitId;
-  @IsOptional() @IsInt() @Min(0) @Max(200) stress?: number;
+  @IsOptional() @IsInt() @Min(0) @Max(MOST_BEFORE) stress?: number;
   @IsOptional()
   @IsIn(['psi', 'ksi', 'MPa'], { message: 'Unit of stress: choose one.' })
   stressUnit?: UnitId;
-  @IsOptional() @IsInt() @Min(0) @Max(200) position?: number;
+  @IsOptional() @IsInt() @Min(0) @Max(MOST_BEFORE) position?: number;
   @IsOptional() @IsIn(['in', 'mm'], { message: 'Unit of travel: choose one.' }) positionUnit?: UnitId;
 }
 
@@ -93,9 +89,9 @@ export class KeepLoadLogInput {
   /** Made by the device: the same log sent twice is one. */
   @IsUUID() id: string;
   @IsUUID() runId: string;
-  @IsString() @MaxLength(200) name: string;
+  @IsString() @MaxLength(FILE_NAME) name: string;
   /** Base64 of the file, packed with gzip. */
-  @IsString() @MaxLength(9_000_000, { message: 'The file is too large: cut it to the test.' }) data: string;
+  @IsString() @MaxLength(PACKED_MOST, { message: 'The file is too large: cut it to the test.' }) data: string;
   @IsDefined({ message: 'What it is like is needed.' })
   @ValidateNested()
   @Type(() => MappingInput)

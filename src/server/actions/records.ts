@@ -4,7 +4,6 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
-  IsBoolean,
   IsDefined,
   IsIn,
   IsInt,
@@ -19,6 +18,7 @@ import {
 import { eq } from 'drizzle-orm';
 import { FILE_NAME, fieldAt } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
+import { MOST_BEFORE } from '@/core/signals';
 import {
   analyseRecord,
   guessRecord,
@@ -29,6 +29,7 @@ import {
 } from '@/core/temperature';
 import { runs, temperatureRecords } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
+import { RowsMappingInput } from '../file-mapping';
 import { PACKED_MOST, pack, unpackedFile } from '../packed';
 import { type ReadOut, readLogger } from '../press/read-logger';
 import { currentReadings } from '../readings';
@@ -36,13 +37,8 @@ import { runPlace } from '../run-place';
 import { type Context, defineUseCase, refuseFields, STAFF } from '../use-case';
 import { recomputeRun, saveReadings } from './runs';
 
-class RecordMappingInput implements RecordMapping {
-  @IsIn([',', ';', '\t', ' '], { message: 'Between columns: choose one.' })
-  delimiter: RecordMapping['delimiter'];
-  @IsBoolean() decimalComma: boolean;
-  @IsInt() @Min(0) @Max(200) header: number;
-  @IsInt() @Min(0) @Max(200) time: number;
-  @IsOptional() @IsInt() @Min(0) @Max(200) clock?: number;
+class RecordMappingInput extends RowsMappingInput implements RecordMapping {
+  @IsOptional() @IsInt() @Min(0) @Max(MOST_BEFORE) clock?: number;
   @IsIn(STAMPS, { message: 'Times: choose how they are written.' }) stamp: Stamp;
   @IsIn(['degC', 'degF'], { message: 'Scale: choose °C or °F.' }) unit: 'degC' | 'degF';
   @IsArray()
@@ -50,7 +46,7 @@ class RecordMappingInput implements RecordMapping {
   @ArrayMaxSize(16)
   @IsInt({ each: true })
   @Min(0, { each: true })
-  @Max(200, { each: true })
+  @Max(MOST_BEFORE, { each: true })
   columns: number[];
   @IsArray()
   @ArrayMaxSize(16)

@@ -1,5 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
+import type { PointStyle } from 'chart.js';
 import { useMemo } from 'react';
 import { MONO, TEXT } from '../theme';
 
@@ -42,6 +43,26 @@ export function curve(label: string, data: { x: number; y: number }[], colour: s
     borderJoinStyle: 'round' as const,
     pointRadius: 0,
     pointStyle: 'line' as const,
+  };
+}
+
+/** What was measured, as marks that no line joins. @param style one for all, or of each */
+export function dots(
+  label: string,
+  data: { x: number; y: number }[],
+  colour: string,
+  style: PointStyle | PointStyle[],
+  radius: number,
+) {
+  return {
+    label,
+    data,
+    showLine: false,
+    pointRadius: radius,
+    pointStyle: style,
+    borderColor: colour,
+    backgroundColor: colour,
+    borderWidth: 2,
   };
 }
 

@@ -1,27 +1,17 @@
 'use client';
-import {
-  Alert,
-  Box,
-  Button,
-  Checkbox,
-  FormControlLabel,
-  MenuItem,
-  Stack,
-  TextField,
-  Typography,
-} from '@mui/material';
+import { Alert, Box, Button, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { limitsOf, type PressTest } from '@/core/methods';
 import { logBand, troubleWords } from '@/core/methods/press';
 import { convert, exact, type UnitId, unitLabel } from '@/core/quantity';
-import { firstRows, type LogMapping, mappingFor, ratePart } from '@/core/signals';
+import { type LogMapping, mappingFor, ratePart } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/kit';
 import { packed } from '../packed';
 import { FileButton } from '../parts/FileButton';
-import { FileRows, Pick } from '../parts/FileRows';
+import { columnsOf, FileRows, Pick, Written } from '../parts/FileRows';
 import { useNotice } from '../parts/Notice';
 import { ReadProgress } from '../parts/ReadProgress';
 import { Figures } from './Figures';
@@ -203,8 +193,7 @@ function Columns({
   change: (mapping: LogMapping) => void;
   remembered: boolean;
 }) {
-  const rows = firstRows(text, mapping.delimiter).slice(0, Math.max(6, mapping.header + 3));
-  const columns = Math.max(...rows.map((row) => row.length), 1);
+  const { rows, numbered } = columnsOf(text, mapping);
   const pick = (
     label: string,
     value: string,
@@ -217,10 +206,6 @@ function Columns({
       options={options}
       take={(chosen) => change({ ...mapping, ...take(chosen) })}
     />
-  );
-  const numbered = Array.from(
-    { length: columns },
-    (_, index) => [String(index), `column ${index + 1}`] as const,
   );
   return (
     <Stack spacing={1.5}>
@@ -274,24 +259,7 @@ function Columns({
           [['none', 'no column'], ...numbered],
           (value) => beside(mapping, 'position', value, 'in'),
         )}
-        <TextField
-          size="small"
-          label="Lines before the readings"
-          value={mapping.header}
-          onChange={(event) =>
-            change({ ...mapping, header: Number(event.target.value.replace(/\D/gu, '')) || 0 })
-          }
-          sx={{ width: 190 }}
-        />
-        <FormControlLabel
-          control={
-            <Checkbox
-              checked={mapping.decimalComma}
-              onChange={(_, on) => change({ ...mapping, decimalComma: on })}
-            />
-          }
-          label="Decimal comma"
-        />
+        <Written mapping={mapping} change={change} />
       </Box>
     </Stack>
   );

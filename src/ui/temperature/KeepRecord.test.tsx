@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { analyseRecord, type RecordMapping, readRecord } from '@/core/temperature';
+import { analyseRecord, plainRecord, type RecordMapping, readRecord } from '@/core/temperature';
 import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
 import { useRun } from '../runsheet/use-run';
 import { KeepRecords } from './KeepRecord';
@@ -44,17 +44,7 @@ afterEach(() => {
 
 const GOOD =
   'time,core °C,air °C\n2031-01-10T08:00:00Z,14.2,6.1\n2031-01-10T08:30:00Z,15.0,6.0\n2031-01-10T09:00:00Z,-127,6.0';
-const KEPT = analyseRecord(
-  {
-    seconds: Float64Array.from([0, 1800, 3600]),
-    celsius: [Float64Array.from([20, 21, 22])],
-    start: Date.parse('2031-01-10T08:00:00Z') / 1000,
-    unread: 0,
-    examples: [],
-    troubles: [],
-  },
-  ['core'],
-);
+const KEPT = plainRecord([0, 0.5, 1], { core: [20, 21, 22] }, '2031-01-10T08:00:00Z');
 
 function Sheet({ kept = false, readOnly = false }: { kept?: boolean; readOnly?: boolean }) {
   const data = sheetData({

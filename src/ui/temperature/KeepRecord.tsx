@@ -1,15 +1,14 @@
 'use client';
-import { Alert, Box, Button, Checkbox, FormControlLabel, Stack, TextField, Typography } from '@mui/material';
+import { Alert, Box, Button, Checkbox, FormControlLabel, Stack, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { firstRows } from '@/core/signals';
 import { type Guessed, guessRecord, type RecordMapping, type Stamp, sensorName } from '@/core/temperature';
 import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/kit';
 import { packed } from '../packed';
 import { FileButton } from '../parts/FileButton';
-import { FileRows, Pick } from '../parts/FileRows';
+import { columnsOf, FileRows, Pick, Written } from '../parts/FileRows';
 import { TextLink } from '../parts/LinkButton';
 import { useNotice } from '../parts/Notice';
 import { ReadProgress } from '../parts/ReadProgress';
@@ -191,13 +190,8 @@ function Columns({
   mapping: RecordMapping;
   change: (mapping: RecordMapping) => void;
 }) {
-  const rows = firstRows(text, mapping.delimiter).slice(0, Math.max(6, mapping.header + 3));
-  const columns = Math.max(...rows.map((row) => row.length), 1);
+  const { rows, numbered } = columnsOf(text, mapping);
   const names = rows[mapping.header - 1] ?? [];
-  const numbered = Array.from(
-    { length: columns },
-    (_, index) => [String(index), `column ${index + 1}`] as const,
-  );
   const sensors = numbered.filter(
     ([column]) => Number(column) !== mapping.time && Number(column) !== mapping.clock,
   );
@@ -249,24 +243,7 @@ function Columns({
           ]}
           take={(value) => change({ ...mapping, unit: value as RecordMapping['unit'] })}
         />
-        <TextField
-          size="small"
-          label="Lines before the readings"
-          value={mapping.header}
-          onChange={(event) =>
-            change({ ...mapping, header: Math.min(200, Number(event.target.value.replace(/\D/gu, '')) || 0) })
-          }
-          sx={{ width: 190 }}
-        />
-        <FormControlLabel
-          control={
-            <Checkbox
-              checked={mapping.decimalComma}
-              onChange={(_, on) => change({ ...mapping, decimalComma: on })}
-            />
-          }
-          label="Decimal comma"
-        />
+        <Written mapping={mapping} change={change} />
       </Box>
       <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
         <Typography component="legend" variant="body2" color="text.secondary">

@@ -3,7 +3,7 @@ import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography, useT
 import { withThousands } from '@/core/quantity';
 import { estimateLater, type Gain, GROWTHS, type GrowthId, growthShare } from '@/core/strength-gain';
 import { Line } from '../charts/Line';
-import { curve, limitLine, useChartSetup } from '../charts/setup';
+import { curve, dots, limitLine, useChartSetup } from '../charts/setup';
 import { TextLink } from '../parts/LinkButton';
 
 const STEPS = 24;
@@ -50,20 +50,6 @@ export function StrengthGain({
   const [low, high] = [Math.min(...early), Math.max(...early)];
   const along = Array.from({ length: STEPS + 1 }, (_, place) => low + ((high - low) * place) / STEPS);
   const band = own ? along.map((at) => ({ at, ...estimateLater(pairs, at, rules) })) : [];
-  const dots = (
-    label: string,
-    data: { x: number; y: number }[],
-    colour: string,
-    style: 'circle' | 'triangle',
-  ) => ({
-    label,
-    data,
-    showLine: false,
-    pointRadius: 5,
-    pointStyle: style,
-    borderColor: colour,
-    backgroundColor: colour,
-  });
   return (
     <Box>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
@@ -152,12 +138,14 @@ export function StrengthGain({
                     pairs.map((pair) => ({ x: pair.early, y: pair.later })),
                     palette.text.primary,
                     'circle',
+                    5,
                   ),
                   dots(
                     'waiting',
                     foreseen.map((each) => ({ x: each.early, y: each.expected })),
                     palette.warning.main,
                     'triangle',
+                    5,
                   ),
                 ],
               }}

@@ -9,7 +9,13 @@ import {
   strengthAt,
 } from '../../maturity';
 import { type Exact, exact, plainOf } from '../../quantity';
-import { indexAt, indexCurve, type MaturityFunction, type TemperatureRecord } from '../../temperature';
+import {
+  indexAt,
+  indexCurve,
+  type MaturityFunction,
+  type TemperatureRecord,
+  worthBefore,
+} from '../../temperature';
 import { bySeverity, type Finding, finding, ourChoice, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
@@ -49,14 +55,9 @@ function indicesAt(
     const curve = indexCurve(channel, how, Math.max(cast, first));
     const found = indexAt(curve, Math.min((at - start) / HOUR_MS, channel.hours.at(-1) ?? 0));
     if (!found) return [];
-    const late = Math.max(0, first - cast);
-    const before = late > 0 && late <= made ? indexWorth(how, channel.celsius[0] ?? 0) * late : 0;
-    return [found.best + before];
+    return [found.best + worthBefore(how, channel, first - cast, made)];
   });
 }
-
-const indexWorth = (how: MaturityFunction, celsius: number): number =>
-  indexCurve({ hours: [0, 1], celsius: [celsius, celsius], gaps: [] }, how, 0).best[1] ?? 0;
 
 /** Cylinders with strength and index, and by how much the instrumented ones differ at the most, percent. */
 function brokenOf(
@@ -250,7 +251,7 @@ function findings(
     const strengths = rows.filter(({ leftOut }) => !leftOut).map(({ strength }) => strength);
     const mean = strengths.reduce((a, b) => a + b, 0) / strengths.length;
     const range = (100 * (Math.max(...strengths) - Math.min(...strengths))) / mean;
-    if (strengths.length === 2 && most.high && exact(range.toPrecision(8)).greaterThan(most.high))
+    if (strengths.length === 2 && most.high && measured(range).greaterThan(most.high))
       found.push(
         limitFinding(
           limits,
@@ -292,7 +293,7 @@ function findings(
       ),
     );
   const sensors = limits.of('maturity.sensors', system);
-  if (sensors.high && exact(apart.toPrecision(8)).greaterThan(sensors.high))
+  if (sensors.high && measured(apart).greaterThan(sensors.high))
     found.push(
       limitFinding(
         limits,
@@ -308,7 +309,7 @@ function findings(
   if (record?.start && input.castAt) {
     const late = (Date.parse(record.start) - Date.parse(input.castAt)) / HOUR_MS;
     const delay = limits.of('maturity.delay', system);
-    if (delay.high && exact((late * 60).toPrecision(8)).greaterThan(delay.high))
+    if (delay.high && measured(late * 60).greaterThan(delay.high))
       found.push(
         limitFinding(
           limits,

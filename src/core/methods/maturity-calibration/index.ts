@@ -1,4 +1,4 @@
-import { analyseRecord } from '../../temperature';
+import { plainRecord } from '../../temperature';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -10,22 +10,9 @@ import { MaturityCalibrationInput } from './input';
 /** The record of two instrumented cylinders of the example: 28 days in the moist room, a row every half hour. */
 function exampleRecord() {
   const hours = Array.from({ length: 28 * 48 + 25 }, (_, row) => row / 2);
-  const warm = (off: number): Float64Array =>
-    Float64Array.from(
-      hours,
-      (t) => Math.round(10 * (22.8 + off + 5 * (t / 11) ** 2 * Math.exp(2 * (1 - t / 11)))) / 10,
-    );
-  return analyseRecord(
-    {
-      seconds: Float64Array.from(hours, (t) => t * 3600),
-      celsius: [warm(0), warm(0.1)],
-      start: Date.parse('2031-05-14T14:10:00Z') / 1000,
-      unread: 0,
-      examples: [],
-      troubles: [],
-    },
-    ['cylinder 1', 'cylinder 2'],
-  );
+  const warm = (off: number): number[] =>
+    hours.map((t) => Math.round(10 * (22.8 + off + 5 * (t / 11) ** 2 * Math.exp(2 * (1 - t / 11)))) / 10);
+  return plainRecord(hours, { 'cylinder 1': warm(0), 'cylinder 2': warm(0.1) }, '2031-05-14T14:10:00Z');
 }
 
 /** The strength curve of one mix over its maturity. Order of work: ASTM C1074 (from memory), in our own words. */

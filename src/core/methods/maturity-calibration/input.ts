@@ -10,9 +10,8 @@ import {
   TextField,
 } from '../fields';
 import { DatumField, HowField, QField, ReferenceField } from '../maturity/function';
-import { STRENGTH } from '../maturity/strengths';
+import { INDEX, STRENGTH } from '../maturity/strengths';
 import { RowsField } from '../rows-field';
-import { countSpec } from '../specs';
 
 /** One cylinder of a calibration. */
 export class BreakRow extends RowInput {
@@ -25,8 +24,7 @@ export class BreakRow extends RowInput {
   @MeasureField({
     label: 'Index, °C·h or h',
     help: 'Only where no record is kept: what the meter in the instrumented cylinders showed.',
-    ...countSpec('1', '200000'),
-    possible: { US: ['1', '200000'], SI: ['1', '200000'] },
+    ...INDEX,
     example: '',
   })
   index?: string;

@@ -1,11 +1,11 @@
 import { type StrengthCurve, strengthAt } from '../../maturity';
-import { exact, plainOf } from '../../quantity';
+import { plainOf } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { indexUnit } from '../maturity/function';
 import { STRESS } from '../maturity/strengths';
-import { degreeUnits } from '../temperature/units';
+import { degreeUnits, measured } from '../temperature/units';
 import type { Forecast, Known } from './known';
 
 /** What has to be said of an estimate: what holds it, what is not yet, what is reached. */
@@ -86,7 +86,7 @@ export function findings(known: Known): Finding[] {
   }
   if (late > 0) {
     const made = limits.of('maturity.start', system);
-    if (made.high && exact(late.toPrecision(8)).greaterThan(made.high))
+    if (made.high && measured(late).greaterThan(made.high))
       found.push(
         limitFinding(
           limits,
@@ -134,7 +134,7 @@ export function findings(known: Known): Finding[] {
   const apart = limits.of('maturity.apart', system);
   if (tested && byCurve > 0) {
     const off = (100 * (tested.value.toNumber() - byCurve)) / byCurve;
-    if (apart.high && exact(Math.abs(off).toPrecision(8)).greaterThan(apart.high))
+    if (apart.high && measured(Math.abs(off)).greaterThan(apart.high))
       found.push(
         limitFinding(
           limits,
@@ -223,7 +223,7 @@ function verificationFindings({ input, limits }: Known, curve: StrengthCurve, ho
     return Number.isFinite(percent) ? [{ label: row.specimen ?? 'a cylinder', percent }] : [];
   });
   const outside = off.filter(
-    ({ percent }) => limit.high && exact(Math.abs(percent).toPrecision(8)).greaterThan(limit.high),
+    ({ percent }) => limit.high && measured(Math.abs(percent)).greaterThan(limit.high),
   );
   if (outside.length === 0) return [];
   const words = outside

@@ -84,7 +84,7 @@ export const maturityEstimate: Method<MaturityEstimateInput> = {
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(MaturityEstimateInput), system), system },
     setup: {
-      ...exampleSetup(system),
+      ...exampleSetup(),
       facts: { calibration: PAIRS[system], function: 'nurse-saul 0', curve: 'hyperbolic' },
     },
   }),

@@ -8,9 +8,9 @@ import {
   RunInput,
   TextField,
 } from '../fields';
-import { STRENGTH } from '../maturity/strengths';
+import { INDEX, STRENGTH } from '../maturity/strengths';
 import { RowsField } from '../rows-field';
-import { AIR_TEMPERATURE, countSpec } from '../specs';
+import { AIR_TEMPERATURE } from '../specs';
 import { SensorRow } from '../temperature/sensor-row';
 
 /** A cylinder of the job, broken to confirm the curve. */
@@ -21,8 +21,7 @@ export class VerificationRow extends RowInput {
   @MeasureField({
     label: 'Its index, °C·h or h',
     help: 'By its own sensor.',
-    ...countSpec('1', '200000'),
-    possible: { US: ['1', '200000'], SI: ['1', '200000'] },
+    ...INDEX,
     required: true,
     example: '1700',
   })
@@ -140,8 +139,7 @@ export class MaturityEstimateInput extends RunInput {
   @MeasureField({
     label: 'Index of the early cylinders, °C·h or h',
     help: 'Of those that were standard cured, when they were broken: their strength is carried on to 28 days.',
-    ...countSpec('1', '200000'),
-    possible: { US: ['1', '200000'], SI: ['1', '200000'] },
+    ...INDEX,
     rare: true,
     example: '',
   })

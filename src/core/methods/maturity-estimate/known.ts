@@ -10,7 +10,7 @@ import {
   indexFor,
   type StrengthCurve,
 } from '../../maturity';
-import { type IndexCurve, indexCurve, type MaturityFunction } from '../../temperature';
+import { type IndexCurve, indexCurve, type MaturityFunction, worthBefore } from '../../temperature';
 import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import { cautionOf } from '../maturity/band';
@@ -60,14 +60,10 @@ function nowOf(
   setup: RunSetup,
   limits: Limits,
   how: MaturityFunction,
-): {
-  readonly now: Now | undefined;
-  readonly air: Sensor | undefined;
-  readonly late: number;
-} {
+): Pick<Known, 'now' | 'late'> {
   const { sensors, times } = sensorsOf(
-    { record: input.record ? setup.records?.record : undefined },
-    ['record', 'second'],
+    input.record ? setup.records?.record : undefined,
+    undefined,
     input.sensors ?? [],
     limits,
     input.system,
@@ -85,23 +81,11 @@ function nowOf(
     const index = indexCurve(sensor.series, how, Math.max(placed, first), air?.series);
     const at = index.hours.at(-1);
     if (at === undefined) continue;
-    // What came before the first row is made up for by its temperature while it is little.
-    const before =
-      own > 0 && own <= made
-        ? (indexCurve(
-            {
-              hours: [0, own],
-              celsius: [sensor.series.celsius[0] ?? 0, sensor.series.celsius[0] ?? 0],
-              gaps: [],
-            },
-            how,
-            0,
-          ).best[1] ?? 0)
-        : 0;
+    const before = worthBefore(how, sensor.series, own, made);
     const [best, decision] = [(index.best.at(-1) ?? 0) + before, (index.decision.at(-1) ?? 0) + before];
     if (!least || decision < least.decision) least = { sensor, index, best, decision, at, zero: times.zero };
   }
-  return { now: least, air, late };
+  return { now: least, late };
 }
 
 /** When an index is reached: hours from now, at the soonest, as expected, and at the latest; null where not within sixty days. */

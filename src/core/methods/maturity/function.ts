@@ -13,7 +13,7 @@ export interface FunctionInput extends RunInput {
   readonly reference?: string;
 }
 
-export const HOW = {
+const HOW = {
   label: 'Maturity by',
   help: 'Curve and index are of one function: never mix them.',
   options: [

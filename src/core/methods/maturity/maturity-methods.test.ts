@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { INDEX, PAIRS } from '@/testing/calibration';
 import { Limits } from '../../limits';
-import { analyseRecord, type TemperatureRecord } from '../../temperature';
+import { plainRecord, type TemperatureRecord } from '../../temperature';
 import { usableInput } from '..';
 import type { Method } from '../contract';
 import { maturityCalibration } from '../maturity-calibration';
@@ -13,22 +14,10 @@ import { functionOf, functionText, functionWords, readFunction } from './functio
 const START = '2031-01-10T12:00:00.000Z';
 const later = (hours: number): string => new Date(Date.parse(START) + hours * 3_600_000).toISOString();
 
-function recordOf(
+const recordOf = (
   hours: readonly number[],
   sensors: Readonly<Record<string, readonly number[]>>,
-): TemperatureRecord {
-  return analyseRecord(
-    {
-      seconds: Float64Array.from(hours, (at) => at * 3600),
-      celsius: Object.values(sensors).map((each) => Float64Array.from(each)),
-      start: Date.parse(START) / 1000,
-      unread: 0,
-      examples: [],
-      troubles: [],
-    },
-    Object.keys(sensors),
-  );
-}
+): TemperatureRecord => plainRecord(hours, sensors, START);
 
 function made(method: unknown, input: Record<string, unknown>, setup: Partial<RunSetup> = {}) {
   // With all that holds for every test.
@@ -134,15 +123,6 @@ describe('what a cement makes of warmth', () => {
   });
 });
 
-// Pairs at five indices, psi over °C·h; made up, their fits worked outside (common practice, no source).
-const INDEX = [588, 1692, 3912, 7776, 15_516];
-const PAIRS = [
-  [1180, 1240],
-  [2480, 2400],
-  [3390, 3510],
-  [4130, 4250],
-  [4790, 4690],
-] as const;
 const breaks = (pairs: readonly (readonly number[])[] = PAIRS) =>
   pairs.flatMap((own, age) =>
     own.map((strength, place) => ({

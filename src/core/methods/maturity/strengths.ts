@@ -1,4 +1,5 @@
 import type { MeasureSpec } from '../fields';
+import { countSpec } from '../specs';
 
 /** A strength, psi or MPa. */
 export const STRENGTH: Pick<MeasureSpec, 'dimension' | 'unit' | 'step' | 'possible'> = {
@@ -9,3 +10,9 @@ export const STRENGTH: Pick<MeasureSpec, 'dimension' | 'unit' | 'step' | 'possib
 };
 
 export const STRESS = { US: 'psi', SI: 'MPa' } as const;
+
+/** A maturity index, °C·h or hours. */
+export const INDEX = {
+  ...countSpec('1', '200000'),
+  possible: { US: ['1', '200000'], SI: ['1', '200000'] },
+} satisfies Partial<MeasureSpec>;

@@ -37,13 +37,13 @@ function pairOf(sensors: readonly Sensor[]): readonly [Sensor, Sensor] | undefin
   return a && b && [a, b];
 }
 
-/** What speaks against a sensor by itself. */
 /** What a sensor is called beside another: by its record where both have one name. */
 function calledOf(first: Sensor, second: Sensor): readonly [string, string] {
   if (first.name !== second.name) return [first.name, second.name];
   return [`${first.name} of the first record`, `${second.name} of the second record`];
 }
 
+/** What speaks against a sensor by itself. */
 function faultsOf(sensor: Sensor, most: number): string[] {
   const { channel, bath } = sensor;
   const stuck = channel.faults.some(({ why }) => why === 'stuck');

@@ -39,8 +39,8 @@ export function compute(input: TemperatureRecordInput, setup: RunSetup): Outcome
   const sheet = new Sheet(setup.rounding ?? 'half-even');
   const records = setup.records ?? {};
   const { sensors, times, unknown } = sensorsOf(
-    { record: input.record ? records.record : undefined, second: input.second ? records.second : undefined },
-    ['record', 'second'],
+    input.record ? records.record : undefined,
+    input.second ? records.second : undefined,
     input.sensors ?? [],
     limits,
     system,

@@ -1,6 +1,4 @@
-import type { System } from '../../quantity';
-import type { TemperatureRecord } from '../../temperature';
-import { analyseRecord } from '../../temperature';
+import { plainRecord, type TemperatureRecord } from '../../temperature';
 
 /** Hours and rows of the example's record. */
 const LENGTH_H = 72;
@@ -13,24 +11,18 @@ export function exampleRecord(start = '2031-05-14T12:00:00.000Z'): TemperatureRe
   const concrete = hours.map((hour) =>
     hour < 1 ? 18 : 20 + 12 * (age(hour) / 11) ** 2 * Math.exp(2 * (1 - age(hour) / 11)) - age(hour) / 40,
   );
-  return analyseRecord(
+  return plainRecord(
+    hours,
     {
-      seconds: Float64Array.from(hours, (hour) => hour * 3600),
-      celsius: [
-        Float64Array.from(concrete, (each) => Math.round(each * 10) / 10),
-        Float64Array.from(hours, (hour) => Math.round(10 * (16 + 4 * Math.sin(hour / 4))) / 10),
-      ],
-      start: Date.parse(start) / 1000,
-      unread: 0,
-      examples: [],
-      troubles: [],
+      concrete: concrete.map((each) => Math.round(each * 10) / 10),
+      air: hours.map((hour) => Math.round(10 * (16 + 4 * Math.sin(hour / 4))) / 10),
     },
-    ['concrete', 'air'],
+    start,
   );
 }
 
 /** What a run of a method with a record is set up with, for descriptions and tests. */
-export function exampleSetup(_: System) {
+export function exampleSetup() {
   return {
     zone: 'America/New_York',
     lot: { label: 'EXAMPLE' },

@@ -81,6 +81,6 @@ export const temperatureRecord: Method<TemperatureRecordInput> = {
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(TemperatureRecordInput), system), system },
-    setup: exampleSetup(system),
+    setup: exampleSetup(),
   }),
 };

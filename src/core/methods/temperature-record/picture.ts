@@ -1,4 +1,5 @@
 import type { Limit } from '../../limits';
+import { stretchesOf } from '../../signals';
 import { difference, meanOver, type Series } from '../../temperature';
 import type { Picture } from '../contract';
 import type { Sensor } from '../temperature/sensors';
@@ -15,23 +16,12 @@ export function curveText(
   to: (celsius: number) => string,
   zero = 0,
 ): string {
-  const stretch = Math.max(1, Math.ceil((hours.length * 2) / SHOWN));
-  const broken = new Set(gaps);
-  const points: string[] = [];
-  for (let from = 0; from < hours.length; from += stretch) {
-    const end = Math.min(from + stretch, hours.length);
-    let [low, high] = [from, from];
-    let gap = false;
-    for (let place = from; place < end; place += 1) {
-      if ((celsius[place] ?? 0) < (celsius[low] ?? 0)) low = place;
-      if ((celsius[place] ?? 0) > (celsius[high] ?? 0)) high = place;
-      gap ||= broken.has(place);
-    }
-    for (const place of [...new Set([low, high])].sort((a, b) => a - b))
-      points.push(`${((hours[place] ?? 0) - zero).toFixed(3)}/${to(celsius[place] ?? 0)}`);
-    if (gap) points.push('-');
-  }
-  return points.join(' ');
+  return stretchesOf(celsius, SHOWN)
+    .flatMap(({ from, end, places }) => [
+      ...places.map((place) => `${((hours[place] ?? 0) - zero).toFixed(3)}/${to(celsius[place] ?? 0)}`),
+      ...(gaps.some((place) => place >= from && place < end) ? ['-'] : []),
+    ])
+    .join(' ');
 }
 
 /** What is drawn: each sensor over hours after placing, the second record put right, limits, the difference. */

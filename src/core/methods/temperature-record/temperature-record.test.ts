@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { analyseRecord, type TemperatureRecord } from '../../temperature';
+import { plainRecord, type TemperatureRecord } from '../../temperature';
 import { usableInput } from '..';
 import type { RunSetup } from '../setup';
 import { temperatureRecord } from '.';
@@ -8,23 +8,11 @@ import { exampleRecord } from './example';
 const START = '2031-01-10T12:00:00.000Z';
 const inC = (values: readonly number[]): number[] => values.map((each) => (each - 32) / 1.8);
 
-function recordOf(
+const recordOf = (
   hours: readonly number[],
   sensors: Readonly<Record<string, readonly number[]>>,
   start: string | null = START,
-): TemperatureRecord {
-  return analyseRecord(
-    {
-      seconds: Float64Array.from(hours, (at) => at * 3600),
-      celsius: Object.values(sensors).map((each) => Float64Array.from(each)),
-      start: start === null ? null : Date.parse(start) / 1000,
-      unread: 0,
-      examples: [],
-      troubles: [],
-    },
-    Object.keys(sensors),
-  );
-}
+): TemperatureRecord => plainRecord(hours, sensors, start);
 
 function made(
   system: 'US' | 'SI',

@@ -2,8 +2,7 @@ import type { LimitId } from '../../limits';
 import { ChoiceField, MeasureField, RowInput, TextField } from '../fields';
 
 /** Where a sensor is. */
-export const PLACES = ['core', 'surface', 'air', 'specimen', 'box', 'room'] as const;
-export type Place = (typeof PLACES)[number];
+export type Place = 'core' | 'surface' | 'air' | 'specimen' | 'box' | 'room';
 
 /** What a sensor is, with the row that says how true it reads. */
 export const SENSOR_KINDS = {

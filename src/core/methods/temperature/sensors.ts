@@ -7,8 +7,6 @@ import { degreeUnits } from './units';
 
 /** A sensor as a test takes it: its series on the time of the first record, corrected by its bath check. */
 export interface Sensor {
-  /** `1` or `B2`: column of its record. */
-  readonly key: string;
   readonly name: string;
   readonly of: 'first' | 'second';
   readonly place: Place;
@@ -21,7 +19,7 @@ export interface Sensor {
 }
 
 /** What is known of the time of two records. */
-export interface RecordTimes {
+interface RecordTimes {
   /** Instant of hour nought, ms; null where no record says it. */
   readonly zero: number | null;
   /** Hours that the second record began after the first. */
@@ -30,10 +28,7 @@ export interface RecordTimes {
   readonly together: boolean;
 }
 
-export function timesOf(
-  first: TemperatureRecord | undefined,
-  second: TemperatureRecord | undefined,
-): RecordTimes {
+function timesOf(first: TemperatureRecord | undefined, second: TemperatureRecord | undefined): RecordTimes {
   const [a, b] = [first, second].map((record) => (record?.start ? Date.parse(record.start) : null));
   const zero = a ?? (first ? null : (b ?? null));
   const together = typeof a === 'number' && typeof b === 'number';
@@ -55,18 +50,18 @@ const plain = (text: string): string => text.trim().toLowerCase();
  * @returns also the rows that speak of a sensor no record has
  */
 export function sensorsOf(
-  records: Readonly<Record<string, TemperatureRecord | undefined>>,
-  names: readonly [first: string, second: string],
+  first: TemperatureRecord | undefined,
+  second: TemperatureRecord | undefined,
   rows: readonly SensorRow[],
   limits: Limits,
   system: System,
 ): { readonly sensors: readonly Sensor[]; readonly times: RecordTimes; readonly unknown: readonly string[] } {
-  const [first, second] = [records[names[0]], records[names[1]]];
   const times = timesOf(first, second);
   const { toDifference } = degreeUnits(system);
   const used = new Set<SensorRow>();
   const made = ([record, of]: readonly [TemperatureRecord | undefined, Sensor['of']]): Sensor[] =>
     (record?.channels ?? []).map((channel, column) => {
+      // `1` or `B2`: its column, and of which record.
       const key = `${of === 'first' ? '' : 'B'}${column + 1}`;
       const row = rows.find(
         ({ sensor }) => sensor && (plain(sensor) === plain(key) || plain(sensor) === plain(channel.name)),
@@ -77,7 +72,6 @@ export function sensorsOf(
       const shift = of === 'first' || !first ? 0 : times.shift;
       const kind: SensorKind | undefined = row?.kind;
       return {
-        key,
         name: channel.name,
         of,
         place: row?.place ?? guessedPlace(channel.name),

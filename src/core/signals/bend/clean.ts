@@ -1,3 +1,4 @@
+import { median } from '../../statistics/median';
 import type { BendAnalysis, BendRecord } from './types';
 
 /** Our choices: samples for the zero, shares of the peak, noises. */
@@ -8,14 +9,6 @@ const SPIKE_NOISES = 6;
 const SPIKE_SHARE = 0.02;
 /** Makes a median of distances from the median comparable with a standard deviation of normal noise. */
 const NORMAL = 1.4826;
-
-function median(values: readonly number[]): number {
-  const sorted = values.toSorted((a, b) => a - b);
-  const middle = Math.floor(sorted.length / 2);
-  return sorted.length % 2 === 1
-    ? (sorted[middle] ?? 0)
-    : ((sorted[middle - 1] ?? 0) + (sorted[middle] ?? 0)) / 2;
-}
 
 /** Place of the largest value. */
 export function largestAt(values: Float64Array): number {

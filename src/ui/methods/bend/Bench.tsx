@@ -1,28 +1,16 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
 import { Line } from '../../charts/Line';
-import { curve, limitLine, useChartSetup } from '../../charts/setup';
+import { pointsOf } from '../../charts/points';
+import { curve, dots, limitLine, useChartSetup } from '../../charts/setup';
 import type { BenchProps } from '../kit';
 import { pairsIn } from '../listed';
-
-type Point = { readonly x: number; readonly y: number };
-
-/** Points written as `x/y x/y`. */
-function pointsIn(text: unknown): Point[] {
-  return String(text ?? '')
-    .split(' ')
-    .filter(Boolean)
-    .map((pair) => {
-      const [x = '', y = ''] = pair.split('/');
-      return { x: Number(x), y: Number(y) };
-    });
-}
 
 /** Force over displacement as the machine recorded it: the straight line, first crack, peak, and where it is read. */
 export function BendBench({ picture: { values } }: BenchProps) {
   const base = useChartSetup();
   const { palette } = useTheme();
-  const points = pointsIn(values.curve);
+  const points = pointsOf(values.curve);
   if (points.length < 2)
     return (
       <Typography color="text.secondary">
@@ -30,20 +18,9 @@ export function BendBench({ picture: { values } }: BenchProps) {
         choose the file at the step of loading.
       </Typography>
     );
-  const one = (text: unknown): Point[] => (text === null ? [] : pointsIn(text));
-  const [peak, crack] = [one(values.peak), one(values.crack)];
+  const [peak, crack] = [pointsOf(values.peak), pointsOf(values.crack)];
   const by =
     { drop: 'by a drop', deviation: 'leaves its line', peak: 'at its peak' }[String(values.crackBy)] ?? '';
-  const dot = (label: string, at: Point[], colour: string, style: 'rect' | 'triangle' | 'crossRot') => ({
-    label,
-    data: at,
-    showLine: false,
-    pointRadius: 7,
-    pointStyle: style,
-    borderColor: colour,
-    backgroundColor: colour,
-    borderWidth: 2,
-  });
   const marks = Object.fromEntries(
     pairsIn(values.marks).map(([at, word]) => [
       `m${at}`,
@@ -63,11 +40,11 @@ export function BendBench({ picture: { values } }: BenchProps) {
           data={{
             datasets: [
               curve(`force, ${values.force}`, points, palette.primary.main),
-              curve('straight line', one(values.line), palette.text.secondary, [6, 4]),
-              dot(`first crack, ${by}`, crack, palette.error.main, 'triangle'),
-              dot('peak', peak, palette.text.primary, 'rect'),
+              curve('straight line', pointsOf(values.line), palette.text.secondary, [6, 4]),
+              dots(`first crack, ${by}`, crack, palette.error.main, 'triangle', 7),
+              dots('peak', peak, palette.text.primary, 'rect', 7),
               ...(values.slips
-                ? [dot('seat slipped', pointsIn(values.slips), palette.warning.main, 'crossRot')]
+                ? [dots('seat slipped', pointsOf(values.slips), palette.warning.main, 'crossRot', 7)]
                 : []),
             ],
           }}

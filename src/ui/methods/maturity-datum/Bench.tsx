@@ -1,8 +1,8 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
 import { Line } from '../../charts/Line';
-import { curve, useChartSetup } from '../../charts/setup';
-import { pointsOf } from '../../temperature/points';
+import { pointsOf } from '../../charts/points';
+import { curve, dots, useChartSetup } from '../../charts/setup';
 import type { BenchProps } from '../kit';
 
 /** Rates over temperature with their line, down to where it would be nought. */
@@ -36,15 +36,7 @@ export function CementSpeedBench({ picture }: BenchProps) {
         data={{
           datasets: [
             curve('their line, to nought', line, palette.primary.main),
-            {
-              label: 'rates',
-              data: points,
-              showLine: false,
-              pointRadius: 6,
-              pointStyle: 'circle' as const,
-              borderColor: palette.text.primary,
-              backgroundColor: palette.text.primary,
-            },
+            dots('rates', points, palette.text.primary, 'circle', 6),
           ],
         }}
         options={{

@@ -1,8 +1,8 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
 import { Line } from '../../charts/Line';
-import { curve, limitLine, useChartSetup } from '../../charts/setup';
-import { pointsOf } from '../../temperature/points';
+import { pointsOf } from '../../charts/points';
+import { curve, dots, limitLine, useChartSetup } from '../../charts/setup';
 import type { BenchProps } from '../kit';
 
 const text = (value: unknown): string => (typeof value === 'string' ? value : '');
@@ -28,22 +28,6 @@ export function CurveBench({ picture }: BenchProps) {
       </Box>
     );
   }
-  const dots = (
-    label: string,
-    data: { x: number; y: number }[],
-    colour: string,
-    style: 'circle' | 'crossRot' | 'triangle' | 'rectRot',
-    radius: number,
-  ) => ({
-    label,
-    data,
-    showLine: false,
-    borderColor: colour,
-    backgroundColor: colour,
-    pointRadius: radius,
-    pointStyle: style,
-    borderWidth: 2,
-  });
   const required = typeof values.required === 'number' ? values.required : null;
   const asked = typeof values.asked === 'number' ? values.asked : null;
   const [at] = now;

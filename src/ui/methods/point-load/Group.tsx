@@ -2,7 +2,7 @@
 import { Box, Typography, useTheme } from '@mui/material';
 import type { SetPlot } from '@/core/acceptance/set-rule';
 import { Line } from '../../charts/Line';
-import { useChartSetup } from '../../charts/setup';
+import { dots, useChartSetup } from '../../charts/setup';
 import type { GroupPiece, GroupProps } from '../kit';
 
 /** A group of pieces: every index on a strip, those left out hollow, and the line over their sizes. */
@@ -135,14 +135,7 @@ function OverSizes({ plot: { x: across, y: up, points, line, doubts } }: { plot:
           aria-label="Load against the square of the equivalent diameter, both as logarithms"
           data={{
             datasets: [
-              {
-                label: 'Piece',
-                data: [...points],
-                showLine: false,
-                pointRadius: 4,
-                borderColor: palette.text.primary,
-                backgroundColor: palette.text.primary,
-              },
+              dots('Piece', [...points], palette.text.primary, 'circle', 4),
               ...(line
                 ? [
                     {

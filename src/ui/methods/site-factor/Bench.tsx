@@ -2,7 +2,7 @@
 import { Box, Slider, Typography, useTheme } from '@mui/material';
 import { useState } from 'react';
 import { Line } from '../../charts/Line';
-import { curve, useChartSetup } from '../../charts/setup';
+import { curve, dots, useChartSetup } from '../../charts/setup';
 import type { BenchProps } from '../kit';
 
 type PairPoint = readonly [core: string, x: number, y: number, counts: 0 | 1];
@@ -38,15 +38,13 @@ export function SiteFactorBench({ picture }: BenchProps) {
           aria-label="Strength of cores over the index of pieces beside them, with the line through the origin"
           data={{
             datasets: [
-              {
-                label: 'Pair',
-                data: pairs.map(([, x, y]) => ({ x, y })),
-                showLine: false,
-                pointRadius: 5,
-                pointStyle: pairs.map(([, , , counts]) => (counts ? 'rect' : 'crossRot')),
-                borderColor: palette.text.primary,
-                backgroundColor: palette.text.primary,
-              },
+              dots(
+                'Pair',
+                pairs.map(([, x, y]) => ({ x, y })),
+                palette.text.primary,
+                pairs.map(([, , , counts]) => (counts ? 'rect' : 'crossRot')),
+                5,
+              ),
               ...(drawn
                 ? [
                     curve(

@@ -2,9 +2,9 @@
 import { Box, FormControlLabel, Switch, Typography, useTheme } from '@mui/material';
 import { useState } from 'react';
 import { Line } from '../../charts/Line';
+import { pointsOf } from '../../charts/points';
 import { curve, limitLine, useChartSetup } from '../../charts/setup';
 import { TextLink } from '../../parts/LinkButton';
-import { pointsOf } from '../../temperature/points';
 import type { BenchProps } from '../kit';
 
 const text = (value: unknown): string => (typeof value === 'string' ? value : '');
