@@ -158,3 +158,77 @@ test('a record over the displacement is read from a file, beside the plain ones'
   await expect(page.getByRole('img', { name: /curves of 4/ })).toBeVisible();
   await page.close();
 });
+
+test('a beam with bars is bent live on the frame: crack, shelf, end, record', async ({ browser }) => {
+  test.setTimeout(600_000);
+  const page = await signedIn(browser, 'laboratory');
+  page.setDefaultTimeout(120_000);
+  await toBench(page, 'PMF-017-J');
+  await page.getByRole('button', { name: /bending by displacement/i }).click();
+  await page.waitForURL(/\/runs\//);
+  await given(page, {
+    machine: 'BF-01',
+    calliper: 'CA-01',
+    outOfMoistAt: new Date(Date.now() - 4 * 60_000).toISOString(),
+    width1: '6.00',
+    width2: '6.05',
+    width3: '6.00',
+    depth1: '6.00',
+    depth2: '6.00',
+    depth3: '6.05',
+    span: '18.00',
+    kind: 'bars',
+    loading: 'centre',
+    measuredBy: 'crosshead',
+    spacers: 'none',
+    flush: 'yes',
+    zeroed: 'true',
+    guarded: 'true',
+    speed: '0.0394',
+    stops: 'true',
+  });
+  await toStep(page, 'Bend it');
+  await page.getByRole('link', { name: 'Follow BF-01 live' }).click();
+  await page.waitForURL(/\/press$/);
+  await expect(page.getByText('✓ Live, recorded')).toBeVisible();
+  await expectAccessible(page);
+  const banner = page.getByTestId('press-banner');
+  await page.getByRole('combobox', { name: 'Time' }).click();
+  await page.getByRole('option', { name: '× 10' }).click();
+  await page.getByRole('button', { name: 'Put the beam in' }).click();
+  await expect(page.getByText('The beam is in.')).toBeVisible();
+  // With its guard open it cannot be driven.
+  await expect(page.getByRole('button', { name: 'Drive (D)' })).toBeDisabled();
+  await page.keyboard.press('g');
+  await page.getByRole('button', { name: 'Down, just clear' }).click();
+  await expect(page.getByText('It moves fast.')).toBeVisible();
+  await expect(page.getByText('It stands.')).toBeVisible();
+  // Somebody left the machine to stop on a fall: the first crack ends it, and driving on goes on.
+  await page.getByRole('combobox', { name: 'Stops on a fall of' }).click();
+  await page.getByRole('option', { name: '30 %' }).click();
+  await page.getByRole('combobox', { name: 'Stops at' }).click();
+  await page.getByRole('option', { name: /in$/ }).click();
+  await page.keyboard.press('d');
+  await expect(page.getByRole('button', { name: 'First crack seen (C)' })).toBeVisible();
+  await expect(banner).toContainText('Stopped on a drop: drive on, or it ends here');
+  await page.keyboard.press('c');
+  await expect(page.getByRole('button', { name: 'First crack seen (C)' })).toHaveCount(0);
+  await page.getByRole('combobox', { name: 'Stops on a fall of' }).click();
+  await page.getByRole('option', { name: 'nothing' }).last().click();
+  await page.keyboard.press('d');
+  await expect(banner).toContainText(/Cracked at|Below its peak/);
+  await expect(banner).toContainText(/is reached: stop it, take the record/, { timeout: 240_000 });
+  await page.getByRole('button', { name: /^Take the record/ }).click();
+  await page.waitForURL(/\/runs\/[^/]+$/);
+  // The crack is the force before the fall; peak, time and how it ended came with the record.
+  await expect(page.locator('[data-field=maximumLoad]')).not.toHaveValue('');
+  const seen = Number(await page.locator('[data-field=crackSeen]').inputValue());
+  const said = await page.getByText(/^stress at the first crack/).textContent();
+  expect(Math.abs(seen / 8 - Number(said?.replace(/\D/gu, '')))).toBeLessThan(30);
+  await expect(page.getByText('Load log kept')).toBeVisible();
+  await toStep(page, 'Where it broke');
+  await expect(page.getByRole('img', { name: /^Force over displacement: peak/ })).toBeVisible();
+  await take(page, { place: '8.7' });
+  await expect(page.getByTestId('main-result')).toHaveText(/^[\d,]+$/);
+  await page.close();
+});

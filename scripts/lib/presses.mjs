@@ -3,6 +3,8 @@ import { freePort, start, TSX } from './system.mjs';
 
 /** Machines of the demo scenario that a stand-in takes the place of. */
 const HAND_PUMPED = ['PL-01'];
+/** Frames that are driven by their displacement. */
+const DRIVEN = ['BF-01'];
 /** Balances, with what they weigh in. */
 const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
 /** Loggers of temperatures, with what they are. */
@@ -15,6 +17,7 @@ const STAND_INS = [
   'PR-03',
   'PR-04',
   ...HAND_PUMPED,
+  ...DRIVEN,
   ...Object.keys(BALANCES),
   ...Object.keys(LOGGERS),
 ];
@@ -46,6 +49,7 @@ export function startPresses(env) {
       start('node', [TSX, 'src/devices/press/main.ts'], {
         ...env,
         BRICOLE_HAND_PUMPED: HAND_PUMPED.join(),
+        BRICOLE_DRIVEN: DRIVEN.join(),
         BRICOLE_BALANCES: named(BALANCES),
         BRICOLE_LOGGERS: named(LOGGERS),
         BRICOLE_SMALL: named(SMALL),

@@ -20,6 +20,8 @@ interface Bent {
   readonly readings: Readonly<Record<string, string>>;
 }
 
+/** Beams of the bay that are due now. */
+const DUE = 2;
 const PLAIN_END = { failure: 'snapped', ended: 'broken' } as const;
 /** Two plain beams, one with basalt bars and one with fibres, bent by their displacement beside one another. */
 const BEAMS: readonly Bent[] = [
@@ -109,12 +111,13 @@ export function bentRecord(corners: readonly Corner[], seed: number): string {
   return `time_s,displacement_mm,force_N\n${rows.join('\n')}\n`;
 }
 
-/** Beams of one bay that are bent by their displacement, with the machine’s files. */
+/** Beams of one bay that are bent by their displacement, with the machine’s files; two more are due on the frame now. */
 export async function addBent(
   db: Database,
   { act, read }: Hands,
   sampleId: string,
   castAt: number,
+  now: Date,
 ): Promise<void> {
   await act(
     'field',
@@ -124,7 +127,10 @@ export async function addBent(
       castAt: new Date(castAt).toISOString(),
       size: 'beam-6x6x21',
       cure: 'standard',
-      groups: [{ ageDays: 28, count: BEAMS.length }],
+      groups: [
+        { ageDays: 28, count: BEAMS.length },
+        { ageDays: Math.round((now.getTime() - castAt) / DAY), count: DUE },
+      ],
     },
     castAt,
   );
@@ -144,7 +150,7 @@ export async function addBent(
       'laboratory',
       runId,
       {
-        machine: 'PR-04',
+        machine: 'BF-01',
         calliper: 'CA-01',
         outOfMoistAt: new Date(at - 10 * MINUTE).toISOString(),
         ...Object.fromEntries(

@@ -160,7 +160,7 @@ class Loader {
         this.now,
       );
       if ('machine' in item) {
-        const { spacers, ...facts } = item.machine;
+        const { spacers = [], ...facts } = { spacers: undefined, ...item.machine };
         const seatOiledOn = today.minus({ months: number === 'PR-02' ? 9 : 2 }).toISODate() ?? '';
         await this.act(
           'laboratory',
@@ -304,7 +304,7 @@ class Loader {
     if ('flexuralStrength' in mixOf(plan)) {
       const hands = { act: this.act.bind(this), read: this.read.bind(this) };
       await addBeams(this.db, hands, sampleId, castAt, this.now, order);
-      if (order === TRIAL) await addBent(this.db, hands, sampleId, castAt);
+      if (order === TRIAL) await addBent(this.db, hands, sampleId, castAt, this.now);
     }
     return sampleId;
   }

@@ -251,6 +251,21 @@ export const EQUIPMENT = [
     },
   },
   {
+    number: 'BF-01',
+    kind: 'compression machine',
+    name: 'Bending frame, two spindles, driven by its crosshead',
+    place: 'Press room',
+    monthsAgo: 6,
+    from: '220 lbf',
+    to: '21,000 lbf',
+    certificate: 'SV-2226',
+    machine: {
+      capacity: '22,000 lbf',
+      indicator: 'digital',
+      increment: '1 lbf',
+    },
+  },
+  {
     number: 'PR-05',
     kind: 'compression machine',
     name: 'Block press, wide plates, digital indicator',

@@ -46,6 +46,7 @@ import { LIMITS as UNIT_RECEIVING } from '../methods/unit-receiving/limits';
 import { LIMITS as UNIT_REPORT } from '../methods/unit-report/limits';
 import { LIMITS as UNIT_SAWING } from '../methods/unit-sawing/limits';
 import { LIMITS as UNIT_SOAK } from '../methods/unit-soak/limits';
+import { LIMITS as WATER_DENSITY } from '../methods/water-density/limits';
 import { LIMITS as PLAN } from '../sampling-plan/limits';
 import { LIMITS as STRENGTH_GAIN } from '../strength-gain/limits';
 import { LIMITS as AGES } from '../windows/limits';
@@ -73,6 +74,7 @@ export const REGISTER = {
   ...BEAM_SECTION,
   ...BEND,
   ...HARDENED_DENSITY,
+  ...WATER_DENSITY,
   ...STATIC_MODULUS,
   ...CORE_COMPRESSION,
   ...MORTAR_CUBE,

@@ -2,6 +2,7 @@ import type { Verdict } from '../acceptance/criterion';
 import type { SetRule } from '../acceptance/set-rule';
 import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
+import type { Behaviour } from '../press';
 import type { Exact, System, UnitId } from '../quantity';
 import type { BendAsked } from '../signals';
 import type { Lane, Wait } from '../waits/wait';
@@ -98,6 +99,20 @@ export interface PlanItem {
   readonly note?: string;
 }
 
+/** How a specimen is driven by its displacement; displacements in mm, as a record has them. */
+export interface Driven {
+  /** What is read and driven by, as it is called. */
+  readonly what: string;
+  /** It is read on the specimen itself, not at the crosshead. */
+  readonly own: boolean;
+  /** The parts of the displacement that have a speed of their own: where each ends (the last: null), and the band. */
+  readonly parts: readonly { readonly to: number | null; readonly word: string; readonly speed: Limit }[];
+  /** Where it is read, with what stands there; where the record may end, null where it is broken through. */
+  readonly marks: readonly (readonly [at: number, word: string])[];
+  readonly end: number | null;
+  readonly behaves: Behaviour;
+}
+
 /** How a specimen is loaded in a press; lengths in in or mm, loads in lbf or kN, as the run's system. */
 export interface PressTest {
   /** What the load is divided by, in² or mm², and the factor to the unit of the stress: 1 for lbf, 1000 for kN. */
@@ -115,8 +130,8 @@ export interface PressTest {
   readonly judged?: Limit;
   /** It breaks at once at its peak. */
   readonly snaps?: true;
-  /** It is driven by its displacement: no rate of the load is kept. */
-  readonly driven?: true;
+  /** It is driven by its displacement, and how: no rate of the load is kept. */
+  readonly driven?: Driven;
   /** A rate outside the band is reported only with a reason. */
   readonly strict?: true;
   /** Size that meets the bearing faces: diameter, or side. */
@@ -139,6 +154,9 @@ export interface PressUse<I extends RunInput = RunInput> {
     readonly at: string;
     readonly rate?: string;
     readonly spacers?: string;
+    /** Of what is driven by its displacement: load at the first crack that is seen, and how it ended. */
+    readonly crack?: string;
+    readonly ended?: string;
   };
   /** The test as far as it is known: undefined while nothing is known of the specimen's size. */
   test(input: I, setup: RunSetup): PressTest | undefined;

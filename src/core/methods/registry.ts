@@ -55,6 +55,7 @@ import { unitReceiving } from './unit-receiving';
 import { unitReport } from './unit-report';
 import { unitSawing } from './unit-sawing';
 import { unitSoak } from './unit-soak';
+import { waterDensity } from './water-density';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
 const REGISTRY = {
@@ -89,6 +90,7 @@ const REGISTRY = {
   'beam-arrival': beamArrival,
   'beam-section': beamSection,
   'hardened-density': hardenedDensity,
+  'water-density': waterDensity,
   'static-modulus': staticModulus,
   'point-load': pointLoad,
   'site-factor': siteFactor,

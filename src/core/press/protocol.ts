@@ -1,5 +1,6 @@
 import { BALANCE_UNITS, type BalanceUnit, type MassLine } from '../balance';
 import { isTemperatureLine, type TemperatureLine } from '../logger';
+import type { Drive, PlacedBeam } from './driven-frame';
 import type { PlacedPiece } from './hand-pumped';
 import type { Levers, ReadingLine } from './reading';
 import type { PlacedSpecimen } from './simulated-press';
@@ -16,6 +17,8 @@ export interface HelloLine {
   readonly rate: number;
   /** True for a stand-in: it takes levers and specimens by line. */
   readonly simulated: boolean;
+  /** True for a machine that is driven by its displacement. */
+  readonly driven?: true;
 }
 
 /** Once a second, whether or not anything is read. */
@@ -41,6 +44,8 @@ export type PressCommand =
   | { readonly levers: Levers }
   | { readonly place: PlacedSpecimen }
   | { readonly piece: PlacedPiece }
+  | { readonly bend: PlacedBeam }
+  | { readonly drive: Drive }
   | { readonly stroke: true }
   | { readonly release: true }
   | { readonly put: number }

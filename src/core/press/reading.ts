@@ -15,8 +15,11 @@ export interface PressReading extends Levers {
   readonly peak: number;
   /** Stress by the area that is set in the indicator, MPa; absent without a specimen. */
   readonly stress?: number;
-  /** Platen travel, mm. */
+  /** Platen travel, mm; of a frame that is driven by another displacement, that one. */
   readonly position: number;
+  /** What a frame is driven at, mm/min, and why it stopped by itself: on a fall of the force, where it was set to end. */
+  readonly speed?: number;
+  readonly stop?: 'drop' | 'set';
 }
 
 /** One line of a press, a JSON object: see docs/devices.md. */

@@ -1,3 +1,5 @@
+import { riseOver } from './rise';
+
 /** One reading as it is watched: seconds of the device, load in the unit of the run. */
 export interface WatchedReading {
   readonly seconds: number;
@@ -300,22 +302,8 @@ export class PressWatch {
     return some.toSorted((a, b) => a - b)[Math.floor(some.length / 2)] ?? 0;
   }
 
-  /** Least-squares rise of the load over the last seconds; null for fewer than three readings in them. */
+  /** Rise of the load over the last seconds; null for fewer than three readings in them. */
   private slope(window: number): number | null {
-    const last = this.recent.at(-1);
-    if (!last) return null;
-    let [n, st, sf, stt, stf] = [0, 0, 0, 0, 0];
-    for (let index = this.recent.length - 1; index >= 0; index -= 1) {
-      const reading = this.recent[index];
-      if (!reading || reading.seconds < last.seconds - window - 1e-9) break;
-      const t = reading.seconds - last.seconds;
-      n += 1;
-      st += t;
-      sf += reading.load;
-      stt += t * t;
-      stf += t * reading.load;
-    }
-    const spread = n * stt - st * st;
-    return n < 3 || spread <= 0 ? null : (n * stf - st * sf) / spread;
+    return riseOver(this.recent, ({ load }) => load, window);
   }
 }

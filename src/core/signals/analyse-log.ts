@@ -84,7 +84,11 @@ export interface LogAnalysis {
   readonly spikes: readonly Spike[];
   readonly verdict: 'valid' | 'remark' | 'review' | 'no result';
   /** What it says over its displacement, where a beam was bent by it. */
-  readonly bend?: BendAnalysis & { readonly curve: readonly CurvePoint[] };
+  readonly bend?: BendAnalysis & {
+    readonly curve: readonly CurvePoint[];
+    /** Of each part of the displacement, mm/min; absent where the record has no time. */
+    readonly speeds?: readonly (number | null)[];
+  };
 }
 
 /** The part of the load that the mean rate is told from, in words. */

@@ -2,7 +2,14 @@ import { BALANCE_UNITS } from '@/core/balance';
 import { LOGGER_KINDS } from '@/core/logger';
 import { makeupOf } from '@/core/press';
 import { PressServer } from './press-server';
-import { balanceStandIn, frameStandIn, loggerStandIn, pressStandIn, type StandIn } from './stand-in';
+import {
+  balanceStandIn,
+  drivenStandIn,
+  frameStandIn,
+  loggerStandIn,
+  pressStandIn,
+  type StandIn,
+} from './stand-in';
 
 /** Starts the stand-ins of the devices named in BRICOLE_FEEDS, `NUMBER=host:port` with commas between, until it is ended. */
 const listed = (name: string): ReadonlyMap<string, string> =>
@@ -19,6 +26,7 @@ const listed = (name: string): ReadonlyMap<string, string> =>
 const handPumped = listed('BRICOLE_HAND_PUMPED');
 const balances = listed('BRICOLE_BALANCES');
 const loggers = listed('BRICOLE_LOGGERS');
+const driven = listed('BRICOLE_DRIVEN');
 const small = listed('BRICOLE_SMALL');
 const feeds = listed('BRICOLE_FEEDS');
 
@@ -28,6 +36,7 @@ function deviceOf(number: string, seed: number): StandIn {
   const kind = LOGGER_KINDS.find((each) => each === loggers.get(number));
   if (kind) return loggerStandIn(seed, kind, Date.now());
   if (handPumped.has(number)) return frameStandIn(seed);
+  if (driven.has(number)) return drivenStandIn(seed);
   return pressStandIn(seed, small.has(number) ? makeupOf(Number(small.get(number))) : {});
 }
 

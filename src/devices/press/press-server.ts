@@ -94,6 +94,7 @@ export class PressServer {
       unit: this.options.device.unit,
       rate: this.options.device.rate,
       simulated: true,
+      ...(this.options.device.driven ? { driven: true as const } : {}),
     };
     this.send([hello], [socket]);
     let rest = '';

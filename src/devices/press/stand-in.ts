@@ -1,6 +1,7 @@
 import { BALANCES, type BalanceUnit, SimulatedBalance } from '@/core/balance';
 import { LOGGERS, SimulatedLogger } from '@/core/logger';
 import {
+  DrivenFrame,
   HandPumpedFrame,
   type HelloLine,
   PRESS_MAKEUP,
@@ -15,6 +16,8 @@ export interface StandIn {
   /** Readings a second. */
   readonly rate: number;
   readonly loaded: boolean;
+  /** Driven by its displacement. */
+  readonly driven?: true;
   /** What it read in so many seconds more, as it is sent, but for number and time of sending. */
   run(seconds: number): readonly object[];
   obey(command: PressCommand): void;
@@ -22,7 +25,7 @@ export interface StandIn {
 
 const RATE = 50;
 
-function pressed(press: SimulatedPress | HandPumpedFrame, obey: StandIn['obey']): StandIn {
+function pressed(press: SimulatedPress | HandPumpedFrame | DrivenFrame, obey: StandIn['obey']): StandIn {
   return {
     unit: 'kN',
     rate: RATE,
@@ -53,6 +56,18 @@ export function frameStandIn(seed: number): StandIn {
     else if ('stroke' in command) frame.stroke();
     else if ('release' in command) frame.release();
   });
+}
+
+/** A frame with spindles, driven by its displacement: it bends, pulls, and stops by itself. */
+export function drivenStandIn(seed: number): StandIn {
+  const frame = new DrivenFrame(seed, RATE);
+  const standIn = pressed(frame, (command) => {
+    if ('resetPeak' in command) frame.resetPeak();
+    else if ('bend' in command) frame.place(command.bend);
+    else if ('drive' in command) frame.drive = command.drive;
+  });
+  // Not spread: what it carries is asked for each time.
+  return Object.assign(standIn, { driven: true as const });
 }
 
 /** A balance that weighs in a unit. */

@@ -17,7 +17,16 @@ import { and, desc, eq, isNull } from 'drizzle-orm';
 import { BALANCE_UNITS } from '@/core/balance';
 import { limitsOf, usableInput } from '@/core/methods';
 import { FORCE_UNIT, logBand } from '@/core/methods/press';
-import { type Levers, loadIn, PRESS_CASES, type PressCommand, recordCsv, recordOf } from '@/core/press';
+import {
+  type Drive,
+  FRAME_CASES,
+  type Levers,
+  loadIn,
+  PRESS_CASES,
+  type PressCommand,
+  recordCsv,
+  recordOf,
+} from '@/core/press';
 import { measureIn, parseMeasure } from '@/core/quantity';
 import { analyseLog, bendOfLog, type LogAnalysis, type LogMapping } from '@/core/signals';
 import { loadLogs, pressFeeds } from '@/db/schema';
@@ -25,7 +34,7 @@ import { Conflict, NotFound } from '../errors';
 import { pack } from '../packed';
 import { pressFeed } from '../press/feed';
 import { lastRecorded, recordedLines } from '../press/recorder';
-import { pieceFor, placedFor, pressRun, runBalance, runFrame, runMachine } from '../press/run';
+import { beamFor, pieceFor, placedFor, pressRun, runBalance, runFrame, runMachine } from '../press/run';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { keptCurve } from './load-logs';
 import { recomputeRun } from './runs';
@@ -137,7 +146,7 @@ export const closePressFeed = defineUseCase({
     // What is bent is read over the travel of the platen, which the line brings with every load.
     const asked = method.bends?.(usableInput(method, typed).input, setup);
     const position = Float64Array.from(record.readings, ({ pos }) => pos);
-    const bend = asked && bendOfLog({ load, position }, unit, asked);
+    const bend = asked && bendOfLog({ load, position, seconds }, unit, asked);
     const analysis: LogAnalysis = {
       ...analyseLog({
         seconds,
@@ -184,13 +193,24 @@ class LeversInput implements Levers {
   @IsBoolean() door: boolean;
 }
 
+class DriveInput implements Drive {
+  @IsIn(['load', 'hold', 'back']) way: Drive['way'];
+  @IsNumber() @Min(0.001) @Max(100) speed: number;
+  @IsBoolean() fast: boolean;
+  @IsBoolean() guard: boolean;
+  @IsOptional() @IsNumber() @Min(0.05) @Max(0.95) dropAt?: number;
+  @IsOptional() @IsNumber() @Min(0.01) @Max(100) endAt?: number;
+}
+
 export class DrivePressInput {
   @IsUUID() runId: string;
+  /** Of a frame that is driven by its displacement. */
+  @IsOptional() @ValidateNested() @Type(() => DriveInput) drive?: DriveInput;
   @IsOptional() @ValidateNested() @Type(() => LeversInput) levers?: LeversInput;
   /** Puts the run's specimen in, as this case of practice. */
   @IsOptional()
   @IsIn(
-    PRESS_CASES.map(({ id }) => id),
+    [...PRESS_CASES, ...FRAME_CASES].map(({ id }) => id),
     { message: 'Choose one of the cases.' },
   )
   place?: string;
@@ -198,7 +218,7 @@ export class DrivePressInput {
   @IsOptional() @IsIn([1, 10, 60]) times?: 1 | 10 | 60;
 }
 
-/** Works the levers of a stand-in press, or puts a specimen in. A real machine is driven by hand. */
+/** Works the levers of a stand-in press, drives a stand-in frame, or puts a specimen in. A real machine is worked by hand. */
 export const drivePress = defineUseCase({
   name: 'drive press',
   roles: BENCH,
@@ -212,11 +232,15 @@ export const drivePress = defineUseCase({
     const feed = pressFeed(machine);
     if (!feed?.about?.simulated)
       throw new Conflict('There is no stand-in press at the other end of the line.');
+    const placed = async (caseId: string): Promise<PressCommand> => {
+      const run = await pressRun(context, input.runId);
+      return feed.about?.driven ? { bend: beamFor(run, caseId) } : { place: placedFor(run, caseId) };
+    };
     const sent =
       (input.times === undefined || feed.send({ times: input.times })) &&
-      (input.place === undefined ||
-        feed.send({ place: placedFor(await pressRun(context, input.runId), input.place) })) &&
+      (input.place === undefined || feed.send(await placed(input.place))) &&
       (!input.resetPeak || feed.send({ resetPeak: true })) &&
+      (input.drive === undefined || feed.send({ drive: { ...input.drive } })) &&
       (input.levers === undefined || feed.send({ levers: { ...input.levers } }));
     if (!sent) throw new Conflict('The line to the machine is down: it is being made again.');
     return {};

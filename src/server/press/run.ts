@@ -8,13 +8,24 @@ import {
   readMeasure,
   usableInput,
 } from '@/core/methods';
-import { LENGTH_UNIT, loadBand, STRESS_UNIT, spaceOf, spokenStack, stackInUse } from '@/core/methods/press';
+import {
+  FORCE_UNIT,
+  LENGTH_UNIT,
+  loadBand,
+  STRESS_UNIT,
+  spaceOf,
+  spokenStack,
+  stackInUse,
+} from '@/core/methods/press';
 import { findMethod } from '@/core/methods/registry';
 import {
+  FRAME_CASES,
+  type PlacedBeam,
   type PlacedPiece,
   type PlacedSpecimen,
   PRESS_CASES,
   PRESS_MAKEUP,
+  placedBeam,
   seedOf,
   travelTo,
   trueStrength,
@@ -97,8 +108,25 @@ export async function pressRun(context: Context, runId: string): Promise<PressRu
 
 const FULL_GAP_MM = 15;
 const USUAL_MPA = 30;
+/** The same of what is bent, where nothing is asked of it: psi and MPa. */
+const USUAL_BENT = { US: '600', SI: '4' } as const;
 /** What an end that is not plane is out by, beyond what is permitted. */
 const HIGH_SPOT_MM = 0.1;
+
+/** The run's beam as the simulated frame takes it: always the same one for the same label. */
+export function beamFor({ method, place, run, setup, typed }: PressRun, caseId: string): PlacedBeam {
+  const { system } = place.job;
+  const { input } = usableInput(method, typed);
+  const test = method.press?.test(input, setup);
+  const chosen = FRAME_CASES.find(({ id }) => id === caseId);
+  if (!chosen) throw new Conflict('There is no such case of the frame.');
+  if (!test?.driven)
+    throw new Conflict('This frame is driven by its displacement: it is for beams that are bent so.');
+  const { behaves, own, end } = test.driven;
+  const expected = test.expected ?? test.area.times(USUAL_BENT[system]).div(test.factor);
+  const force = convert(expected, FORCE_UNIT[system], 'kN').toNumber();
+  return placedBeam({ force, behaves, own, end }, chosen, seedOf(place.specimen?.label ?? run.id));
+}
 
 /** The run's specimen as the simulated press takes it: always the same one for the same label. */
 export function placedFor(of: PressRun, caseId: string): PlacedSpecimen {

@@ -22,8 +22,8 @@ export async function pressStream(request: Request, number: string): Promise<Res
     if (!feed) throw new NotFound('A live feed of this machine');
     return feed.subscribe(
       {
-        readings: (lines, { boot, simulated }) =>
-          send(JSON.stringify({ boot, simulated, lines }), lines.at(-1)?.seq),
+        readings: (lines, { boot, simulated, driven }) =>
+          send(JSON.stringify({ boot, simulated, driven, lines }), lines.at(-1)?.seq),
         line: (up) => send(JSON.stringify({ up, simulated: feed.about?.simulated ?? false })),
       },
       from,

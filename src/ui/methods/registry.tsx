@@ -45,6 +45,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'beam-arrival': dynamic(() => import('./beam-arrival').then((all) => all.InBeamArrival)),
   'beam-section': dynamic(() => import('./beam-section').then((all) => all.InBeamSection)),
   'hardened-density': dynamic(() => import('./hardened-density').then((all) => all.InHardenedDensity)),
+  'water-density': dynamic(() => import('./water-density').then((all) => all.InWaterDensity)),
   'static-modulus': dynamic(() => import('./static-modulus').then((all) => all.InStaticModulus)),
   'site-factor': dynamic(() => import('./site-factor').then((all) => all.InSiteFactor)),
   'unit-receiving': dynamic(() => import('./unit-receiving').then((all) => all.InUnitReceiving)),

@@ -1,44 +1,28 @@
 'use client';
 import { Alert, Box, Button, FormControlLabel, Paper, Stack, Switch, Typography } from '@mui/material';
-import { useRouter } from 'next/navigation';
-import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { limitsOf } from '@/core/methods';
 import { dialOf, FORCE_UNIT, STRESS_UNIT, watchRequestOf } from '@/core/methods/press';
 import { PRESS_CASES, type Preparation, type PressView as Watched, type WatchRequest } from '@/core/press';
 import { exact, roundedText, unitLabel } from '@/core/quantity';
-import type { LogAnalysis } from '@/core/signals';
-import { perform } from '../api';
-import { newId } from '../ids';
-import { isTyping } from '../keys';
 import { useMethodFolder } from '../methods/holding';
-import { LinkButton } from '../parts/LinkButton';
-import { useNotice } from '../parts/Notice';
-import type { RunSheetData } from '../runsheet/types';
 import { useRun } from '../runsheet/use-run';
+import { BannerBox } from './BannerBox';
 import { Big } from './Big';
+import { followBreak } from './follow';
 import { Levers } from './Levers';
 import { LiveChart } from './LiveChart';
+import { LiveHead, NotLive } from './LiveHead';
+import type { LiveProps } from './live-props';
 import { machineOf } from './machine-of';
 import { RateBar } from './RateBar';
 import { SinceHalf } from './SinceHalf';
-import { takeFigures } from './take-figures';
+import { useKey } from './use-key';
 import { usePacing } from './use-pacing';
 import { usePressFeed } from './use-press-feed';
-import { alarmWords, type Banner, bannerOf } from './words';
+import { usePressRecord } from './use-press-record';
+import { alarmWords, bannerOf } from './words';
 
-const GROUND: Readonly<Record<Banner['tone'], string>> = {
-  quiet: 'background.default',
-  good: 'success.light',
-  caution: 'warning.light',
-  stop: 'error.light',
-};
-const INK: Readonly<Record<Banner['tone'], string>> = {
-  quiet: 'text.primary',
-  good: 'success.main',
-  caution: 'warning.main',
-  stop: 'error.main',
-};
-const MARK: Readonly<Record<Banner['tone'], string>> = { quiet: '…', good: '✓', caution: '!', stop: '✕' };
 /** The reading that the axis stood upright below a tenth of the load, in the methods that have it. */
 const AXIS = 'aligned';
 const NO_BAND = { low: 0, high: 0 };
@@ -49,26 +33,9 @@ const LONGEST_S = 1200;
  * A break followed live: load, stress and rate against the permitted corridor, large enough for two metres; what to do
  * now in words; the break found, the peak held, the curve kept.
  */
-export function PressView({
-  data,
-  now,
-  title,
-  follow,
-  back,
-}: {
-  data: RunSheetData;
-  now: number;
-  title: ReactNode;
-  /** The record that is open for this run, when there is one: a page opened again goes on where it was. */
-  follow: { readonly feedId: string; readonly fromSeq: number } | null;
-  back: string;
-}) {
+export function PressView({ data, now, title, follow, back }: LiveProps) {
   const run = useRun(data, now);
   const { Broken } = useMethodFolder();
-  const router = useRouter();
-  const notice = useNotice();
-  const [feed, setFeed] = useState(follow);
-  const [taking, setTaking] = useState(false);
   const [sound, setSound] = useState(false);
   /** What the specimen in the stand-in was like: its fracture comes of it. */
   const [inside, setInside] = useState<Partial<Preparation>>({});
@@ -79,67 +46,20 @@ export function PressView({
   const limits = limitsOf(data.setup);
   const machine = machineOf(run, data);
   const request = test ? watchRequestOf(test, machine, limits, system) : null;
-  const { state, restart } = usePressFeed(
+  const live = usePressFeed(
     machine?.live ? machine.number : undefined,
     follow?.fromSeq ?? null,
     unit,
-    request,
+    request && followBreak(request, unit),
   );
+  const { state } = live;
   const { view, last } = state;
-
-  const { runId } = data;
-  const { boot, firstSeq } = state;
-  const openRecord = useCallback(
-    async (fromSeq: number, anew: boolean): Promise<void> => {
-      const reply = await perform<{ feedId: string; fromSeq: number }>('open-press-feed', {
-        id: newId(),
-        runId,
-        boot,
-        fromSeq,
-        anew,
-      });
-      if (reply.ok) setFeed(reply.data);
-      else notice(reply.message, 'error');
-    },
-    [runId, boot, notice],
-  );
-  // The record begins with the page: who opens it at the press means this specimen.
-  const asked = useRef(follow !== null);
-  const writes = data.state === 'open' && data.canWrite;
-  useEffect(() => {
-    if (asked.current || !writes || firstSeq === null) return;
-    asked.current = true;
-    void openRecord(firstSeq, false);
-  }, [writes, firstSeq, openRecord]);
-  // Another specimen in the stand-in is another record.
+  const { feed, taking, writes, take, anew } = usePressRecord({ run, data, follow, back }, live);
   const placed = (caseId: string): void => {
     setInside(PRESS_CASES.find(({ id }) => id === caseId)?.preparation ?? {});
-    restart();
-    setFeed(null);
-    void openRecord((last?.seq ?? 0) + 1, true);
+    anew();
   };
   usePacing(sound, view, request ?? NO_BAND);
-  const seq = last?.seq;
-  const take = useCallback(async (): Promise<void> => {
-    if (!feed || seq === undefined || taking || !use) return;
-    setTaking(true);
-    const reply = await perform<{ analysis: LogAnalysis; peak: number }>('close-press-feed', {
-      feedId: feed.feedId,
-      toSeq: seq,
-    });
-    if (!reply.ok) {
-      setTaking(false);
-      return notice(Object.values(reply.errors)[0] ?? reply.message, 'error');
-    }
-    const { analysis, peak } = reply.data;
-    takeFigures(run, data, {
-      peak: Math.max(peak, analysis.peak),
-      meanRate: analysis.meanRate,
-      at: new Date(state.peakAt ?? Date.now()).toISOString(),
-    });
-    await run.readings.whenSaved();
-    router.push(back);
-  }, [feed, seq, taking, use, notice, run, data, state.peakAt, router, back]);
 
   // With pads the axis is looked at below a tenth of the load: said here, where the hands and eyes are.
   const { readings } = run;
@@ -147,47 +67,12 @@ export function PressView({
   const asksAxis =
     writes && rising && run.fields.has(AXIS) && readings.values[AXIS] !== 'true' && request?.pads === true;
   const { save } = readings;
-  useEffect(() => {
-    if (!asksAxis) return;
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key.toLowerCase() !== 'u' || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (isTyping(event.target)) return;
-      event.preventDefault();
-      save(AXIS, 'true');
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [asksAxis, save]);
+  useKey('u', asksAxis, () => save(AXIS, 'true'));
 
   const broken = view?.phase === 'broken';
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key !== 'Enter' || !broken || (event.target as HTMLElement).closest('button, a, input'))
-        return;
-      event.preventDefault();
-      void take();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [broken, take]);
+  useKey('Enter', broken, () => void take());
 
-  if (!machine?.live || !test || !request) {
-    return (
-      <Stack spacing={2} sx={{ maxWidth: 640 }}>
-        {title}
-        <Alert severity="info">
-          {!machine
-            ? 'Choose the testing machine on the run sheet first.'
-            : !machine.live
-              ? `${machine.number} has no live feed: read its indicator, or bring its file.`
-              : 'Nothing is known of the specimen’s size yet.'}
-        </Alert>
-        <LinkButton href={back} variant="contained">
-          Back to the run sheet
-        </LinkButton>
-      </Stack>
-    );
-  }
+  if (!machine?.live || !test || !request) return <NotLive title={title} machine={machine} back={back} />;
   const holds = run.live.outcome.findings.filter((found) => found.beforeLoad && found.needsReason);
   const banner = view ? bannerOf(view, asksAxis) : null;
   const stress = view ? (view.load * test.factor.toNumber()) / test.area.toNumber() : 0;
@@ -196,34 +81,13 @@ export function PressView({
   const place = system === 'US' ? 0 : 1;
   return (
     <Stack spacing={1.5}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        {title}
-        <Typography color="text.secondary">{machine.number}</Typography>
-        <Typography
-          role="status"
-          sx={{
-            ml: 'auto',
-            color: state.up && !state.stale ? 'success.main' : 'error.main',
-            fontWeight: 700,
-          }}
-        >
-          {state.up === null
-            ? '… Waiting for the machine'
-            : !state.up
-              ? '✕ The line is down: it is being made again, nothing is lost'
-              : state.stale
-                ? '✕ Display frozen: no reading for a while'
-                : `✓ Live${feed ? ', recorded' : ''}${state.delay === null ? '' : `, ${state.delay} ms`}`}
-        </Typography>
+      <LiveHead title={title} machine={machine} state={state} recorded={feed !== null} back={back}>
         <FormControlLabel
           control={<Switch checked={sound} onChange={(_, on) => setSound(on)} />}
           label="Pacing by sound"
           sx={{ mr: 0 }}
         />
-        <LinkButton href={back} size="small">
-          Run sheet
-        </LinkButton>
-      </Box>
+      </LiveHead>
       {holds.length > 0 && data.state === 'open' ? (
         <Alert severity="error">
           {`Hold before loading: ${holds.map(({ message }) => message).join(' ')} Settle it, or give its reason, on the run sheet.`}
@@ -231,26 +95,7 @@ export function PressView({
       ) : null}
       {banner ? (
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'stretch', flexWrap: 'wrap' }}>
-          <Paper
-            role="status"
-            aria-live="polite"
-            data-testid="press-banner"
-            sx={{
-              flexGrow: 1,
-              px: 2,
-              py: 0.5,
-              bgcolor: GROUND[banner.tone],
-              color: INK[banner.tone],
-              borderColor: INK[banner.tone],
-              borderWidth: 2,
-              fontSize: { xs: '1.4rem', md: '2.4rem' },
-              fontWeight: 700,
-              lineHeight: 1.3,
-            }}
-          >
-            <span aria-hidden="true">{`${MARK[banner.tone]} `}</span>
-            {banner.text}
-          </Paper>
+          <BannerBox banner={banner} />
           {asksAxis ? (
             <Button variant="contained" size="large" onClick={() => save(AXIS, 'true')}>
               Axis is upright (U)

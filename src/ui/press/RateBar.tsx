@@ -1,6 +1,8 @@
 'use client';
 import { useTheme } from '@mui/material';
 
+const LABELLED = 110;
+
 /** The rate against its band: a needle on a bar, the band between its own marks; told by place as well as by colour. */
 export function RateBar({
   rate,
@@ -45,19 +47,22 @@ export function RateBar({
         strokeWidth={counts ? 2.5 : 1}
         strokeDasharray={counts ? undefined : '5 4'}
       />
-      {[low, (low + high) / 2, high].map((value, index) => (
-        <text
-          key={value}
-          x={at(value)}
-          y={82}
-          fontSize={15}
-          textAnchor={(['end', 'middle', 'start'] as const)[index]}
-          fill={palette.text.secondary}
-          className="mono"
-        >
-          {Number(value.toPrecision(3))}
-        </text>
-      ))}
+      {[low, (low + high) / 2, high].map((value, index) =>
+        // In a narrow band there is no room between its ends.
+        index === 1 && at(high) - at(low) < LABELLED ? null : (
+          <text
+            key={value}
+            x={at(value)}
+            y={82}
+            fontSize={15}
+            textAnchor={(['end', 'middle', 'start'] as const)[index]}
+            fill={palette.text.secondary}
+            className="mono"
+          >
+            {Number(value.toPrecision(3))}
+          </text>
+        ),
+      )}
       {rate === null ? null : (
         <g fill={colour}>
           <path d={`M${at(rate) - 11} 4h22l-11 20z`} />

@@ -2,6 +2,7 @@
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ReadingLine, WatchRequest } from '@/core/press';
+import { followBreak } from './follow';
 import { usePressFeed } from './use-press-feed';
 
 /** The stream of a machine, as a page is told of it. */
@@ -69,7 +70,7 @@ const follow = (
 ) =>
   renderHook(
     (props: { machine: string | undefined; from: number | null; request: WatchRequest | null }) =>
-      usePressFeed(props.machine, props.from, unit, props.request, each),
+      usePressFeed(props.machine, props.from, unit, props.request && followBreak(props.request, unit), each),
     { initialProps: { machine: 'PR 1', from: null as number | null, request } as never },
   );
 

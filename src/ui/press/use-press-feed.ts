@@ -1,13 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import {
-  LiveCurve,
-  loadIn,
-  type PressView,
-  PressWatch,
-  type ReadingLine,
-  type WatchRequest,
-} from '@/core/press';
+import { LiveCurve, loadIn, type ReadingLine } from '@/core/press';
+import type { FeedWatch, Follow } from './follow';
 
 /** Nothing new for this long: what stands on the screen is old. */
 const STALE_MS = 1500;
@@ -17,15 +11,17 @@ const DRAWN = 400;
 const FIGURES_MS = 60;
 const CURVE_MS = 300;
 
-export interface FeedState {
+export interface FeedState<V> {
   /** The line to the machine; null before anything was heard. */
   readonly up: boolean | null;
   readonly stale: boolean;
   readonly simulated: boolean;
+  /** The machine is driven by its displacement. */
+  readonly driven: boolean;
   readonly last: ReadingLine | null;
   readonly boot: string;
   readonly firstSeq: number | null;
-  readonly view: PressView | null;
+  readonly view: V | null;
   /** The indicator's own peak, in the unit of the run. */
   readonly register: number;
   readonly curve: readonly { readonly x: number; readonly y: number }[];
@@ -37,10 +33,11 @@ export interface FeedState {
   readonly lost: number;
 }
 
-const NOTHING: FeedState = {
+const NOTHING: FeedState<never> = {
   up: null,
   stale: false,
   simulated: false,
+  driven: false,
   last: null,
   boot: '',
   firstSeq: null,
@@ -55,6 +52,7 @@ const NOTHING: FeedState = {
 interface Message {
   readonly up?: boolean;
   readonly simulated: boolean;
+  readonly driven?: boolean;
   readonly boot?: string;
   readonly lines?: readonly ReadingLine[];
 }
@@ -62,31 +60,32 @@ interface Message {
 /**
  * The readings of a machine, followed live and watched: redrawn some times a second, however many come.
  * @param from the first reading wanted, for a test that is followed already; null for only what comes
- * @param request what the break is watched with; it begins anew when the specimen or its expectation changes
+ * @param follow what it is watched with; it begins anew when the specimen or its expectation changes
  * @param each is told every reading as it comes, for a watch of its own
  */
-export function usePressFeed(
+export function usePressFeed<V>(
   machine: string | undefined,
   from: number | null,
   unit: 'lbf' | 'kN',
-  request: WatchRequest | null,
+  follow: Follow<V> | null,
   each?: (line: ReadingLine) => void,
 ) {
   const told = useRef(each);
   told.current = each;
-  const [state, setState] = useState<FeedState>(NOTHING);
-  const watch = useRef<PressWatch | null>(null);
+  const [state, setState] = useState<FeedState<V>>(NOTHING);
+  const watch = useRef<FeedWatch<V> | null>(null);
+  const begin = useRef(follow);
+  begin.current = follow;
   const lines = useRef<ReadingLine[]>([]);
   const curve = useRef(new LiveCurve(DRAWN));
-  const held = useRef<FeedState>(NOTHING);
-  const wanted = JSON.stringify(request);
+  const held = useRef<FeedState<V>>(NOTHING);
+  const wanted = follow?.key;
 
   // A change of what is expected (a diameter corrected) watches what has come already anew.
   useEffect(() => {
-    const asked = JSON.parse(wanted) as WatchRequest | null;
-    watch.current = asked ? new PressWatch(asked) : null;
-    for (const line of lines.current) watch.current?.take(watched(line, unit));
-  }, [wanted, unit]);
+    watch.current = wanted === undefined ? null : (begin.current?.begin() ?? null);
+    for (const line of lines.current) watch.current?.take(line);
+  }, [wanted]);
 
   useEffect(() => {
     if (!machine) return;
@@ -133,14 +132,15 @@ export function usePressFeed(
         register = peak;
         last = line;
         lines.current.push(line);
-        curve.current.take(line.t, loadIn(line.load, line.unit, unit));
-        watch.current?.take(watched(line, unit));
+        watch.current?.take(line);
+        curve.current.take(watch.current?.along(line) ?? line.t, loadIn(line.load, line.unit, unit));
         told.current?.(line);
       }
       held.current = {
         ...before,
         up: true,
         simulated: message.simulated,
+        driven: message.driven === true,
         boot: message.boot ?? before.boot,
         last,
         firstSeq,
@@ -168,21 +168,7 @@ export function usePressFeed(
     lines.current = [];
     curve.current = new LiveCurve(DRAWN);
     held.current = { ...held.current, firstSeq: null, register: 0, peakAt: null, lost: 0 };
-    const asked = JSON.parse(wanted) as WatchRequest | null;
-    watch.current = asked ? new PressWatch(asked) : null;
-  }, [wanted]);
+    watch.current = begin.current?.begin() ?? null;
+  }, []);
   return { state, restart };
-}
-
-function watched(line: ReadingLine, unit: 'lbf' | 'kN') {
-  return {
-    seconds: line.t,
-    load: loadIn(line.load, line.unit, unit),
-    fine: line.fine,
-    position: line.pos,
-    shut: line.door,
-    ...(line.stress === undefined
-      ? {}
-      : { shown: { stress: line.stress, load: loadIn(line.load, line.unit, 'kN') } }),
-  };
 }

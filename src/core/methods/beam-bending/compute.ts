@@ -10,6 +10,7 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
+import { drivenBy } from './driven';
 import type { BeamBendingInput } from './input';
 import { sectionLines } from './section';
 
@@ -145,9 +146,8 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity([
-      ...bendFindings(input, setup, limits, bend),
+      ...bendFindings(input, setup, { limits, bend, driven: drivenBy(input, limits) }),
       ...findings,
-      ...speedFindings(input, limits),
     ]),
     verdicts: [],
     picture: {
@@ -310,23 +310,6 @@ function oddFindings(
       }),
     );
   return found;
-}
-
-function speedFindings(input: BeamBendingInput, limits: ReturnType<typeof limitsOf>): Finding[] {
-  const speed = readMeasure(input, 'speed');
-  if (!speed || isWithin(speed.value, limits.of('bend.speed', input.system))) return [];
-  return [
-    limitFinding(
-      limits,
-      input.system,
-      { id: 'bend.speed', severity: 'departure', fields: ['speed'] },
-      {
-        message: `Driven at ${plainOf(speed.value, speed.unit)}.`,
-        action: 'Only beams driven alike are laid beside one another.',
-        remark: `Driven at ${plainOf(speed.value, speed.unit)}.`,
-      },
-    ),
-  ];
 }
 
 /** What the record and the cracks say of the beam, in words: ductility, crack pattern, bond. */

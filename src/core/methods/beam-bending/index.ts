@@ -7,6 +7,7 @@ import { bendPress } from '../bend/press';
 import { bendSteps } from '../bend/steps';
 import { pressed } from '../press';
 import { compute, ENERGY, STRESS } from './compute';
+import { drivenBy } from './driven';
 import { BeamBendingInput } from './input';
 
 const ID = 'beam-bending';
@@ -59,7 +60,11 @@ export const beamBending = pressed<BeamBendingInput>({
       },
     ],
   }),
-  press: bendPress((input, b, d, span) => (input.loading === 'third' ? THIRD : CENTRE).area(b, d, span), 3),
+  press: bendPress(
+    (input, b, d, span) => (input.loading === 'third' ? THIRD : CENTRE).area(b, d, span),
+    3,
+    drivenBy,
+  ),
   bends: (input) => ({ toe: input.measuredBy !== 'net', at: NOWHERE }),
   columns: [
     { heading: 'Beam', of: ['kind', 'loading'] },

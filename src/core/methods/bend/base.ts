@@ -1,10 +1,10 @@
-import type { Limits } from '../../limits';
-import { type Exact, meanOf, plainOf, type System } from '../../quantity';
+import { isWithin, type Limits } from '../../limits';
+import { convert, type Exact, exact, meanOf, plainOf, type System } from '../../quantity';
 import type { BendTrouble } from '../../signals';
 import { type Finding, finding, type Sheet } from '../../working';
 import { type MeanWords, meanLine } from '../beam/mean-line';
 import { DEPTHS, readAll, WIDTHS } from '../beam/sizes';
-import type { Outcome } from '../contract';
+import type { Driven, Outcome } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
@@ -90,17 +90,21 @@ const TROUBLES: Readonly<
   },
 };
 
+/** What a beam was driven by, as it is judged: its record, where there is one, and how its method drives it. */
+interface Driving {
+  readonly limits: Limits;
+  readonly bend: Bend | undefined;
+  readonly driven: Driven;
+}
+
 /** What holds for every beam bent by its displacement, whatever is asked of its record. */
-export function bendFindings(
-  input: BendInput,
-  setup: RunSetup,
-  limits: Limits,
-  bend: Bend | undefined,
-): Finding[] {
+export function bendFindings(input: BendInput, setup: RunSetup, about: Driving): Finding[] {
   const { system } = input;
+  const { limits, bend } = about;
   const found: Finding[] = [
     ...agedFindings(input, setup, limits),
     ...orderFindings(input, setup),
+    ...speedFindings(input, about),
     ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
   ];
   const [seen, top] = [readMeasure(input, 'crackSeen'), peakOf(input, bend)];
@@ -162,6 +166,30 @@ export function bendFindings(
       );
   }
   return found;
+}
+
+/** The speed in each of its parts: by the record where it has time, else as it was set for the first. */
+function speedFindings(input: BendInput, { limits, bend, driven }: Driving): Finding[] {
+  const set = readMeasure(input, 'speed');
+  return driven.parts.flatMap(({ word, speed }, part) => {
+    const recorded = bend?.speeds?.[part] ?? null;
+    const read =
+      recorded !== null
+        ? convert(exact(recorded).toSignificantDigits(3), 'mm/min', speed.unit)
+        : part === 0
+          ? set?.value
+          : undefined;
+    if (!read || isWithin(read, speed)) return [];
+    const words = `${recorded === null ? 'Driven' : 'By its record it was driven'} at ${plainOf(read.toSignificantDigits(3), speed.unit)}${word}.`;
+    return [
+      limitFinding(
+        limits,
+        input.system,
+        { id: speed.id, severity: 'departure', fields: ['speed'] },
+        { message: words, action: 'Only beams driven alike are laid beside one another.', remark: words },
+      ),
+    ];
+  });
 }
 
 /** The peak that counts: of the record where there is one, else of the display. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { usableInput } from '..';
 import type { Method } from '../contract';
-import { deflectionAt } from '../notched-beam/compute';
+import { deflectionAt } from '../notched-beam/driven';
 import { findMethod } from '../registry';
 import type { RunSetup } from '../setup';
 import { exampleRecord } from './example';

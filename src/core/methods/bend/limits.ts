@@ -35,6 +35,18 @@ export const LIMITS = {
       '0.025 to 0.075 mm/min',
       C1609,
     ),
+    'fibre.rate-then-large': r(
+      'Net deflection beyond L/900, 6 in beam',
+      '0.002 to 0.012 in/min',
+      '0.05 to 0.30 mm/min',
+      C1609,
+    ),
+    'fibre.rate-then-small': r(
+      'Net deflection beyond L/900, 4 in beam',
+      '0.002 to 0.008 in/min',
+      '0.05 to 0.20 mm/min',
+      C1609,
+    ),
     'fibre.outside': r('Break outside the middle third, of the span', '<= 5 %', C1609),
     'fibre.share-300': r(
       'Residual strength at L/300, of the first peak, for shear',
@@ -59,6 +71,12 @@ export const LIMITS = {
       'Opening of the notch, up to 0.1 mm',
       '0.0018 to 0.0022 in/min',
       '0.045 to 0.055 mm/min',
+      EN_14651,
+    ),
+    'notch.speed-then': r(
+      'Opening of the notch, beyond 0.1 mm',
+      '0.0071 to 0.0087 in/min',
+      '0.18 to 0.22 mm/min',
       EN_14651,
     ),
     'notch.span': r('Span', '19.61 to 19.76 in', '498 to 502 mm', EN_14651),

@@ -1,8 +1,9 @@
+import type { Limits } from '../../limits';
 import { nominalOf } from '../../moulds';
 import { type Exact, exact } from '../../quantity';
 import { expectedRupture } from '../beam/expected';
 import { DEPTHS, WIDTHS } from '../beam/sizes';
-import type { PressTest, PressUse } from '../contract';
+import type { Driven, PressTest, PressUse } from '../contract';
 import { readMeasure } from '../fields';
 import { FORCE_FACTOR, PRESS_FIELDS } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
@@ -12,11 +13,18 @@ import type { BendInput } from './input';
 /** What a load is divided by to give the stress of the extreme fibre, by how it is loaded. */
 export type BendArea<I> = (input: I, b: Exact, d: Exact, span: Exact) => Exact;
 
+/** How a beam is driven, from its readings. */
+export type DrivenBy<I> = (input: I, limits: Limits, setup: RunSetup) => Driven;
+
 /** A beam that is driven by its displacement, in the press. */
-export function bendPress<I extends BendInput>(area: BendArea<I>, spanOver: number): PressUse<I> {
+export function bendPress<I extends BendInput>(
+  area: BendArea<I>,
+  spanOver: number,
+  drivenBy: DrivenBy<I>,
+): PressUse<I> {
   return {
     steps: { setup: 'spacers', load: 'load' },
-    fields: { ...PRESS_FIELDS },
+    fields: { ...PRESS_FIELDS, crack: 'crackSeen', ended: 'ended' },
     test(input: I, setup: RunSetup): PressTest | undefined {
       const { system } = input;
       const limits = limitsOf(setup);
@@ -31,7 +39,7 @@ export function bendPress<I extends BendInput>(area: BendArea<I>, spanOver: numb
         factor,
         band: limits.of('beam.rate', system),
         from: 'start',
-        driven: true,
+        driven: drivenBy(input, limits, setup),
         expected: expectedRupture(setup, system, limits)?.times(own).div(factor),
         ends: 'bare',
         measured: meanRead(input, [...WIDTHS, ...DEPTHS]) !== undefined,

@@ -1,18 +1,9 @@
 import { verdictWith } from '../../acceptance/criterion';
 import { isWithin } from '../../limits';
-import { type Exact, exact, plainOf } from '../../quantity';
+import { type Exact, plainOf } from '../../quantity';
 import { capital } from '../../words';
 import { bySeverity, type Finding, finding, plain, Sheet, standard } from '../../working';
-import {
-  bendFindings,
-  bendPicture,
-  energyAt,
-  fibreFactor,
-  forceAt,
-  meanSizes,
-  peakOf,
-  spanMm,
-} from '../bend/base';
+import { bendFindings, bendPicture, energyAt, fibreFactor, forceAt, meanSizes, peakOf } from '../bend/base';
 import { BEND_UNITS, bendUnits } from '../bend/units';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
@@ -20,21 +11,13 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
+import { deflectionsOf, drivenBy, PARTS } from './driven';
 import type { FibreBeamInput } from './input';
 
 const C1609 = standard('ASTM C1609/C1609M');
 const ACI = standard('ACI 318', 'fibre concrete in shear');
 
 export const FIRST = 'first-peak strength';
-
-/** Parts of the span that it is read at. */
-const PARTS = [600, 300, 150] as const;
-
-/** The net deflections at which a fibre beam is read, mm: L/600, L/300, L/150. */
-export function deflectionsOf(input: FibreBeamInput): readonly number[] {
-  const span = spanMm(input);
-  return span ? PARTS.map((part) => span / part) : [];
-}
 
 /**
  * Strengths, residual strengths and toughness of a fibre beam.
@@ -148,12 +131,14 @@ export function compute(input: FibreBeamInput, setup: RunSetup): Outcome {
           remark: 'Record ends before L/150: residual strength and toughness there not determined.',
         }),
       );
-    found.push(...speedFindings(input, d, limits));
   }
   return {
     results,
     lines: sheet.lines,
-    findings: bySeverity([...bendFindings(input, setup, limits, bend), ...found]),
+    findings: bySeverity([
+      ...bendFindings(input, setup, { limits, bend, driven: drivenBy(input, limits, setup) }),
+      ...found,
+    ]),
     verdicts: shearVerdicts(input, strengths, setup),
     picture: bendPicture(
       input,
@@ -235,25 +220,6 @@ function placeFindings(input: FibreBeamInput, L: Exact, limits: ReturnType<typeo
       input.system,
       { id: 'fibre.outside', severity: 'invalid', fields: ['place'] },
       { message: 'It broke too far outside the middle third.', action: 'Discard it and say so.' },
-    ),
-  ];
-}
-
-function speedFindings(input: FibreBeamInput, d: Exact, limits: ReturnType<typeof limitsOf>): Finding[] {
-  const speed = readMeasure(input, 'speed');
-  const large = d.greaterThanOrEqualTo(input.system === 'US' ? exact(5) : exact(125));
-  const id = large ? 'fibre.rate-first-large' : 'fibre.rate-first-small';
-  if (!speed || isWithin(speed.value, limits.of(id, input.system))) return [];
-  return [
-    limitFinding(
-      limits,
-      input.system,
-      { id, severity: 'departure', fields: ['speed'] },
-      {
-        message: `The net deflection was driven at ${plainOf(speed.value, speed.unit)} up to L/900.`,
-        action: 'Slower up to L/900; beyond it the machine may go faster.',
-        remark: `Net deflection driven at ${plainOf(speed.value, speed.unit)} up to L/900.`,
-      },
     ),
   ];
 }

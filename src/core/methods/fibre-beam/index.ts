@@ -6,7 +6,8 @@ import { exampleDisplay, exampleRecord } from '../bend/example';
 import { bendPress } from '../bend/press';
 import { bendSteps } from '../bend/steps';
 import { pressed } from '../press';
-import { compute, deflectionsOf, FIRST } from './compute';
+import { compute, FIRST } from './compute';
+import { deflectionsOf, drivenBy, edgesOf } from './driven';
 import { FibreBeamInput } from './input';
 
 /** A fibre beam at the third points, with what it carries after its crack. */
@@ -42,8 +43,8 @@ export const fibreBeam = pressed<FibreBeamInput>({
       },
     ],
   }),
-  press: bendPress((_, b, d, span) => THIRD.area(b, d, span), 3),
-  bends: (input) => ({ toe: false, at: deflectionsOf(input) }),
+  press: bendPress((_, b, d, span) => THIRD.area(b, d, span), 3, drivenBy),
+  bends: (input) => ({ toe: false, at: deflectionsOf(input), edges: edgesOf(input) }),
   columns: [
     { heading: 'Size', of: ['=b', '=d'] },
     { heading: 'Span', of: ['span'] },

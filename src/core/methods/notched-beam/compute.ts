@@ -11,28 +11,12 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
+import { drivenBy, OPENINGS, placesOf } from './driven';
 import type { NotchedBeamInput } from './input';
 
 const EN = standard('EN 14651');
 
-/** Openings at which a notched beam is read, and up to which its limit of proportionality is looked for, mm. */
-export const OPENINGS = [0.5, 1.5, 2.5, 3.5] as const;
-export const PROPORTIONAL = 0.05;
 export const LOP = 'limit of proportionality';
-
-/** The deflection that stands for an opening, mm. Source: EN 14651 table 1 (from memory): 0.85 CMOD + 0.04. */
-export function deflectionAt(opening: number): number {
-  return Number((0.85 * opening + 0.04).toFixed(6));
-}
-
-/** Where the record is read: at the openings, or at the deflections that stand for them. */
-export function placesOf({ over }: NotchedBeamInput): {
-  readonly at: readonly number[];
-  readonly upTo: number;
-} {
-  const turned = (opening: number): number => (over === 'deflection' ? deflectionAt(opening) : opening);
-  return { at: OPENINGS.map(turned), upTo: turned(PROPORTIONAL) };
-}
 
 /**
  * Limit of proportionality and residual strengths of a notched beam loaded in the middle.
@@ -94,7 +78,7 @@ export function compute(input: NotchedBeamInput, setup: RunSetup): Outcome {
       );
     });
     const held = (
-      id: 'notch.depth' | 'notch.span' | 'notch.width' | 'notch.speed',
+      id: 'notch.depth' | 'notch.span' | 'notch.width',
       value: Exact | undefined,
       field: string,
       what: string,
@@ -115,13 +99,15 @@ export function compute(input: NotchedBeamInput, setup: RunSetup): Outcome {
     };
     held('notch.depth', h, 'above1', 'Height above the notch');
     held('notch.span', l, 'span', 'Span');
-    held('notch.speed', readMeasure(input, 'speed')?.value, 'speed', 'Driven at');
     held('notch.width', readMeasure(input, 'notchWide')?.value, 'notchWide', 'Notch of');
   }
   return {
     results,
     lines: sheet.lines,
-    findings: bySeverity([...bendFindings(input, setup, limits, bend), ...findings]),
+    findings: bySeverity([
+      ...bendFindings(input, setup, { limits, bend, driven: drivenBy(input, limits) }),
+      ...findings,
+    ]),
     verdicts: fibreVerdicts(strengths, setup, system),
     picture: bendPicture(
       input,

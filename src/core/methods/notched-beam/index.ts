@@ -7,7 +7,8 @@ import { exampleDisplay, exampleRecord } from '../bend/example';
 import { bendPress } from '../bend/press';
 import { bendSteps } from '../bend/steps';
 import { pressed } from '../press';
-import { compute, LOP, OPENINGS, PROPORTIONAL, placesOf } from './compute';
+import { compute, LOP } from './compute';
+import { drivenBy, edgesOf, OPENINGS, PROPORTIONAL, placesOf } from './driven';
 import { NotchedBeamInput } from './input';
 
 /** A notched fibre beam, with what it carries as its notch opens. */
@@ -42,8 +43,9 @@ export const notchedBeam = pressed<NotchedBeamInput>({
   press: bendPress(
     (input, b, d, span) => CENTRE.area(b, meanRead(input, ['above1', 'above2']) ?? d, span),
     3.3,
+    drivenBy,
   ),
-  bends: (input) => ({ toe: false, ...placesOf(input) }),
+  bends: (input) => ({ toe: false, ...placesOf(input), edges: edgesOf(input) }),
   columns: [
     { heading: 'Above the notch', of: ['=h'] },
     { heading: 'fR1', of: ['=fR1'] },

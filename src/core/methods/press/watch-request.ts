@@ -1,6 +1,6 @@
 import type { Limits } from '../../limits';
-import { stackOf, type WatchRequest } from '../../press';
-import { convert, type Exact, type System } from '../../quantity';
+import { type BendWatchRequest, stackOf, type WatchRequest } from '../../press';
+import { convert, type Exact, type System, type UnitId } from '../../quantity';
 import type { PressTest } from '../contract';
 import { type EquipmentFacts, setupMeasure } from '../setup';
 import { loadBand, readableChange } from './rates';
@@ -13,6 +13,16 @@ const CONTACT_SHARE = 0.002;
 /** Where nothing is known of the indicator: lbf and kN. */
 const CONTACT = { US: 500, SI: 2 } as const;
 const HALF = 0.5;
+/** A nose that touches a beam: lbf and kN. */
+const BENT_CONTACT = { US: 15, SI: 0.07 } as const;
+
+/** The lower of capacity and highest verified load of a machine, lbf or kN; undefined where neither is known. */
+function topOf(machine: EquipmentFacts | undefined, system: System): number | undefined {
+  const tops = [machine?.verifiedTo, machine?.machine?.capacity].flatMap(
+    (text) => setupMeasure(text, 'force', FORCE_UNIT[system])?.toNumber() ?? [],
+  );
+  return tops.length > 0 ? Math.min(...tops) : undefined;
+}
 
 /**
  * What a break is watched with on a machine: the band of this specimen, and where this machine ends.
@@ -30,9 +40,7 @@ export function watchRequestOf(
   const band = loadBand(test, system);
   const space = spaceOf(test, machine, limits, system);
   const mm = (value: Exact): number => convert(value, LENGTH_UNIT[system], 'mm').toNumber();
-  const tops = [machine?.verifiedTo, machine?.machine?.capacity].flatMap(
-    (text) => setupMeasure(text, 'force', FORCE_UNIT[system])?.toNumber() ?? [],
-  );
+  const most = topOf(machine, system);
   return {
     expected: test.expected?.toNumber() ?? 0,
     low: band.low.toNumber(),
@@ -40,12 +48,41 @@ export function watchRequestOf(
     from: test.from === 'start' ? 0 : HALF,
     pads: test.ends === 'pads',
     contact: contactLoad(machine, system),
-    ...(tops.length > 0 ? { most: Math.min(...tops) } : {}),
+    ...(most === undefined ? {} : { most }),
     ...(space
       ? { travel: mm(stackOf(space, []).usable.minus(limits.number('press.stroke-alarm', system))) }
       : {}),
     ...(test.halves ? { halves: true } : {}),
     ...(test.measured ? { area: convert(test.area, system === 'US' ? 'in2' : 'mm2', 'mm2').toNumber() } : {}),
+  };
+}
+
+/**
+ * What a bend is watched with on a machine: the speeds of its parts, how far it goes, where this machine ends.
+ * @param test of what is driven by its displacement; undefined is returned for any other
+ * @returns loads in lbf or kN, displacements in mm, speeds in mm/min
+ */
+export function bendRequestOf(
+  test: PressTest,
+  machine: EquipmentFacts | undefined,
+  system: System,
+): BendWatchRequest | undefined {
+  const { driven } = test;
+  if (!driven) return undefined;
+  const speed = (value: Exact | undefined, none: number, unit: UnitId): number =>
+    value ? convert(value, unit, 'mm/min').toNumber() : none;
+  const most = topOf(machine, system);
+  return {
+    expected: test.expected?.toNumber() ?? 0,
+    contact: BENT_CONTACT[system],
+    own: driven.own,
+    sections: driven.parts.map(({ to, speed: { low, high, unit } }) => ({
+      to,
+      low: speed(low, 0, unit),
+      high: speed(high, Number.POSITIVE_INFINITY, unit),
+    })),
+    end: driven.end,
+    ...(most === undefined ? {} : { most }),
   };
 }
 

@@ -2,24 +2,31 @@ import { convert, exact, type UnitId } from '../../quantity';
 import type { LogAnalysis } from '../analyse-log';
 import { thinned } from '../thin';
 import { analyseBend } from './analyse';
+import { speedsOf } from './speeds';
 import type { BendRequest } from './types';
 
 /** Points of the curve that is kept with the analysis: what a page and a report draw. */
 const KEPT = 240;
+/** What of the way to the beam is drawn with it, mm. */
+const BEFORE = 0.3;
 
 /** What a log says over its displacement. */
-export type BendAsked = Pick<BendRequest, 'toe' | 'at' | 'upTo'>;
+export type BendAsked = Pick<BendRequest, 'toe' | 'at' | 'upTo' | 'edges'>;
 
 /**
  * The same of a log with a column of travel: rows without one are left out, and where none has one there is nothing to say.
  * @param unit of the load
  */
 export function bendOfLog(
-  log: { readonly load: Float64Array; readonly position?: Float64Array },
+  log: {
+    readonly load: Float64Array;
+    readonly position?: Float64Array;
+    readonly seconds?: Float64Array;
+  },
   unit: UnitId,
   asked: BendAsked,
 ): LogAnalysis['bend'] | undefined {
-  const { position, load } = log;
+  const { position, load, seconds } = log;
   if (!position) return undefined;
   const usable = [...position.keys()].filter((index) => Number.isFinite(position[index]));
   if (usable.length < 3) return undefined;
@@ -32,10 +39,14 @@ export function bendOfLog(
   const displacement = pick(position, away).map((value) => value - away * first);
   const force = pick(load, newtons);
   const found = analyseBend({ displacement, force, ...asked });
-  const curve = thinned(
-    displacement.map((value) => value - found.origin),
-    force,
-    KEPT,
+  const along = displacement.map((value) => value - found.origin);
+  const begins = Math.max(
+    0,
+    along.findIndex((at) => at >= -BEFORE),
   );
-  return { ...found, curve };
+  return {
+    ...found,
+    curve: thinned(along.subarray(begins), force.subarray(begins), KEPT),
+    ...(seconds ? { speeds: speedsOf(pick(seconds, 1), along, asked.edges ?? []) } : {}),
+  };
 }

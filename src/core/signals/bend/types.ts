@@ -1,5 +1,5 @@
 /** Version of the algorithm, kept with every analysis. */
-export const BEND_VERSION = 1;
+export const BEND_VERSION = 2;
 
 /** A record of force over displacement, N and mm, in the order of time. */
 export interface BendRecord {
@@ -15,6 +15,8 @@ export interface BendRequest extends BendRecord {
   readonly at: readonly number[];
   /** The highest force up to this displacement is wanted: the limit of proportionality of a notched beam, mm. */
   readonly upTo?: number | undefined;
+  /** Where one part of the displacement ends that is driven at a speed of its own, mm; absent: it is all one. */
+  readonly edges?: readonly number[];
 }
 
 /** A sudden fall of the force. */

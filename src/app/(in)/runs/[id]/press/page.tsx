@@ -6,7 +6,7 @@ import { pageActor, pageData, pageId } from '@/server/page';
 import { openFeed } from '@/server/queries/press';
 import { runSheet } from '@/server/queries/run';
 import { InMethodFolder } from '@/ui/methods/registry';
-import { PressView } from '@/ui/press/PressView';
+import { LiveRun } from '@/ui/press/LiveRun';
 import { runSheetData } from '../../sheet-data';
 
 export const metadata: Metadata = { title: 'At the press' };
@@ -22,7 +22,7 @@ export default async function PressPage({ params }: { params: Promise<{ id: stri
   const data = runSheetData(sheet, actor.role !== 'field');
   return (
     <InMethodFolder id={data.method}>
-      <PressView
+      <LiveRun
         data={data}
         now={now.getTime()}
         follow={await openFeed(db, actor, id)}

@@ -1,0 +1,30 @@
+/**
+ * Least-squares rise of what is read over the last seconds: load a second, displacement a second.
+ * @param recent readings in the order of their time
+ * @param risen what rises
+ * @param window s, counted back from the last reading
+ * @returns null for fewer than three readings in it
+ * Source: Numerical: sums of the ordinary least-squares line, counted from the last reading.
+ */
+export function riseOver<R extends { readonly seconds: number }>(
+  recent: readonly R[],
+  risen: (reading: R) => number,
+  window: number,
+): number | null {
+  const last = recent.at(-1);
+  if (!last) return null;
+  let [n, st, sf, stt, stf] = [0, 0, 0, 0, 0];
+  for (let index = recent.length - 1; index >= 0; index -= 1) {
+    const reading = recent[index];
+    if (!reading || reading.seconds < last.seconds - window - 1e-9) break;
+    const t = reading.seconds - last.seconds;
+    const value = risen(reading);
+    n += 1;
+    st += t;
+    sf += value;
+    stt += t * t;
+    stf += t * value;
+  }
+  const spread = n * stt - st * st;
+  return n < 3 || spread <= 0 ? null : (n * stf - st * sf) / spread;
+}
