@@ -11,6 +11,7 @@ import {
 } from '@/core/acceptance';
 import { groupBy } from '@/core/group-by';
 import type { Limits } from '@/core/limits';
+import { findForm } from '@/core/materials/forms';
 import { type Facts, type Method, type Result, setupMeasure } from '@/core/methods';
 import { STRESS_UNIT } from '@/core/methods/press';
 import { findMethod, METHODS, methodsFor } from '@/core/methods/registry';
@@ -99,8 +100,12 @@ export function setsOf(
     const all = spends === false ? testedWhole(due, id) : brokenBy.get(id);
     const own = rule?.begun ? all?.filter(({ run }) => run !== null) : all;
     if (!rule || !own || own.length === 0) return [];
+    // What goes by a letter of its own was taken out or brought along: it never stands with what was moulded.
     const alike = groupBy(own, (view) =>
-      rule.by.map((what) => (what === 'age' ? view.ageHours : view.about.cure)).join('/'),
+      [
+        ...rule.by.map((what) => (what === 'age' ? view.ageHours : view.about.cure)),
+        ...[findForm(view.form)?.letter ?? []].flat(),
+      ].join('/'),
     );
     const sets = [...alike].map(([key, members]) =>
       setOf({ rule, method: id, key: `${id}/${key}` }, members, job, asked, limits, facts.get(id)),

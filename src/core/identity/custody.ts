@@ -2,6 +2,7 @@
 export const SPECIMEN_EVENTS = [
   'moulded',
   'drilled',
+  'sawn',
   'initial cure',
   'collected',
   'received',

@@ -9,6 +9,17 @@ export function formsIn(system: System, ...kinds: readonly MouldKind[]): string[
   return kinds.flatMap((kind) => sizesOf(kind)).filter((size) => mouldOf(size).system === system);
 }
 
+/** An age that is asked for, in whole days. */
+export const AGE_IN_DAYS = {
+  label: 'Age',
+  required: true,
+  dimension: 'ratio',
+  unit: { US: 'one', SI: 'one' },
+  step: { US: '1', SI: '1' },
+  possible: { US: ['1', '365'], SI: ['1', '365'] },
+  whole: true,
+} as const;
+
 /** What is told of prisms and cubes that were brought along. */
 export class Brought extends RunInput {
   @InstantField({
@@ -19,17 +30,7 @@ export class Brought extends RunInput {
   })
   madeAt?: string;
 
-  @MeasureField({
-    label: 'Age',
-    required: true,
-    help: 'Whole days.',
-    dimension: 'ratio',
-    unit: { US: 'one', SI: 'one' },
-    step: { US: '1', SI: '1' },
-    possible: { US: ['1', '365'], SI: ['1', '365'] },
-    whole: true,
-    example: '28',
-  })
+  @MeasureField({ ...AGE_IN_DAYS, help: 'Whole days.', example: '28' })
   ageDays?: string;
 }
 

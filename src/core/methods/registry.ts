@@ -41,6 +41,7 @@ import { ovenDrying } from './oven-drying';
 import { pointLoad } from './point-load';
 import { prismBuilding } from './prism-building';
 import { prismCompression } from './prism-compression';
+import { residualBeam } from './residual-beam';
 import { sampling } from './sampling';
 import { siteFactor } from './site-factor';
 import { slump } from './slump';
@@ -86,6 +87,7 @@ const REGISTRY = {
   'beam-centre-point': beamCentrePoint,
   'beam-bending': beamBending,
   'fibre-beam': fibreBeam,
+  'residual-beam': residualBeam,
   'notched-beam': notchedBeam,
   'beam-arrival': beamArrival,
   'beam-section': beamSection,

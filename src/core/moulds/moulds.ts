@@ -1,7 +1,7 @@
 import { type Exact, exact, type System } from '../quantity';
 
-/** A core is drilled; mortar cubes and grout prisms are no concrete: they stand here because they are sizes too. */
-export type MouldKind = 'cylinder' | 'beam' | 'cube' | 'core' | 'mortar cube' | 'grout prism';
+/** A core is drilled, a sawn beam sawn out of a slab; mortar cubes and grout prisms are no concrete: they stand here because they are sizes too. */
+export type MouldKind = 'cylinder' | 'beam' | 'cube' | 'core' | 'sawn beam' | 'mortar cube' | 'grout prism';
 
 interface MouldFacts {
   readonly kind: MouldKind;
@@ -34,7 +34,7 @@ const cylinder = (
   volume,
 });
 const box = (
-  kind: 'beam' | 'cube' | 'mortar cube' | 'grout prism',
+  kind: Exclude<MouldKind, 'cylinder' | 'core'>,
   system: System,
   label: string,
   width: string,
@@ -62,11 +62,18 @@ export const MOULDS = {
   '225x450': cylinder('SI', '225 × 450 mm', '225', '450', '17.892352'),
   'beam-6x6x20': box('beam', 'US', 'Beam 6 × 6 × 20 in', '6', '6', '20', '0.41666667'),
   'beam-6x6x21': box('beam', 'US', 'Beam 6 × 6 × 21 in', '6', '6', '21', '0.4375'),
+  'beam-4x4x14': box('beam', 'US', 'Beam 4 × 4 × 14 in', '4', '4', '14', '0.12962963'),
   'beam-150x150x530': box('beam', 'SI', 'Beam 150 × 150 × 530 mm', '150', '150', '530', '11.925'),
+  'beam-150x150x600': box('beam', 'SI', 'Beam 150 × 150 × 600 mm', '150', '150', '600', '13.5'),
+  'beam-150x150x700': box('beam', 'SI', 'Beam 150 × 150 × 700 mm', '150', '150', '700', '15.75'),
+  'beam-100x100x350': box('beam', 'SI', 'Beam 100 × 100 × 350 mm', '100', '100', '350', '3.5'),
+  'beam-100x100x500': box('beam', 'SI', 'Beam 100 × 100 × 500 mm', '100', '100', '500', '5'),
   'cube-150': box('cube', 'SI', 'Cube 150 mm', '150', '150', '150', '3.375'),
   'cube-100': box('cube', 'SI', 'Cube 100 mm', '100', '100', '100', '1'),
   'core-4': { ...cylinder('US', 'Core, about 4 in', '4', '8', '0.05817764'), kind: 'core' },
   'core-100': { ...cylinder('SI', 'Core, about 100 mm', '100', '200', '1.5707963'), kind: 'core' },
+  'sawn-6': box('sawn beam', 'US', 'Sawn beam, about 6 × 6 in', '6', '6', '21', '0.4375'),
+  'sawn-150': box('sawn beam', 'SI', 'Sawn beam, about 150 × 150 mm', '150', '150', '530', '11.925'),
   'mortar-2': box('mortar cube', 'US', 'Mortar cube 2 in', '2', '2', '2', '0.00462963'),
   'mortar-50': box('mortar cube', 'SI', 'Mortar cube 50 mm', '50', '50', '50', '0.125'),
   'prism-3.5': box('grout prism', 'US', 'Grout prism, about 3 1/2 × 7 in', '3.5', '3.5', '7', '0.04962384'),
@@ -117,13 +124,16 @@ export interface NominalSize {
   readonly length: Exact;
 }
 
-/** What a mould of one kind stands for, in the unit of a system; undefined for any other form. */
+/** Beams, moulded or sawn: what every method of bending takes. */
+export const BEAMS = ['beam', 'sawn beam'] as const satisfies readonly MouldKind[];
+
+/** What a mould of one kind, or of a few, stands for, in the unit of a system; undefined for any other form. */
 export function nominalOf(
   form: string | undefined,
-  kind: MouldKind,
+  kind: MouldKind | readonly MouldKind[],
   system: System,
 ): NominalSize | undefined {
-  if (form === undefined || !isMould(form) || MOULDS[form].kind !== kind) return undefined;
+  if (form === undefined || !isMould(form) || ![kind].flat().includes(MOULDS[form].kind)) return undefined;
   const own = MOULDS[form];
   const inSystem = (text: string): Exact =>
     own.system === system

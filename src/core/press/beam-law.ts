@@ -1,8 +1,8 @@
 import { Chance } from '../statistics';
 import type { PlacedBeam } from './driven-frame';
 
-/** What a beam does after its first crack: breaks through, lets go by degrees, or takes up more. */
-export type Behaviour = 'snaps' | 'softens' | 'hardens';
+/** What a beam does after its first crack: breaks through, lets go by degrees, takes up more; or it was cracked before. */
+export type Behaviour = 'snaps' | 'softens' | 'hardens' | 'cracked';
 
 /** Share of its end, and share of the force at its first crack. */
 type Corner = readonly [along: number, share: number];
@@ -20,6 +20,12 @@ const AFTER: Readonly<Record<Behaviour, readonly Corner[]>> = {
     [0.12, 0.8],
     [0.45, 0.6],
     [1, 0.4],
+  ],
+  // What fibres across a crack carry, from nought on.
+  cracked: [
+    [0.2, 0.38],
+    [0.4, 0.42],
+    [1, 0.31],
   ],
   hardens: [
     [0, 0.66],
@@ -79,7 +85,8 @@ export function placedBeam(
   const cracks = of.force * chosen.force * chance.normal(1, SCATTER);
   // A little is left behind its end: a record that goes as far as is asked has what is asked.
   const end = (of.end ?? NO_END) * 1.15;
-  const after = AFTER[chosen.behaves ?? of.behaves].map(
+  const behaves = chosen.behaves ?? of.behaves;
+  const after = AFTER[behaves].map(
     ([along, share]) =>
       [
         CRACKS_AT + OPENS + along * (end - CRACKS_AT - OPENS),
@@ -87,7 +94,7 @@ export function placedBeam(
       ] as const,
   );
   return {
-    law: [[0, 0], [CRACKS_AT, cracks], ...after],
+    law: behaves === 'cracked' ? [[0, 0], ...after] : [[0, 0], [CRACKS_AT, cracks], ...after],
     ...(of.own ? {} : { frame: SOFT }),
     toe: (of.own ? 0 : TOE) * (chosen.play ?? 1),
     gap: GAP,

@@ -41,6 +41,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'beam-centre-point': dynamic(() => import('./beam-centre-point').then((all) => all.InBeamCentrePoint)),
   'beam-bending': dynamic(() => import('./beam-bending').then((all) => all.InBeamBending)),
   'fibre-beam': dynamic(() => import('./fibre-beam').then((all) => all.InFibreBeam)),
+  'residual-beam': dynamic(() => import('./residual-beam').then((all) => all.InResidualBeam)),
   'notched-beam': dynamic(() => import('./notched-beam').then((all) => all.InNotchedBeam)),
   'beam-arrival': dynamic(() => import('./beam-arrival').then((all) => all.InBeamArrival)),
   'beam-section': dynamic(() => import('./beam-section').then((all) => all.InBeamSection)),

@@ -4,9 +4,13 @@ import { isMouldedConcrete, type MouldKind, mouldOf, mouldText, SPECIMEN_SIZES }
 /** What is no part of a sample's own set goes by a letter of its own. */
 const LETTERS: Readonly<Partial<Record<MouldKind, string>>> = {
   core: 'K',
+  'sawn beam': 'S',
   'mortar cube': 'M',
   'grout prism': 'G',
 };
+
+/** Drilled or sawn out of what was placed. */
+const TAKEN_OUT: readonly MouldKind[] = ['core', 'sawn beam'];
 
 const ENDS: Readonly<Partial<Record<MouldKind, Form['ends']>>> = {
   cylinder: ['bonded', 'pads'],
@@ -22,9 +26,9 @@ export const FORMS: readonly Form[] = SPECIMEN_SIZES.map((id) => {
     id,
     text: mouldText(id),
     // Grout and mortar are no part of the concrete around them: they are as old as they are themselves.
-    since: isMouldedConcrete(id) || kind === 'core' ? 'sample' : 'own',
-    // A core's window counts from its drilling.
-    window: kind === 'core' ? 'own' : 'age',
+    since: isMouldedConcrete(id) || TAKEN_OUT.includes(kind) ? 'sample' : 'own',
+    // The window of what is taken out counts from the drilling, the sawing.
+    window: TAKEN_OUT.includes(kind) ? 'own' : 'age',
     ...(letter ? { letter } : {}),
     ...(ends ? { ends } : {}),
   };

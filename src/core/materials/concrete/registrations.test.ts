@@ -1,4 +1,4 @@
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { Limits } from '../../limits';
 import { fieldsOf } from '../../methods/fields';
 import { findForm } from '../forms';
@@ -33,6 +33,39 @@ it('cores are as old as the concrete, and their window counts from the drilling'
   expect(way('cores')?.register({ drilledAt: '2031-05-01T10:00:00Z' }, about)).toMatchObject({
     ok: false,
     errors: { drilledAt: expect.stringContaining('before the concrete') },
+  });
+});
+
+// ASTM C42/C42M (from memory): 40 h in lime water before the test; ASTM C39 table (from memory): 28 d ± 20 h.
+describe('beams sawn out of a slab', () => {
+  const sawn = (sawnAt: string, ageDays: string) =>
+    way('sawn')?.register({ sawnAt, ageDays }, { ...about, form: 'sawn-6' });
+  it('are as old as the slab, and wait in lime water from the saw', () => {
+    expect(sawn('2031-05-20T09:00:00Z', '28')).toMatchObject({
+      ok: true,
+      value: {
+        since: about.madeAt,
+        at: at('2031-05-20T09:00:00Z'),
+        ageHours: 672,
+        opensAt: at('2031-05-28T14:30:00Z'),
+        closesAt: at('2031-05-30T06:30:00Z'),
+      },
+    });
+    // Sawn two days before: what opens the window is the water.
+    expect(sawn('2031-05-27T20:00:00Z', '28')).toMatchObject({
+      ok: true,
+      value: { opensAt: at('2031-05-29T12:00:00Z'), closesAt: at('2031-05-30T06:30:00Z') },
+    });
+  });
+  it('are refused where they cannot be wet long enough, or are older than their slab', () => {
+    expect(sawn('2031-05-29T09:00:00Z', '28')).toMatchObject({
+      ok: false,
+      errors: { ageDays: expect.stringContaining('choose a later age') },
+    });
+    expect(sawn('2031-05-01T09:00:00Z', '28')).toMatchObject({
+      ok: false,
+      errors: { sawnAt: expect.stringContaining('before the concrete') },
+    });
   });
 });
 

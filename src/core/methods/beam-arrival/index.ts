@@ -1,5 +1,5 @@
 import { isWithin } from '../../limits';
-import { isMould, mouldOf, nominalOf, sizesOf } from '../../moulds';
+import { BEAMS, isMould, mouldOf, nominalOf, sizesOf } from '../../moulds';
 import { type Exact, exact, plainOf } from '../../quantity';
 import { bySeverity, type Finding, finding, ourChoice, Sheet } from '../../working';
 import type { Method, Outcome } from '../contract';
@@ -25,7 +25,7 @@ function compute(input: BeamArrivalInput, setup: RunSetup): Outcome {
   const { system } = input;
   const limits = limitsOf(setup);
   const sheet = new Sheet(setup.rounding ?? 'half-even');
-  const size = nominalOf(setup.specimen?.form, 'beam', system);
+  const size = nominalOf(setup.specimen?.form, BEAMS, system);
   const rows = wholeRows(input.seen);
   const honeycomb = rows.filter(({ what }) => what === 'honeycomb');
   const step = limits.number('arrival.step', system);
@@ -150,7 +150,7 @@ export const beamArrival: Method<BeamArrivalInput> = {
   title: 'Beam on arrival',
   designations: [ourChoice('what a careful technician looks for')],
   runOn: 'specimen',
-  forms: sizesOf('beam'),
+  forms: sizesOf(...BEAMS),
   spends: false,
   again: 'freely',
   yields: [{ quantity: 'honeycomb of the faces', symbol: 'h' }],

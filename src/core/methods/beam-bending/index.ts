@@ -1,4 +1,4 @@
-import { sizesOf } from '../../moulds';
+import { BEAMS, sizesOf } from '../../moulds';
 import { ourChoice } from '../../working';
 import { CENTRE, THIRD } from '../beam/arrangement';
 import { BEAM_FACTS } from '../beam/facts';
@@ -20,7 +20,7 @@ export const beamBending = pressed<BeamBendingInput>({
   id: ID,
   title: 'Bending by displacement',
   designations: [ourChoice('bending driven by displacement, 1 mm/min; no standard strength')],
-  forms: sizesOf('beam'),
+  forms: sizesOf(...BEAMS),
   facts: {
     ...BEAM_FACTS,
     otherKinds: { of: 'companions', take: 'input.kind', by: [ID], alike: true, is: 'texts' },

@@ -1,4 +1,4 @@
-import { sizesOf } from '../../moulds';
+import { BEAMS, sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import { CENTRE } from '../beam/arrangement';
 import { beamMethod } from '../beam/method';
@@ -9,7 +9,7 @@ export const beamCentrePoint = beamMethod<BeamCentrePointInput>({
   id: 'beam-centre-point',
   title: 'Flexure, centre-point loading',
   designations: [standard('ASTM C293/C293M'), standard('EN 12390-5')],
-  forms: sizesOf('beam'),
+  forms: sizesOf(...BEAMS),
   Input: BeamCentrePointInput,
   arrangement: CENTRE,
   load: { US: '5,720', SI: '24.7' },

@@ -1,5 +1,5 @@
 import { isWithin } from '../../limits';
-import { sizesOf } from '../../moulds';
+import { BEAMS, sizesOf } from '../../moulds';
 import { exact, plainOf } from '../../quantity';
 import { bySeverity, type Finding, finding, ourChoice, Sheet, standard } from '../../working';
 import type { Method, Outcome } from '../contract';
@@ -245,7 +245,7 @@ export const beamSection: Method<BeamSectionInput> = {
   title: 'Broken section of a beam',
   designations: [standard('AASHTO R 81')],
   runOn: 'specimen',
-  forms: sizesOf('beam'),
+  forms: sizesOf(...BEAMS),
   spends: false,
   pieces: true,
   facts: {

@@ -1,4 +1,4 @@
-import { sizesOf } from '../../moulds';
+import { BEAMS, sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import { THIRD } from '../beam/arrangement';
 import { beamMethod } from '../beam/method';
@@ -9,7 +9,7 @@ export const beamThirdPoint = beamMethod<BeamThirdPointInput>({
   id: 'beam-third-point',
   title: 'Flexure, third-point loading',
   designations: [standard('ASTM C78/C78M'), standard('EN 12390-5'), standard('IS 516')],
-  forms: sizesOf('beam'),
+  forms: sizesOf(...BEAMS),
   Input: BeamThirdPointInput,
   arrangement: THIRD,
   load: { US: '7,640', SI: '32.9' },

@@ -283,6 +283,15 @@ describe('what is wrong with a beam', () => {
     expect(lay(20)).toEqual([]);
     expect(lay(19.9)).toEqual(['beam.water']);
     expect(lay(39, { made: 'sawn', side: 'sawn' })).toEqual(['beam.water-sawn']);
+    // Registered as sawn it is sawn, whatever is said of it; and that is said.
+    const specimen = { label: 'PM-1-S1', form: 'sawn-6' };
+    expect(lay(39, {}, { specimen })).toEqual(['beam.water-sawn']);
+    const said = (made: string) => bent(beam, { made, side: 'sawn' }, { specimen }).found;
+    expect(said('moulded')).toContain('beam.made');
+    expect(said('sawn')).not.toContain('beam.made');
+    expect(bent(beam, { made: 'sawn' }, { specimen: { label: 'A', form: 'beam-6x6x21' } }).found).toContain(
+      'beam.made',
+    );
     expect(lay(24, {}, { facts: { cure: 'field' } })).toEqual([]);
     expect(lay(28.1, {}, { facts: { cure: 'field' } })).toEqual(['beam.water-field']);
     expect(lay(47, {}, { profile: 'is' })).toEqual(['beam.water']);

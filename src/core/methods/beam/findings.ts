@@ -1,4 +1,5 @@
 import { isWithin, type LimitId, type Limits } from '../../limits';
+import { isMould, mouldOf } from '../../moulds';
 import { type Exact, exact, largest, plainOf, type System, smallest } from '../../quantity';
 import { durationText } from '../../windows';
 import { type Finding, finding } from '../../working';
@@ -25,6 +26,7 @@ const HOUR = 3_600_000;
 /** What is wrong with a beam, its fixture and its sizes, whatever load it took. */
 export function beamFindings(about: About): Finding[] {
   return [
+    ...madeFindings(about),
     ...waterFindings(about),
     ...sideFindings(about),
     ...fixtureFindings(about),
@@ -33,9 +35,36 @@ export function beamFindings(about: About): Finding[] {
   ];
 }
 
+/** Whether it is registered as sawn out of what was placed; undefined where it has no form. */
+function registeredSawn({ specimen }: RunSetup): boolean | undefined {
+  const form = specimen?.form ?? '';
+  return isMould(form) ? mouldOf(form).kind === 'sawn beam' : undefined;
+}
+
+function isSawn(input: BeamInput, setup: RunSetup): boolean {
+  return registeredSawn(setup) === true || input.made === 'sawn';
+}
+
+/** What it is registered as, against what is said of it. */
+function madeFindings({ input, setup }: About): Finding[] {
+  const registered = registeredSawn(setup);
+  if (!input.made || registered === undefined || registered === (input.made === 'sawn')) return [];
+  return [
+    finding({
+      id: 'beam.made',
+      severity: 'departure',
+      needsReason: true,
+      fields: ['made'],
+      message: `It is registered as ${registered ? 'sawn out of the slab' : 'moulded'}.`,
+      action: 'Look at its label: water, side and what it is averaged with hang on it.',
+      remark: `Made otherwise than registered: ${input.made}.`,
+    }),
+  ];
+}
+
 /** How long it lay in its water before it was taken out, and how warm that was. */
 function waterFindings({ input, setup, limits }: About): Finding[] {
-  const { waterFrom, outOfMoistAt, made } = input;
+  const { waterFrom, outOfMoistAt } = input;
   const found: Finding[] = [];
   const temperature = readMeasure(input, 'waterTemperature');
   const warmth = limits.of('beam.water-temperature', input.system);
@@ -59,8 +88,11 @@ function waterFindings({ input, setup, limits }: About): Finding[] {
     );
   const [from, to] = [Date.parse(waterFrom ?? ''), Date.parse(outOfMoistAt ?? setup.asOf ?? '')];
   if (Number.isNaN(from) || Number.isNaN(to) || to < from) return found;
-  const id: LimitId =
-    made === 'sawn' ? 'beam.water-sawn' : isStandard(setup) ? 'beam.water' : 'beam.water-field';
+  const id: LimitId = isSawn(input, setup)
+    ? 'beam.water-sawn'
+    : isStandard(setup)
+      ? 'beam.water'
+      : 'beam.water-field';
   const hours = exact((to - from) / HOUR);
   if (isWithin(hours, limits.of(id, input.system))) return found;
   const lay = durationText(Math.round((to - from) / 60_000));
@@ -80,10 +112,10 @@ function waterFindings({ input, setup, limits }: About): Finding[] {
 }
 
 /** The face that the load goes on: a mould-formed side, in IS the surface as cast. */
-function sideFindings({ input, limits }: About): Finding[] {
-  const { side, made } = input;
+function sideFindings({ input, setup, limits }: About): Finding[] {
+  const { side } = input;
   if (!side) return [];
-  const wanted = made === 'sawn' ? 'sawn' : limits.profile === 'is' ? 'top' : 'side';
+  const wanted = isSawn(input, setup) ? 'sawn' : limits.profile === 'is' ? 'top' : 'side';
   if (side === wanted) return [];
   const words = {
     side: 'A moulded beam is turned on its side: the trowelled face is never plane, and it is the weakest.',

@@ -1,4 +1,4 @@
-import { nominalOf } from '../../moulds';
+import { BEAMS, nominalOf } from '../../moulds';
 import { type Exact, meanOf } from '../../quantity';
 import { readMeasure } from '../fields';
 import type { RunSetup } from '../setup';
@@ -25,7 +25,7 @@ export interface BeamSize {
 export function sizeOf(input: BeamInput, setup: RunSetup): BeamSize | undefined {
   const [widths, depths] = [readAll(input, WIDTHS), readAll(input, DEPTHS)];
   if (widths && depths) return { width: meanOf(widths), depth: meanOf(depths), measured: true };
-  const mould = nominalOf(setup.specimen?.form, 'beam', input.system);
+  const mould = nominalOf(setup.specimen?.form, BEAMS, input.system);
   return mould && { width: mould.across, depth: mould.across, measured: false };
 }
 

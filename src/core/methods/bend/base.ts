@@ -90,17 +90,22 @@ const TROUBLES: Readonly<
   },
 };
 
+/** Of a beam that is cracked already there is no line, no first crack and perhaps no peak. */
+const OF_THE_WHOLE: readonly BendTrouble[] = ['no peak', 'few points', 'no linear range', 'several cracks'];
+
 /** What a beam was driven by, as it is judged: its record, where there is one, and how its method drives it. */
 interface Driving {
   readonly limits: Limits;
   readonly bend: Bend | undefined;
   readonly driven: Driven;
+  /** What of its record means nothing where only a part of the curve is asked for. */
+  readonly whole?: false;
 }
 
 /** What holds for every beam bent by its displacement, whatever is asked of its record. */
 export function bendFindings(input: BendInput, setup: RunSetup, about: Driving): Finding[] {
   const { system } = input;
-  const { limits, bend } = about;
+  const { limits, bend, whole } = about;
   const found: Finding[] = [
     ...agedFindings(input, setup, limits),
     ...orderFindings(input, setup),
@@ -133,6 +138,7 @@ export function bendFindings(input: BendInput, setup: RunSetup, about: Driving):
     return found;
   }
   for (const trouble of bend.troubles) {
+    if (whole === false && OF_THE_WHOLE.includes(trouble)) continue;
     const { severity, what, action } = TROUBLES[trouble];
     const words = `The record ${what}.`;
     found.push(

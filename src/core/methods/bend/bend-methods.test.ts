@@ -11,7 +11,7 @@ const three = (name: string, value: string) =>
 
 /** One beam by its method, with a record straight from corner to corner, mm and N. */
 function bent(
-  id: 'beam-bending' | 'fibre-beam' | 'notched-beam',
+  id: 'beam-bending' | 'fibre-beam' | 'notched-beam' | 'residual-beam',
   system: 'US' | 'SI',
   input: Record<string, unknown>,
   corners?: readonly (readonly [number, number])[],
@@ -298,5 +298,149 @@ describe('a beam bent by its displacement', () => {
       [0.45, 5400],
     ]);
     expect(beam.findings.find(({ id }) => id === 'bend.no-peak')?.severity).toBe('invalid');
+  });
+});
+
+// Worked by hand from ASTM C1399/C1399M (from memory): ARS = (PA + PB + PC + PD) / 4 · L / (b d²).
+describe('a beam cracked over a plate', () => {
+  const metric = {
+    ...three('width', '100'),
+    ...three('depth', '100'),
+    span: '300',
+    plateThick: '12',
+    place: '140',
+  };
+  const cracked = { firstTo: '0.20', cracked: 'cracked', zeroedAgain: true };
+  const loads = { loadA: '6', loadB: '5.5', loadC: '5.2', loadD: '4.9' };
+  it('has the mean of four loads, read off or by its record', () => {
+    const read = bent('residual-beam', 'SI', { ...metric, ...cracked, ...loads });
+    expect(Number(read.of('average residual strength')?.value)).toBeCloseTo(1.62, 10);
+    expect(read.of('average residual strength')?.reported).toBe('1.60');
+    const recorded = bent('residual-beam', 'SI', { ...metric, ...cracked }, [
+      [0, 0],
+      [0.5, 6000],
+      [0.75, 5500],
+      [1, 5200],
+      [1.25, 4900],
+      [1.4, 4800],
+    ]);
+    expect(Number(recorded.of('average residual strength')?.value)).toBeCloseTo(1.62, 6);
+    expect(recorded.found.filter((id) => id.startsWith('bend.'))).toEqual([]);
+  });
+  it('in inches', () => {
+    const beam = bent('residual-beam', 'US', {
+      ...three('width', '4'),
+      ...three('depth', '4'),
+      span: '12',
+      plateThick: '0.5',
+      place: '5.5',
+      firstTo: '0.008',
+      cracked: 'cracked',
+      zeroedAgain: true,
+      loadA: '1350',
+      loadB: '1240',
+      loadC: '1150',
+      loadD: '1080',
+    });
+    expect(Number(beam.of('average residual strength')?.value)).toBeCloseTo(225.94, 1);
+    expect(beam.of('average residual strength')?.reported).toBe('225');
+  });
+  it('a record that still rises at its end is one of a beam that hardens, and stands', () => {
+    const rising = bent('residual-beam', 'SI', { ...metric, ...cracked }, [
+      [0, 0],
+      [0.5, 4000],
+      [1.4, 6000],
+    ]);
+    expect(rising.found).not.toContain('bend.no-peak');
+    expect(rising.of('average residual strength')).toBeDefined();
+  });
+  it('is nothing where one load is missing, and no test where it never cracked or went too far', () => {
+    const { loadD, ...three3 } = loads;
+    expect(loadD).toBe('4.9');
+    expect(
+      bent('residual-beam', 'SI', { ...metric, ...cracked, ...three3 }).of('average residual strength'),
+    ).toBeUndefined();
+    const invalid = (more: Record<string, unknown>) =>
+      bent('residual-beam', 'SI', { ...metric, ...cracked, ...loads, ...more })
+        .findings.filter(({ severity }) => severity === 'invalid')
+        .map(({ id }) => id);
+    expect(invalid({})).toEqual([]);
+    expect(invalid({ cracked: 'whole' })).toEqual(['residual.whole']);
+    expect(invalid({ firstTo: '0.51' })).toEqual(['residual.most']);
+    expect(invalid({ firstTo: '0.50' })).toEqual([]);
+    // 5 % of 300 mm beyond a third: 85 mm is the last that counts.
+    expect(invalid({ place: '85' })).toEqual([]);
+    expect(invalid({ place: '84.9' })).toEqual(['residual.outside']);
+  });
+  it('of another plate, another depth, a longer first loading: said with its remark', () => {
+    const { findings } = bent('residual-beam', 'SI', {
+      ...metric,
+      ...three('depth', '150'),
+      ...cracked,
+      ...loads,
+      plateThick: '10',
+      firstTo: '0.35',
+      zeroedAgain: false,
+    });
+    const said = findings.filter(({ severity }) => severity === 'departure').map(({ id }) => id);
+    expect(said).toEqual(
+      expect.arrayContaining(['residual.depth', 'residual.plate', 'residual.first', 'residual.zeroed']),
+    );
+  });
+  it('a load read off that is not of its record is asked about', () => {
+    const corners = [
+      [0, 0],
+      [0.5, 6000],
+      [0.75, 5500],
+      [1, 5200],
+      [1.25, 4900],
+      [1.4, 4800],
+    ] as const;
+    expect(bent('residual-beam', 'SI', { ...metric, ...cracked, ...loads }, corners).found).not.toContain(
+      'bend.agrees',
+    );
+    expect(
+      bent('residual-beam', 'SI', { ...metric, ...cracked, ...loads, loadB: '5.8' }, corners).found,
+    ).toContain('bend.agrees');
+  });
+});
+
+// What a record says of its speed is held against the part of the displacement that it was driven in.
+describe('the speed of a bend, by its record', () => {
+  const notched = {
+    ...three('width', '150'),
+    ...three('depth', '150'),
+    above1: '125',
+    above2: '125',
+    span: '500',
+    place: '250',
+    over: 'opening',
+  };
+  const with_ = (speeds: readonly (number | null)[], speed = '0.05') => {
+    const method = findMethod('notched-beam') as Method;
+    const { input } = usableInput(method, { system: 'SI', ...notched, speed });
+    const asked = method.bends?.(input, {});
+    if (!asked) throw new Error('nothing is asked of the record');
+    const facts = exampleRecord(
+      [
+        [0, 0],
+        [0.04, 13_000],
+        [0.5, 11_000],
+        [4.2, 8000],
+      ],
+      asked,
+    );
+    const loadLog = { ...facts, bend: { ...(facts.bend as NonNullable<typeof facts.bend>), speeds } };
+    return method.compute(input, { loadLog }).findings.filter(({ id }) => id.startsWith('notch.speed'));
+  };
+  it('part by part, slow before and faster after', () => {
+    expect(with_([0.05, 0.2])).toEqual([]);
+    expect(with_([0.08, 0.2]).map(({ id }) => id)).toEqual(['notch.speed']);
+    expect(with_([0.05, 0.05]).map(({ id }) => id)).toEqual(['notch.speed-then']);
+    expect(with_([0.05, 0.4])[0]?.message).toBe('By its record it was driven at 0.4 mm/min beyond 0.1 mm.');
+  });
+  it('where it has no time, by what was set', () => {
+    expect(with_([null, null])).toEqual([]);
+    expect(with_([null, null], '0.2')[0]?.message).toBe('Driven at 0.2 mm/min up to 0.1 mm.');
   });
 });

@@ -2,6 +2,7 @@ import { group, r } from '../../limits/row';
 import { ourChoice, standard } from '../../working';
 
 const C1609 = standard('ASTM C1609/C1609M');
+const C1399 = standard('ASTM C1399/C1399M');
 const EN_14651 = standard('EN 14651');
 
 export const LIMITS = {
@@ -64,6 +65,14 @@ export const LIMITS = {
       '= 0.62',
       standard('ACI 318'),
     ),
+    'residual.speed': r('Both loadings of a plated beam', '0.02 to 0.03 in/min', '0.5 to 0.8 mm/min', C1399),
+    'residual.first': r('First loading over the plate, to', '= 0.008 in', '= 0.20 mm', C1399),
+    'residual.most': r('First loading until it cracks, at most to', '<= 0.02 in', '<= 0.50 mm', C1399),
+    'residual.depth': r('Depth of the beam', '3.9 to 4.1 in', '98 to 102 mm', C1399),
+    'residual.span': r('Span of the beam', '11.75 to 12.25 in', '295 to 305 mm', C1399),
+    'residual.plate': r('Plate thick', '0.48 to 0.52 in', '11.5 to 12.5 mm', C1399),
+    'residual.count': r('Beams of a mean', '>= 5', C1399),
+    'residual.outside': r('Crack outside the middle third, of the span', '<= 5 %', C1399),
     'notch.step': r('Strength of a notched beam reported to', '= 15 psi', '= 0.1 MPa', EN_14651),
     'notch.depth': r('Height above the notch', '4.88 to 4.96 in', '124 to 126 mm', EN_14651),
     'notch.width': r('Notch wide', '<= 0.2 in', '<= 5 mm', EN_14651),

@@ -1,5 +1,5 @@
 import type { Limits } from '../../limits';
-import { nominalOf } from '../../moulds';
+import { BEAMS, nominalOf } from '../../moulds';
 import { type Exact, exact } from '../../quantity';
 import { expectedRupture } from '../beam/expected';
 import { DEPTHS, WIDTHS } from '../beam/sizes';
@@ -28,7 +28,7 @@ export function bendPress<I extends BendInput>(
     test(input: I, setup: RunSetup): PressTest | undefined {
       const { system } = input;
       const limits = limitsOf(setup);
-      const mould = nominalOf(setup.specimen?.form, 'beam', system)?.across;
+      const mould = nominalOf(setup.specimen?.form, BEAMS, system)?.across;
       const [width, depth] = [meanRead(input, WIDTHS) ?? mould, meanRead(input, DEPTHS) ?? mould];
       if (!width || !depth) return undefined;
       const span = readMeasure(input, 'span')?.value ?? depth.times(spanOver);

@@ -4,6 +4,8 @@ import type { Step } from '../contract';
 export function bendSteps(own: {
   readonly fixture: readonly string[];
   readonly how: string;
+  /** What is read while it is loaded, besides what all of them read. */
+  readonly load?: readonly string[];
   readonly after?: readonly Step[];
 }) {
   const fetch: Step = {
@@ -31,7 +33,7 @@ export function bendSteps(own: {
     load: {
       title: 'Bend it',
       instruction: own.how,
-      fields: ['speed', 'stops', 'crackSeen', 'ended'],
+      fields: ['speed', 'stops', ...(own.load ?? []), 'crackSeen', 'ended'],
       caution:
         'It snaps and kicks, or cracks under load for long: guard shut, glasses, stay outside. A piston driven past its stroke sprays oil.',
     },

@@ -1,5 +1,5 @@
 import type { Limits } from '../../limits';
-import { nominalOf } from '../../moulds';
+import { BEAMS, nominalOf } from '../../moulds';
 import { exact } from '../../quantity';
 import { DEPTHS } from '../beam/sizes';
 import { meanRead, spanMm } from '../bend/base';
@@ -28,7 +28,7 @@ export function edgesOf(input: FibreBeamInput): readonly number[] {
 /** Driven by the net deflection of its yoke: slowly up to L/900, then faster, to L/150. */
 export function drivenBy(input: FibreBeamInput, limits: Limits, setup: RunSetup): Driven {
   const { system } = input;
-  const depth = meanRead(input, DEPTHS) ?? nominalOf(setup.specimen?.form, 'beam', system)?.across;
+  const depth = meanRead(input, DEPTHS) ?? nominalOf(setup.specimen?.form, BEAMS, system)?.across;
   const size = depth?.lessThan(exact(LARGE[system])) ? 'small' : 'large';
   const [slow = null, end = null] = edgesOf(input);
   const places = deflectionsOf(input);

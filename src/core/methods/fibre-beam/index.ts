@@ -1,4 +1,4 @@
-import { sizesOf } from '../../moulds';
+import { BEAMS, sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import { THIRD } from '../beam/arrangement';
 import { BEAM_FACTS } from '../beam/facts';
@@ -15,7 +15,7 @@ export const fibreBeam = pressed<FibreBeamInput>({
   id: 'fibre-beam',
   title: 'Fibre beam, third-point',
   designations: [standard('ASTM C1609/C1609M')],
-  forms: sizesOf('beam'),
+  forms: sizesOf(...BEAMS),
   facts: BEAM_FACTS,
   plannedWhen: () => false,
   yields: [

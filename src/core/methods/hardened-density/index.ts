@@ -1,4 +1,4 @@
-import { sizesOf } from '../../moulds';
+import { BEAMS, sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -13,7 +13,7 @@ export const hardenedDensity: Method<HardenedDensityInput> = {
   title: 'Density and voids of the pieces',
   designations: [standard('ASTM C642')],
   runOn: 'specimen',
-  forms: sizesOf('beam', 'cylinder', 'cube', 'core'),
+  forms: sizesOf(...BEAMS, 'cylinder', 'cube', 'core'),
   spends: false,
   pieces: true,
   yields: [

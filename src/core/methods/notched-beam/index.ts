@@ -1,4 +1,4 @@
-import { sizesOf } from '../../moulds';
+import { BEAMS, sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import { CENTRE } from '../beam/arrangement';
 import { BEAM_FACTS } from '../beam/facts';
@@ -16,7 +16,7 @@ export const notchedBeam = pressed<NotchedBeamInput>({
   id: 'notched-beam',
   title: 'Notched fibre beam',
   designations: [standard('EN 14651')],
-  forms: sizesOf('beam'),
+  forms: sizesOf(...BEAMS),
   facts: BEAM_FACTS,
   plannedWhen: () => false,
   yields: [

@@ -1,4 +1,4 @@
-import { sizesOf } from '../../moulds';
+import { BEAMS, sizesOf } from '../../moulds';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
@@ -14,7 +14,7 @@ export const waterDensity: Method<WaterDensityInput> = {
   title: 'Density by water',
   designations: [standard('EN 12390-7')],
   runOn: 'specimen',
-  forms: sizesOf('beam', 'cylinder', 'cube', 'core'),
+  forms: sizesOf(...BEAMS, 'cylinder', 'cube', 'core'),
   spends: false,
   facts: { freshDensity: resultOn('density', ['density-yield'], { dimension: 'density' }) },
   yields: [{ quantity: DENSITY, symbol: 'D' }],
