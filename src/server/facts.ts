@@ -116,6 +116,8 @@ async function onSampleBefore(db: Queryable, sample: typeof samples.$inferSelect
 }
 
 const SEVERAL = 3;
+/** As many tests of lots as a control chart shows. */
+const SEVERAL_ON_LOTS = 20;
 
 /** What the newest valid tests on earlier samples of the same specification say, each in the unit of its own job. */
 async function ofSpecification(
@@ -268,6 +270,34 @@ async function onLotsOf(
   );
 }
 
+/** What the newest tests of one method on the lots of a specification say, each run once, the oldest first; valid ones only. */
+async function severalOnLotsOf(
+  db: Queryable,
+  source: FactSource,
+  { mix, run, job }: Pick<RunPlace, 'mix' | 'run' | 'job'>,
+): Promise<string[]> {
+  const newest = db
+    .selectDistinctOn([outcomes.runId], { ...SAID, seq: outcomes.seq })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .innerJoin(lots, eq(lots.id, runs.lotId))
+    .where(
+      and(
+        eq(lots.specificationId, mix.id),
+        inArray(runs.method, [...(source.by ?? [])]),
+        ne(runs.id, run.id),
+      ),
+    )
+    .orderBy(outcomes.runId, desc(outcomes.seq))
+    .as('newest');
+  const rows = await db.select().from(newest).orderBy(desc(newest.seq)).limit(SEVERAL_ON_LOTS);
+  return rows
+    .toReversed()
+    .filter(({ outcome }) => isReportable(outcome.findings))
+    .flatMap((row) => taken(source, row, job.system) ?? [])
+    .filter((text) => text !== '');
+}
+
 /** What is known before any test is begun: of the records it belongs to, and of tests of such lots. */
 export async function factsBefore(
   db: Queryable,
@@ -322,7 +352,9 @@ export async function gatherFacts(
     sources.some(([, source]) => told(source) === what);
   const others = sample && (asks('newest') || asks('earlier')) ? await onSample(db, sample.id, run.id) : [];
   const before = sample && asks('before') ? await onSampleBefore(db, sample) : [];
-  const methods = sources.flatMap(([, { of, by }]) => (of === 'specification' ? (by ?? []) : []));
+  const methods = sources.flatMap(([, { of, by, which }]) =>
+    of === 'specification' && which !== 'several' ? (by ?? []) : [],
+  );
   const ofLots = run.lotId ? [...(await onLotsOf(db, [...new Set(methods)], place.mix.id)).values()] : [];
   const one = async (source: FactSource): Promise<Fact | undefined> => {
     switch (told(source)) {
@@ -352,8 +384,12 @@ export async function gatherFacts(
         );
       case 'specification': {
         // A test of a lot is told by the lots of its specification, its own among them.
-        if (run.lotId) return firstSaid(source, ofLots, job.system);
-        const several = sample ? await ofSpecification(db, source, sample) : [];
+        if (run.lotId && source.which !== 'several') return firstSaid(source, ofLots, job.system);
+        const several = run.lotId
+          ? await severalOnLotsOf(db, source, place)
+          : sample
+            ? await ofSpecification(db, source, sample)
+            : [];
         return several.length > 0 ? several : undefined;
       }
       default:

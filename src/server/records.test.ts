@@ -344,6 +344,28 @@ describe('a maturity question', () => {
     );
     const left = await site.db.select().from(waits).where(eq(waits.runId, runId));
     expect(left.filter(({ doneAt }) => !doneAt)).toEqual([]);
+    // Cylinders that confirm the curve are told to the next member of the same mix, those of an open run not yet.
+    const next = await opened('maturity-estimate', member);
+    const told = async (): Promise<unknown> =>
+      (await runSheet(site.db, site.actors.field, next, NOW)).setup.facts?.confirmed;
+    await act(site.actors.field, saveReadings, {
+      runId,
+      readings: readingsOf({
+        mix: 'same',
+        supplementary: 'C873',
+        supplementaryStrength: '3150',
+        'verified/v1/index': '3000',
+        'verified/v1/strength': '3210',
+      }),
+    });
+    expect(await told()).toBeUndefined();
+    await act(
+      site.actors.laboratory,
+      completeRun,
+      { runId, reasons: [], reasonForAll: 'looked at on site' },
+      new Date(START + 674 * HOUR),
+    );
+    expect(await told()).toEqual(['3000/3210']);
   });
 });
 

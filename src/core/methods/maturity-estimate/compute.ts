@@ -13,6 +13,7 @@ import { STRESS } from '../maturity/strengths';
 import { resultOf } from '../outcome';
 import type { RunSetup } from '../setup';
 import { measured } from '../temperature/units';
+import { confirmedBy } from './confirmed';
 import { findings } from './findings';
 import type { MaturityEstimateInput } from './input';
 import { HOUR_MS, type Known, knownOf } from './known';
@@ -183,6 +184,12 @@ function pictureOf(known: Known): Outcome['picture'] {
           return index && strength ? [`${index.value.toNumber()}/${strength.value.toNumber()}`] : [];
         })
         .join(' '),
+      confirmed: calibration
+        ? confirmedBy(known, calibration.curve)
+            .map(({ percent, own }, place) => `${own ? 'own' : 'before'}=${place + 1}/${percent.toFixed(2)}`)
+            .join(',')
+        : '',
+      offMost: limits.number('maturity.verified', system).toNumber(),
       sensor: now?.sensor.name ?? null,
       soonest: forecast?.soonest ?? null,
       expected: forecast?.expected ?? null,

@@ -6,6 +6,7 @@ import { limitFinding } from '../limit-finding';
 import { indexUnit } from '../maturity/function';
 import { STRESS } from '../maturity/strengths';
 import { degreeUnits, measured } from '../temperature/units';
+import { type Confirmed, confirmedBy } from './confirmed';
 import type { Forecast, Known } from './known';
 
 /** What has to be said of an estimate: what holds it, what is not yet, what is reached. */
@@ -212,24 +213,22 @@ function forecastWords(forecast: Forecast | undefined): string {
 }
 
 /** What cylinders of the job say of the curve. */
-function verificationFindings({ input, limits }: Known, curve: StrengthCurve, hold: string[]): Finding[] {
-  const { system } = input;
+/** Cylinders of the job off the curve: of this estimate, and of those before it that the mix has. */
+function verificationFindings(known: Known, curve: StrengthCurve, hold: string[]): Finding[] {
+  const { limits } = known;
+  const { system } = known.input;
   const limit = limits.of('maturity.verified', system);
-  const off = (input.verified ?? []).flatMap((row) => {
-    const [index, strength] = [readMeasure(row, 'index'), readMeasure(row, 'strength')];
-    if (!index || !strength) return [];
-    const by = strengthAt(curve, index.value.toNumber());
-    const percent = (100 * (strength.value.toNumber() - by)) / by;
-    return Number.isFinite(percent) ? [{ label: row.specimen ?? 'a cylinder', percent }] : [];
-  });
-  const outside = off.filter(
-    ({ percent }) => limit.high && measured(Math.abs(percent)).greaterThan(limit.high),
-  );
+  const isOut = ({ percent }: Confirmed): boolean =>
+    limit.high !== undefined && measured(Math.abs(percent)).greaterThan(limit.high);
+  const all = confirmedBy(known, curve);
+  const outside = all.filter((each) => each.own && isOut(each));
+  const before = all.filter((each) => !each.own && isOut(each)).length;
   if (outside.length === 0) return [];
   const words = outside
     .map(({ label, percent }) => `${label} ${percent > 0 ? '+' : '−'}${Math.abs(percent).toFixed(1)} %`)
     .join(', ');
-  if (outside.some(({ percent }) => percent < 0) || outside.length > 1)
+  const twice = outside.length + before > 1;
+  if (outside.some(({ percent }) => percent < 0) || twice)
     hold.push('cylinders of the job do not confirm the curve');
   return [
     limitFinding(
@@ -239,14 +238,13 @@ function verificationFindings({ input, limits }: Known, curve: StrengthCurve, ho
         id: 'maturity.verified',
         severity: 'departure',
         fields: ['verified'],
-        needsReason: outside.length > 1,
+        needsReason: twice,
       },
       {
-        message: `Off the curve: ${words}.`,
-        action:
-          outside.length > 1
-            ? 'Twice outside: calibrate the mix anew before it is used again.'
-            : 'Look at batch ticket, air and water; break another one.',
+        message: `Off the curve: ${words}${before > 0 ? `; ${before} of this mix before` : ''}.`,
+        action: twice
+          ? 'Twice outside: calibrate the mix anew before it is used again.'
+          : 'Look at batch ticket, air and water; break another one.',
         remark: `Cylinders of the job off the curve: ${words}.`,
       },
     ),

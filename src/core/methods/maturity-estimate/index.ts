@@ -7,6 +7,7 @@ import { exampleSetup } from '../temperature-record/example';
 import { COUNTED, compute, waits } from './compute';
 import { MaturityEstimateInput } from './input';
 
+const ID = 'maturity-estimate';
 const BY = ['maturity-calibration'] as const;
 /** Breaks of the example's calibration, index and strength. */
 const PAIRS = {
@@ -16,7 +17,7 @@ const PAIRS = {
 
 /** Strength of a member by its maturity. Order of work: ASTM C1074 (from memory), in our own words. */
 export const maturityEstimate: Method<MaturityEstimateInput> = {
-  id: 'maturity-estimate',
+  id: ID,
   title: 'Maturity: strength in the member',
   designations: [standard('ASTM C1074')],
   runOn: 'lot',
@@ -26,6 +27,7 @@ export const maturityEstimate: Method<MaturityEstimateInput> = {
     calibration: { of: 'specification', take: 'picture.pairs', by: BY, is: 'pairs' },
     function: { of: 'specification', take: 'picture.function', by: BY, is: 'text' },
     curve: { of: 'specification', take: 'picture.curve', by: BY, is: 'text' },
+    confirmed: { of: 'specification', take: 'picture.verified', by: [ID], which: 'several', is: 'texts' },
   },
   yields: [
     { quantity: COUNTED, symbol: 'Sd', named: true },

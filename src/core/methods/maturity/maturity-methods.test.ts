@@ -4,6 +4,7 @@ import { Limits } from '../../limits';
 import { plainRecord, type TemperatureRecord } from '../../temperature';
 import { usableInput } from '..';
 import type { Method } from '../contract';
+import type { Facts } from '../facts';
 import { maturityCalibration } from '../maturity-calibration';
 import { maturityDatum } from '../maturity-datum';
 import { maturityEstimate } from '../maturity-estimate';
@@ -227,7 +228,7 @@ describe('the strength of a member', () => {
     const hours = Array.from({ length: Math.round(index / celsius / 0.5) + 1 }, (_, row) => row / 2);
     return recordOf(hours, { wall: hours.map(() => celsius) });
   };
-  const member = (index: number, more: Record<string, unknown> = {}, celsius = 20) =>
+  const member = (index: number, more: Record<string, unknown> = {}, celsius = 20, known: Facts = {}) =>
     made(
       maturityEstimate,
       {
@@ -242,7 +243,7 @@ describe('the strength of a member', () => {
         readAt: later(200),
         ...more,
       },
-      { facts, records: { record: until(index, celsius) } },
+      { facts: { ...facts, ...known }, records: { record: until(index, celsius) } },
     );
 
   it('not yet, though the best line is there already', () => {
@@ -291,6 +292,31 @@ describe('the strength of a member', () => {
     expect(found('maturity.verified')?.message).toBe('Off the curve: V1 −11.3 %, V2 +11.2 %.');
     expect(found('maturity.verified')?.action).toContain('calibrate the mix anew');
   });
+  it('one outside after one outside before it: twice, and the curve is to be made anew', () => {
+    const once = { verified: [{ id: 'r1', specimen: 'V1', index: '3000', strength: '2790' }] };
+    const alone = member(3700, once, 20, { confirmed: ['3000/3100', '3000/3250 1700/2400'] });
+    expect(alone.found('maturity.verified')?.action).toContain('break another one');
+    const again = member(3700, once, 20, { confirmed: ['3000/3100', '3000/3550'] });
+    expect(again.found('maturity.verified')?.action).toContain('calibrate the mix anew');
+    expect(again.found('maturity.verified')?.message).toContain('; 1 of this mix before');
+    // What lies outside from before is no finding of a member whose own cylinders fit.
+    expect(
+      member(3700, {}, 20, { confirmed: ['3000/3550 3000/2700'] }).found('maturity.verified'),
+    ).toBeUndefined();
+  });
+  it('all of the mix one after the other, in percent off its curve', () => {
+    const { outcome } = member(
+      3700,
+      { verified: [{ id: 'r1', specimen: 'V1', index: '3000', strength: '3146' }] },
+      20,
+      { confirmed: ['3000/2832', '3000/nothing 3000/3461'] },
+    );
+    const drawn = String(outcome.picture.values.confirmed)
+      .split(',')
+      .map((each) => each.split(/[=/]/u));
+    expect(drawn.map(([of, place]) => `${of} ${place}`)).toEqual(['before 1', 'before 2', 'own 3']);
+    expect(drawn.map((each) => Math.round(Number(each[2])) + 0)).toEqual([-10, 10, 0]);
+  }, 20_000);
   it('another mix, no curve, an index beyond it: nothing is decided', () => {
     expect(member(3700, { mix: 'other' }).found('maturity.other-mix')?.severity).toBe('invalid');
     expect(member(20_000).found('maturity.outside')?.severity).toBe('invalid');

@@ -66,15 +66,15 @@ export class ResidualBeamInput extends BendInput {
   })
   zeroedAgain?: boolean;
 
-  @MeasureField({ ...readAt('0.020', '0.50'), example: { US: '1,350', SI: '6.00' } })
+  @MeasureField({ ...readAt('0.020', '0.50'), example: { US: '2,250', SI: '10.05' } })
   loadA?: string;
 
-  @MeasureField({ ...readAt('0.030', '0.75'), example: { US: '1,240', SI: '5.50' } })
+  @MeasureField({ ...readAt('0.030', '0.75'), example: { US: '2,080', SI: '9.28' } })
   loadB?: string;
 
-  @MeasureField({ ...readAt('0.040', '1.00'), example: { US: '1,150', SI: '5.20' } })
+  @MeasureField({ ...readAt('0.040', '1.00'), example: { US: '1,980', SI: '8.84' } })
   loadC?: string;
 
-  @MeasureField({ ...readAt('0.050', '1.25'), example: { US: '1,080', SI: '4.90' } })
+  @MeasureField({ ...readAt('0.050', '1.25'), example: { US: '1,850', SI: '8.27' } })
   loadD?: string;
 }

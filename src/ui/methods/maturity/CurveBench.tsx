@@ -4,6 +4,7 @@ import { Line } from '../../charts/Line';
 import { pointsOf } from '../../charts/points';
 import { curve, dots, limitLine, useChartSetup } from '../../charts/setup';
 import type { BenchProps } from '../kit';
+import { pairsIn } from '../listed';
 
 const text = (value: unknown): string => (typeof value === 'string' ? value : '');
 
@@ -108,7 +109,68 @@ export function CurveBench({ picture }: BenchProps) {
           .filter(Boolean)
           .join(' ')}
       </Typography>
+      {text(values.confirmed) ? <Confirmed values={values} /> : null}
       {typeof values.expected === 'number' ? <Until values={values} /> : null}
+    </Box>
+  );
+}
+
+/** How far the cylinders that confirm the curve lie off it, one after the other: of estimates before, and of this one. */
+function Confirmed({ values }: { values: BenchProps['picture']['values'] }) {
+  const base = useChartSetup();
+  const { palette } = useTheme();
+  const pairs = pairsIn(values.confirmed).map(([of, text]) => ({ of, at: pointsOf(text) }));
+  const of = (which: string) => pairs.flatMap((each) => (each.of === which ? each.at : []));
+  const most = Number(values.offMost);
+  const all = pairs.flatMap(({ at }) => at);
+  const outside = all.filter(({ y }) => Math.abs(y) > most).length;
+  const line = (value: number, word: string) =>
+    limitLine(value, word, palette.error.main, palette.background.paper);
+  return (
+    <Box component="section" aria-label="Cylinders that confirm the curve" sx={{ mt: 1 }}>
+      <Typography variant="body2">
+        {`${all.length} ${all.length === 1 ? 'cylinder' : 'cylinders'} of this mix beside its curve, ${outside === 0 ? 'none' : outside} farther off than ${most} %${outside > 1 ? ': calibrate it anew' : ''}.`}
+      </Typography>
+      <Box sx={{ height: 170 }}>
+        <Line
+          role="img"
+          aria-label={`Off the curve, percent: ${all.map(({ y }) => y.toFixed(1)).join(', ')}`}
+          data={{
+            datasets: [
+              dots('before', of('before'), palette.text.secondary, 'circle', 4),
+              dots('of this estimate', of('own'), palette.primary.main, 'triangle', 6),
+            ],
+          }}
+          options={{
+            ...base,
+            parsing: false,
+            scales: {
+              x: {
+                ...base.scales.x,
+                type: 'linear',
+                min: 0,
+                max: all.length + 1,
+                ticks: { ...base.scales.x.ticks, stepSize: 1 },
+              },
+              y: {
+                ...base.scales.y,
+                suggestedMin: -1.5 * most,
+                suggestedMax: 1.5 * most,
+                title: { display: true, text: '% off' },
+              },
+            },
+            plugins: {
+              ...base.plugins,
+              annotation: {
+                annotations: {
+                  high: line(most, `+${most} %`),
+                  low: line(-most, `−${most} %`),
+                },
+              },
+            },
+          }}
+        />
+      </Box>
     </Box>
   );
 }
