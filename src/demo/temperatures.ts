@@ -192,6 +192,44 @@ async function addTrial(recording: Recording, where: Where, now: Date): Promise<
   );
 }
 
+/** A wall of the same mix some days before: its forms are off, and two cylinders of it confirmed the curve. */
+async function addEarlierWall(recording: Recording, where: Where, now: Date): Promise<void> {
+  const placed = now.getTime() - 9 * DAY;
+  const lotId = await recording.lot(where, 'Wall grid F', 'Ticket hall, north side', placed - HOUR);
+  const text = fileOf(
+    placed - HOUR,
+    74,
+    0.5,
+    { core: (hour) => 55 + warmed(13, 15)(hour - 1) },
+    Chance.settled(814),
+  );
+  await recording.run(
+    lotId,
+    'maturity-estimate',
+    {
+      operation: 'vertical',
+      required: '1650',
+      where: 'Wall grid F',
+      mix: 'same',
+      logger: 'TL-01',
+      placedAt: iso(placed),
+      outlook: '48',
+      supplementary: 'C918',
+      supplementaryStrength: '2010',
+      'verified/v1/specimen': 'F-V1',
+      'verified/v1/index': '640',
+      'verified/v1/strength': '1320',
+      'verified/v2/specimen': 'F-V2',
+      'verified/v2/index': '1150',
+      'verified/v2/strength': '1735',
+      readAt: iso(placed + 73 * HOUR),
+    },
+    { record: ['wall-grid-f.csv', text] },
+    placed + 73 * HOUR,
+    true,
+  );
+}
+
 /** A wall placed in the cold: two loggers of one place, and forms that wait for a strength. */
 async function addColdWall(recording: Recording, where: Where, now: Date): Promise<void> {
   const began = now.getTime() - LOGGERS.wires.startedBefore * HOUR;
@@ -249,6 +287,9 @@ async function addColdWall(recording: Recording, where: Where, now: Date): Promi
       ...sensors,
       outlook: '42',
       supplementary: 'none',
+      'verified/v1/specimen': 'G-V1',
+      'verified/v1/index': '590',
+      'verified/v1/strength': '1190',
     },
     { record: ['TL-01 wall G.csv', file('wires', 31)] },
     now.getTime(),
@@ -308,6 +349,7 @@ async function addPierCap(recording: Recording, where: Where, now: Date): Promis
 export async function addTemperatures(hands: Hands, walls: Where, piers: Where, now: Date): Promise<void> {
   const recording = new Recording(hands, now);
   await addTrial(recording, walls, now);
+  await addEarlierWall(recording, walls, now);
   await addColdWall(recording, walls, now);
   await addPierCap(recording, piers, now);
 }

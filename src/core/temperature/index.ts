@@ -1,6 +1,7 @@
 export * from './analyse';
 export * from './cleaned-record';
 export * from './compare';
+export * from './crossing';
 export * from './maturity-index';
 export * from './plain-record';
 export * from './read';

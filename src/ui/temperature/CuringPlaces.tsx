@@ -1,24 +1,22 @@
 'use client';
 import {
   Box,
-  Slider,
   Stack,
   Table,
   TableBody,
   TableCell,
   TableHead,
   TableRow,
-  ToggleButton,
-  ToggleButtonGroup,
   Typography,
   useTheme,
 } from '@mui/material';
-import { useState } from 'react';
 import { withThousands } from '@/core/quantity';
 import { crossover, strengthCuredAt } from '@/core/strength-gain';
 import { Line } from '../charts/Line';
 import { curve, useChartSetup } from '../charts/setup';
 import { Card } from '../parts/Card';
+import { Knob, UnitsSwitch } from '../parts/Knobs';
+import { useKnobs } from '../parts/knobs';
 
 /** What can be moved: °C, MPa, 1/day, days; ends, step and where it begins. */
 const KNOBS = {
@@ -27,8 +25,7 @@ const KNOBS = {
   limit: { words: 'Strength that it goes towards at 20 °C [68 °F]', from: 15, to: 90, step: 1, start: 42 },
   rate: { words: 'How fast it gains there, 1/day', from: 0.1, to: 1, step: 0.01, start: 0.32 },
 } as const;
-type Knob = keyof typeof KNOBS;
-type Values = Readonly<Record<Knob, number>>;
+type KnobName = keyof typeof KNOBS;
 
 const AGES = [1, 3, 7, 14, 28, 56, 90];
 const DRAWN_DAYS = 60;
@@ -37,33 +34,17 @@ const START_DAYS = 0.3;
 const Q = 5000;
 const PSI = 145.0377;
 
-function startOf(given: Readonly<Record<string, string>>): Values {
-  const value = (name: Knob): number => {
-    const { from, to, start } = KNOBS[name];
-    const number = Number(given[name]);
-    return given[name] && Number.isFinite(number) ? Math.min(to, Math.max(from, number)) : start;
-  };
-  return { cool: value('cool'), warm: value('warm'), limit: value('limit'), rate: value('rate') };
-}
-
 /** Two places with sliders: strength over age in both, where they cross, and the ages that are broken. */
 export function CuringPlaces({ given }: { readonly given: Readonly<Record<string, string>> }) {
   const base = useChartSetup();
   const { palette } = useTheme();
-  const [values, setValues] = useState<Values>(() => startOf(given));
-  const [system, setSystem] = useState<'US' | 'SI'>(given.system === 'SI' ? 'SI' : 'US');
-  const keep = (next: Values, as: 'US' | 'SI'): void => {
-    setValues(next);
-    setSystem(as);
-    const said = Object.entries({ ...next, system: as }).map(([name, each]) => [name, String(each)]);
-    window.history.replaceState(null, '', `?${new URLSearchParams(said)}`);
-  };
+  const { values, system, turn, say } = useKnobs(KNOBS, given, {}, {});
   const us = system === 'US';
   const degrees = (celsius: number): string =>
     us ? `${Math.round(celsius * 1.8 + 32)} °F` : `${celsius} °C`;
   const strength = (mpa: number): string =>
     us ? withThousands(String(Math.round((mpa * PSI) / 10) * 10)) : mpa.toFixed(1);
-  const words: Readonly<Record<Knob, (value: number) => string>> = {
+  const words: Readonly<Record<KnobName, (value: number) => string>> = {
     cool: degrees,
     warm: degrees,
     limit: (value) => `${strength(value)} ${us ? 'psi' : 'MPa'}`,
@@ -85,38 +66,17 @@ export function CuringPlaces({ given }: { readonly given: Readonly<Record<string
     <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' } }}>
       <Card title="The places and the concrete">
         <Stack spacing={1.5}>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={system}
-            onChange={(_, next: 'US' | 'SI' | null) => next && keep(values, next)}
-            aria-label="Units"
-          >
-            <ToggleButton value="US">°F, psi</ToggleButton>
-            <ToggleButton value="SI">°C, MPa</ToggleButton>
-          </ToggleButtonGroup>
-          {(Object.keys(KNOBS) as Knob[]).map((name) => {
-            const { words: label, from, to, step } = KNOBS[name];
-            return (
-              <Box key={name}>
-                <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
-                  <Typography id={`knob-${name}`}>{label}</Typography>
-                  <Typography className="mono" sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>
-                    {words[name](values[name])}
-                  </Typography>
-                </Box>
-                <Slider
-                  aria-labelledby={`knob-${name}`}
-                  aria-valuetext={words[name](values[name])}
-                  value={values[name]}
-                  min={from}
-                  max={to}
-                  step={step}
-                  onChange={(_, next) => keep({ ...values, [name]: Number(next) }, system)}
-                />
-              </Box>
-            );
-          })}
+          <UnitsSwitch system={system} words={{ US: '°F, psi', SI: '°C, MPa' }} say={say} />
+          {(Object.keys(KNOBS) as KnobName[]).map((name) => (
+            <Knob
+              key={name}
+              name={name}
+              spec={KNOBS[name]}
+              value={values[name]}
+              said={words[name](values[name])}
+              turn={(value) => turn(name, value)}
+            />
+          ))}
           <Typography variant="body2" color="text.secondary">
             A model to show the direction: hyperbolic gain, rates by Arrhenius, and 0.8 % of the strength
             limit lost for each °C of warmth. It predicts no concrete. Warm places dry faster too: poorly

@@ -13,6 +13,13 @@ import { ImportEquipment } from '@/ui/views/ImportEquipment';
 
 export const metadata: Metadata = { title: 'Gear' };
 
+/** What is computed before anything is tested. */
+const WORKED_OUT = [
+  ['/gear/beam-loads', 'Loads on a beam'],
+  ['/gear/member-heat', 'How warm a member gets'],
+  ['/gear/curing-places', 'Two curing places'],
+] as const;
+
 export default async function GearPage({ searchParams }: { searchParams: Promise<{ retired?: string }> }) {
   const actor = await pageActor();
   const today = DateTime.now().toISODate();
@@ -40,12 +47,6 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
         <LinkButton href="/gear/storage" variant="outlined">
           Tanks and rooms
         </LinkButton>
-        <LinkButton href="/gear/beam-loads" variant="outlined">
-          Loads on a beam
-        </LinkButton>
-        <LinkButton href="/gear/curing-places" variant="outlined">
-          Two curing places
-        </LinkButton>
         <LinkButton href="/gear/people" variant="outlined">
           {actor.role === 'manager' ? 'People' : 'Certificates'}
         </LinkButton>
@@ -55,6 +56,14 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
             <AddEquipment kinds={EQUIPMENT_KINDS} />
           </>
         ) : null}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+        <Typography color="text.secondary">Worked out beforehand:</Typography>
+        {WORKED_OUT.map(([href, title]) => (
+          <TextLink key={href} href={href}>
+            {title}
+          </TextLink>
+        ))}
       </Box>
       <Card>
         {items.length === 0 ? (

@@ -1,6 +1,6 @@
-import { cite, type LimitId } from '../../limits';
+import { cite, type Limit, type LimitId } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
-import { between, difference, greatestDrop, meanOver } from '../../temperature';
+import { between, crossing, difference, greatestDrop, meanOver } from '../../temperature';
 import { type Finding, finding } from '../../working';
 import { readMeasure } from '../fields';
 import { initialRange } from '../initial-curing/compute';
@@ -152,7 +152,7 @@ function massFindings({ input, limits, sensors, main, from, to }: Known): Findin
         },
       ),
     );
-  }
+  } else if (apart && limit.high) found.push(...forecastFindings(apart, limit, system));
   const toAir = air && difference(between(core.series, from, to), between(air.series, from, to));
   const last = toAir?.celsius.at(-1);
   const allowed = limits.of('mass.to-air', system);
@@ -169,6 +169,29 @@ function massFindings({ input, limits, sensors, main, from, to }: Known): Findin
       ),
     );
   return found;
+}
+
+/** A difference that still rises: when it comes to its limit, while there is time to do something. */
+function forecastFindings(
+  apart: { readonly hours: readonly number[]; readonly celsius: readonly number[] },
+  limit: Limit,
+  system: Known['input']['system'],
+): Finding[] {
+  const { degrees, toDifference, difference: unit } = degreeUnits(system);
+  const coming = limit.high && crossing(apart, toDifference(limit.high));
+  if (!coming) return [];
+  const [soonest, latest] = [Math.floor(coming.soonest), Math.ceil(coming.latest)];
+  return [
+    finding({
+      id: 'mass.forecast',
+      severity: 'advice',
+      fields: ['record'],
+      limit: cite(limit),
+      message: `The core is ${plainOf(degrees(apart.celsius.at(-1) ?? 0).toDecimalPlaces(1), unit)} over the surface and it rises: at this rate it is over ${limit.text.replace(/^≤ ?/u, '')} in ${soonest} to ${latest} h.`,
+      action:
+        'Insulate the surface now. A straight line carried on is no certainty: read the logger again before then.',
+    }),
+  ];
 }
 
 /** How fast a member of that size may cool. */

@@ -1,7 +1,9 @@
 import type { Limit } from '../../limits';
+import { convert } from '../../quantity';
 import { stretchesOf } from '../../signals';
 import { difference, meanOver, type Series } from '../../temperature';
 import type { Picture } from '../contract';
+import { readMeasure } from '../fields';
 import type { Sensor } from '../temperature/sensors';
 import { degreeUnits } from '../temperature/units';
 import type { Pair } from './compare';
@@ -22,6 +24,14 @@ export function curveText(
       ...(gaps.some((place) => place >= from && place < end) ? ['-'] : []),
     ])
     .join(' ');
+}
+
+/** The member for the model of its heat: m and kg/m³, `1.88/397`; nothing where it is not said how thick it is. */
+function memberText(input: TemperatureRecordInput): string {
+  const [thickness, cement] = ['thickness', 'cement'].map((name) => readMeasure(input, name));
+  if (!thickness) return '';
+  const m = convert(thickness.value, thickness.unit, 'mm').div(1000).toFixed(2);
+  return `${m}/${cement ? convert(cement.value, cement.unit, 'kg/m3').toFixed(0) : ''}`;
 }
 
 /** What is drawn: each sensor over hours after placing, the second record put right, limits, the difference. */
@@ -51,6 +61,7 @@ export function pictureOf(known: {
     values: {
       unit: unit === 'degF' ? '°F' : '°C',
       purpose: input.purpose ?? null,
+      member: memberText(input),
       means: sensors
         .filter(({ place }) => place !== 'air')
         .flatMap(({ series }) => meanOver(series)?.toFixed(0) ?? [])

@@ -91,6 +91,20 @@ describe('mass concrete', () => {
     expect(found('mass.difference')?.message).toContain('from 2 h on');
     expect(found('mass.difference')?.needsReason).toBe(true);
   });
+  it('that still rises: in how many hours it will be too much', () => {
+    const hours = [0, 1, 2, 3, 4, 5, 6];
+    const rising = recordOf(hours, {
+      core: hours.map((hour) => 30 + 3 * hour),
+      surface: hours.map((hour) => 28 + hour),
+    });
+    const { found, ids } = made('SI', { purpose: 'mass', placedAt: START }, { record: rising });
+    // 14 °C now, 2 °C an hour: 5.4 °C are left.
+    expect(found('mass.forecast')?.message).toContain('14 °C over the surface and it rises');
+    expect(found('mass.forecast')?.message).toContain('in 2 to 3 h');
+    expect(ids).not.toContain('mass.difference');
+    // What is over already is not forecast.
+    expect(made('SI', { purpose: 'mass', placedAt: START }, { record }).ids).not.toContain('mass.forecast');
+  });
   it('71 °C is over the limit written in °C and not over the one written in °F', () => {
     expect(made('SI', { purpose: 'mass' }, { record }).ids).toContain('mass.highest');
     expect(made('US', { purpose: 'mass' }, { record }).ids).not.toContain('mass.highest');

@@ -9,6 +9,16 @@ import type { BenchProps } from '../kit';
 
 const text = (value: unknown): string => (typeof value === 'string' ? value : '');
 
+/** The address that the model of a member is opened at. */
+function memberSaid(member: string, unit: string): URLSearchParams {
+  const [thickness = '', cement = ''] = member.split('/');
+  return new URLSearchParams({
+    thickness,
+    ...(cement ? { cement } : {}),
+    system: unit === '°F' ? 'US' : 'SI',
+  });
+}
+
 /** Temperatures over the hours since placing: every sensor, the second record put right, limits, difference, belief. */
 export function TemperatureBench({ picture }: BenchProps) {
   const base = useChartSetup();
@@ -97,6 +107,11 @@ export function TemperatureBench({ picture }: BenchProps) {
           href={`/gear/curing-places?${new URLSearchParams({ cool: first, warm: second, system: unit === '°F' ? 'US' : 'SI' })}`}
         >
           What two such places make of one concrete
+        </TextLink>
+      ) : null}
+      {values.purpose === 'mass' && text(values.member) ? (
+        <TextLink href={`/gear/member-heat?${memberSaid(text(values.member), unit)}`}>
+          What such a member does by its size, its binder and its cover
         </TextLink>
       ) : null}
       {values.belief ? (

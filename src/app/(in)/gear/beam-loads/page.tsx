@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { pageActor } from '@/server/page';
 import { BeamLoads } from '@/ui/beam/BeamLoads';
 import { TextLink } from '@/ui/parts/LinkButton';
+import { saidIn } from '../said-in';
 
 export const metadata: Metadata = { title: 'Loads on a beam' };
 
@@ -13,11 +14,6 @@ export default async function BeamLoadsPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   await pageActor();
-  const given = Object.fromEntries(
-    Object.entries(await searchParams).flatMap(([name, text]) =>
-      typeof text === 'string' ? [[name, text.slice(0, 40)]] : [],
-    ),
-  );
   return (
     <Stack spacing={2}>
       <Box>
@@ -27,7 +23,7 @@ export default async function BeamLoadsPage({
           <TextLink href="/gear">Gear</TextLink>
         </Typography>
       </Box>
-      <BeamLoads given={given} />
+      <BeamLoads given={saidIn(await searchParams)} />
     </Stack>
   );
 }

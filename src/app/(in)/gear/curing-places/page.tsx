@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { pageActor } from '@/server/page';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { CuringPlaces } from '@/ui/temperature/CuringPlaces';
+import { saidIn } from '../said-in';
 
 export const metadata: Metadata = { title: 'Two curing places' };
 
@@ -13,11 +14,6 @@ export default async function CuringPlacesPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   await pageActor();
-  const given = Object.fromEntries(
-    Object.entries(await searchParams).flatMap(([name, text]) =>
-      typeof text === 'string' ? [[name, text.slice(0, 20)]] : [],
-    ),
-  );
   return (
     <Stack spacing={2}>
       <Box>
@@ -27,7 +23,7 @@ export default async function CuringPlacesPage({
           <TextLink href="/gear">Gear</TextLink>
         </Typography>
       </Box>
-      <CuringPlaces given={given} />
+      <CuringPlaces given={saidIn(await searchParams)} />
     </Stack>
   );
 }
