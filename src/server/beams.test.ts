@@ -12,9 +12,10 @@ import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { AT_28_DAYS, CAST, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
-import { createLot, createSpecification } from './actions/jobs';
+import { createJob, createLot, createSpecification } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
 import { closePressFeed, openPressFeed } from './actions/press';
+import { registerSpecimens } from './actions/register';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
 import { perform } from './perform';
@@ -221,6 +222,138 @@ describe('beams that are cured with the slab', () => {
       .where(and(eq(sets.sampleId, sampleId), eq(sets.released, false)));
     expect(kept.map(({ series }) => series)).toEqual([null]);
     expect(await site.db.select().from(verdicts).where(eq(verdicts.sampleId, sampleId))).toEqual([]);
+  });
+});
+
+describe('beams sawn out of a slab', () => {
+  it('have names and a set of their own, beside those that were moulded and cured with it', async () => {
+    const { sampleId, beams, castAt, at } = await made(75, 'field', 7);
+    const sawn = (told: object) =>
+      act(
+        'laboratory',
+        registerSpecimens,
+        { sampleId, how: 'sawn', form: 'sawn-6', count: 2, place: 'Bay 4, joint 2', told },
+        castAt + 5 * 24 * HOUR,
+      );
+    const sawnAt = new Date(castAt + 4 * 24 * HOUR).toISOString();
+    const refused = async (told: object): Promise<string[]> => Object.keys(await errorsOf(sawn(told)));
+    expect(await refused({ sawnAt: new Date(castAt - HOUR).toISOString(), ageDays: '7' })).toEqual([
+      'sawnAt',
+    ]);
+    expect(await refused({ sawnAt, ageDays: '5' })).toEqual(['ageDays']);
+    await sawn({ sawnAt, ageDays: '7' });
+    const all = await specimenViews(site.db, [sampleId]);
+    const own = all.filter(({ form }) => form === 'sawn-6');
+    expect(own.map(({ label }) => label.split('-').at(-1))).toEqual(['S1', 'S2']);
+    const over = {
+      made: 'sawn',
+      side: 'sawn',
+      waterFrom: sawnAt,
+      outOfMoistAt: new Date(at - 6 * 60_000).toISOString(),
+    };
+    // 460 and 470 psi of the sawn ones, 450 and 452 of those that were moulded.
+    await broken(own[0]?.id ?? '', '5520', at, over);
+    await broken(own[1]?.id ?? '', '5640', at + 600_000, over);
+    await broken(beams[0]?.id ?? '', '5400', at + 1_200_000);
+    await broken(beams[1]?.id ?? '', '5424', at + 1_800_000);
+    const { sets: found } = await sampleDossier(site.db, site.actors.reviewer, sampleId);
+    expect(
+      found.map(({ specimens }) => specimens.map(({ label }) => label.split('-').at(-1)).join()),
+    ).toEqual(['A,B', 'S1,S2']);
+    expect(found.map(({ verdicts: said }) => said.map(({ criterion }) => criterion).join())).toEqual([
+      'opening-traffic',
+      'opening-traffic',
+    ]);
+    expect((await site.db.transaction((tx) => rebuildVerdicts(tx))).changed).toBe(0);
+  });
+});
+
+describe('beams of an Indian project', () => {
+  it('are loaded on the face as cast, over four depths, and judged by four in a row', async () => {
+    const { jobId } = await act(
+      'manager',
+      createJob,
+      {
+        number: 'BEI',
+        name: 'Test road',
+        owner: 'Nobody',
+        location: 'Nowhere',
+        zone: 'Asia/Kolkata',
+        system: 'SI',
+        profile: 'is',
+      },
+      CAST - HOUR,
+    );
+    const { specificationId } = await act(
+      'reviewer',
+      createSpecification,
+      {
+        jobId,
+        code: 'P4',
+        title: 'Pavement',
+        material: 'concrete',
+        asked: { flexuralStrength: '4.5 MPa', ageDays: 28 },
+      },
+      CAST - HOUR,
+    );
+    const { lotId } = await act(
+      'field',
+      createLot,
+      { jobId, specificationId, startsAt: new Date(CAST - HOUR).toISOString(), title: 'Bay' },
+      CAST - HOUR,
+    );
+    const bend = async (order: number, loads: readonly string[], over: Record<string, string> = {}) => {
+      const castAt = CAST + order * 3 * HOUR;
+      const { sampleId } = await act(
+        'field',
+        takeSample,
+        { clientId: randomUUID(), lotId, sampledAt: new Date(castAt - 600_000).toISOString() },
+        castAt - 500_000,
+      );
+      await act(
+        'field',
+        makeSpecimens,
+        {
+          sampleId,
+          castAt: new Date(castAt).toISOString(),
+          size: 'beam-150x150x700',
+          cure: 'standard',
+          groups: [{ ageDays: 28, count: loads.length }],
+        },
+        castAt + 60_000,
+      );
+      const beams = await specimenViews(site.db, [sampleId]);
+      for (const [index, beam] of beams.entries())
+        await broken(beam.id, loads[index] ?? '', castAt + 672 * HOUR + index * 600_000, {
+          ...three('a', '240'),
+          ...three('width', '150'),
+          ...three('depth', '150'),
+          span: '600',
+          side: 'top',
+          overhangLeft: '50',
+          overhangRight: '50',
+          waterFrom: new Date(castAt + 600 * HOUR).toISOString(),
+          ...over,
+        });
+      return sampleId;
+    };
+    // f = p l / (b d²): 27.56, 26.44, 28.69, 27.00 kN are 4.90, 4.70, 5.10, 4.80 N/mm² (IS 516, from memory).
+    for (const [order, load] of ['27.56', '26.44', '28.69', '27.00'].entries())
+      await bend(order, [load, load, load]);
+    const page = await mixPage(site.db, site.actors.manager, specificationId, 0);
+    expect(page.drawn.map(({ value }) => value)).toEqual(['4.90', '4.70', '5.10', '4.80']);
+    // Mean of four 4.875 against 4.5 + 0.3, none under 4.5 - 0.3 (IS 456 16.2, from memory).
+    const means = page.drawn.flatMap(({ id }) => page.means.get(id) ?? []);
+    expect(means.map(({ state, statistic }) => [state, Number(statistic).toFixed(3)])).toEqual([
+      ['meets', '4.875'],
+    ]);
+    // A break 165 mm from the support is discarded; one of three farther than 15 % off their mean spoils the test.
+    const spoilt = await bend(4, ['22.5', '29.81', '27.56']);
+    const { sets: own } = await sampleDossier(site.db, site.actors.reviewer, spoilt);
+    expect(JSON.stringify([own[0]?.note, own[0]?.verdicts])).toMatch(/15 %/u);
+    const discarded = await bend(5, ['27.56', '27.56', '27.56'], three('a', '165'));
+    const { sets: none } = await sampleDossier(site.db, site.actors.reviewer, discarded);
+    expect(none[0]?.test.used).toEqual([]);
   });
 });
 

@@ -43,7 +43,7 @@ export function StartRun({
     void start(first.id);
   }, [scanned, first, start]);
   return (
-    <Stack direction="row" spacing={1} sx={{ flexWrap: 'wrap', rowGap: 1 }}>
+    <Stack direction="row" useFlexGap spacing={1} sx={{ flexWrap: 'wrap' }}>
       {methods.map(({ id, label }, order) => (
         <Button
           key={id}

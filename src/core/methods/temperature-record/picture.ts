@@ -73,6 +73,7 @@ export function pictureOf(known: {
       apart: apart ? curveText({ ...apart, gaps: [] }, (celsius) => degrees(celsius).toFixed(2), from) : null,
       asStamped: pair && pair.found.ahead !== null ? curveText(pair.second.series, shown, from) : null,
       ahead: pair?.found.ahead ?? null,
+      beside: pair ? sensors.indexOf(pair.first) : null,
       correlation: pair?.found.correlation ?? null,
       higher: pair ? degrees(pair.found.bias).toNumber() : null,
       scatter: pair ? degrees(pair.found.scatter).toNumber() : null,

@@ -6,6 +6,7 @@ import { pointsOf } from '../../charts/points';
 import { curve, limitLine, useChartSetup } from '../../charts/setup';
 import { TextLink } from '../../parts/LinkButton';
 import type { BenchProps } from '../kit';
+import { ClockSlider } from './ClockSlider';
 
 const text = (value: unknown): string => (typeof value === 'string' ? value : '');
 
@@ -20,10 +21,11 @@ function memberSaid(member: string, unit: string): URLSearchParams {
 }
 
 /** Temperatures over the hours since placing: every sensor, the second record put right, limits, difference, belief. */
-export function TemperatureBench({ picture }: BenchProps) {
+export function TemperatureBench({ picture, take }: BenchProps) {
   const base = useChartSetup();
   const { palette } = useTheme();
   const [stamped, setStamped] = useState(false);
+  const [moved, setMoved] = useState(false);
   const { values } = picture;
   const unit = text(values.unit);
   const count = Number(values.count ?? 0);
@@ -43,6 +45,8 @@ export function TemperatureBench({ picture }: BenchProps) {
     air: values[`place${place}`] === 'air',
     points: pointsOf(values[`curve${place}`]),
   }));
+  // The sensor of the first record that the second one is laid over.
+  const beside = sensors[Number(values.beside ?? 0)];
   let inside = -1;
   const drawn = sensors.map(({ name, air, points }) => {
     if (!air) inside += 1;
@@ -143,6 +147,21 @@ export function TemperatureBench({ picture }: BenchProps) {
             <FormControlLabel
               control={<Switch checked={stamped} onChange={(_, on) => setStamped(on)} />}
               label="Show it as its clock stamped it, too"
+            />
+          ) : null}
+          {asStamped.length > 0 && beside ? (
+            <FormControlLabel
+              control={<Switch checked={moved} onChange={(_, on) => setMoved(on)} />}
+              label="Move its clock by hand"
+            />
+          ) : null}
+          {moved && asStamped.length > 0 && beside ? (
+            <ClockSlider
+              first={beside.points}
+              second={asStamped}
+              found={Number(values.ahead)}
+              unit={unit}
+              take={take && ((minutes) => take('aheadAtStart', String(minutes)))}
             />
           ) : null}
         </Box>
