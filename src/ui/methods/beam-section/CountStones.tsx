@@ -76,11 +76,14 @@ export function CountStones({ run, data, readOnly }: InstrumentProps) {
   };
   const press = (event: PointerEvent<SVGSVGElement>): void => {
     const to = shareOf(event);
-    const corner = corners.findIndex(({ x, y }) => Math.hypot(x - to.x, y - to.y) < NEAR);
-    const place = corner < 0 ? nearest(to) : null;
+    const far = ({ x, y }: Corner): number => Math.hypot(x - to.x, y - to.y);
+    const place = nearest(to);
+    const point = place === null ? undefined : placed[place];
+    // A point beside a corner is nearer to where it was pressed.
+    const corner = corners.findIndex((each) => far(each) < Math.min(NEAR, point ? far(point) : NEAR));
     if (corner >= 0) setHeld(corner);
-    else if (place !== null) {
-      const { id } = GRID[place] ?? { id: '' };
+    else if (place !== null && point) {
+      const { id } = point;
       setAt(place);
       // The same press again takes it back.
       mark(id, tool === 'stone' && stones.has(id) ? 'paste' : tool);
@@ -197,9 +200,10 @@ export function CountStones({ run, data, readOnly }: InstrumentProps) {
                     ? palette.error.main
                     : unseen.has(id)
                       ? palette.text.secondary
-                      : 'transparent'
+                      : palette.background.paper
                 }
-                stroke={place === at ? palette.primary.main : palette.background.paper}
+                fillOpacity={stones.has(id) || unseen.has(id) ? 1 : 0.7}
+                stroke={place === at ? palette.primary.main : palette.text.primary}
                 strokeWidth={place === at ? 3 : 1.5}
               />
             ))}

@@ -12,6 +12,8 @@ interface Point {
 /** How far the second clock can be moved, min, to either side of what the shapes say. */
 const REACH = 120;
 const FEWEST = 8;
+/** The step from air to concrete would outweigh all else, h after placing. */
+const SETTLED = 0.5;
 
 /** The temperature of a curve at an hour, by a straight line; undefined outside of it and in its gaps. */
 function at(points: readonly Point[], hour: number): number | undefined {
@@ -32,7 +34,7 @@ export function scatterAt(
   ahead: number,
 ): number | undefined {
   const apart = first.flatMap(({ x, y }) => {
-    const other = at(second, x + ahead);
+    const other = x < SETTLED ? undefined : at(second, x + ahead);
     return other === undefined || !Number.isFinite(y) ? [] : [other - y];
   });
   if (apart.length < FEWEST) return undefined;
