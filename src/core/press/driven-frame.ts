@@ -1,4 +1,5 @@
 import { Chance } from '../statistics';
+import { Pace } from './pace';
 import type { PressReading } from './reading';
 
 /** What stands in a frame that is driven by its displacement. */
@@ -63,7 +64,7 @@ function lawAt(law: PlacedBeam['law'], at: number): number {
  * Source: our own model.
  */
 export class DrivenFrame {
-  private time = 0;
+  private readonly pace: Pace;
   private travel = 0;
   private speed = 0;
   /** Where the nose touched: from here on its end is counted. */
@@ -75,7 +76,6 @@ export class DrivenFrame {
   private own = 0;
   private farthest = 0;
   private slipped = 0;
-  private next = 0;
   private stopped: PressReading['stop'];
   private specimen: PlacedBeam | null = null;
   private wanted: Drive = DRIVE_OFF;
@@ -86,6 +86,7 @@ export class DrivenFrame {
     readonly rate: number = 50,
   ) {
     this.chance = new Chance(seed);
+    this.pace = new Pace(DT, rate);
   }
 
   /** True force on the specimen, kN. */
@@ -122,15 +123,11 @@ export class DrivenFrame {
 
   /** Lets time pass, and gives the readings that fall into it. */
   run(seconds: number): PressReading[] {
-    const readings: PressReading[] = [];
-    const until = this.time + seconds - DT / 2;
-    while (this.time < until) {
-      this.step();
-      if (this.time < this.next - DT / 2) continue;
-      this.next += 1 / this.rate;
-      readings.push(this.read());
-    }
-    return readings;
+    return this.pace.run(
+      seconds,
+      () => this.step(),
+      () => [this.read()],
+    );
   }
 
   /** The displacement that is driven by: of the specimen itself, or of the crosshead. */
@@ -141,7 +138,6 @@ export class DrivenFrame {
   }
 
   private step(): void {
-    this.time += DT;
     const { way, speed, fast, guard, dropAt, endAt } = this.wanted;
     const asked = way === 'hold' || !guard ? 0 : ((fast ? FAST : speed) / 60) * (way === 'back' ? -1 : 1);
     this.speed += ((asked - this.speed) / LAG) * DT;
@@ -213,7 +209,7 @@ export class DrivenFrame {
       approach: fast,
       fine: 0,
       door: guard,
-      t: Number(this.time.toFixed(3)),
+      t: Number(this.pace.time.toFixed(3)),
       load,
       unit: 'kN',
       peak: this.register,

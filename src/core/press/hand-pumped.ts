@@ -1,4 +1,5 @@
 import { Chance } from '../statistics';
+import { Pace } from './pace';
 import type { Levers, PressReading } from './reading';
 
 /** A piece between the points of the frame, and how the pump takes it. */
@@ -33,14 +34,13 @@ const NOISE = 0.004;
  * Source: our own model.
  */
 export class HandPumpedFrame {
-  private time = 0;
+  private readonly pace: Pace;
   private force = 0;
   private over = 0;
   private rising = 0;
   private strokes = 0;
   private strokeAt = Number.NEGATIVE_INFINITY;
   private register = 0;
-  private next = 0;
   private split = false;
   private piece: PlacedPiece | null = null;
   private readonly chance: Chance;
@@ -50,6 +50,7 @@ export class HandPumpedFrame {
     readonly rate: number = RATE,
   ) {
     this.chance = new Chance(seed);
+    this.pace = new Pace(DT, rate);
   }
 
   /** True force between the points, kN. */
@@ -77,8 +78,8 @@ export class HandPumpedFrame {
 
   /** One stroke of the pump; a hand is no faster than its arm. @returns false for one that came too soon */
   stroke(): boolean {
-    if (this.time - this.strokeAt < STROKE_S) return false;
-    this.strokeAt = this.time;
+    if (this.pace.time - this.strokeAt < STROKE_S) return false;
+    this.strokeAt = this.pace.time;
     this.strokes += 1;
     if (this.piece && !this.split && this.strokes > this.piece.slack)
       this.rising += this.piece.stroke * (1 + 0.1 * this.chance.normal(0, 1));
@@ -87,19 +88,14 @@ export class HandPumpedFrame {
 
   /** Lets time pass, and gives the readings of the indicator that fall into it. */
   run(seconds: number): PressReading[] {
-    const readings: PressReading[] = [];
-    const until = this.time + seconds - DT / 2;
-    while (this.time < until) {
-      this.step();
-      if (this.time < this.next - DT / 2) continue;
-      this.next += 1 / this.rate;
-      readings.push(this.read());
-    }
-    return readings;
+    return this.pace.run(
+      seconds,
+      () => this.step(),
+      () => [this.read()],
+    );
   }
 
   private step(): void {
-    this.time += DT;
     if (this.rising > 0) {
       const lift = Math.min(this.rising, ((this.piece?.stroke ?? 0) / RISE_S) * DT);
       this.rising -= lift;
@@ -122,7 +118,7 @@ export class HandPumpedFrame {
     return {
       ...NO_LEVERS,
       pump: this.rising > 0,
-      t: Number(this.time.toFixed(3)),
+      t: Number(this.pace.time.toFixed(3)),
       load,
       unit: 'kN',
       peak: this.register,

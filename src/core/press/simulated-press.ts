@@ -1,5 +1,6 @@
 import { Chance } from '../statistics';
 import { type ConcreteCurve, concreteCurve, strainAt, stressAt, tangentAt } from './concrete-curve';
+import { Pace } from './pace';
 import type { Levers, PressReading } from './reading';
 import { loadIn } from './record';
 
@@ -134,7 +135,7 @@ const RATE_USUAL = 0.2413;
  * Source: our own model of pump, valve, frame, ends and concrete; the concrete's curve is a handbook relation.
  */
 export class SimulatedPress {
-  private time = 0;
+  private readonly pace: Pace;
   private travel = 0;
   private speed = 0;
   private strain = 0;
@@ -150,7 +151,6 @@ export class SimulatedPress {
   private frozenAt: number | null = null;
   private spiked = false;
   private cornered = false;
-  private nextReading = 0;
   private placedAt = 0;
   private sentAt = Number.NEGATIVE_INFINITY;
   private switched = false;
@@ -165,6 +165,11 @@ export class SimulatedPress {
     readonly makeup: PressMakeup = PRESS_MAKEUP,
   ) {
     this.chance = new Chance(seed);
+    this.pace = new Pace(DT, makeup.rate);
+  }
+
+  private get time(): number {
+    return this.pace.time;
   }
 
   /** True force on the specimen, kN: what the indicator tries to show. */
@@ -198,21 +203,15 @@ export class SimulatedPress {
 
   /** Lets time pass, and gives the readings of the indicator that fall into it. */
   run(seconds: number): PressReading[] {
-    const readings: PressReading[] = [];
-    const until = this.time + seconds - DT / 2;
-    while (this.time < until) {
-      this.step();
-      if (this.time >= this.nextReading - DT / 2) {
-        this.nextReading += 1 / this.makeup.rate;
-        readings.push(...this.read());
-      }
-    }
-    return readings;
+    return this.pace.run(
+      seconds,
+      () => this.step(),
+      () => this.read(),
+    );
   }
 
   private step(): void {
     const { makeup, levers } = this;
-    this.time += DT;
     const wanted = levers.pump
       ? (levers.approach ? makeup.approachSpeed : 0) + levers.fine * makeup.fineSpeed
       : 0;

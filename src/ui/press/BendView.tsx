@@ -1,5 +1,5 @@
 'use client';
-import { Alert, Box, Button, Paper, Stack } from '@mui/material';
+import { Box, Button, Paper, Stack } from '@mui/material';
 import { useMemo } from 'react';
 import { BEND_UNITS, bendUnits } from '@/core/methods/bend/units';
 import { bendRequestOf, FORCE_UNIT, STRESS_UNIT } from '@/core/methods/press';
@@ -12,7 +12,7 @@ import { type BendTold, bendBanner } from './bend-words';
 import { FramePanel } from './FramePanel';
 import { followBend } from './follow';
 import { Levers } from './Levers';
-import { LiveHead, NotLive } from './LiveHead';
+import { HoldFirst, LiveHead, NotLive } from './LiveHead';
 import type { LiveProps } from './live-props';
 import { machineOf } from './machine-of';
 import { RateBar } from './RateBar';
@@ -94,16 +94,11 @@ export function BendView({ data, now, title, follow, back }: LiveProps) {
     speed: part?.speed.text ?? '',
     end: driven.end === null ? null : (endWord ?? lengthText(driven.end)),
   };
-  const holds = run.live.outcome.findings.filter((found) => found.beforeLoad && found.needsReason);
   const stressNow = view ? (view.load * test.factor.toNumber()) / test.area.toNumber() : 0;
   return (
     <Stack spacing={1.5}>
       <LiveHead title={title} machine={machine} state={state} recorded={feed !== null} back={back} />
-      {holds.length > 0 && data.state === 'open' ? (
-        <Alert severity="error">
-          {`Hold before loading: ${holds.map(({ message }) => message).join(' ')} Settle it, or give its reason, on the run sheet.`}
-        </Alert>
-      ) : null}
+      <HoldFirst run={run} open={data.state === 'open'} />
       {view ? (
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'stretch', flexWrap: 'wrap' }}>
           <BannerBox banner={bendBanner(view, last?.pump ?? false, told)} />

@@ -2,6 +2,7 @@ import { Alert, Box, Stack, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { EquipmentFacts } from '@/core/methods';
 import { LinkButton } from '../parts/LinkButton';
+import type { Run } from '../runsheet/run';
 import type { FeedState } from './use-press-feed';
 
 /** Which specimen, which machine, how the line to it stands; the way back. */
@@ -42,6 +43,17 @@ export function LiveHead({
         Run sheet
       </LinkButton>
     </Box>
+  );
+}
+
+/** What has to be settled before anything is loaded. */
+export function HoldFirst({ run, open }: { run: Run; open: boolean }) {
+  const holds = run.live.outcome.findings.filter((found) => found.beforeLoad && found.needsReason);
+  if (holds.length === 0 || !open) return null;
+  return (
+    <Alert severity="error">
+      {`Hold before loading: ${holds.map(({ message }) => message).join(' ')} Settle it, or give its reason, on the run sheet.`}
+    </Alert>
   );
 }
 

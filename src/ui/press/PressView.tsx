@@ -12,7 +12,7 @@ import { Big } from './Big';
 import { followBreak } from './follow';
 import { Levers } from './Levers';
 import { LiveChart } from './LiveChart';
-import { LiveHead, NotLive } from './LiveHead';
+import { HoldFirst, LiveHead, NotLive } from './LiveHead';
 import type { LiveProps } from './live-props';
 import { machineOf } from './machine-of';
 import { RateBar } from './RateBar';
@@ -73,7 +73,6 @@ export function PressView({ data, now, title, follow, back }: LiveProps) {
   useKey('Enter', broken, () => void take());
 
   if (!machine?.live || !test || !request) return <NotLive title={title} machine={machine} back={back} />;
-  const holds = run.live.outcome.findings.filter((found) => found.beforeLoad && found.needsReason);
   const banner = view ? bannerOf(view, asksAxis) : null;
   const stress = view ? (view.load * test.factor.toNumber()) / test.area.toNumber() : 0;
   const dial = dialOf(machine, system);
@@ -88,11 +87,7 @@ export function PressView({ data, now, title, follow, back }: LiveProps) {
           sx={{ mr: 0 }}
         />
       </LiveHead>
-      {holds.length > 0 && data.state === 'open' ? (
-        <Alert severity="error">
-          {`Hold before loading: ${holds.map(({ message }) => message).join(' ')} Settle it, or give its reason, on the run sheet.`}
-        </Alert>
-      ) : null}
+      <HoldFirst run={run} open={data.state === 'open'} />
       {banner ? (
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'stretch', flexWrap: 'wrap' }}>
           <BannerBox banner={banner} />
