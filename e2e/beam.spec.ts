@@ -218,9 +218,14 @@ test('a beam with bars is bent live on the frame: crack, shelf, end, record', as
   await page.keyboard.press('d');
   await expect(banner).toContainText(/Cracked at|Below its peak/);
   await expect(banner).toContainText(/is reached: stop it, take the record/, { timeout: 240_000 });
+  await expect(page.getByText('It stands.')).toBeVisible();
   await page.getByRole('button', { name: /^Take the record/ }).click();
   await page.waitForURL(/\/runs\/[^/]+$/);
-  // The crack is the force before the fall; peak, time and how it ended came with the record.
+  // The crack is the force before the fall; peak, time and how it ended came with the record: the sheet goes on.
+  await expect(
+    page.getByRole('button', { name: /Bend it .* At the displacement that was set/ }),
+  ).toBeVisible();
+  await toStep(page, 'Bend it');
   await expect(page.locator('[data-field=maximumLoad]')).not.toHaveValue('');
   const seen = Number(await page.locator('[data-field=crackSeen]').inputValue());
   const said = await page.getByText(/^stress at the first crack/).textContent();
@@ -230,5 +235,36 @@ test('a beam with bars is bent live on the frame: crack, shelf, end, record', as
   await expect(page.getByRole('img', { name: /^Force over displacement: peak/ })).toBeVisible();
   await take(page, { place: '8.7' });
   await expect(page.getByTestId('main-result')).toHaveText(/^[\d,]+$/);
+  await page.close();
+});
+
+test('beams sawn out of the slab are registered, and refused where they cannot lie wet long enough', async ({
+  browser,
+}) => {
+  const page = await signedIn(browser, 'laboratory');
+  page.setDefaultTimeout(45_000);
+  await page.keyboard.press('/');
+  await page.keyboard.type('PMF-029-H');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/specimens\//);
+  await page
+    .getByRole('link', { name: /PMF-029$/ })
+    .first()
+    .click();
+  await page.waitForURL(/\/samples\//);
+  await page.getByRole('button', { name: 'Beams sawn' }).click();
+  const form = page.getByRole('dialog');
+  const local = (hours: number): string =>
+    new Date(Date.now() - hours * 3_600_000)
+      .toLocaleString('sv-SE', { timeZone: 'America/New_York' })
+      .replace(' ', 'T')
+      .slice(0, 16);
+  await form.getByLabel('Sawn at').fill(local(1));
+  await form.getByLabel('Age').fill('1');
+  await form.getByRole('button', { name: 'Register them' }).click();
+  await expect(form.getByText(/choose a later age/)).toBeVisible();
+  await form.getByLabel('Age').fill('56');
+  await form.getByRole('button', { name: 'Register them' }).click();
+  await expect(page.getByRole('link', { name: /-S2$/ })).toBeVisible();
   await page.close();
 });

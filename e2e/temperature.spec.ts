@@ -130,9 +130,10 @@ test('a maturity question is answered, and answers nothing by itself', async ({ 
   await expect(page.getByText(/^Not yet\./)).toContainText('Expected in');
   await expect(page.getByRole('img', { name: /may be counted on at/ })).toBeVisible();
   // It waits in the field until then.
+  const sheet = page.url();
   await page.goto('/today');
   await expect(page.getByText('Read the maturity again: Second lift')).not.toHaveCount(0);
-  await page.goBack();
+  await page.goto(sheet);
   await toStep(page, 'Read the record');
   // Warm days later the number is there, and it holds: no test was made in the member.
   await keep(
@@ -161,6 +162,22 @@ test('early breaks, and what a warm place makes of them', async ({ browser }) =>
   await page.goto('/gear');
   await page.getByRole('link', { name: 'Two curing places' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'from then on it lags' })).toBeVisible();
+  await expectAccessible(page);
+  // And how warm a member gets: bare it cracks, under thick insulation it stays inside.
+  await page.goto('/gear');
+  await page.getByRole('link', { name: 'How warm a member gets' }).click();
+  const said = page.getByRole('status');
+  const cover = async (word: string): Promise<void> => {
+    await page.getByRole('combobox', { name: 'Covered by' }).click();
+    await page.getByRole('option', { name: word }).click();
+  };
+  await cover('Bare, some wind');
+  await expect(said).toContainText('Likely to crack');
+  await cover('Thick insulation');
+  // Taken off after a week its face would get cold at once.
+  await expect(said).toContainText('Likely to crack');
+  await page.getByRole('slider', { name: 'Cover off after' }).press('End');
+  await expect(said).toContainText('It stays inside');
   await expectAccessible(page);
   await page.close();
 });

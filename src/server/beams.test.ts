@@ -2,19 +2,20 @@ import { randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ReadingLine } from '@/core/press';
 import { sectionsOf } from '@/core/report/sections';
 import { guessMapping } from '@/core/signals';
 import { requirements, sets, verdicts } from '@/db/schema';
 import { bentRecord } from '@/demo/bent';
 import { PressServer } from '@/devices/press/press-server';
-import type { StandIn } from '@/devices/press/stand-in';
+import { drivenStandIn, type StandIn } from '@/devices/press/stand-in';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { AT_28_DAYS, CAST, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
 import { createJob, createLot, createSpecification } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
-import { closePressFeed, openPressFeed } from './actions/press';
+import { closePressFeed, drivePress, openPressFeed } from './actions/press';
 import { registerSpecimens } from './actions/register';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { makeSpecimens, takeSample } from './actions/samples';
@@ -606,67 +607,120 @@ describe('a machine that bends, followed by its line', () => {
     };
   }
 
+  /** A machine of its own at the end of a line, with the recorder, for one beam whose run names it. */
+  async function followed(
+    device: StandIn,
+    hours: number,
+    method: string,
+    values: Readonly<Record<string, string>>,
+    body: (of: {
+      number: string;
+      runId: string;
+      at: number;
+      feedId: string;
+      newest: () => Promise<number>;
+    }) => Promise<void>,
+  ): Promise<void> {
+    const number = `BEA-LINE-${hours}`;
+    await act('manager', addEquipment, { number, kind: 'compression machine', name: 'Machine with a line' });
+    const machine = new PressServer({ number, port: 0, device });
+    const before = process.env.BRICOLE_FEEDS;
+    process.env.BRICOLE_FEEDS = `${number}=127.0.0.1:${await machine.start()}`;
+    const recorder = new PressRecorder(site.db);
+    recorder.start();
+    try {
+      const { beams, at } = await made(hours);
+      const { runId } = await act('laboratory', startRun, { method, specimenId: beams[0]?.id }, at);
+      const sizes = { ...three('width', '6'), ...three('depth', '6'), span: '18' };
+      await act(
+        'laboratory',
+        saveReadings,
+        { runId, readings: readingsOf({ ...sizes, machine: number, ...values }) },
+        at,
+      );
+      const hello = await pressFeed(number)?.ready();
+      const { feedId } = await act(
+        'laboratory',
+        openPressFeed,
+        { id: randomUUID(), runId, boot: hello?.boot ?? '', fromSeq: 1, anew: true },
+        at,
+      );
+      await body({
+        number,
+        runId,
+        at,
+        feedId,
+        newest: async () => (await lastRecorded(site.db, feedId)) ?? 0,
+      });
+    } finally {
+      process.env.BRICOLE_FEEDS = before ?? '';
+      await recorder.stop();
+      await machine.stop();
+    }
+  }
+  const soon = () => new Promise((resolve) => setTimeout(resolve, 100));
+
   it('gives force over displacement: the travel of its platen is what it is bent by', async () => {
     // Straight to the crack, then brittle: 24 kN at 0.36 mm.
     const rows = Array.from({ length: 400 }, (_, row): readonly [number, number] => {
       const mm = row / 600;
       return [mm, mm < 0.36 ? (24_000 * mm) / 0.36 : Math.max(300, 900 - 2000 * (mm - 0.36))];
     });
-    const machine = new PressServer({ number: 'BEA-PRESS', port: 0, device: playing(rows) });
-    const before = process.env.BRICOLE_FEEDS;
-    const port = await machine.start();
-    process.env.BRICOLE_FEEDS = `BEA-PRESS=127.0.0.1:${port}`;
-    const recorder = new PressRecorder(site.db);
-    recorder.start();
-    try {
-      const { beams, at } = await made(121);
-      const { runId } = await act(
-        'laboratory',
-        startRun,
-        { method: 'beam-bending', specimenId: beams[0]?.id },
-        at,
-      );
-      const sizes = { ...three('width', '6'), ...three('depth', '6'), span: '18' };
-      await act(
-        'laboratory',
-        saveReadings,
-        {
-          runId,
-          readings: readingsOf({
-            ...sizes,
-            kind: 'plain',
-            loading: 'centre',
-            measuredBy: 'crosshead',
-            machine: 'BEA-PRESS',
-          }),
-        },
-        at,
-      );
-      const hello = await pressFeed('BEA-PRESS')?.ready();
-      const feed = await act(
-        'laboratory',
-        openPressFeed,
-        { id: randomUUID(), runId, boot: hello?.boot ?? '', fromSeq: 1, anew: true },
-        at,
-      );
-      while ((await lastRecorded(site.db, feed.feedId)) !== rows.length)
-        await new Promise((resolve) => setTimeout(resolve, 100));
-      const { analysis } = await act(
-        'laboratory',
-        closePressFeed,
-        { feedId: feed.feedId, toSeq: rows.length },
-        at,
-      );
+    const values = { kind: 'plain', loading: 'centre', measuredBy: 'crosshead' };
+    await followed(playing(rows), 121, 'beam-bending', values, async ({ runId, at, feedId, newest }) => {
+      while ((await newest()) !== rows.length) await soon();
+      const { analysis } = await act('laboratory', closePressFeed, { feedId, toSeq: rows.length }, at);
       expect(analysis.bend?.peak.force).toBeCloseTo(23_930, -3);
       expect(analysis.bend?.brittle).toBe(true);
       // 24 kN over 0.36 mm is 66.7 kN/mm: a straight line (worked by hand).
       expect((analysis.bend?.stiffness?.k ?? 0) / 1000).toBeCloseTo(66.7, 0);
       const { setup } = await runSheet(site.db, site.actors.laboratory, runId, new Date(at));
       expect(setup.loadLog?.bend?.peak.force).toBe(analysis.bend?.peak.force);
-    } finally {
-      process.env.BRICOLE_FEEDS = before ?? '';
-      await recorder.stop();
-      await machine.stop();
-    }
+    });
+  }, 60_000);
+
+  it('a frame is driven by its orders: the beam of the run goes in, and it stops by itself on a fall', async () => {
+    const values = { kind: 'bars', loading: 'centre', measuredBy: 'crosshead' };
+    await followed(
+      drivenStandIn(9),
+      124,
+      'beam-bending',
+      values,
+      async ({ number, runId, at, feedId, newest }) => {
+        const drive = (data: object) => act('laboratory', drivePress, { runId, ...data }, at);
+        const order = { way: 'load', speed: 1, fast: false, guard: true };
+        expect(Object.keys(await errorsOf(drive({ drive: { ...order, speed: -1 } })))).toEqual([
+          'drive.speed',
+        ]);
+        expect(Object.keys(await errorsOf(drive({ place: 'nonsense' })))).toEqual(['place']);
+        await drive({ place: 'normal', times: 60 });
+        await drive({ drive: { ...order, fast: true } });
+        let last: ReadingLine | undefined;
+        const listen = pressFeed(number)?.subscribe({
+          readings: (lines) => {
+            last = lines.at(-1) as ReadingLine;
+          },
+        });
+        while (!last || last.pump || last.pos < 5) await soon();
+        await drive({ drive: { ...order, dropAt: 0.25 } });
+        while (last.stop !== 'drop') await soon();
+        listen?.();
+        while ((await newest()) < last.seq) await soon();
+        const { analysis } = await act('laboratory', closePressFeed, { feedId, toSeq: last.seq }, at);
+        // 600 psi asked, 15 % over it expected at 28 days: P = 2 R b d² / (3 L) is 5.5 klbf, 24.6 kN, and its scatter.
+        expect(analysis.bend?.peak.force ?? 0).toBeGreaterThan(19_000);
+        expect(analysis.bend?.peak.force ?? 0).toBeLessThan(30_000);
+        expect(analysis.bend?.speeds?.[0] ?? 0).toBeCloseTo(1, 1);
+        expect(analysis.bend?.end ?? 9).toBeLessThan(1);
+      },
+    );
+  }, 60_000);
+
+  it('a frame that goes by its displacement takes no beam that is loaded at a rate', async () => {
+    await followed(drivenStandIn(9), 127, 'beam-third-point', { made: 'moulded' }, async ({ runId, at }) => {
+      await expect(act('laboratory', drivePress, { runId, place: 'normal' }, at)).rejects.toThrow(
+        /driven by its displacement/u,
+      );
+    });
   }, 60_000);
 });

@@ -50,7 +50,7 @@ export function DrivePress({ task, answer }: { task: PressTask; answer: (text: s
         sx={{
           display: 'grid',
           gap: 1.5,
-          gridTemplateColumns: { xs: '1fr', md: '5fr 6fr' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 6fr)' },
           alignItems: 'start',
         }}
       >

@@ -16,6 +16,11 @@ interface Props {
   readonly length: string;
 }
 
+/** A line named at its right: on the left the crack itself is drawn. */
+function atItsEnd(line: ReturnType<typeof limitLine>) {
+  return { ...line, label: { ...line.label, position: 'end' as const } };
+}
+
 /** Force over displacement as it comes, with the places where it is going to be read. */
 export const BendChart = memo(
   function BendChart({ curve, crack, marks, end, expected, what, force, length }: Props) {
@@ -59,11 +64,13 @@ export const BendChart = memo(
                   ...(end !== null && !marks.some(([at]) => at === end) ? { end: upright(end, 'end') } : {}),
                   ...(expected > 0
                     ? {
-                        expected: limitLine(
-                          expected,
-                          'first crack expected',
-                          palette.text.secondary,
-                          palette.background.paper,
+                        expected: atItsEnd(
+                          limitLine(
+                            expected,
+                            'first crack expected',
+                            palette.text.secondary,
+                            palette.background.paper,
+                          ),
                         ),
                       }
                     : {}),

@@ -113,7 +113,7 @@ export function BendView({ data, now, title, follow, back }: LiveProps) {
         sx={{
           display: 'grid',
           gap: 1.5,
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 4fr) minmax(0, 7fr)' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 4fr) minmax(0, 7fr)' },
         }}
       >
         <Stack spacing={1.5}>
@@ -194,13 +194,14 @@ export function BendView({ data, now, title, follow, back }: LiveProps) {
             <FramePanel
               runId={data.runId}
               last={last}
-              speeds={driven.parts.map(({ speed }, index) => {
+              speeds={driven.parts.map(({ word }, index) => {
                 const { low, high } = request.sections[index] ?? { low: 1, high: 1 };
                 const middle = Number(((low + high) / 2).toPrecision(3));
-                return [middle, `${Number(speedIn(middle).toPrecision(3))}, of ${speed.text}`] as const;
+                return [middle, `${Number(speedIn(middle).toPrecision(3))}${word}`] as const;
               })}
               end={driven.end === null ? null : [driven.end, told.end ?? '']}
               unit={SPEED_UNIT[system]}
+              said={(mmPerMin) => `${Number(speedIn(mmPerMin).toPrecision(3))} ${SPEED_UNIT[system]}`}
               placed={anew}
             />
           ) : (

@@ -17,6 +17,7 @@ export function FramePanel({
   speeds,
   end,
   unit,
+  said,
   placed,
 }: {
   runId: string;
@@ -26,6 +27,8 @@ export function FramePanel({
   /** Where its record may end, mm, with how it is written. */
   end: readonly [mm: number, word: string] | null;
   unit: string;
+  /** A speed as it is written, from mm/min. */
+  said: (mmPerMin: number) => string;
   placed: () => void;
 }) {
   const notice = useNotice();
@@ -162,7 +165,7 @@ export function FramePanel({
             : last?.pump
               ? last.approach
                 ? 'It moves fast.'
-                : `It is driven at ${last.speed ?? speed} mm/min.`
+                : `It is driven at ${said(last.speed ?? speed)}.`
               : 'It stands.'}
         </Typography>
       </Box>

@@ -102,7 +102,7 @@ export function PressView({ data, now, title, follow, back }: LiveProps) {
         sx={{
           display: 'grid',
           gap: 1.5,
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 5fr) minmax(0, 6fr)' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 6fr)' },
         }}
       >
         <Stack spacing={1.5}>

@@ -63,7 +63,13 @@ export function CuringPlaces({ given }: { readonly given: Readonly<Record<string
         ? `The one at ${degrees(high)} leads for a year at the least.`
         : `The one at ${degrees(high)} leads until about ${cross.toFixed(0)} days; from then on it lags.`;
   return (
-    <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' } }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '340px minmax(0, 1fr)' },
+      }}
+    >
       <Card title="The places and the concrete">
         <Stack spacing={1.5}>
           <UnitsSwitch system={system} words={{ US: '°F, psi', SI: '°C, MPa' }} say={say} />

@@ -129,7 +129,13 @@ export function MemberHeat({
     </TextField>
   );
   return (
-    <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' } }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '340px minmax(0, 1fr)' },
+      }}
+    >
       <Card title="The member and its weather">
         <Stack spacing={1.25}>
           <UnitsSwitch system={system} words={{ US: '°F, ft', SI: '°C, m' }} say={say} />

@@ -57,7 +57,13 @@ export function StrengthGain({
           ? `By ${pairs.length} pairs of this mix, with the interval that nine in ten tests come to lie in${pairs.length < rules.relied ? '; few, so look at it with care' : ''}. A prediction, not a test result: nothing is accepted or rejected by it.`
           : `${pairs.length} ${pairs.length === 1 ? 'pair' : 'pairs'} of this mix, too few for a line of its own: by usual shares, not from this mix. A prediction, not a test result.`}
       </Typography>
-      <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', md: own ? '1fr 1fr' : '1fr' } }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: own ? '1fr 1fr' : '1fr' },
+        }}
+      >
         <Box sx={{ overflowX: 'auto' }}>
           <Table size="small">
             <TableHead>

@@ -4,7 +4,7 @@ import { exact } from '../../quantity';
 import type { PressTest } from '../contract';
 import type { MachineFacts } from '../machine-facts';
 import type { EquipmentFacts } from '../setup';
-import { watchRequestOf } from './watch-request';
+import { bendRequestOf, watchRequestOf } from './watch-request';
 
 const limits = new Limits();
 const TEST: PressTest = {
@@ -61,4 +61,32 @@ describe('what a break is watched with', () => {
     expect(watchRequestOf(TEST, undefined, limits, 'US').area).toBeCloseTo(8107.3, 1);
     expect(watchRequestOf({ ...TEST, measured: false }, undefined, limits, 'US').area).toBeUndefined();
   });
+});
+
+describe('what a bend is watched with', () => {
+  const DRIVEN: PressTest = {
+    ...TEST,
+    driven: {
+      what: 'Net deflection',
+      own: true,
+      parts: [
+        { to: 0.5, word: ' up to L/900', speed: limits.of('fibre.rate-first-large', 'US') },
+        { to: null, word: ' beyond L/900', speed: limits.of('fibre.rate-then-large', 'US') },
+      ],
+      marks: [],
+      end: 3,
+      behaves: 'softens',
+    },
+  };
+  it('has the speed of each part in mm/min, whatever the run is read in (ASTM C1609, from memory)', () => {
+    const request = bendRequestOf(DRIVEN, machine(DIGITAL), 'US');
+    expect(request?.sections.map(({ to }) => to)).toEqual([0.5, null]);
+    // 0.0015 to 0.004 in/min, then 0.002 to 0.012.
+    expect(request?.sections[0]?.low).toBeCloseTo(0.0381, 6);
+    expect(request?.sections[0]?.high).toBeCloseTo(0.1016, 6);
+    expect(request?.sections[1]?.high).toBeCloseTo(0.3048, 6);
+    expect([request?.own, request?.end, request?.most]).toEqual([true, 3, 250_000]);
+  });
+  it('is nothing for what is loaded at a rate', () =>
+    expect(bendRequestOf(TEST, machine(DIGITAL), 'US')).toBeUndefined());
 });
