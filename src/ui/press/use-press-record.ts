@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { loadIn, type ReadingLine } from '@/core/press';
 import type { LogAnalysis } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
@@ -9,6 +10,15 @@ import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
 import { takeFigures } from './take-figures';
 import type { FeedState } from './use-press-feed';
+
+/** What an indicator may wander by, and what a travel may be read by, where nothing is. */
+const EMPTY_KN = 0.5;
+const EMPTY_MM = 0.05;
+
+/** Ram or crosshead back, nothing on it, nothing moves. */
+function standsEmpty({ pump, load, unit, pos }: ReadingLine): boolean {
+  return !pump && Math.abs(loadIn(load, unit, 'kN')) < EMPTY_KN && Math.abs(pos) < EMPTY_MM;
+}
 
 /**
  * The record of a run on a machine that is followed: opened with the page, begun anew with another specimen, taken over
@@ -53,6 +63,14 @@ export function usePressRecord(
     asked.current = true;
     void openRecord(firstSeq, false);
   }, [writes, firstSeq, openRecord]);
+  // Lines that were on their way still tell of the specimen before: the record begins where the machine stands empty.
+  const placing = useRef(false);
+  useEffect(() => {
+    if (!placing.current || !last || !standsEmpty(last)) return;
+    placing.current = false;
+    restart();
+    void openRecord(last.seq, true);
+  }, [last, restart, openRecord]);
   const seq = last?.seq;
   const stop = last?.stop;
   const take = useCallback(async (): Promise<void> => {
@@ -84,9 +102,9 @@ export function usePressRecord(
     take,
     /** Another specimen in the stand-in is another record. */
     anew(): void {
-      restart();
       setFeed(null);
-      void openRecord((last?.seq ?? 0) + 1, true);
+      placing.current = true;
+      restart();
     },
   };
 }

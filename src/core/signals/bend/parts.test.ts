@@ -183,3 +183,39 @@ describe('a log over its travel', () => {
     expect(Math.max(...curve.map(([, force]) => force))).toBeCloseTo(499 * 8, 3);
   });
 });
+
+describe('what lies before the test', () => {
+  const law = (d: number): number => (d < 0.05 ? 0 : d < 0.4 ? 60_000 * (d - 0.05) : 400);
+  const test = record(400, 1 / 600, law);
+  const told = (before: readonly (readonly [mm: number, newtons: number])[], way: 1 | -1 = 1) =>
+    bendOfLog(
+      {
+        load: Float64Array.from([...before.map(([, newtons]) => newtons), ...test.force]),
+        position: Float64Array.from([
+          ...before.map(([mm]) => way * mm),
+          ...test.displacement.map((d) => way * d),
+        ]),
+      },
+      'N',
+      { toe: true, at: [] },
+    );
+  const alone = told([]);
+  it('the way back of the crosshead, with the beam before still in it, is none of it', () => {
+    const back = Array.from({ length: 60 }, (_, row): readonly [number, number] => [
+      15 - row / 4,
+      Math.max(0, 9000 - 900 * row),
+    ]);
+    for (const way of [1, -1] as const) {
+      const found = told(back, way);
+      expect(found?.peak).toEqual(alone?.peak);
+      expect(found?.stiffness?.k).toBeCloseTo(alone?.stiffness?.k ?? 0, 6);
+    }
+    // As it is, without what was moved before.
+    expect(alone?.peak.force).toBeCloseTo(20_900, -2);
+  });
+  it('a tremble of the travel is no move, and a record without any is left whole', () => {
+    const still = Array.from({ length: 60 }, (_, row): readonly [number, number] => [0.02 * (row % 2), 0]);
+    expect(told(still)?.rows).toBe(460);
+    expect(alone?.rows).toBe(400);
+  });
+});
