@@ -19,6 +19,7 @@ const OWN = ourChoice('all of one record');
 
 export const STRESS = 'stress at the peak';
 export const ENERGY = 'energy to the peak';
+export const STIFFNESS = 'stiffness';
 
 /**
  * What a beam does that is bent by its displacement: stress at the peak and at the first crack, stiffness, energies,
@@ -126,8 +127,9 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
       const step2 = limits.number('bend.stiffness-step', system);
       const k = to.stiffness(bend.stiffness.k);
       results.push(
-        resultOf({ quantity: 'stiffness', symbol: 'k', value: k, unit: units.stiffness, step: step2, mode }),
+        resultOf({ quantity: STIFFNESS, symbol: 'k', value: k, unit: units.stiffness, step: step2, mode }),
       );
+      findings.push(...alikeFindings(k, setup, input));
       const frame = input.measuredBy === 'crosshead' ? ', frame and beam together' : '';
       sheet.line({
         symbol: 'Ea',
@@ -228,6 +230,28 @@ function recordResults(
     );
   }
   return found;
+}
+
+/** Beams of one sample are as stiff before they crack, whatever is in them: another one tells of a roller or a seat. */
+function alikeFindings(k: Exact, setup: RunSetup, { system }: BeamBendingInput): Finding[] {
+  const others = factTexts(setup, 'otherStiffnesses').map((text) => exact(text));
+  if (others.length === 0) return [];
+  const limits = limitsOf(setup);
+  const off = k.div(meanOf(others)).minus(1).times(100);
+  if (isWithin(off.abs(), limits.of('bend.stiffness-alike', system))) return [];
+  const words = `${off.abs().toFixed(0)} % ${off.isNegative() ? 'softer' : 'stiffer'} than its fellows`;
+  return [
+    limitFinding(
+      limits,
+      system,
+      { id: 'bend.stiffness-alike', severity: 'advice', fields: ['span'] },
+      {
+        message: `It is ${words} of the same sample.`,
+        action:
+          'Before the crack they are alike: look at span and sizes, for a roller that is stuck or a seat with grit.',
+      },
+    ),
+  ];
 }
 
 function placeFindings(input: BeamBendingInput, limits: ReturnType<typeof limitsOf>): Finding[] {

@@ -6,7 +6,7 @@ import { exampleDisplay, exampleRecord } from '../bend/example';
 import { bendPress } from '../bend/press';
 import { bendSteps } from '../bend/steps';
 import { pressed } from '../press';
-import { compute, ENERGY, STRESS } from './compute';
+import { compute, ENERGY, STIFFNESS, STRESS } from './compute';
 import { drivenBy } from './driven';
 import { BeamBendingInput } from './input';
 
@@ -25,6 +25,14 @@ export const beamBending = pressed<BeamBendingInput>({
     ...BEAM_FACTS,
     otherKinds: { of: 'companions', take: 'input.kind', by: [ID], alike: true, is: 'texts' },
     otherStresses: { of: 'companions', take: STRESS, by: [ID], alike: true, is: 'texts', unrounded: true },
+    otherStiffnesses: {
+      of: 'companions',
+      take: STIFFNESS,
+      by: [ID],
+      alike: true,
+      is: 'texts',
+      unrounded: true,
+    },
     otherEnergies: { of: 'companions', take: ENERGY, by: [ID], alike: true, is: 'texts', unrounded: true },
   },
   plannedWhen: () => false,
@@ -32,7 +40,7 @@ export const beamBending = pressed<BeamBendingInput>({
     { quantity: STRESS, symbol: 's' },
     { quantity: 'stress at the first crack', symbol: 'sc' },
     { quantity: 'peak over first crack', symbol: 'h' },
-    { quantity: 'stiffness', symbol: 'k' },
+    { quantity: STIFFNESS, symbol: 'k' },
     { quantity: 'displacement at the peak', symbol: 'dp' },
     { quantity: ENERGY, symbol: 'Ep' },
     { quantity: 'energy to the first crack', symbol: 'Ec' },

@@ -292,6 +292,26 @@ describe('a beam bent by its displacement', () => {
     expect(beside(['7.9'], ['fibre'])).not.toContain('Beside');
     expect(beside(['4.45'], ['plain', 'plain'])).not.toContain('Beside');
   });
+  it('is as stiff as its fellows before it cracks, or a roller is stuck', () => {
+    const found = (otherStiffnesses: readonly string[]) =>
+      bent(
+        'beam-bending',
+        'SI',
+        { ...small, kind: 'plain' },
+        [
+          [0, 0],
+          [0.45, 5400],
+          [0.452, 300],
+          [0.6, 300],
+        ],
+        { facts: { otherStiffnesses } },
+      ).findings.find(({ id }) => id === 'bend.stiffness-alike')?.message;
+    // 12 kN/mm: 10 % over 10.91, 20 % over 10, 20 % under 15.
+    expect(found(['10.92'])).toBeUndefined();
+    expect(found([])).toBeUndefined();
+    expect(found(['9.5', '10.5'])).toBe('It is 20 % stiffer than its fellows of the same sample.');
+    expect(found(['15'])).toBe('It is 20 % softer than its fellows of the same sample.');
+  });
   it('that ended while the force still rose gives no valid result', () => {
     const beam = bent('beam-bending', 'SI', { ...small, kind: 'bars' }, [
       [0, 0],

@@ -1,5 +1,5 @@
 import { group, r } from '../../limits/row';
-import { ourChoice, standard } from '../../working';
+import { commonPractice, ourChoice, standard } from '../../working';
 
 const C1609 = standard('ASTM C1609/C1609M');
 const C1399 = standard('ASTM C1399/C1399M');
@@ -15,6 +15,7 @@ export const LIMITS = {
     'bend.place-step': r('Displacements reported to', '= 0.0005 in', '= 0.01 mm'),
     'bend.stiffness-step': r('Stiffness reported to', '= 100 lbf/in', '= 0.1 kN/mm'),
     'bend.ductility-step': r('Ductility reported to', '= 0.1'),
+    'bend.stiffness-alike': r('Stiffness off that of its fellows', '<= 10 %', commonPractice),
     'bend.hardening': r('Peak over first crack from which it hardens', '>= 1.0'),
     'bend.centre-place': r('Break from midspan, of the span', '<= 10 %'),
     'bend.shear': r('Shear that concrete carries, times √f′c b d', '= 2', '= 0.17', standard('ACI 318')),
