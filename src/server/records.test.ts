@@ -21,6 +21,7 @@ import { runViews } from './queries/dossier';
 import { recordFile } from './queries/record';
 import { reportDetail } from './queries/reports';
 import { runSheet } from './queries/run';
+import { composeReport } from './reports/content';
 import type { Actor } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -365,6 +366,16 @@ describe('a maturity question', () => {
     expect(next).not.toBe(runId);
     const told = await runSheet(site.db, site.actors.field, next, NOW);
     expect(told.setup.facts?.confirmed).toEqual(['3000/3210']);
+    // Its report has a sheet for the engineer, with what the estimate says and room to sign.
+    const content = await composeReport(site.db, site.actors.reviewer, { lotId: site.lotId });
+    const sheets = sectionsOf(content.content).flatMap((section) =>
+      section.kind === 'release' ? section.sheets : [],
+    );
+    const own = sheets.find(({ said }) => said.some(([, text]) => text === 'Wall 4'));
+    expect(own?.said.map(([label]) => label)).toEqual(
+      expect.arrayContaining(['What waits for it', 'Supplementary test', 'Strength to be counted on']),
+    );
+    expect(own?.blanks).toContain('Signature');
   });
 });
 

@@ -258,6 +258,16 @@ export interface Method<I extends RunInput = RunInput> {
    * working by their symbols, `=D`, or what it was told, `~capped`; `first` takes the first that is there, else all that are.
    */
   readonly columns?: readonly Column[];
+  /**
+   * What somebody else decides by it, with a sheet in the report to be filled in by hand: the readings that stand on it, by
+   * their names, and what is left blank.
+   */
+  readonly release?: {
+    readonly title: string;
+    readonly readings: readonly string[];
+    readonly blanks: readonly string[];
+    readonly words: string;
+  };
   /** The reading that is taken before the result is shown, so that the number does not sway the eye: how it broke. */
   readonly looksFirst?: string;
   /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */

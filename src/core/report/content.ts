@@ -47,6 +47,13 @@ export interface ReportTest {
   readonly verdicts: readonly Verdict[];
   readonly equipment: readonly string[];
   readonly valid: boolean;
+  /** What somebody else decides by it: what stands on its sheet, and what is left to be filled in by hand. */
+  readonly release?: {
+    readonly title: string;
+    readonly said: readonly Said[];
+    readonly blanks: readonly string[];
+    readonly words: string;
+  };
 }
 
 export interface ReportSet {

@@ -190,3 +190,21 @@ describe('the sections of a report', () => {
     expect(titles(content)).toContain('What follows from it');
   });
 });
+
+describe('a sheet that somebody else signs', () => {
+  const release = {
+    title: 'Release by the engineer',
+    said: [['What waits for it', 'Forms of walls and columns']],
+    blanks: ['Name and licence', 'Signature'],
+    words: 'The laboratory reports an estimate.',
+  } as const;
+  it('stands in the report of a test that has one, with its blanks left blank', () => {
+    const sections = sectionsOf({ ...CONTENT, tests: [SLUMP, { ...TEST, release }, { ...TEST, release }] });
+    const own = sections.filter(({ kind }) => kind === 'release');
+    expect(own).toEqual([{ kind: 'release', title: 'Release by the engineer', sheets: [release, release] }]);
+  });
+  it('and in no other', () =>
+    expect(sectionsOf({ ...CONTENT, tests: [SLUMP, TEST] }).some(({ kind }) => kind === 'release')).toBe(
+      false,
+    ));
+});

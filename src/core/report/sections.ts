@@ -53,6 +53,11 @@ export type Section =
       readonly plots: readonly { readonly of: string; readonly plot: SetPlot }[];
     }
   | {
+      readonly kind: 'release';
+      readonly title: string;
+      readonly sheets: readonly NonNullable<ReportTest['release']>[];
+    }
+  | {
       readonly kind: 'working';
       readonly title: string;
       readonly sheets: readonly { readonly title: string; readonly lines: readonly WorkingLine[] }[];
@@ -82,6 +87,7 @@ export function sectionsOf(content: ReportContent): Section[] {
     ...verdicts(content),
     { kind: 'list', title: 'Departures and remarks', items: remarksOf(content), none: 'None.' },
     { kind: 'list', title: 'Equipment', items: equipment, none: 'Not recorded.' },
+    ...releases(content.tests),
     ...plots(content),
     ...curves(content.tests),
     ...working(
@@ -263,6 +269,16 @@ function plots({ sets }: ReportContent): Section[] {
     plot && plot.points.length > 1 ? [{ of: sample ?? title, plot }] : [],
   );
   return drawn.length > 0 ? [{ kind: 'plots', title: drawn[0]?.plot.title ?? '', plots: drawn }] : [];
+}
+
+/** Sheets that somebody else signs by hand, one for each title. */
+function releases(tests: readonly ReportTest[]): Section[] {
+  const own = tests.flatMap(({ release }) => release ?? []);
+  return [...groupBy(own, ({ title }) => title)].map(([title, sheets]) => ({
+    kind: 'release',
+    title,
+    sheets,
+  }));
 }
 
 function curves(tests: readonly ReportTest[]): Section[] {

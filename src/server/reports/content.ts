@@ -8,11 +8,11 @@ import type { LotSays, Material, Said } from '@/core/material/contract';
 import { saidOf } from '@/core/material/said';
 import { formText } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
-import { factText, fieldsOf, rowsText } from '@/core/methods';
+import { factText, fieldsOf, type Method, rowsText } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import { degreeUnits } from '@/core/methods/temperature/units';
 import { isHeld } from '@/core/moulds';
-import { type System, unitLabel, withThousands } from '@/core/quantity';
+import { type System, unitLabel, withThousands, withUnit } from '@/core/quantity';
 import type { ReportContent, ReportSet, ReportTest } from '@/core/report';
 import { ratePart, thinned } from '@/core/signals';
 import { ageText, durationText } from '@/core/windows';
@@ -383,7 +383,28 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
       }),
     valid: isReportable(outcome?.findings ?? []),
     ...(kept && system ? { log: logOf(kept, system) } : {}),
+    ...(method?.release && outcome ? { release: releaseOf(method.release, fields, run, zone) } : {}),
   };
+}
+
+/** The sheet that somebody else signs: what was read, what it came to, and what is left blank. */
+function releaseOf(
+  { title, readings, blanks, words }: NonNullable<Method['release']>,
+  fields: ReturnType<typeof fieldsOf>,
+  { input = {}, outcome }: Pick<RunView, 'input' | 'outcome'>,
+  zone: string,
+): NonNullable<ReportTest['release']> {
+  const read = readings.flatMap((name): Said[] => {
+    const field = fields.find((each) => each.name === name);
+    const value = input?.[name];
+    return field && value !== undefined
+      ? [[field.label, readingText(field, value, zone, String(input?.system))]]
+      : [];
+  });
+  const came = (outcome?.results ?? []).map(
+    ({ quantity, text, unit }): Said => [capital(quantity), withUnit(text, unit)],
+  );
+  return { title, said: [...read, ...came], blanks, words };
 }
 
 /** What samples say together, as it is printed: the picture of a page is drawn anew from what is known then. */

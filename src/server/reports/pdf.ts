@@ -122,6 +122,27 @@ function pairs(rows: ReportContent['facts']): Content {
   };
 }
 
+/** A sheet to be filled in by hand: what it rests on, then room to write. */
+function releasePart({
+  said,
+  blanks,
+  words,
+}: Extract<Section, { kind: 'release' }>['sheets'][number]): Content[] {
+  return [
+    pairs(said),
+    { text: latin(words), style: 'small', margin: [0, 4, 0, 4] },
+    {
+      table: {
+        widths: [150, '*'],
+        heights: 26,
+        body: blanks.map((blank) => [cell(blank, { style: 'label' }), cell('')]),
+      },
+      layout: LINES,
+      margin: [0, 0, 0, 8],
+    },
+  ];
+}
+
 /** How what stands in a column is set. */
 const STYLES = {
   mono: { style: 'mono' },
@@ -155,6 +176,10 @@ function sectionPart(section: Section): Content[] {
         title,
         section.items.length > 0 ? { ul: section.items.map(latin) } : { text: latin(section.none) },
       ];
+    case 'release':
+      return section.sheets.map(
+        (sheet): Content => ({ unbreakable: true, stack: [title, ...releasePart(sheet)] }),
+      );
     case 'plots':
       // The heading keeps to the first of them.
       return section.plots.map((each, place): Content => {

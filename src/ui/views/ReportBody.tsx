@@ -29,6 +29,32 @@ export function ReportBody({ content }: { content: ReportContent }) {
   );
 }
 
+/** A sheet to be filled in by hand: what it rests on, then room to write. */
+function Release({
+  sheet: { said, blanks, words },
+}: {
+  sheet: Extract<Section, { kind: 'release' }>['sheets'][number];
+}) {
+  return (
+    <Box sx={{ mb: 2 }}>
+      <Facts pairs={said} />
+      <Typography variant="body2" sx={{ my: 1 }}>
+        {words}
+      </Typography>
+      {blanks.map((blank) => (
+        <Box
+          key={blank}
+          sx={{ display: 'flex', gap: 2, borderBottom: 1, borderColor: 'text.primary', pt: 2.5 }}
+        >
+          <Typography variant="body2" color="text.secondary">
+            {blank}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
 function SectionBody({ section }: { section: Section }) {
   switch (section.kind) {
     case 'table':
@@ -50,6 +76,8 @@ function SectionBody({ section }: { section: Section }) {
           ))}
         </Box>
       );
+    case 'release':
+      return section.sheets.map((sheet) => <Release key={sheet.said.join()} sheet={sheet} />);
     case 'plots':
       return section.plots.map((each) => <Plot key={each.of} {...each} />);
     case 'curves':

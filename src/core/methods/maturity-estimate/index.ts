@@ -64,6 +64,13 @@ export const maturityEstimate: Method<MaturityEstimateInput> = {
       fields: ['supplementary', 'supplementaryStrength', 'earlyIndex', 'verified', 'remarks'],
     },
   ],
+  release: {
+    title: 'Release by the engineer',
+    readings: ['operation', 'where', 'required', 'readAt', 'supplementary', 'supplementaryStrength'],
+    blanks: ['Released, or not, and on what condition', 'Name and licence', 'Signature', 'Day and hour'],
+    words:
+      'The laboratory reports an estimate. Forms, props and protection stay until a licensed engineer has signed.',
+  },
   sequence: [['placedAt', 'readAt']],
   performedAt: 'readAt',
   plan: (system, setup) => {
