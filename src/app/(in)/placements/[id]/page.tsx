@@ -56,6 +56,8 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
     const [rate] = run.outcome?.results ?? [];
     return Number.isNaN(at) || run.setup?.records ? [] : [{ at, text: rate?.text ?? '' }];
   });
+  // What loggers and maturity say of a placement is reported though no sample was taken of it.
+  const reported = samples.length > 0 || weather.some(({ state }) => state === 'complete');
   return (
     <Stack spacing={2}>
       <LivePage lotId={placement.id} />
@@ -65,7 +67,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
           <TextLink href={`/jobs/${job.id}`}>{job.name}</TextLink>
           {`. ${mix.code}${placement.about.location ? `, ${placement.about.location}` : ''}. ${dayTime(placement.startsAt, job.zone)}`}
         </Typography>
-        {samples.length > 0 && actor.role !== 'field' ? (
+        {reported && actor.role !== 'field' ? (
           <PrepareReport quiet of={{ lotId: placement.id }} signed={reports.at(-1)?.state === 'signed'} />
         ) : null}
       </Box>
