@@ -198,7 +198,7 @@ async function addEarlierWall(recording: Recording, where: Where, now: Date): Pr
   const lotId = await recording.lot(where, 'Wall grid F', 'Ticket hall, north side', placed - HOUR);
   const text = fileOf(
     placed - HOUR,
-    74,
+    100,
     0.5,
     { core: (hour) => 55 + warmed(13, 15)(hour - 1) },
     Chance.settled(814),
@@ -222,10 +222,10 @@ async function addEarlierWall(recording: Recording, where: Where, now: Date): Pr
       'verified/v2/specimen': 'F-V2',
       'verified/v2/index': '1150',
       'verified/v2/strength': '1610',
-      readAt: iso(placed + 73 * HOUR),
+      readAt: iso(placed + 99 * HOUR),
     },
     { record: ['wall-grid-f.csv', text] },
-    placed + 73 * HOUR,
+    placed + 99 * HOUR,
     true,
   );
 }
