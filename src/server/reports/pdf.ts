@@ -151,6 +151,11 @@ const STYLES = {
   strong: { style: 'mono', bold: true },
 } as const;
 
+/** What stays on one page: a heading with what stands first under it. */
+function together(...stack: readonly Content[]): Content {
+  return { unbreakable: true, stack: [...stack] };
+}
+
 /** A section as it is printed. */
 function sectionPart(section: Section): Content[] {
   const title: Content = { text: latin(section.title), style: 'section' };
@@ -171,11 +176,13 @@ function sectionPart(section: Section): Content[] {
           layout: LINES,
         },
       ];
-    case 'list':
+    case 'list': {
+      const [first, ...others] = section.items.map(latin);
       return [
-        title,
-        section.items.length > 0 ? { ul: section.items.map(latin) } : { text: latin(section.none) },
+        together(title, first === undefined ? { text: latin(section.none) } : { ul: [first] }),
+        ...(others.length > 0 ? [{ ul: others }] : []),
       ];
+    }
     case 'release':
       return section.sheets.map(
         (sheet): Content => ({ unbreakable: true, stack: [title, ...releasePart(sheet)] }),
@@ -189,7 +196,9 @@ function sectionPart(section: Section): Content[] {
     case 'curves':
       return [title, ...curvePart(section)];
     default:
-      return [title, ...section.sheets.map((sheet) => workingTable(sheet.title, sheet.lines))];
+      return section.sheets.map((sheet, place) =>
+        workingTable(sheet.title, sheet.lines, place === 0 ? [title] : []),
+      );
   }
 }
 
@@ -294,10 +303,12 @@ function curvePart({ curves: drawn, axis }: Extract<Section, { kind: 'curves' }>
   ];
 }
 
-function workingTable(title: string, lines: readonly WorkingLine[]): Content {
+/** @param before what stays on its page: the heading of the section */
+function workingTable(title: string, lines: readonly WorkingLine[], before: readonly Content[]): Content {
   return {
     unbreakable: true,
     stack: [
+      ...before,
       { text: latin(title), bold: true, margin: [0, 4, 0, 2] },
       {
         table: { widths: [95, 105, 115, 70, '*'], body: workingRows(lines) },
@@ -310,10 +321,7 @@ function workingTable(title: string, lines: readonly WorkingLine[]): Content {
 function closing(head: PdfHead, content: ReportContent): Content[] {
   const { signature } = head;
   return [
-    { text: 'Methods and rules', style: 'section' },
-    {
-      text: latin(rulesText(content)),
-    },
+    together({ text: 'Methods and rules', style: 'section' }, { text: latin(rulesText(content)) }),
     { ul: content.statements.map(latin), margin: [0, 6, 0, 0], fontSize: 8 },
     {
       margin: [0, 18, 0, 0],
