@@ -10,6 +10,7 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
+import { BY, crackFindings, crackTaken } from './crack';
 import { drivenBy } from './driven';
 import type { BeamBendingInput } from './input';
 import { sectionLines } from './section';
@@ -33,6 +34,7 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
   const mode = setup.rounding ?? 'half-even';
   const sheet = new Sheet(mode);
   const bend = setup.loadLog?.bend;
+  const first = crackTaken(input, bend);
   const units = BEND_UNITS[system];
   const to = bendUnits(system);
   const results: Result[] = [];
@@ -80,11 +82,11 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
       );
     if (input.kind === 'bars' || input.kind === 'composite')
       sectionLines(input, sheet, { M, b, L, limits, system });
-    if (bend?.firstCrack) {
-      const Pc = to.force(bend.firstCrack.force);
+    if (first) {
+      const Pc = to.force(first.force);
       const crack = sheet.line({
         symbol: 'sc',
-        name: `Stress at the first crack, by ${{ drop: 'a drop', deviation: 'leaving its line', peak: 'its peak' }[bend.firstCrack.by]}`,
+        name: `Stress at the first crack, by ${BY[first.by]}`,
         formula: third
           ? `${fibreFactor(system)}Pc * L / (b * d^2)`
           : `${fibreFactor(system)}3 * Pc * L / (2 * b * d^2)`,
@@ -149,13 +151,14 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
     lines: sheet.lines,
     findings: bySeverity([
       ...bendFindings(input, setup, { limits, bend, driven: drivenBy(input, limits) }),
+      ...crackFindings(input, bend),
       ...findings,
     ]),
     verdicts: [],
     picture: {
       kind: 'bend',
       values: {
-        ...bendPicture(input, bend, []).values,
+        ...bendPicture(input, bend, [], first).values,
         words: [...(bend ? behaviour(input, bend) : []), ...besidePlain(input, setup, results)].join(' '),
         beam: input.kind ?? null,
       },
@@ -165,7 +168,7 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
 
 /** Energies and ductility of the record. */
 function recordResults(
-  { system }: BeamBendingInput,
+  input: BeamBendingInput,
   bend: Bend,
   {
     limits,
@@ -173,12 +176,14 @@ function recordResults(
     sheet,
   }: { readonly limits: ReturnType<typeof limitsOf>; readonly mode: Sheet['mode']; readonly sheet: Sheet },
 ): Result[] {
+  const { system } = input;
   const to = bendUnits(system);
   const units = BEND_UNITS[system];
   const found: Result[] = [];
   const energy = limits.number('bend.energy-step', system);
   const place = limits.number('bend.place-step', system);
-  const crackAt = bend.firstCrack?.at ?? 0;
+  const taken = crackTaken(input, bend);
+  const crackAt = taken?.at ?? 0;
   found.push(
     resultOf({
       quantity: 'displacement at the peak',
@@ -197,7 +202,8 @@ function recordResults(
       mode,
     }),
   );
-  if (bend.energy.crack !== null)
+  // The energy is of the place that the record was read at, and of no other.
+  if (bend.energy.crack !== null && taken?.at === bend.firstCrack?.at)
     found.push(
       resultOf({
         quantity: 'energy to the first crack',
@@ -339,7 +345,8 @@ function oddFindings(
 /** What the record and the cracks say of the beam, in words: ductility, crack pattern, bond. */
 export function behaviour(input: BeamBendingInput, bend: Bend): string[] {
   const words: string[] = [];
-  const ratio = bend.firstCrack ? bend.peak.force / bend.firstCrack.force : 1;
+  const first = crackTaken(input, bend);
+  const ratio = first ? bend.peak.force / first.force : 1;
   if (bend.brittle) words.push('Brittle: the force fell under half of its peak at once.');
   else if (ratio > 1.02)
     words.push(`Hardens: it carried ${ratio.toFixed(2)} times the force of its first crack.`);

@@ -64,7 +64,7 @@ export const beamBending = pressed<BeamBendingInput>({
         title: 'Cracks',
         phase: 'after',
         instruction: 'Close and fine speaks of good bond, a single wide one of bars that pulled out.',
-        fields: ['cracks', 'spacing', 'widest', 'failure'],
+        fields: ['crackTaken', 'cracks', 'spacing', 'widest', 'failure'],
       },
     ],
   }),

@@ -51,6 +51,18 @@ export class BeamBendingInput extends BendInput {
   })
   measuredBy?: 'crosshead' | 'net';
 
+  @ChoiceField({
+    label: 'First crack counts',
+    aside: true,
+    options: [
+      { value: 'found', label: 'As the record was read' },
+      { value: 'seen', label: 'As it was seen' },
+    ],
+    help: 'Where the record falls more than once: the fall nearest to the force that was called.',
+    example: 'found',
+  })
+  crackTaken?: 'found' | 'seen';
+
   @MeasureField({
     label: 'Area of the reinforcement',
     dimension: 'area',

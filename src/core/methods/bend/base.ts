@@ -81,7 +81,7 @@ const TROUBLES: Readonly<
   'several cracks': {
     severity: 'advice',
     what: 'drops more than once at about the same force',
-    action: 'Look at the picture: which of them was the first crack?',
+    action: 'Look at the picture: which of them was the first crack? What was seen can be taken instead.',
   },
   'goes back': {
     severity: 'advice',
@@ -228,6 +228,8 @@ export function bendPicture(
   input: BendInput,
   bend: Bend | undefined,
   marks: readonly (readonly [at: number, word: string])[],
+  /** The first crack that counts, where it is not the one that the record was read as. */
+  taken: Bend['firstCrack'] = bend?.firstCrack ?? null,
 ): Outcome['picture'] {
   const { system } = input;
   const { force, length } = BEND_UNITS[system];
@@ -241,8 +243,12 @@ export function bendPicture(
       length,
       curve: bend ? bend.curve.map(([at, newtons]) => pair(at, newtons)).join(' ') : '',
       peak: bend ? pair(bend.peak.at, bend.peak.force) : null,
-      crack: bend?.firstCrack ? pair(bend.firstCrack.at, bend.firstCrack.force) : null,
-      crackBy: bend?.firstCrack?.by ?? null,
+      crack: taken ? pair(taken.at, taken.force) : null,
+      crackBy: taken?.by ?? null,
+      crackRead:
+        bend?.firstCrack && bend.firstCrack.at !== taken?.at
+          ? pair(bend.firstCrack.at, bend.firstCrack.force)
+          : null,
       line: bend?.stiffness
         ? `${pair(0, 0)} ${pair((1.15 * bend.stiffness.to) / bend.stiffness.k, 1.15 * bend.stiffness.to)}`
         : null,

@@ -292,6 +292,37 @@ describe('a beam bent by its displacement', () => {
     expect(beside(['7.9'], ['fibre'])).not.toContain('Beside');
     expect(beside(['4.45'], ['plain', 'plain'])).not.toContain('Beside');
   });
+  it('whose first crack is taken as it was seen: the fall nearest to it counts, and both are said', () => {
+    // Two falls: at 5,400 N and, from 4,500 up again, at 6,900 N.
+    const corners = [
+      [0, 0],
+      [0.3, 5400],
+      [0.32, 4500],
+      [1, 6900],
+      [1.02, 5200],
+      [4, 9000],
+      [4.4, 4000],
+    ] as const;
+    const taken = (more: Record<string, unknown>) =>
+      bent('beam-bending', 'SI', { ...small, kind: 'bars', ...more }, corners);
+    const read = taken({});
+    const seen = taken({ crackTaken: 'seen', crackSeen: '6.8' });
+    const stress = (beam: typeof read) => Number(beam.of('stress at the first crack')?.value);
+    expect(stress(read)).toBeCloseTo(4.455, 1);
+    // 6.9 / 5.4 of it: the record's own force, not the one that was called.
+    expect(stress(seen)).toBeCloseTo((4.455 * 6.9) / 5.4, 1);
+    expect(seen.of('energy to the first crack')).toBeUndefined();
+    expect(read.of('energy to the first crack')).toBeDefined();
+    expect(seen.findings.find(({ id }) => id === 'bend.crack-taken')?.message).toMatch(
+      /as it was seen, 6\.\d+ kN by a drop; the record was read as 5\.\d+ kN by a drop/u,
+    );
+    expect(seen.picture.crackRead).not.toBeNull();
+    expect(read.picture.crackRead).toBeNull();
+    // Nothing in the record lies near what was called, or nothing was: it stays as it was read.
+    expect(stress(taken({ crackTaken: 'seen', crackSeen: '2.0' }))).toBe(stress(read));
+    expect(taken({ crackTaken: 'seen' }).found).toContain('bend.crack-unseen');
+    expect(taken({ crackTaken: 'found', crackSeen: '6.8' }).found).not.toContain('bend.crack-taken');
+  });
   it('is as stiff as its fellows before it cracks, or a roller is stuck', () => {
     const found = (otherStiffnesses: readonly string[]) =>
       bent(

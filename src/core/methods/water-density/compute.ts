@@ -58,10 +58,22 @@ export function compute(input: WaterDensityInput, setup: RunSetup): Outcome {
           },
         ),
       );
+    if (known && !isWithin(known.mi.div(m).times(100), limits.of('weighed.inside', system)))
+      findings.push(
+        limitFinding(
+          limits,
+          system,
+          { id: 'weighed.inside', severity: 'advice', fields: ['insideMass'] },
+          {
+            message: `What is in it would be ${known.mi.div(m).times(100).toFixed(0)} % of it.`,
+            action: 'Read its mass again: a digit too many, or the mass of all bars of the batch.',
+          },
+        ),
+      );
     if (input.inside === 'something' && !known)
       findings.push(
         finding({
-          id: 'weighed.inside',
+          id: 'weighed.whole',
           severity: 'departure',
           fields: ['inside', 'insideMass', 'insideDensity'],
           message: 'What is in it is weighed with it.',

@@ -86,7 +86,7 @@ export class WaterDensityInput extends RunInput {
       { value: 'nothing', label: 'Concrete alone' },
       { value: 'something', label: 'Bars, a sensor, something else' },
     ],
-    example: 'nothing',
+    example: 'something',
   })
   inside?: 'nothing' | 'something';
 

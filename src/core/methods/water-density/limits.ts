@@ -18,6 +18,11 @@ export const LIMITS = {
       ourChoice('closes the volume'),
     ),
     'weighed.far': r('Of it, with no mass wrong', '95 to 105 %', ourChoice('beyond it is another concrete')),
+    'weighed.inside': r(
+      'What is in it, of the whole mass',
+      '<= 10 %',
+      ourChoice('a reinforced beam has less'),
+    ),
     'weighed.air-costs': r('Strength that a percent of air more costs, about', '= 5 %', commonPractice),
   }),
 };

@@ -48,13 +48,20 @@ describe('a specimen weighed in air and in water', () => {
     const alone = weighed('SI', { massAir: '28.8', massWater: '16.8', ...bars });
     // (28.8 - 0.8) / (12 / 998 - 0.8 / 7850) = 28 / 0.011922138
     expect(Number(alone.density?.value)).toBeCloseTo(2348.57, 1);
-    expect(alone.found).not.toContain('weighed.inside');
-    expect(whole.found).toContain('weighed.inside');
+    expect(alone.found).not.toContain('weighed.whole');
+    expect(whole.found).toContain('weighed.whole');
     expect(Number(whole.density?.value)).toBeGreaterThan(Number(alone.density?.value));
     // More than the whole cannot be in it.
     expect(weighed('SI', { massAir: '28.8', massWater: '16.8', ...bars, insideMass: '40' }).found).toContain(
-      'weighed.inside',
+      'weighed.whole',
     );
+  });
+  it('with more in it than concrete around it is asked about', () => {
+    const heavy = { inside: 'something', insideMass: '3.4', insideDensity: '7850' };
+    expect(weighed('SI', { massAir: '28.8', massWater: '16.8', ...heavy }).found).toContain('weighed.inside');
+    expect(
+      weighed('SI', { massAir: '28.8', massWater: '16.8', ...heavy, insideMass: '2.8' }).found,
+    ).not.toContain('weighed.inside');
   });
   it('beside the fresh density of its batch says who was at fault', () => {
     const beside = (freshDensity: string) =>

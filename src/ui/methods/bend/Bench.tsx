@@ -42,6 +42,17 @@ export function BendBench({ picture: { values } }: BenchProps) {
               curve(`force, ${values.force}`, points, palette.primary.main),
               curve('straight line', pointsOf(values.line), palette.text.secondary, [6, 4]),
               dots(`first crack, ${by}`, crack, palette.error.main, 'triangle', 7),
+              ...(values.crackRead
+                ? [
+                    dots(
+                      'first crack as read',
+                      pointsOf(values.crackRead),
+                      palette.text.secondary,
+                      'triangle',
+                      7,
+                    ),
+                  ]
+                : []),
               dots('peak', peak, palette.text.primary, 'rect', 7),
               ...(values.slips
                 ? [dots('seat slipped', pointsOf(values.slips), palette.warning.main, 'crossRot', 7)]
