@@ -167,7 +167,7 @@ test('a beam with bars is bent live on the frame: crack, shelf, end, record', as
   await page.getByRole('button', { name: /bending by displacement/i }).click();
   await page.waitForURL(/\/runs\//);
   await given(page, {
-    machine: 'BF-01',
+    machine: 'SF-01',
     calliper: 'CA-01',
     outOfMoistAt: new Date(Date.now() - 4 * 60_000).toISOString(),
     width1: '6.00',
@@ -188,7 +188,7 @@ test('a beam with bars is bent live on the frame: crack, shelf, end, record', as
     stops: 'true',
   });
   await toStep(page, 'Bend it');
-  await page.getByRole('link', { name: 'Follow BF-01 live' }).click();
+  await page.getByRole('link', { name: 'Follow SF-01 live' }).click();
   await page.waitForURL(/\/press$/);
   await expect(page.getByText('✓ Live, recorded')).toBeVisible();
   await expectAccessible(page);

@@ -4,7 +4,7 @@ import { freePort, start, TSX } from './system.mjs';
 /** Machines of the demo scenario that a stand-in takes the place of. */
 const HAND_PUMPED = ['PL-01'];
 /** Frames that are driven by their displacement. */
-const DRIVEN = ['BF-01'];
+const DRIVEN = ['SF-01'];
 /** Balances, with what they weigh in. */
 const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
 /** Loggers of temperatures, with what they are. */

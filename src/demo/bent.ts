@@ -150,7 +150,7 @@ export async function addBent(
       'laboratory',
       runId,
       {
-        machine: 'BF-01',
+        machine: 'SF-01',
         calliper: 'CA-01',
         outOfMoistAt: new Date(at - 10 * MINUTE).toISOString(),
         ...Object.fromEntries(

@@ -251,7 +251,7 @@ export const EQUIPMENT = [
     },
   },
   {
-    number: 'BF-01',
+    number: 'SF-01',
     kind: 'compression machine',
     name: 'Bending frame, two spindles, driven by its crosshead',
     place: 'Press room',

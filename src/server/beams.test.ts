@@ -677,7 +677,7 @@ describe('a machine that bends, followed by its line', () => {
       const { setup } = await runSheet(site.db, site.actors.laboratory, runId, new Date(at));
       expect(setup.loadLog?.bend?.peak.force).toBe(analysis.bend?.peak.force);
     });
-  }, 60_000);
+  }, 240_000);
 
   it('a frame is driven by its orders: the beam of the run goes in, and it stops by itself on a fall', async () => {
     const values = { kind: 'bars', loading: 'centre', measuredBy: 'crosshead' };
@@ -714,7 +714,7 @@ describe('a machine that bends, followed by its line', () => {
         expect(analysis.bend?.end ?? 9).toBeLessThan(1);
       },
     );
-  }, 60_000);
+  }, 240_000);
 
   it('a frame that goes by its displacement takes no beam that is loaded at a rate', async () => {
     await followed(drivenStandIn(9), 127, 'beam-third-point', { made: 'moulded' }, async ({ runId, at }) => {
@@ -722,5 +722,5 @@ describe('a machine that bends, followed by its line', () => {
         /driven by its displacement/u,
       );
     });
-  }, 60_000);
+  }, 240_000);
 });

@@ -13,6 +13,19 @@ export function exampleRecord(
   corners: readonly (readonly [at: number, force: number])[],
   asked: BendAsked,
 ): LoadLogFacts {
+  const key = JSON.stringify([corners, asked]);
+  const known = MADE.get(key) ?? recordOf(corners, asked);
+  MADE.set(key, known);
+  return known;
+}
+
+/** Thousands of rows are analysed for an example: once each is enough. */
+const MADE = new Map<string, LoadLogFacts>();
+
+function recordOf(
+  corners: readonly (readonly [at: number, force: number])[],
+  asked: BendAsked,
+): LoadLogFacts {
   const end = corners.at(-1)?.[0] ?? 1;
   const count = Math.round(end * EACH) + 1;
   const position = Float64Array.from({ length: count }, (_, index) => index / EACH);
