@@ -1,4 +1,4 @@
-import { riseOver } from './rise';
+import { riseOver } from '../signals/rise';
 
 /** One reading as a bend is watched: seconds of the device, load in the unit of the run, displacement in mm. */
 export interface BentReading {
@@ -171,7 +171,12 @@ export class BendWatch {
     const since = this.recent.findLastIndex(({ running }) => !running) + 1;
     const driven = this.recent.slice(since);
     if (last.seconds - (driven[0]?.seconds ?? last.seconds) < WINDOW / 3) return null;
-    const rise = riseOver(driven, ({ position }) => position, WINDOW);
+    const rise = riseOver(
+      driven,
+      ({ seconds }) => seconds,
+      ({ position }) => position,
+      WINDOW,
+    );
     return rise === null ? null : 60 * Math.abs(rise);
   }
 }

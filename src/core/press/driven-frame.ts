@@ -78,6 +78,8 @@ export class DrivenFrame {
   private slipped = 0;
   private stopped: PressReading['stop'];
   private specimen: PlacedBeam | null = null;
+  /** Greatest force of its law, kN. */
+  private most = 0;
   private wanted: Drive = DRIVE_OFF;
   private readonly chance: Chance;
 
@@ -110,6 +112,7 @@ export class DrivenFrame {
   /** Puts a specimen in: crosshead up, displacement and peak at nought. */
   place(specimen: PlacedBeam): void {
     this.specimen = specimen;
+    this.most = Math.max(...specimen.law.map(([, force]) => force));
     [this.travel, this.speed, this.force, this.peak, this.touchedAt] = [0, 0, 0, 0, null];
     [this.own, this.farthest, this.slipped] = [0, 0, 0];
     this.stopped = undefined;
@@ -151,9 +154,8 @@ export class DrivenFrame {
       this.wanted = { ...this.wanted, way: 'hold', fast: false };
     }
     if (way !== 'load' || fast) return;
-    const most = this.specimen ? Math.max(...this.specimen.law.map(([, force]) => force)) : 0;
     this.peak = Math.max(this.peak, this.force);
-    if (dropAt !== undefined && this.peak > COUNTS_FROM * most && this.force < (1 - dropAt) * this.peak)
+    if (dropAt !== undefined && this.peak > COUNTS_FROM * this.most && this.force < (1 - dropAt) * this.peak)
       this.stop('drop');
     else if (endAt !== undefined && this.touchedAt !== null && this.displacement - this.touchedAt >= endAt)
       this.stop('set');

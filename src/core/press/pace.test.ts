@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { riseOver } from '../signals/rise';
 import { Pace } from './pace';
-import { riseOver } from './rise';
 
 describe('the time of a simulated device', () => {
   it('reads as often a second as it should, however the time is cut', () => {
@@ -51,15 +51,16 @@ describe('the rise over the last seconds', () => {
     seconds: row / 10,
     value: row < 20 ? 0 : (row - 20) * 0.3,
   }));
+  const at = ({ seconds }: { readonly seconds: number }): number => seconds;
   it('is that of the window, and of nothing before it', () => {
-    expect(riseOver(line, ({ value }) => value, 1)).toBeCloseTo(3, 9);
-    expect(riseOver(line, ({ value }) => value, 4)).toBeLessThan(3);
-    expect(riseOver(line.slice(0, 15), ({ value }) => value, 1)).toBeCloseTo(0, 12);
+    expect(riseOver(line, at, ({ value }) => value, 1)).toBeCloseTo(3, 9);
+    expect(riseOver(line, at, ({ value }) => value, 4)).toBeLessThan(3);
+    expect(riseOver(line.slice(0, 15), at, ({ value }) => value, 1)).toBeCloseTo(0, 12);
   });
   it('cannot be told from two readings, or from readings of one moment', () => {
-    expect(riseOver(line.slice(0, 2), ({ value }) => value, 5)).toBeNull();
-    expect(riseOver([], () => 1, 5)).toBeNull();
+    expect(riseOver(line.slice(0, 2), at, ({ value }) => value, 5)).toBeNull();
+    expect(riseOver([], at, () => 1, 5)).toBeNull();
     const still = [1, 1, 1].map((seconds) => ({ seconds, value: 4 }));
-    expect(riseOver(still, ({ value }) => value, 5)).toBeNull();
+    expect(riseOver(still, at, ({ value }) => value, 5)).toBeNull();
   });
 });

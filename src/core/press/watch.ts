@@ -1,4 +1,4 @@
-import { riseOver } from './rise';
+import { riseOver } from '../signals/rise';
 
 /** One reading as it is watched: seconds of the device, load in the unit of the run. */
 export interface WatchedReading {
@@ -304,6 +304,11 @@ export class PressWatch {
 
   /** Rise of the load over the last seconds; null for fewer than three readings in them. */
   private slope(window: number): number | null {
-    return riseOver(this.recent, ({ load }) => load, window);
+    return riseOver(
+      this.recent,
+      ({ seconds }) => seconds,
+      ({ load }) => load,
+      window,
+    );
   }
 }

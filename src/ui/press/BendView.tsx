@@ -1,6 +1,6 @@
 'use client';
 import { Box, Button, Paper, Stack } from '@mui/material';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { BEND_UNITS, bendUnits } from '@/core/methods/bend/units';
 import { bendRequestOf, FORCE_UNIT, STRESS_UNIT } from '@/core/methods/press';
 import { convert, exact, plainOf, roundedText, type System, type UnitId, unitLabel } from '@/core/quantity';
@@ -45,8 +45,7 @@ export function BendView({ data, now, title, follow, back }: LiveProps) {
   const { state } = live;
   const { view, last } = state;
   const { feed, taking, writes, take, anew } = usePressRecord({ run, data, follow, back }, live);
-  const to = bendUnits(system);
-  const inAxis = (mm: number): number => to.length(mm).toNumber();
+  const inAxis = useCallback((mm: number): number => bendUnits(system).length(mm).toNumber(), [system]);
   const place = system === 'US' ? 0 : 2;
 
   // The eye is first. Called just after a fall, it is the force before the fall that is meant.
@@ -68,16 +67,12 @@ export function BendView({ data, now, title, follow, back }: LiveProps) {
       (view.phase !== 'waiting' && !last?.pump));
   useKey('Enter', ready, () => void take());
 
-  const curve = useMemo(
-    () => state.curve.map(({ x, y }) => ({ x: bendUnits(system).length(x).toNumber(), y })),
-    [state.curve, system],
-  );
+  const curve = useMemo(() => state.curve.map(({ x, y }) => ({ x: inAxis(x), y })), [state.curve, inAxis]);
   const at = view?.crack?.at;
   const load = view?.crack?.load;
   const crack = useMemo(
-    () =>
-      at === undefined || load === undefined ? null : { x: bendUnits(system).length(at).toNumber(), y: load },
-    [at, load, system],
+    () => (at === undefined || load === undefined ? null : { x: inAxis(at), y: load }),
+    [at, load, inAxis],
   );
   if (!machine?.live || !test?.driven || !request)
     return <NotLive title={title} machine={machine} back={back} />;
@@ -86,7 +81,8 @@ export function BendView({ data, now, title, follow, back }: LiveProps) {
     Number.isFinite(mmPerMin) ? convert(exact(mmPerMin), 'mm/min', SPEED_UNIT[system]).toNumber() : mmPerMin;
   const part = driven.parts[view?.part ?? 0];
   const section = request.sections[view?.part ?? 0];
-  const lengthText = (mm: number): string => plainOf(to.length(mm).toSignificantDigits(3), length);
+  const lengthText = (mm: number): string =>
+    plainOf(bendUnits(system).length(mm).toSignificantDigits(3), length);
   const endWord = driven.marks.find(([mark]) => mark === driven.end)?.[1];
   const told: BendTold = {
     load: (value) => `${roundedText(exact(value), system === 'US' ? '10' : '0.1')} ${unitLabel(unit)}`,
@@ -100,14 +96,13 @@ export function BendView({ data, now, title, follow, back }: LiveProps) {
       <LiveHead title={title} machine={machine} state={state} recorded={feed !== null} back={back} />
       <HoldFirst run={run} open={data.state === 'open'} />
       {view ? (
-        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'stretch', flexWrap: 'wrap' }}>
-          <BannerBox banner={bendBanner(view, last?.pump ?? false, told)} />
+        <BannerBox banner={bendBanner(view, last?.pump ?? false, told)}>
           {asks ? (
             <Button variant="contained" size="large" onClick={call}>
               First crack seen (C)
             </Button>
           ) : null}
-        </Box>
+        </BannerBox>
       ) : null}
       <Box
         sx={{

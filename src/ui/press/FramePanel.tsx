@@ -2,8 +2,8 @@
 import { Box, Button, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { DRIVE_OFF, type Drive, FRAME_CASES, type ReadingLine } from '@/core/press';
-import { perform } from '../api';
 import { useNotice } from '../parts/Notice';
+import { useDrive } from './use-drive';
 import { useKey } from './use-key';
 
 /** Falls that a machine of this kind stops on by itself; 0 is never. */
@@ -38,11 +38,7 @@ export function FramePanel({
   const [ends, setEnds] = useState(false);
   const [times, setTimes] = useState<(typeof TIMES)[number]>(1);
   const guard = last?.door ?? false;
-  const send = async (data: object): Promise<boolean> => {
-    const reply = await perform('drive-press', { runId, ...data });
-    if (!reply.ok) notice(reply.message, 'error');
-    return reply.ok;
-  };
+  const send = useDrive(runId);
   const drive = (change: Partial<Drive>): Promise<boolean> =>
     send({
       drive: {

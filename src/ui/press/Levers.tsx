@@ -2,9 +2,9 @@
 import { Box, Button, MenuItem, Stack, TextField } from '@mui/material';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { type Levers as Controls, PRESS_CASES, type ReadingLine } from '@/core/press';
-import { perform } from '../api';
 import { useNotice } from '../parts/Notice';
 import { LeverPanel, LEVERS_OFF as OFF } from './LeverPanel';
+import { useDrive } from './use-drive';
 
 /** A slider sends many places on its way; the device is told at most this often. */
 const SEND_MS = 120;
@@ -35,14 +35,7 @@ export function Levers({
     settling.current = false;
     setControls({ pump: last.pump, approach: last.approach, fine: last.fine, door: last.door });
   }, [last]);
-  const send = useCallback(
-    async (data: object): Promise<boolean> => {
-      const reply = await perform('drive-press', { runId, ...data });
-      if (!reply.ok) notice(reply.message, 'error');
-      return reply.ok;
-    },
-    [runId, notice],
-  );
+  const send = useDrive(runId);
   const move = useCallback(
     (change: Partial<Controls>) => {
       touched.current = true;

@@ -89,14 +89,13 @@ export function PressView({ data, now, title, follow, back }: LiveProps) {
       </LiveHead>
       <HoldFirst run={run} open={data.state === 'open'} />
       {banner ? (
-        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'stretch', flexWrap: 'wrap' }}>
-          <BannerBox banner={banner} />
+        <BannerBox banner={banner}>
           {asksAxis ? (
             <Button variant="contained" size="large" onClick={() => save(AXIS, 'true')}>
               Axis is upright (U)
             </Button>
           ) : null}
-        </Box>
+        </BannerBox>
       ) : null}
       <Box
         sx={{

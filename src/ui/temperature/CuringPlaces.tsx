@@ -15,7 +15,7 @@ import { crossover, strengthCuredAt } from '@/core/strength-gain';
 import { Line } from '../charts/Line';
 import { curve, useChartSetup } from '../charts/setup';
 import { Card } from '../parts/Card';
-import { Knob, UnitsSwitch } from '../parts/Knobs';
+import { KnobList, KnobPage, UnitsSwitch } from '../parts/Knobs';
 import { useKnobs } from '../parts/knobs';
 
 /** What can be moved: °C, MPa, 1/day, days; ends, step and where it begins. */
@@ -63,26 +63,11 @@ export function CuringPlaces({ given }: { readonly given: Readonly<Record<string
         ? `The one at ${degrees(high)} leads for a year at the least.`
         : `The one at ${degrees(high)} leads until about ${cross.toFixed(0)} days; from then on it lags.`;
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 2,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '340px minmax(0, 1fr)' },
-      }}
-    >
+    <KnobPage>
       <Card title="The places and the concrete">
         <Stack spacing={1.5}>
           <UnitsSwitch system={system} words={{ US: '°F, psi', SI: '°C, MPa' }} say={say} />
-          {(Object.keys(KNOBS) as KnobName[]).map((name) => (
-            <Knob
-              key={name}
-              name={name}
-              spec={KNOBS[name]}
-              value={values[name]}
-              said={words[name](values[name])}
-              turn={(value) => turn(name, value)}
-            />
-          ))}
+          <KnobList knobs={KNOBS} values={values} words={words} turn={turn} />
           <Typography variant="body2" color="text.secondary">
             A model to show the direction: hyperbolic gain, rates by Arrhenius, and 0.8 % of the strength
             limit lost for each °C of warmth. It predicts no concrete. Warm places dry faster too: poorly
@@ -175,6 +160,6 @@ export function CuringPlaces({ given }: { readonly given: Readonly<Record<string
           </TableBody>
         </Table>
       </Card>
-    </Box>
+    </KnobPage>
   );
 }

@@ -6,7 +6,7 @@ import { convert, exact } from '@/core/quantity';
 import { Line } from '../charts/Line';
 import { curve, limitLine, useChartSetup } from '../charts/setup';
 import { Card } from '../parts/Card';
-import { Knob, UnitsSwitch } from '../parts/Knobs';
+import { KnobList, KnobPage, UnitsSwitch } from '../parts/Knobs';
 import { type KnobSpec, useKnobs } from '../parts/knobs';
 import { Figures } from '../press/Figures';
 
@@ -129,29 +129,14 @@ export function MemberHeat({
     </TextField>
   );
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 2,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '340px minmax(0, 1fr)' },
-      }}
-    >
+    <KnobPage>
       <Card title="The member and its weather">
         <Stack spacing={1.25}>
           <UnitsSwitch system={system} words={{ US: '°F, ft', SI: '°C, m' }} say={say} />
           {pick('faces', 'It stands', FACES)}
           {pick('binder', 'Binder is', BINDER_WORDS)}
           {pick('cover', 'Covered by', COVER_WORDS)}
-          {(Object.keys(KNOBS) as KnobName[]).map((name) => (
-            <Knob
-              key={name}
-              name={name}
-              spec={KNOBS[name]}
-              value={values[name]}
-              said={words[name](values[name])}
-              turn={(value) => turn(name, value)}
-            />
-          ))}
+          <KnobList knobs={KNOBS} values={values} words={words} turn={turn} />
         </Stack>
       </Card>
       <Card title="Core, face and air">
@@ -222,6 +207,6 @@ export function MemberHeat({
           register.
         </Alert>
       </Card>
-    </Box>
+    </KnobPage>
   );
 }

@@ -1,5 +1,5 @@
 import { isWithin } from '../../limits';
-import { type Exact, exact, meanOf, PI, plainOf } from '../../quantity';
+import { type Exact, exact, meanOf, PI, plainOf, type System } from '../../quantity';
 import { bySeverity, type Finding, finding, ourChoice, Sheet, standard } from '../../working';
 import { bendFindings, bendPicture, fibreFactor, meanSizes, peakOf } from '../bend/base';
 import { BEND_UNITS, type Bend, bendUnits } from '../bend/units';
@@ -10,7 +10,7 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
-import { BY, crackFindings, crackTaken } from './crack';
+import { BY, type Crack, crackFindings, crackTaken } from './crack';
 import { drivenBy } from './driven';
 import type { BeamBendingInput } from './input';
 import { sectionLines } from './section';
@@ -144,14 +144,14 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
       });
     }
   }
-  if (bend) results.push(...recordResults(input, bend, { limits, mode, sheet }));
+  if (bend) results.push(...recordResults(input.system, bend, first, { limits, mode, sheet }));
   findings.push(...placeFindings(input, limits), ...oddFindings(input, { b, d, L }, limits));
   return {
     results,
     lines: sheet.lines,
     findings: bySeverity([
       ...bendFindings(input, setup, { limits, bend, driven: drivenBy(input, limits) }),
-      ...crackFindings(input, bend),
+      ...crackFindings(input, bend, first),
       ...findings,
     ]),
     verdicts: [],
@@ -159,7 +159,9 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
       kind: 'bend',
       values: {
         ...bendPicture(input, bend, [], first).values,
-        words: [...(bend ? behaviour(input, bend) : []), ...besidePlain(input, setup, results)].join(' '),
+        words: [...(bend ? behaviour(input, bend, first) : []), ...besidePlain(input, setup, results)].join(
+          ' ',
+        ),
         beam: input.kind ?? null,
       },
     },
@@ -168,22 +170,21 @@ export function compute(input: BeamBendingInput, setup: RunSetup): Outcome {
 
 /** Energies and ductility of the record. */
 function recordResults(
-  input: BeamBendingInput,
+  system: System,
   bend: Bend,
+  first: Crack | null,
   {
     limits,
     mode,
     sheet,
   }: { readonly limits: ReturnType<typeof limitsOf>; readonly mode: Sheet['mode']; readonly sheet: Sheet },
 ): Result[] {
-  const { system } = input;
   const to = bendUnits(system);
   const units = BEND_UNITS[system];
   const found: Result[] = [];
   const energy = limits.number('bend.energy-step', system);
   const place = limits.number('bend.place-step', system);
-  const taken = crackTaken(input, bend);
-  const crackAt = taken?.at ?? 0;
+  const crackAt = first?.at ?? 0;
   found.push(
     resultOf({
       quantity: 'displacement at the peak',
@@ -203,7 +204,7 @@ function recordResults(
     }),
   );
   // The energy is of the place that the record was read at, and of no other.
-  if (bend.energy.crack !== null && taken?.at === bend.firstCrack?.at)
+  if (bend.energy.crack !== null && first?.at === bend.firstCrack?.at)
     found.push(
       resultOf({
         quantity: 'energy to the first crack',
@@ -343,9 +344,8 @@ function oddFindings(
 }
 
 /** What the record and the cracks say of the beam, in words: ductility, crack pattern, bond. */
-export function behaviour(input: BeamBendingInput, bend: Bend): string[] {
+function behaviour(input: BeamBendingInput, bend: Bend, first: Crack | null): string[] {
   const words: string[] = [];
-  const first = crackTaken(input, bend);
   const ratio = first ? bend.peak.force / first.force : 1;
   if (bend.brittle) words.push('Brittle: the force fell under half of its peak at once.');
   else if (ratio > 1.02)
@@ -374,7 +374,7 @@ export function behaviour(input: BeamBendingInput, bend: Bend): string[] {
  * What a beam with something in it did beside the plain ones of its sample at the same age: no claim from a few beams but
  * that they differ by more than the method scatters.
  */
-export function besidePlain(input: BeamBendingInput, setup: RunSetup, results: readonly Result[]): string[] {
+function besidePlain(input: BeamBendingInput, setup: RunSetup, results: readonly Result[]): string[] {
   if (!input.kind || input.kind === 'plain') return [];
   const kinds = factTexts(setup, 'otherKinds');
   const plains = (name: 'otherStresses' | 'otherEnergies'): Exact[] => {

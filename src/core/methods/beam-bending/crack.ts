@@ -5,7 +5,8 @@ import { readMeasure } from '../fields';
 import { FORCE_UNIT } from '../press';
 import type { BeamBendingInput } from './input';
 
-type Crack = NonNullable<Bend['firstCrack']>;
+/** Where and at which force a beam cracked first, and by what in its record that is told. */
+export type Crack = NonNullable<Bend['firstCrack']>;
 
 /** What of a record may be the crack that was seen: so near to its force. Our choice. */
 const LIKE = 0.2;
@@ -33,10 +34,13 @@ export function crackTaken(input: BeamBendingInput, bend: Bend | undefined): Cra
   return nearest && off(nearest) <= LIKE ? nearest : bend.firstCrack;
 }
 
-/** What is said of a crack that was taken otherwise than the record was read. */
-export function crackFindings(input: BeamBendingInput, bend: Bend | undefined): Finding[] {
+/** What is said of a first crack that was taken otherwise than the record was read. */
+export function crackFindings(
+  input: BeamBendingInput,
+  bend: Bend | undefined,
+  taken: Crack | null,
+): Finding[] {
   if (input.crackTaken !== 'seen' || !bend?.firstCrack) return [];
-  const taken = crackTaken(input, bend);
   const unit = FORCE_UNIT[input.system];
   const said = (crack: Crack): string =>
     `${plainOf(exact(bendUnits(input.system).force(crack.force)).toSignificantDigits(4), unit)} by ${BY[crack.by]}`;

@@ -212,7 +212,6 @@ function forecastWords(forecast: Forecast | undefined): string {
   return ` Expected in ${hours(expected)}${soonest === null ? '' : `, at the soonest in ${hours(soonest)}`}${latest === null ? '; in colder air not for long' : `, at the latest in ${hours(latest)}`}.`;
 }
 
-/** What cylinders of the job say of the curve. */
 /** Cylinders of the job off the curve: of this estimate, and of those before it that the mix has. */
 function verificationFindings(known: Known, curve: StrengthCurve, hold: string[]): Finding[] {
   const { limits } = known;

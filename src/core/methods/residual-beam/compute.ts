@@ -28,12 +28,10 @@ export function compute(input: ResidualBeamInput, setup: RunSetup): Outcome {
   const bend = setup.loadLog?.bend;
   const { b, d } = meanSizes(sheet, input, { source: C1399, limits, system });
   const L = readMeasure(input, 'span')?.value;
-  const places = placesOf(input);
+  const driven = drivenBy(input, limits);
+  const recorded = placesOf(input).map((at) => forceAt(bend, at, system));
   const step = limits.number('bend.step', system);
-  const loads = LOADS.map(
-    (name, index) => forceAt(bend, places[index] ?? 0, system) ?? readMeasure(input, name)?.value,
-  );
-  const [PA, PB, PC, PD] = loads;
+  const [PA, PB, PC, PD] = LOADS.map((name, index) => recorded[index] ?? readMeasure(input, name)?.value);
   const results: Outcome['results'][number][] = [];
   if (b && d && L && PA && PB && PC && PD) {
     const value = sheet.line({
@@ -60,17 +58,13 @@ export function compute(input: ResidualBeamInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity([
-      ...bendFindings(input, setup, { limits, bend, driven: drivenBy(input, limits), whole: false }),
+      ...bendFindings(input, setup, { limits, bend, driven, whole: false }),
       ...sizeFindings(input, { d, L }, limits),
       ...placeFindings(input, L, limits),
-      ...readingFindings(
-        input,
-        loads.map((_, index) => forceAt(bend, places[index] ?? 0, system)),
-        limits,
-      ),
+      ...readingFindings(input, recorded, limits),
     ]),
     verdicts: [],
-    picture: bendPicture(input, bend, drivenBy(input, limits).marks),
+    picture: bendPicture(input, bend, driven.marks),
   };
 }
 
