@@ -23,35 +23,48 @@ export function Levers({
   const [controls, setControls] = useState<Controls>(OFF);
   const [chosen, setChosen] = useState('normal');
   const [times, setTimes] = useState<1 | 10>(1);
-  const waiting = useRef<Controls | null>(null);
-  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  /** Where the levers stand now, before the screen has been drawn. */
+  const stand = useRef<Controls>(OFF);
+  const waiting = useRef(false);
+  const sending = useRef(false);
   // What the press itself says stands, until somebody here has moved a lever.
   const touched = useRef(false);
   // After another specimen was put in, lines that were still on their way tell of the levers before it.
   const settling = useRef(false);
+  const put = useCallback((next: Controls): void => {
+    stand.current = next;
+    setControls(next);
+  }, []);
   useEffect(() => {
     if (touched.current || !last) return;
     if (settling.current && (last.pump || last.door)) return;
     settling.current = false;
-    setControls({ pump: last.pump, approach: last.approach, fine: last.fine, door: last.door });
-  }, [last]);
+    put({ pump: last.pump, approach: last.approach, fine: last.fine, door: last.door });
+  }, [last, put]);
   const send = useDrive(runId);
+  /** Tells the press where the levers stand until it has been told the newest. */
+  const tell = useCallback(async (): Promise<void> => {
+    sending.current = true;
+    let arrived = true;
+    while (waiting.current) {
+      await new Promise((resolve) => setTimeout(resolve, SEND_MS));
+      waiting.current = false;
+      arrived = await send({ levers: stand.current });
+    }
+    sending.current = false;
+    // It never heard of it: what it says itself stands again.
+    if (!arrived) touched.current = false;
+  }, [send]);
   const move = useCallback(
     (change: Partial<Controls>) => {
       touched.current = true;
-      setControls((now) => {
-        const next = { ...now, ...change };
-        // A door that opens stops the pump; so does nothing else.
-        const safe = next.pump && !next.door ? { ...next, pump: false } : next;
-        waiting.current = safe;
-        timer.current ??= setTimeout(() => {
-          timer.current = null;
-          if (waiting.current) void send({ levers: waiting.current });
-        }, SEND_MS);
-        return safe;
-      });
+      const next = { ...stand.current, ...change };
+      // A door that opens stops the pump; so does nothing else.
+      put(next.pump && !next.door ? { ...next, pump: false } : next);
+      waiting.current = true;
+      if (!sending.current) void tell();
     },
-    [send],
+    [put, tell],
   );
   useEffect(() => {
     if (last && !last.door && last.pump && Math.abs(last.load) > 1 && controls.door) move({ door: false });
@@ -60,7 +73,7 @@ export function Levers({
     if (!(await send({ place: chosen, times }))) return;
     touched.current = false;
     settling.current = true;
-    setControls(OFF);
+    put(OFF);
     placed(chosen);
     notice('The specimen is in. Shut the door, then the pump.');
   };
