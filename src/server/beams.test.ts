@@ -82,12 +82,12 @@ beforeAll(async () => {
 afterAll(() => fresh?.close());
 
 /** Two beams of a sample, for an age and a cure. */
-async function made(after: number, cure: 'standard' | 'field' = 'standard', ageDays = 28) {
+async function made(after: number, cure: 'standard' | 'field' = 'standard', ageDays = 28, of = lot) {
   const castAt = CAST + after * HOUR;
   const { sampleId } = await act(
     'field',
     takeSample,
-    { clientId: randomUUID(), lotId: lot, sampledAt: new Date(castAt - 600_000).toISOString() },
+    { clientId: randomUUID(), lotId: of, sampledAt: new Date(castAt - 600_000).toISOString() },
     castAt - 500_000,
   );
   await act(
@@ -196,6 +196,81 @@ describe('a mix that asks for a flexural strength only', () => {
     expect(own[0]?.test.engineer).toEqual(['reduced set: 1 of the 2 beams a test needs']);
     const page = await mixPage(site.db, site.actors.manager, mix, 0);
     expect(page.singles.get(sampleId)?.state).toBe('needs decision');
+  });
+});
+
+describe('a mix that is judged placement by placement', () => {
+  it('has one verdict for each, at its last test, though they are placed beside one another', async () => {
+    const { specificationId } = await act(
+      'reviewer',
+      createSpecification,
+      {
+        jobId: site.jobId,
+        code: 'P3',
+        title: 'Heavy paving',
+        material: 'concrete',
+        asked: { flexuralStrength: '600 psi', flexuralJudged: 'lots', ageDays: 28 },
+      },
+      CAST - HOUR,
+    );
+    const held = await site.db
+      .select()
+      .from(requirements)
+      .where(eq(requirements.specificationId, specificationId));
+    expect(held.map(({ criterion }) => criterion)).toContain('flexure-within');
+    const lane = (title: string) =>
+      act(
+        'field',
+        createLot,
+        { jobId: site.jobId, specificationId, startsAt: new Date(CAST - HOUR).toISOString(), title },
+        CAST - HOUR,
+      );
+    const lanes = [await lane('Lane 1'), await lane('Lane 2')];
+    const all: Awaited<ReturnType<typeof made>>[] = [];
+    for (const hours of [0, 2, 4, 6, 8, 10])
+      all.push(await made(hours, 'standard', 28, lanes[(hours / 2) % 2]?.lotId));
+    const breakAll = async (place: number, load: string): Promise<void> => {
+      const { beams, at } = all[place] ?? { beams: [], at: 0 };
+      for (const [index, { id }] of beams.entries()) await broken(id, load, at + index * 600_000);
+    };
+    const standing = async () => {
+      const page = await mixPage(site.db, site.actors.manager, specificationId, 0);
+      expect(page.singles.size).toBe(0);
+      return all.map(({ sampleId }) => {
+        const verdict = page.means.get(sampleId);
+        return verdict && [verdict.state, verdict.statistic && Number(verdict.statistic).toFixed(1)];
+      });
+    };
+    // 650, 640 and 630 psi; the other lane 600, 560 and then 545.
+    for (const [place, load] of [
+      [4, '7560'],
+      [1, '7200'],
+      [0, '7800'],
+      [3, '6720'],
+      [2, '7680'],
+    ] as const)
+      await breakAll(place, load);
+    const waits = ['not yet determinable', null];
+    expect(await standing()).toEqual([...Array(4).fill(undefined), ['meets', '100.0'], waits]);
+    await breakAll(5, '6540');
+    // Mean 568.33, s 28.43, Q 0.3634; of three 100 (1 − 2 asin √0.3426 / π).
+    expect(await standing()).toEqual([
+      ...Array(4).fill(undefined),
+      ['meets', '100.0'],
+      ['does not meet', '60.2'],
+    ]);
+    const page = await mixPage(site.db, site.actors.manager, specificationId, 0);
+    expect([page.state, page.lowMeans, page.several?.id, page.asks.individualLimit]).toEqual([
+      'does not meet',
+      1,
+      'flexure-within',
+      '558',
+    ]);
+    expect(page.governing).toContain('share within limits 60.2 %');
+    // One more of the first lane: its verdict moves to the newest, which is waited for.
+    all.push(await made(12, 'standard', 28, lanes[0]?.lotId));
+    expect(await standing()).toEqual([...Array(5).fill(undefined), ['does not meet', '60.2'], waits]);
+    expect((await site.db.transaction((tx) => rebuildVerdicts(tx))).changed).toBe(0);
   });
 });
 

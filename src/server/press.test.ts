@@ -12,7 +12,7 @@ import { describeMachine } from './actions/gear';
 import { closePressFeed, drivePress, openPressFeed } from './actions/press';
 import { saveReadings, startRun } from './actions/runs';
 import { perform } from './perform';
-import { pressFeed } from './press/feed';
+import { PressFeed, pressFeed } from './press/feed';
 import { lastRecorded, PressRecorder, recordedLines } from './press/recorder';
 import { gearList } from './queries/gear';
 
@@ -96,6 +96,33 @@ describe('a machine followed live', () => {
     const lines = await pending;
     const seqs = lines.map(({ seq }) => seq);
     expect(seqs).toEqual(Array.from({ length: seqs.length }, (_, index) => (seqs[0] ?? 0) + index));
+  });
+
+  it('gives what was read before anybody listened, though nothing new is read', async () => {
+    const line = { load: 1, unit: 'kN', peak: 1, pos: 0, pump: true, approach: false, fine: 0, door: true };
+    const all = Array.from({ length: 12 }, (_, place) => ({ ...line, t: place / 50 }));
+    const quiet = new PressServer({
+      number: 'QUIET',
+      port: 0,
+      device: { unit: 'kN', rate: 50, loaded: true, run: () => all.splice(0), obey: () => undefined },
+    });
+    const feed = new PressFeed({ host: '127.0.0.1', port: await quiet.start() });
+    while (all.length > 0) await new Promise((resolve) => setTimeout(resolve, 20));
+    expect((await feed.ready())?.newest).toBe(12);
+    const seqs: number[] = [];
+    await new Promise<void>((resolve) => {
+      const stop = feed.subscribe(
+        {
+          readings: (some) => {
+            seqs.push(...some.map(({ seq }) => seq));
+            if (seqs.length >= 10) resolve();
+          },
+        },
+        3,
+      );
+      leave.push(stop, () => void quiet.stop());
+    });
+    expect(seqs).toEqual(Array.from({ length: 10 }, (_, place) => place + 3));
   });
 
   it('is recorded whole, through a cut line and a recorder that ends and begins again', async () => {

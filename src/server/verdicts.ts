@@ -3,6 +3,7 @@ import {
   criteriaOf,
   evaluateSeries,
   limitsOfRule,
+  looksAtSeveral,
   rowOf,
   type SeriesAsked,
   type SeriesPoint,
@@ -354,11 +355,48 @@ function reachOf({ rule, limits }: SeriesAsked): number {
   return Math.max(...criteriaOf(rule.criteria(limits.profile)).map(rowOf)) - 1;
 }
 
+/** True where a series is judged lot by lot. */
+function isByLots({ rule, limits }: SeriesAsked): boolean {
+  return criteriaOf(rule.criteria(limits.profile)).some((each) => looksAtSeveral(each) && rowOf(each) === 1);
+}
+
 /** Where a test stands in its series. */
 interface Position {
   readonly sampledAt: Date;
   readonly label: string;
 }
+
+/**
+ * From a test to another of a series that is judged lot by lot, widened until no lot is cut: placements go on beside one
+ * another.
+ * @param touched samples whose lots are among them, even where they have no place any more
+ */
+async function wholeLots(
+  tx: Transaction,
+  { mix, rule }: Pick<Series, 'mix' | 'rule'>,
+  touched: readonly string[],
+  first: Position,
+  last: Position,
+): Promise<readonly [Position, Position]> {
+  const own = sql`s.specification_id = ${mix.id} AND s.series = ${rule.id}`;
+  const { rows } = await tx.execute<{ sampled_at: string; label: string }>(sql`
+    SELECT s.sampled_at, s.label FROM sets s JOIN samples p ON p.id = s.sample_id
+    WHERE ${own} AND (p.lot_id IN (SELECT q.lot_id FROM sets s JOIN samples q ON q.id = s.sample_id
+        WHERE ${own} AND (s.sampled_at, s.label) BETWEEN ${placed(first)} AND ${placed(last)})
+      OR p.lot_id IN (SELECT q.lot_id FROM samples q WHERE q.id = ANY(${sql.param(touched)}::uuid[])))
+    ORDER BY s.sampled_at, s.label`);
+  const found = rows.map((row): Position => ({ sampledAt: new Date(row.sampled_at), label: row.label }));
+  const [low, high] = [found[0], found.at(-1)];
+  if (!low || !high) return [first, last];
+  const begin = inOrder(low, first) < 0 ? low : first;
+  const end = inOrder(high, last) > 0 ? high : last;
+  return begin === first && end === last ? [first, last] : wholeLots(tx, { mix, rule }, touched, begin, end);
+}
+
+const placed = ({ sampledAt, label }: Position): SQL =>
+  sql`(${sampledAt.toISOString()}::timestamptz, ${label})`;
+const inOrder = (a: Position, b: Position): number =>
+  a.sampledAt.getTime() - b.sampledAt.getTime() || a.label.localeCompare(b.label);
 
 interface Series {
   readonly mix: typeof specifications.$inferSelect;
@@ -376,12 +414,11 @@ async function slice(
   first: Position,
   last: Position,
 ): Promise<{ readonly points: readonly Point[]; readonly before: ReadonlySet<string> }> {
-  const at = ({ sampledAt, label }: Position): SQL =>
-    sql`(${sampledAt.toISOString()}::timestamptz, ${label})`;
   const part = (name: string, where: SQL, way: SQL, most: SQL): SQL => sql`
-    SELECT ${sql.raw(`'${name}'`)} AS part, s.* FROM (VALUES (false), (true)) a (released)
+    SELECT ${sql.raw(`'${name}'`)} AS part, s.*, p.lot_id FROM (VALUES (false), (true)) a (released)
     CROSS JOIN LATERAL (SELECT * FROM sets s WHERE s.specification_id = ${mix.id}
-      AND s.released = a.released AND s.series = ${rule.id} AND ${where} ORDER BY s.sampled_at ${way}, s.label ${way} ${most}) s`;
+      AND s.released = a.released AND s.series = ${rule.id} AND ${where} ORDER BY s.sampled_at ${way}, s.label ${way} ${most}) s
+      JOIN samples p ON p.id = s.sample_id`;
   const valid = sql`s.state <> 'no valid result'`;
   const few = sql`LIMIT ${sql.raw(String(reachOf(asked)))}`;
   const position = sql`(s.sampled_at, s.label)`;
@@ -394,13 +431,17 @@ async function slice(
     state: SeriesPoint['state'];
     released: boolean;
     told: SetTold;
+    lot_id: string;
   }>(sql`
-    ${part('before', sql`${valid} AND ${position} < ${at(first)}`, sql`DESC`, few)}
-    UNION ALL ${part('here', sql`${position} BETWEEN ${at(first)} AND ${at(last)}`, sql`ASC`, sql``)}
-    UNION ALL ${part('after', sql`${valid} AND ${position} > ${at(last)}`, sql`ASC`, few)}`);
+    ${part('before', sql`${valid} AND ${position} < ${placed(first)}`, sql`DESC`, few)}
+    UNION ALL ${part('here', sql`${position} BETWEEN ${placed(first)} AND ${placed(last)}`, sql`ASC`, sql``)}
+    UNION ALL ${part('after', sql`${valid} AND ${position} > ${placed(last)}`, sql`ASC`, few)}`);
   const found = rows.map((row) => ({
     part: row.part,
-    point: pointOf({ ...row, series: rule.id, sampleId: row.sample_id, sampledAt: new Date(row.sampled_at) }),
+    point: {
+      ...pointOf({ ...row, series: rule.id, sampleId: row.sample_id, sampledAt: new Date(row.sampled_at) }),
+      lot: row.lot_id,
+    },
   }));
   return {
     points: found.map(({ point }) => point),
@@ -423,11 +464,12 @@ async function judgeAround(
 ): Promise<number> {
   const ordered = places
     .map(({ sampledAt, label }) => ({ sampledAt: new Date(sampledAt), label }))
-    .toSorted((a, b) => a.sampledAt.getTime() - b.sampledAt.getTime() || a.label.localeCompare(b.label));
+    .toSorted(inOrder);
   const [first, last] = [ordered[0], ordered.at(-1)];
   const { mix, rule, asked } = series;
   if (!first || !last) return replaceVerdicts(tx, seenByAll(touched), [], rule.id);
-  const { points, before } = await slice(tx, series, first, last);
+  const ends = isByLots(asked) ? await wholeLots(tx, series, touched, first, last) : ([first, last] as const);
+  const { points, before } = await slice(tx, series, ...ends);
   const judged = new Set([
     ...seenByAll(touched),
     ...points.map(({ id, released }) => seenBy(id, released)).filter((each) => !before.has(each)),

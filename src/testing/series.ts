@@ -1,5 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { type Decided, findCriterion, rowOf, seriesStanding } from '@/core/acceptance';
+import { type Decided, findCriterion, looksAtSeveral, seriesStanding } from '@/core/acceptance';
 import { STRENGTH } from '@/core/materials/concrete/series';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, samples, sets, specifications, verdicts } from '@/db/schema';
@@ -38,7 +38,7 @@ export async function mixSeries(db: Queryable, actor: Actor, specificationId: st
   ).toSorted((one, two) => (place.get(one.sampleId) ?? 0) - (place.get(two.sampleId) ?? 0));
   const of = (inRow: boolean): Decided[] =>
     decided.filter(
-      ({ criterion }) => rowOf(findCriterion(criterion) ?? { population: 'each' }) > 1 === inRow,
+      ({ criterion }) => looksAtSeveral(findCriterion(criterion) ?? { population: 'each' }) === inRow,
     );
   return {
     mix,

@@ -48,9 +48,11 @@ export interface Criterion {
   /** The result that counts, and the methods that give it. */
   readonly quantity: string;
   readonly by: readonly string[];
-  /** Each by itself; all of a set; every three or four that follow one another; all of a lot. */
+  /** Each by itself; all of a set; every three or four that follow one another; all that one lot has in a series. */
   readonly population: 'each' | 'set' | 'three in a row' | 'four in a row' | 'lot';
-  readonly statistic: 'value' | 'mean' | 'least' | 'greatest' | 'range %';
+  readonly statistic: 'value' | 'mean' | 'least' | 'greatest' | 'range %' | 'percent within';
+  /** Of `percent within`: what one result may not fall below, if it is to count as within. */
+  readonly lower?: CriterionLimit;
   readonly holds: 'at least' | 'at most';
   readonly limit: CriterionLimit;
   /**
@@ -74,8 +76,18 @@ export function rowOf({ population }: Pick<Criterion, 'population'>): number {
   return population === 'three in a row' ? 3 : population === 'four in a row' ? 4 : 1;
 }
 
+/** True where it looks at several tests of a series at once: some in a row, or all of a lot. */
+export function looksAtSeveral(criterion: Pick<Criterion, 'population'>): boolean {
+  return rowOf(criterion) > 1 || criterion.population === 'lot';
+}
+
 /** What some results in a row are called, by how many they are. */
 export const ROW_WORDS: Readonly<Record<number, string>> = { 3: 'three', 4: 'four' };
+
+/** What the statistic of such a criterion is called in a list of tests: `Mean of three`, `Share of its lot`. */
+export function severalWords(criterion: Pick<Criterion, 'population'>): string {
+  return criterion.population === 'lot' ? 'Share of its lot' : `Mean of ${ROW_WORDS[rowOf(criterion)]}`;
+}
 
 /** One result that a criterion looks at: of a specimen, or of a set. */
 export interface Member {
@@ -93,6 +105,8 @@ export interface Member {
   readonly provisional?: string;
   /** Why an engineer must say whether it counts. */
   readonly engineer?: readonly string[];
+  /** The lot that it is of, where that is judged whole. */
+  readonly lot?: string;
 }
 
 /** The outcome of one criterion on one population, with its working: arithmetic, acceptance is the engineer's. */

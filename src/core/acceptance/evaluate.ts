@@ -1,3 +1,4 @@
+import { groupBy } from '../group-by';
 import type { Limits } from '../limits';
 import {
   decimalsOf,
@@ -23,6 +24,7 @@ import {
   type VerdictState,
   verdictWith,
 } from './criterion';
+import { shareWithin } from './within-limits';
 
 export interface EvaluateAbout {
   readonly system: System;
@@ -50,13 +52,18 @@ export function evaluate(criterion: Criterion, members: readonly Member[], given
     ...(step ? { step: given.limits.number(step, given.system) } : {}),
   };
   const limit = limitOf(criterion, about);
-  if (!limit) return [];
-  return populationsOf(criterion, members).map((own) => verdictOf(criterion, own, limit, about));
+  // It is asked for in the unit of the results, whatever their share is told in.
+  const lower = criterion.lower && limitOf({ ...criterion, limit: criterion.lower }, given);
+  if (!limit || (criterion.lower && !lower)) return [];
+  return populationsOf(criterion, members).map((own) =>
+    verdictOf(criterion, own, limit, { ...about, ...(lower ? { lower, resultUnit: given.unit } : {}) }),
+  );
 }
 
 function populationsOf(criterion: Criterion, members: readonly Member[]): (readonly Member[])[] {
   const row = rowOf(criterion);
   if (criterion.population === 'each') return members.map((member) => [member]);
+  if (criterion.population === 'lot') return [...groupBy(members, ({ lot }) => lot).values()];
   if (row === 1) return members.length > 0 ? [members] : [];
   return members.slice(row - 1).map((_, index) => members.slice(index, index + row));
 }
@@ -89,11 +96,17 @@ export function limitOf({ limit, holds }: Criterion, about: EvaluateAbout): Foun
   return { value: share.times(of), share: { of, share } };
 }
 
+/** What a criterion is held with, its own lower limit for one result among it. */
+interface Held extends EvaluateAbout {
+  readonly lower?: FoundLimit;
+  readonly resultUnit?: UnitId;
+}
+
 function verdictOf(
   criterion: Criterion,
   members: readonly Member[],
   limit: FoundLimit,
-  about: EvaluateAbout,
+  about: Held,
 ): Verdict {
   const { unit, limits, system } = about;
   const base = {
@@ -105,8 +118,10 @@ function verdictOf(
     verdictWith({ ...base, state: 'not yet determinable', sentence: `Not yet determinable: ${why}.` });
   const waited = members.filter(({ value, waiting }) => value === null || waiting);
   if (waited.length > 0) return undecided(`needs ${waited.map(({ label }) => label).join(', ')}`);
-  const fewest = criterion.count && limits.number(rowBy(criterion.count, about.said), system).toNumber();
-  if (fewest && members.length < fewest) return undecided(`${members.length} of ${fewest} tested`);
+  const wanted = criterion.count ? limits.number(rowBy(criterion.count, about.said), system).toNumber() : 0;
+  // The spread of fewer than three says nothing of a share.
+  const fewest = criterion.statistic === 'percent within' ? Math.max(3, wanted) : wanted;
+  if (members.length < fewest) return undecided(`${members.length} of ${fewest} tested`);
   const open = members.find(({ provisional }) => provisional !== undefined);
   if (open) return undecided(`${open.label}: ${open.provisional}`);
 
@@ -115,15 +130,12 @@ function verdictOf(
     exact((criterion.compare === 'as reported' ? member.reported : undefined) ?? member.value ?? 0),
   );
   const statistic = statisticLine(criterion, values, sheet, about);
-  if (limit.share)
-    sheet.line({
-      symbol: criterion.statistic === 'mean' ? 'm_least' : 'f_least',
-      name: criterion.title,
-      formula: 'k * fc',
-      uses: { k: limit.share.share, fc: limit.share.of },
-      unit,
-      source: criterion.source,
-    });
+  shareLine(limit, sheet, {
+    symbol: criterion.statistic === 'mean' ? 'm_least' : 'f_least',
+    name: criterion.title,
+    unit,
+    source: criterion.source,
+  });
   const bound = boundOf(criterion, members);
   if (bound === 'mixed') return undecided('some results are bounds only');
   const round = (value: Exact): Exact => roundTo(value, about.step, about.mode);
@@ -157,7 +169,7 @@ function holds({ holds: way }: Criterion, statistic: Exact, limit: Exact): boole
 function boundOf({ statistic }: Criterion, members: readonly Member[]): Member['bound'] | 'mixed' {
   const bounds = new Set(members.flatMap(({ bound }) => bound ?? []));
   if (bounds.size === 0) return undefined;
-  if (bounds.size > 1 || statistic === 'range %') return 'mixed';
+  if (bounds.size > 1 || statistic === 'range %' || statistic === 'percent within') return 'mixed';
   return [...bounds][0];
 }
 
@@ -174,13 +186,22 @@ function decided(met: boolean, knifeEdge: boolean, reasons: readonly string[]): 
   return knifeEdge || reasons.length > 0 ? 'needs decision' : 'meets';
 }
 
+/** How a limit that is a share of what is asked came about. */
+function shareLine(
+  { share }: FoundLimit,
+  sheet: Sheet,
+  said: { readonly symbol: string; readonly name: string; readonly unit: UnitId; readonly source: Source },
+): void {
+  if (share) sheet.line({ ...said, formula: 'k * fc', uses: { k: share.share, fc: share.of } });
+}
+
 const NAMES = { least: 'Lowest', greatest: 'Highest', 'range %': 'Range of its mean' } as const;
 
 function statisticLine(
   criterion: Criterion,
   values: readonly Exact[],
   sheet: Sheet,
-  { unit }: EvaluateAbout,
+  { unit, lower, resultUnit = unit }: Held,
 ): Exact {
   const { statistic, source, compare } = criterion;
   const counted = ROW_WORDS[rowOf(criterion)];
@@ -199,6 +220,16 @@ function statisticLine(
       show: 6,
     });
   if (statistic === 'value') return first;
+  if (statistic === 'percent within') {
+    if (lower)
+      shareLine(lower, sheet, {
+        symbol: 'L',
+        name: 'One test counts as within from',
+        unit: resultUnit,
+        source,
+      });
+    return shareWithin(values, lower?.value ?? exact(0), { sheet, unit: resultUnit, source });
+  }
   const formula = {
     least: `min(${list})`,
     greatest: `max(${list})`,
@@ -221,6 +252,7 @@ const SHOWN = {
   least: 'lowest ',
   greatest: 'highest ',
   'range %': 'range ',
+  'percent within': 'share within limits ',
 } as const;
 
 function sentenceOf(

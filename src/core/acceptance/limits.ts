@@ -3,6 +3,7 @@ import { commonPractice, standard } from '../working';
 
 const C39 = standard('ASTM C39/C39M');
 const ACI_214R = standard('ACI 214R');
+const AC_150_5370_10 = standard('AC 150/5370-10', 'P-501');
 const IS_456 = standard('IS 456', '16.2');
 const ACI_318_26_12_3 = standard('ACI 318', '26.12.3');
 
@@ -44,12 +45,19 @@ export const LIMITS = {
       '<= 0.10',
     ),
   }),
+  ...group('Flexural acceptance', AC_150_5370_10, {
+    'flexure.within-lower': r('A test counts as within from this share of the strength asked for', '= 0.93'),
+    'flexure.within-least': r('Share of a lot within its limit', '>= 90 %'),
+    'flexure.within-count': r('Tests that a lot is judged by at least', '= 3'),
+    'flexure.within-step': r('Share of a lot within its limit, told to', '= 1 %'),
+  }),
   ...group('Flexural acceptance', commonPractice, {
     'flexure.average-over': r(
       'Mean of flexural tests in a row, above the strength asked for by',
       '>= 0 psi',
       '>= 0 MPa',
     ),
+    'flexure.relation-pairs': r('Pairs that a relation of flexure to compression is made of', '>= 10'),
     'flexure.single-short': r('A single flexural test below it by at most', '<= 50 psi', '<= 0.35 MPa'),
     'is/flexure.average-over': r(
       'Mean of four flexural tests in a row, above the strength asked for by',

@@ -26,6 +26,15 @@ export interface SeriesRule {
   /** What is done after a test below what a single one may be, and what a mean in a row that is too low asks for. */
   readonly lowSteps: readonly FollowUpStep[];
   readonly lowMean: string;
+  /** What is laid beside its own tests: sets of the same sample, age and cure. */
+  readonly beside?: {
+    readonly method: string;
+    /** How their strength is written. */
+    readonly symbol: string;
+    /** Pairs from which a curve is made, and how often its square root is the usual one. */
+    readonly pairs: LimitId;
+    readonly usual: LimitId;
+  };
   /** True where the laboratory is told how well it repeats itself, by the classes for cylinders. */
   readonly within?: true;
   /** Only where it is asked for so. */

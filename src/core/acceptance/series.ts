@@ -10,7 +10,7 @@ import {
 } from '../quantity';
 import { plain } from '../working';
 import { criteriaOf } from './criteria';
-import { type Criterion, rowOf, type Verdict, type VerdictState } from './criterion';
+import { type Criterion, looksAtSeveral, rowOf, type Verdict, type VerdictState } from './criterion';
 import { type EvaluateAbout, evaluate, governingOf, limitOf, summarise } from './evaluate';
 import type { SeriesRule } from './series-rule';
 
@@ -25,6 +25,8 @@ export interface SeriesPoint {
   readonly state: 'tested' | 'pending' | 'no valid result';
   /** Why an engineer must say whether it counts; empty when it simply counts. */
   readonly engineer: readonly string[];
+  /** The lot that it is of, where the series is judged lot by lot. */
+  readonly lot?: string;
 }
 
 /** A verdict as it is known after it was decided: without its working. */
@@ -34,9 +36,9 @@ export interface SeriesVerdicts<V extends Decided = Verdict> {
   readonly unit: UnitId;
   readonly specified: string;
   readonly individualLimit: string;
-  /** What each criterion asks of one result, by its id, decimal text. */
+  /** What each criterion asks, by its id, with its unit. */
   readonly limits: Readonly<Record<string, string>>;
-  /** One for every test from the first that can have a window of tests in a row, keyed to its last test. */
+  /** One for every test from the first that can have a window of tests in a row, or for every lot, keyed to its last test. */
   readonly windows: readonly V[];
   readonly individuals: readonly V[];
   /** Tests without a valid result, left out of the order with their reason. */
@@ -73,7 +75,7 @@ export function evaluateSeries(points: readonly SeriesPoint[], series: SeriesAsk
     .map((point) => ({ ...point, waiting: point.state === 'pending' }));
   const of = (windows: boolean): Verdict[] =>
     held.flatMap(({ criterion }) =>
-      rowOf(criterion) > 1 === windows ? evaluate(criterion, members, about) : [],
+      looksAtSeveral(criterion) === windows ? evaluate(criterion, members, about) : [],
     );
   return seriesStanding(points, { windows: of(true), individuals: of(false) }, series);
 }
@@ -116,13 +118,20 @@ export function seriesStanding<V extends Decided>(
   const all = held.flatMap(({ criterion }) =>
     [...windows, ...individuals].filter((verdict) => verdict.criterion === criterion.id),
   );
-  const floor = held.find(({ criterion }) => criterion.population === 'each')?.limit ?? fc;
+  const single = held.flatMap(({ criterion, limit }) => {
+    const { lower, population } = criterion;
+    return (
+      (population === 'each' ? limit : lower && limitOf({ ...criterion, limit: lower }, about)?.value) ?? []
+    );
+  });
   return {
     unit: about.unit,
     specified: plain(fc, 15),
-    individualLimit: plain(floor, 15),
+    individualLimit: plain(single[0] ?? fc, 15),
     limits: Object.fromEntries(
-      held.flatMap(({ criterion, limit }) => (limit ? [[criterion.id, plain(limit, 15)]] : [])),
+      held.flatMap(({ criterion, limit }) =>
+        limit ? [[criterion.id, plainOf(limit, criterion.unit?.[about.system] ?? about.unit)]] : [],
+      ),
     ),
     windows,
     individuals,
@@ -148,6 +157,8 @@ function neededNext(
   const firstPending = population.findIndex((point) => point.value === null || point.state === 'pending');
   const before = firstPending === -1 ? population : population.slice(0, firstPending);
   const asks = held.flatMap(({ criterion, limit }) => {
+    // What one more test does to the share of a lot hangs on what all the others are.
+    if (criterion.population === 'lot') return [];
     const row = rowOf(criterion);
     const last = row > 1 ? before.slice(1 - row).flatMap(({ value }) => value ?? []) : [];
     return limit && last.length === row - 1

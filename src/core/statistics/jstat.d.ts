@@ -3,6 +3,7 @@ declare module 'jstat' {
   const library: {
     readonly jStat: {
       readonly studentt: { inv(p: number, df: number): number; cdf(x: number, df: number): number };
+      ibeta(x: number, a: number, b: number): number;
     };
   };
   export default library;

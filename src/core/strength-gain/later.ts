@@ -1,5 +1,6 @@
 import { fitLine } from '../statistics';
-import { shareBelowT, studentT } from '../statistics/student';
+import { predictionAt } from '../statistics/prediction';
+import { shareBelowT } from '../statistics/student';
 
 /** An early and a later strength of one set, in one unit. */
 export interface GainPair {
@@ -58,10 +59,7 @@ export function estimateLater(
       few: true,
     };
   }
-  const freedom = pairs.length - 2;
-  const expected = line.intercept + line.slope * early;
-  const spread = line.residual * Math.sqrt(1 + 1 / pairs.length + (early - line.mean.x) ** 2 / line.sums.xx);
-  const half = studentT((1 + WITHIN) / 2, freedom) * spread;
+  const { expected, spread, half } = predictionAt(line, pairs.length, early, WITHIN);
   const all = pairs.map((pair) => pair.early);
   return {
     expected,
@@ -72,7 +70,7 @@ export function estimateLater(
       asked === undefined
         ? null
         : spread > 0
-          ? 1 - shareBelowT((asked - expected) / spread, freedom)
+          ? 1 - shareBelowT((asked - expected) / spread, pairs.length - 2)
           : expected >= asked
             ? 1
             : 0,

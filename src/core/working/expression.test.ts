@@ -17,6 +17,7 @@ describe('a formula', () => {
     'sqrt(P) - abs(x)',
     'exp(x) * log10(P)',
     'min(D, x, 3) + max(D, x) + mean(D, P, 1)',
+    'std(D, P, x, 7) / std(x, e2)',
     '1000000 * (P - D) / (e2 - 50)',
     '10^(0.5 + x * (log10(D^2) - 1))',
     '((D))',

@@ -1,4 +1,5 @@
 import { Exact, exact, meanOf, PI, remembered } from '../quantity';
+import { standardDeviation } from '../statistics/summary';
 
 type Uses = Readonly<Record<string, Exact>>;
 type Computed = (uses: Uses) => Exact;
@@ -11,6 +12,7 @@ const FUNCTIONS: Readonly<Record<string, (given: readonly Exact[]) => Exact>> = 
   min: (given) => Exact.min(...given),
   max: (given) => Exact.max(...given),
   mean: (given) => meanOf(given),
+  std: (given) => of(standardDeviation(given)),
 };
 
 function of(value: Exact | undefined): Exact {

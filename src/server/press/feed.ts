@@ -158,7 +158,8 @@ export class PressFeed {
     const another = this.boot !== '' && this.boot !== hello.boot;
     this.boot = hello.boot;
     this.hello = hello;
-    if (another) this.seen = hello.newest;
+    // What it read before anybody listened can be asked for, even where nothing new comes.
+    this.seen = hello.newest;
     for (const [listener, place] of this.listeners) {
       if (another || place.next === Number.POSITIVE_INFINITY) place.next = hello.newest + 1;
       place.waits = true;

@@ -1,8 +1,10 @@
 import { and, asc, count, desc, eq, type SQL, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import {
+  criteriaOf,
   type Decided,
   findCriterion,
-  rowOf,
+  looksAtSeveral,
   type SeriesPoint,
   type SeriesRule,
   type SeriesVerdicts,
@@ -10,6 +12,7 @@ import {
   summarise,
   type VerdictState,
 } from '@/core/acceptance';
+import type { StrengthPair } from '@/core/flexure-compression';
 import type { Limits } from '@/core/limits';
 import { findMaterial } from '@/core/materials/registry';
 import { exact } from '@/core/quantity';
@@ -106,22 +109,24 @@ export async function mixPage(
       .map(seriesRow)
       .toReversed();
   // Asked for side by side: none of them waits for another.
-  const [limitsBy, standings, drawn, older, failed, excluded, criteria, within, done] = await Promise.all([
-    limitsOfJobs(db, [job]),
-    standingBy(db, [{ id: mix.id, series: rule.id }], released, true),
-    rowsOf(0, DRAWN),
-    isDrawn(page) ? null : rowsOf(page * LISTED, LISTED),
-    failedOf(db, mix.id, rule.id, released),
-    db
-      .select({ label: sets.label, all: sql<number>`count(*) OVER ()::int` })
-      .from(sets)
-      .where(and(own, eq(sets.state, 'no valid result')))
-      .orderBy(desc(sets.sampledAt), desc(sets.label))
-      .limit(LISTED),
-    db.select().from(requirements).where(eq(requirements.specificationId, mix.id)),
-    withinAll(db, own),
-    released ? [] : followUpsOf(db, mix.id),
-  ]);
+  const [limitsBy, standings, drawn, older, failed, excluded, criteria, within, pairs, done] =
+    await Promise.all([
+      limitsOfJobs(db, [job]),
+      standingBy(db, [{ id: mix.id, series: rule.id }], released, true),
+      rowsOf(0, DRAWN),
+      isDrawn(page) ? null : rowsOf(page * LISTED, LISTED),
+      failedOf(db, mix.id, rule.id, released),
+      db
+        .select({ label: sets.label, all: sql<number>`count(*) OVER ()::int` })
+        .from(sets)
+        .where(and(own, eq(sets.state, 'no valid result')))
+        .orderBy(desc(sets.sampledAt), desc(sets.label))
+        .limit(LISTED),
+      db.select().from(requirements).where(eq(requirements.specificationId, mix.id)),
+      withinAll(db, own),
+      pairsOf(db, mix.id, rule, released),
+      released ? [] : followUpsOf(db, mix.id),
+    ]);
   const limits = limitsBy(job);
   const standing = standings(mix.id);
   const listed =
@@ -140,13 +145,13 @@ export async function mixPage(
         eq(verdicts.key, rule.id),
       ),
     );
-  const by = (inRow: boolean): ReadonlyMap<string, (typeof decided)[number]> =>
+  const by = (several: boolean): ReadonlyMap<string, (typeof decided)[number]> =>
     new Map(
       decided
-        .filter(({ criterion }) => isInRow(criterion) === inRow)
+        .filter(({ criterion }) => isOfSeveral(criterion) === several)
         .map((verdict) => [verdict.sampleId, verdict]),
     );
-  const failing = (inRow: boolean) => failed.filter(({ criterion }) => isInRow(criterion) === inRow);
+  const failing = (several: boolean) => failed.filter(({ criterion }) => isOfSeveral(criterion) === several);
   const held = rule.criteria(limits.profile);
   return {
     mix,
@@ -159,8 +164,8 @@ export async function mixPage(
     criteria: criteria.filter(({ criterion }) => held.includes(criterion)),
     rule,
     all,
-    /** How many in a row its mean is of. */
-    row: Math.max(...held.map((id) => rowOf(findCriterion(id) ?? { population: 'each' }))),
+    /** The criterion that looks at several of its tests at once. */
+    several: criteriaOf(held).find(looksAtSeveral),
     drawn,
     listed,
     count: standing.rows,
@@ -175,11 +180,13 @@ export async function mixPage(
       more: (excluded[0]?.all ?? 0) - excluded.length,
     },
     within,
+    pairs,
     followUps: done,
   };
 }
 
-const isInRow = (criterion: string): boolean => rowOf(findCriterion(criterion) ?? { population: 'each' }) > 1;
+const isOfSeveral = (criterion: string): boolean =>
+  looksAtSeveral(findCriterion(criterion) ?? { population: 'each' });
 
 /** What does not meet of a series, in sampling order. */
 async function failedOf(db: Queryable, specificationId: string, series: string, released: boolean) {
@@ -246,6 +253,49 @@ async function withinAll(db: Queryable, own: SQL | undefined) {
       spread: { range: exact(first.range), mean: exact(first.mean) },
     }
   );
+}
+
+/** Pairs that are laid beside one another at most, the newest. */
+const PAIRS = 200;
+
+/** Tests of a series and what was broken beside them: of one sample, at one age, cured alike. */
+async function pairsOf(
+  db: Queryable,
+  specificationId: string,
+  { method, beside }: SeriesRule,
+  released: boolean,
+): Promise<readonly StrengthPair[]> {
+  if (!beside) return [];
+  const own = alias(sets, 'own');
+  const rows = await db
+    .select({ label: own.label, flexure: own.value, compression: sets.value })
+    .from(own)
+    .innerJoin(
+      sets,
+      and(
+        eq(sets.sampleId, own.sampleId),
+        eq(sets.released, own.released),
+        eq(sets.key, sql`${beside.method} || substr(${own.key}, ${method.length + 1}::int)`),
+        eq(sets.state, 'tested'),
+      ),
+    )
+    .where(
+      and(
+        eq(own.specificationId, specificationId),
+        eq(own.released, released),
+        eq(own.state, 'tested'),
+        sql`starts_with(${own.key}, ${`${method}/`})`,
+      ),
+    )
+    .orderBy(desc(own.sampledAt), desc(own.label))
+    .limit(PAIRS);
+  return rows
+    .map(({ label, flexure, compression }) => ({
+      label,
+      flexure: Number(flexure),
+      compression: Number(compression),
+    }))
+    .toReversed();
 }
 
 async function followUpsOf(db: Queryable, specificationId: string) {

@@ -18,19 +18,22 @@ export function MixChart({
   points,
   specified,
   floor,
+  floorWord,
   unit,
   test,
   mean,
   symbol,
 }: {
-  /** What one test is called, and the mean of some in a row. */
+  /** What one test is called, and the mean of some in a row; null where they are not judged by one. */
   test: string;
-  mean: string;
+  mean: string | null;
   /** How what is asked for is written. */
   symbol: string;
   points: readonly ChartPoint[];
   specified: number;
   floor: number;
+  /** What a test below the floor is: `single test`. */
+  floorWord: string;
   unit: string;
 }) {
   const { palette } = useTheme();
@@ -39,15 +42,19 @@ export function MixChart({
     () => ({
       labels: points.map(({ label }) => label),
       datasets: [
-        {
-          label: mean,
-          data: points.map(({ average }) => average),
-          borderColor: palette.primary.main,
-          backgroundColor: palette.primary.main,
-          borderWidth: 2.5,
-          pointRadius: 0,
-          tension: 0,
-        },
+        ...(mean === null
+          ? []
+          : [
+              {
+                label: mean,
+                data: points.map(({ average }) => average),
+                borderColor: palette.primary.main,
+                backgroundColor: palette.primary.main,
+                borderWidth: 2.5,
+                pointRadius: 0,
+                tension: 0,
+              },
+            ]),
         {
           label: test,
           data: points.map(({ value }) => value),
@@ -83,7 +90,7 @@ export function MixChart({
     <Box sx={{ height: 470 }}>
       <Line
         data={data}
-        aria-label={`${test}s in sampling order with the ${mean.toLowerCase()} and the limits; the table below holds the same figures`}
+        aria-label={`${test}s in sampling order with ${mean === null ? '' : `the ${mean.toLowerCase()} and `}the limits; the table below holds the same figures`}
         role="img"
         options={{
           ...base,
@@ -120,7 +127,7 @@ export function MixChart({
                 ),
                 floor: limitLine(
                   floor,
-                  `single test ${floor.toLocaleString('en-US')}`,
+                  `${floorWord} ${floor.toLocaleString('en-US')}`,
                   palette.error.main,
                   palette.background.paper,
                 ),

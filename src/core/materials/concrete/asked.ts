@@ -63,6 +63,17 @@ export class Asked extends RunInput {
   })
   flexuralLoading?: 'third' | 'centre';
 
+  @ChoiceField({
+    label: 'Flexural tests are judged',
+    options: [
+      { value: 'rows', label: 'Some in a row, and each' },
+      { value: 'lots', label: 'Placement by placement, by the share within limits' },
+    ],
+    help: 'The second for airfields and what is written like them. Where it is not said, the first.',
+    example: '',
+  })
+  flexuralJudged?: 'rows' | 'lots';
+
   @MeasureField({
     label: 'Flexural strength at, days',
     dimension: 'ratio',

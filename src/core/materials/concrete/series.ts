@@ -11,10 +11,29 @@ const FLEXURE = {
   symbol: 'flexural strength',
   step: 'beam.step',
   heldTo: ['flexure.', 'is/flexure.', 'beam.step'],
+  beside: {
+    method: 'cylinder-compression',
+    symbol: 'f′c',
+    pairs: 'flexure.relation-pairs',
+    usual: 'beam.relation',
+  },
   lowSteps: LOW_FLEXURE_STEPS,
   lowMean: 'Tell the engineer and the producer: what follows stands in the project’s own text.',
-  criteria: (profile) => [profile === 'is' ? 'flexure-average-four' : 'flexure-average', 'flexure-each'],
 } satisfies Partial<SeriesRule>;
+
+/** How a project judges its flexural tests: some in a row and each, by the school; or all of a placement, by their share within. */
+const JUDGED: readonly {
+  readonly by: 'rows' | 'lots';
+  readonly suffix: string;
+  criteria: SeriesRule['criteria'];
+}[] = [
+  {
+    by: 'rows',
+    suffix: '',
+    criteria: (profile) => [profile === 'is' ? 'flexure-average-four' : 'flexure-average', 'flexure-each'],
+  },
+  { by: 'lots', suffix: '-lots', criteria: () => ['flexure-within'] },
+];
 
 /** Its strength tests. */
 export const STRENGTH: SeriesRule = {
@@ -38,17 +57,17 @@ export const STRENGTH: SeriesRule = {
 /** What follows one another of a concrete: its strength tests, and where it is asked for its flexural tests. */
 export const SERIES: readonly SeriesRule[] = [
   STRENGTH,
-  {
-    ...FLEXURE,
-    id: 'flexure',
-    method: 'beam-third-point',
-    when: ({ flexuralLoading }) => flexuralLoading !== 'centre',
-  },
   // A strength that was asked for with the load in the middle is held against tests that were made so, and no others.
-  {
-    ...FLEXURE,
-    id: 'flexure-centre',
-    method: 'beam-centre-point',
-    when: ({ flexuralLoading }) => flexuralLoading === 'centre',
-  },
+  ...(['third', 'centre'] as const).flatMap((loading) =>
+    JUDGED.map(
+      ({ by, suffix, criteria }): SeriesRule => ({
+        ...FLEXURE,
+        id: `flexure${loading === 'centre' ? '-centre' : ''}${suffix}`,
+        method: `beam-${loading}-point`,
+        when: ({ flexuralLoading, flexuralJudged }) =>
+          (flexuralLoading ?? 'third') === loading && (flexuralJudged ?? 'rows') === by,
+        criteria,
+      }),
+    ),
+  ),
 ];

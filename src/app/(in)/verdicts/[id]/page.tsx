@@ -1,8 +1,8 @@
 import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { findCriterion, ROW_WORDS, withinClass, withinTrend } from '@/core/acceptance';
+import { findCriterion, severalWords, withinClass, withinTrend } from '@/core/acceptance';
 import { measureWords } from '@/core/material/measure-words';
-import { decimalsOf, exact, withThousands } from '@/core/quantity';
+import { decimalsOf, exact, plainOf, withThousands } from '@/core/quantity';
 import { withinSpreads } from '@/core/statistics';
 import { gainOf } from '@/core/strength-gain';
 import { ageText } from '@/core/windows';
@@ -16,6 +16,7 @@ import { TextLink } from '@/ui/parts/LinkButton';
 import { Pages } from '@/ui/parts/Pages';
 import { VerdictMark } from '@/ui/parts/Verdict';
 import { dayTime } from '@/ui/time';
+import { Beside } from '@/ui/views/Beside';
 import { FollowUp } from '@/ui/views/FollowUp';
 import { MixChart } from '@/ui/views/MixChart';
 import { StrengthGain } from '@/ui/views/StrengthGain';
@@ -51,7 +52,8 @@ export default async function VerdictPage({
     mixPage(db, actor, id, page, { series: asked.series, allLow: asked.low === 'all' }),
   );
   const { mix, job, asks, drawn, listed, means, singles, low, excluded, limits, rule, all } = series;
-  const inRow = ROW_WORDS[series.row];
+  const { several } = series;
+  const over = several ? severalWords(several) : '';
   const hereWith = (more: string): string =>
     `/verdicts/${mix.id}${queryOf([all[0] === rule ? '' : `series=${rule.id}`, more])}`;
   const size = series.within?.size ?? 0;
@@ -116,9 +118,10 @@ export default async function VerdictPage({
             <MixChart
               unit={asks.unit}
               test={rule.test}
-              mean={`Mean of ${inRow}`}
+              mean={several?.unit ? null : over}
               specified={Number(asks.specified)}
               floor={Number(asks.individualLimit)}
+              floorWord={several?.unit ? 'within from' : 'single test'}
               symbol={rule.symbol}
               points={drawn.map((row) => ({
                 label: row.label,
@@ -144,7 +147,9 @@ export default async function VerdictPage({
               </>
             ) : (
               <Typography color="text.secondary">
-                After two results in a row it stands here what the next must reach.
+                {several?.unit
+                  ? 'A lot is judged by all its tests together: what one more must reach hangs on what the others are.'
+                  : 'After two results in a row it stands here what the next must reach.'}
               </Typography>
             )}
           </Card>
@@ -178,7 +183,7 @@ export default async function VerdictPage({
           <Card title="Criteria">
             {series.criteria.map((each) => (
               <Typography key={each.criterion} variant="body2">
-                {`${findCriterion(each.criterion)?.asks ?? each.criterion} ${withThousands(asks.limits[each.criterion] ?? '')} ${asks.unit}. ${each.designation}, ${each.edition}.`}
+                {`${findCriterion(each.criterion)?.asks ?? each.criterion} ${asks.limits[each.criterion] ?? ''}. ${each.designation}, ${each.edition}.`}
               </Typography>
             ))}
             <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
@@ -190,6 +195,17 @@ export default async function VerdictPage({
       {gain ? (
         <Card title={`28 days from ${gain.ageHours / 24}`}>
           <StrengthGain gain={gain} unit={asks.unit} asked={Number(asks.specified)} />
+        </Card>
+      ) : null}
+      {rule.beside && series.pairs.length > 0 ? (
+        <Card title="Beams and the cylinders beside them">
+          <Beside
+            pairs={series.pairs}
+            fewest={limits.number(rule.beside.pairs, job.system).toNumber()}
+            usual={limits.number(rule.beside.usual, job.system).toNumber()}
+            unit={job.system === 'US' ? 'psi' : 'MPa'}
+            symbol={rule.beside.symbol}
+          />
         </Card>
       ) : null}
       {actor.role === 'client'
@@ -218,7 +234,7 @@ export default async function VerdictPage({
         </Typography>
       ) : null}
       {series.lowMeans > 0 ? (
-        <Card title={`Mean of ${inRow} below ${rule.symbol}`}>
+        <Card title={`${over} below ${several?.unit ? 'what is asked' : rule.symbol}`}>
           <Typography>{rule.lowMean}</Typography>
         </Card>
       ) : null}
@@ -233,8 +249,8 @@ export default async function VerdictPage({
                   'Element',
                   'Early',
                   'Test',
-                  'Single',
-                  `Mean of ${inRow}`,
+                  ...(several?.unit ? [] : ['Single']),
+                  over,
                   'Verdict',
                 ].map((word) => (
                   <TableCell key={word}>{word}</TableCell>
@@ -258,13 +274,16 @@ export default async function VerdictPage({
                     <TableCell className="mono" sx={{ fontWeight: 500 }}>
                       {row.value ? withThousands(row.value) : row.state}
                     </TableCell>
-                    <TableCell>{single ? <VerdictMark state={single.state} /> : ''}</TableCell>
+                    {several?.unit ? null : (
+                      <TableCell>{single ? <VerdictMark state={single.state} /> : ''}</TableCell>
+                    )}
                     <TableCell className="mono">
                       {average?.statistic
-                        ? withThousands(
-                            exact(average.statistic)
-                              .toDecimalPlaces(decimalsOf(limits.number(rule.step, job.system)))
-                              .toFixed(),
+                        ? plainOf(
+                            exact(average.statistic).toDecimalPlaces(
+                              decimalsOf(limits.number(rule.step, job.system)) + (several?.unit ? 1 : 0),
+                            ),
+                            several?.unit?.[job.system] ?? 'one',
                           )
                         : ''}
                     </TableCell>
