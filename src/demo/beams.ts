@@ -19,9 +19,17 @@ interface Group {
   readonly waits?: true;
 }
 
-/** Beams of a sample of the apron by its age: pairs for the series, and of the newest bay those that let traffic on. */
-function groupsOf(days: number, order: number): readonly Group[] {
-  if (days > 29) return order % 2 === 0 ? [{ cure: 'standard', ageDays: 28, strength: 668 - 9 * order }] : [];
+/**
+ * Beams of a sample of the apron by its age: pairs for the series, some younger ones beside them, and of the newest bay those
+ * that let traffic on.
+ * @param cylinders what its cylinders come to at 28 days, psi
+ */
+function groupsOf(days: number, order: number, cylinders: number): readonly Group[] {
+  if (days > 29) {
+    const old: Group = { cure: 'standard', ageDays: 28, strength: 9.6 * Math.sqrt(cylinders) - 6 * order };
+    const young: Group = { cure: 'standard', ageDays: 7, strength: 9.4 * Math.sqrt(0.73 * cylinders) };
+    return order % 4 === 0 ? [young, old] : [old];
+  }
   if (days < 6.5 || days > 9) return [];
   return [
     { cure: 'field', ageDays: 3, strength: 431 },
@@ -32,7 +40,7 @@ function groupsOf(days: number, order: number): readonly Group[] {
 
 /**
  * The beams of one bay of the apron: made beside its cylinders, broken when they were old enough.
- * @param order of the bay among those of its mix, from nought
+ * @param order of the bay among those of its mix, from nought; its strength at 28 days by cylinders, psi
  */
 export async function addBeams(
   db: Database,
@@ -40,10 +48,10 @@ export async function addBeams(
   sampleId: string,
   castAt: number,
   now: Date,
-  order: number,
+  { order, strength }: { readonly order: number; readonly strength: number },
 ): Promise<void> {
   const chance = Chance.settled(300 + order);
-  const groups = groupsOf((now.getTime() - castAt) / DAY, order);
+  const groups = groupsOf((now.getTime() - castAt) / DAY, order, strength);
   for (const { cure, ageDays } of groups)
     await act(
       'field',

@@ -22,6 +22,8 @@ export interface PlannedSample {
   readonly truck: string;
   /** Readings of the fresh tests, by method. */
   readonly fresh: Readonly<Record<string, Readings>>;
+  /** What its cylinders come to about at 28 days, psi. */
+  readonly strength: number;
   /** Concrete and air at the truck, °F. */
   readonly concrete: number;
   readonly freshDone: boolean;
@@ -149,6 +151,7 @@ function planSample(
     ...freshTests(mix, index, sampledAt, now, chance, moment.kind === 'today'),
     freshDone: moment.kind !== 'today',
     moulded: moment.kind !== 'today',
+    strength,
     early:
       now - castAt > 7 * DAY - 6 * HOUR && !(due && now - castAt < 8 * DAY)
         ? cylinder(strength * chance.between(0.7, 0.76), Math.min(earlyDue, now - 10 * MINUTE))

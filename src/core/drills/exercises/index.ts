@@ -1,4 +1,5 @@
 import type { DrillScore } from '../types';
+import { beamRecordExercise } from './beam-record';
 import { ramRateExercise, whereBrokeExercise } from './beams';
 import { chooseSpacersExercise } from './choose-spacers';
 import { holdBandExercise, stopRightExercise } from './drive-press';
@@ -26,6 +27,7 @@ export const EXERCISES: readonly Exercise[] = [
   couponExercise,
   whereBrokeExercise,
   ramRateExercise,
+  beamRecordExercise,
   whichLiesExercise,
   removeOrNotExercise,
 ];
