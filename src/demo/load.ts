@@ -303,8 +303,8 @@ class Loader {
     await this.cureAndBreak(sampleId, castAt, plan);
     if ('flexuralStrength' in mixOf(plan)) {
       const hands = { act: this.act.bind(this), read: this.read.bind(this) };
-      await addBeams(this.db, hands, sampleId, castAt, this.now, { order, strength: plan.strength });
       if (order === TRIAL) await addBent(this.db, hands, sampleId, castAt, this.now);
+      else await addBeams(this.db, hands, sampleId, castAt, this.now, { order, strength: plan.strength });
     }
     return sampleId;
   }

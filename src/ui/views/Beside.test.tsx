@@ -26,7 +26,7 @@ describe('beams and the cylinders beside them', () => {
   it('make a curve of this mix from ten pairs on, with where nine in ten lie', () => {
     show(12);
     const said = screen.getByText(/^R = /u).textContent ?? '';
-    const [, k, n] = /^R = ([\d.]+) f′c\^([\d.]+)$/u.exec(said) ?? [];
+    const [, k, n] = /^R = ([\d.]+) f′c([\d.]+)$/u.exec(said) ?? [];
     expect(Number(k) * 4080 ** Number(n)).toBeGreaterThan(560);
     expect(Number(k) * 4080 ** Number(n)).toBeLessThan(640);
     expect(screen.getByText(/By 12 pairs of this mix from 3,200 to 4,960 psi/u)).toBeDefined();

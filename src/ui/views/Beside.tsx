@@ -47,7 +47,8 @@ export function Beside({
         {relation && there ? (
           <>
             <Typography className="mono" sx={{ fontSize: '1.5rem' }}>
-              {`R = ${relation.k.toPrecision(3)} ${symbol}^${relation.n.toFixed(2)}`}
+              {`R = ${relation.k.toPrecision(3)} ${symbol}`}
+              <sup>{relation.n.toFixed(2)}</sup>
             </Typography>
             <Typography sx={{ mt: 1 }}>
               {`By ${relation.pairs} pairs of this mix from ${shown(relation.from)} to ${shown(relation.to)} ${unit}, logarithms explained to ${(100 * relation.r2).toFixed(0)} %. At ${shown(middle)} ${unit} about ${shown(there.expected)}; nine in ten tests between ${shown(there.low)} and ${shown(there.high)} ${unit}.`}

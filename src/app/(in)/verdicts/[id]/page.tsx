@@ -183,7 +183,7 @@ export default async function VerdictPage({
           <Card title="Criteria">
             {series.criteria.map((each) => (
               <Typography key={each.criterion} variant="body2">
-                {`${findCriterion(each.criterion)?.asks ?? each.criterion} ${asks.limits[each.criterion] ?? ''}. ${each.designation}, ${each.edition}.`}
+                {`${findCriterion(each.criterion)?.asks ?? each.criterion} ${asks.limits[each.criterion] ?? ''}; ${each.designation}, ${each.edition}.`}
               </Typography>
             ))}
             <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
@@ -247,7 +247,7 @@ export default async function VerdictPage({
                   'Sample',
                   'Sampled',
                   'Element',
-                  'Early',
+                  ...(rule.within ? ['Early'] : []),
                   'Test',
                   ...(several?.unit ? [] : ['Single']),
                   over,
@@ -268,9 +268,11 @@ export default async function VerdictPage({
                     </TableCell>
                     <TableCell sx={{ whiteSpace: 'nowrap' }}>{dayTime(row.sampledAt, job.zone)}</TableCell>
                     <TableCell>{row.element}</TableCell>
-                    <TableCell className="mono">
-                      {row.early ? `${row.early.text} at ${ageText(row.early.ageHours)}` : ''}
-                    </TableCell>
+                    {rule.within ? (
+                      <TableCell className="mono">
+                        {row.early ? `${row.early.text} at ${ageText(row.early.ageHours)}` : ''}
+                      </TableCell>
+                    ) : null}
                     <TableCell className="mono" sx={{ fontWeight: 500 }}>
                       {row.value ? withThousands(row.value) : row.state}
                     </TableCell>
