@@ -38,6 +38,7 @@ import { addBeams } from './beams';
 import { addBent } from './bent';
 import { addBrick } from './brick';
 import { addCores } from './cores';
+import { addFloors } from './floors';
 import type { Readings } from './fresh';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
 import { loadCurve } from './load-curve';
@@ -147,6 +148,7 @@ class Loader {
     await addRock(this.db, hands, jobId, this.now);
     await addMasonryUnits(this.db, hands, jobId, this.now);
     await addBrick(this.db, hands, jobId, this.now);
+    await addFloors(this.db, hands, jobId, this.now);
   }
 
   private async addEquipment(): Promise<void> {

@@ -153,6 +153,14 @@ export const EQUIPMENT = [
     certificate: 'SV-2248',
   },
   {
+    number: 'HP-01',
+    kind: 'humidity probe',
+    name: 'Humidity probe for holes, 3/4 in',
+    place: 'Floor case',
+    monthsAgo: 5,
+    certificate: 'SV-2255',
+  },
+  {
     number: 'PR-01',
     kind: 'compression machine',
     name: 'Floor-standing press, digital indicator',

@@ -220,6 +220,31 @@ async function ofTests(
   );
 }
 
+/** What the valid tests of a specimen say that were begun before one of them, the oldest first. */
+async function ofTestsBefore(
+  db: Queryable,
+  source: FactSource,
+  specimenId: string,
+  { run, job }: Pick<RunPlace, 'run' | 'job'>,
+): Promise<string[] | undefined> {
+  const rows = await db
+    .selectDistinctOn([outcomes.runId], SAID)
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .where(
+      and(
+        eq(runs.specimenId, specimenId),
+        inArray(runs.method, [...(source.by ?? [])]),
+        lt(runs.attempt, run.attempt),
+      ),
+    )
+    .orderBy(outcomes.runId, desc(outcomes.seq));
+  const said = rows
+    .toSorted((a, b) => a.attempt - b.attempt)
+    .flatMap((row) => taken(source, row, job.system) ?? []);
+  return said.length > 0 ? said : undefined;
+}
+
 /** What the newest valid tests of the other specimens of a sample say, in the order of their labels. */
 async function ofCompanions(
   db: Queryable,
@@ -368,7 +393,10 @@ export async function gatherFacts(
       case 'parent':
         return specimen?.parentId ? ofTests(db, source, specimen.parentId, job.system) : undefined;
       case 'specimen':
-        return specimen ? ofTests(db, source, specimen.id, job.system) : undefined;
+        if (!specimen) return undefined;
+        return source.which === 'earlier'
+          ? ofTestsBefore(db, source, specimen.id, place)
+          : ofTests(db, source, specimen.id, job.system);
       case 'lot':
         return onLotBefore(db, source, place, input);
       case 'before': {

@@ -12,6 +12,7 @@ import {
 import { groupBy } from '@/core/group-by';
 import type { Limits } from '@/core/limits';
 import { findForm } from '@/core/materials/forms';
+import { findMaterial } from '@/core/materials/registry';
 import { type Facts, type Method, type Result, setupMeasure } from '@/core/methods';
 import { STRESS_UNIT } from '@/core/methods/press';
 import { findMethod, METHODS, methodsFor } from '@/core/methods/registry';
@@ -86,6 +87,7 @@ function breakMethod(view: SpecimenView, asked: Specification['asked']): Method 
  * The sets of one sample: specimens that one method breaks, alike in all that its rule names, never mixed. Held ones
  * belong to no set. Those whose mean is a strength test stand first, by age.
  * @param facts what rules ask to know besides, by method
+ * @param planned how many specimens the plan of the sample wants; absent: it has none
  */
 export function setsOf(
   views: readonly SpecimenView[],
@@ -93,6 +95,7 @@ export function setsOf(
   { asked }: Specification,
   limits: Limits,
   facts: ReadonlyMap<string, Facts> = new Map(),
+  planned?: number,
 ): SpecimenSet[] {
   const due = views.filter((view) => !isHeld(view));
   const brokenBy = groupBy(due, (view) => breakMethod(view, asked)?.id);
@@ -108,7 +111,7 @@ export function setsOf(
       ].join('/'),
     );
     const sets = [...alike].map(([key, members]) =>
-      setOf({ rule, method: id, key: `${id}/${key}` }, members, job, asked, limits, facts.get(id)),
+      setOf({ rule, method: id, key: `${id}/${key}` }, members, job, asked, limits, facts.get(id), planned),
     );
     return rule.combine === 'strength test'
       ? sets.toSorted((a, b) => (a.ageHours ?? 0) - (b.ageHours ?? 0))
@@ -143,6 +146,7 @@ function setOf(
   asked: Specification['asked'],
   limits: Limits,
   facts: Facts | undefined,
+  planned: number | undefined,
 ): SpecimenSet {
   const [first] = members;
   const ageHours = given.by.includes('age') ? (first?.ageHours ?? null) : null;
@@ -204,6 +208,7 @@ function setOf(
       asked: (name, as = unit) => measureOf(wanted(name), as),
       said,
       ...(facts ? { facts } : {}),
+      ...(planned === undefined ? {} : { planned }),
       rejected: members.filter(
         ({ testedAt, leftOut, run }) =>
           testedAt && leftOut === null && !isReportable(run?.outcome?.findings ?? []),
@@ -325,7 +330,11 @@ export async function setsOfViews<P extends Place>(
     const facts = known.get(key) ?? (await factsBy(db, specimens, place));
     known.set(key, facts);
     const limits = limitsBy(place.job);
-    made.push({ place, limits, specimens, sets: setsOf(specimens, place.job, place.mix, limits, facts) });
+    const { sample, job, mix } = place;
+    const planned = findMaterial(mix.material)?.plan?.(sample.about, limits, job.system, {
+      ...mix.asked,
+    }).count;
+    made.push({ place, limits, specimens, sets: setsOf(specimens, job, mix, limits, facts, planned) });
   }
   return made;
 }

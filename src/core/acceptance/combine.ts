@@ -30,6 +30,8 @@ export interface CombineAbout {
   readonly rejected?: number;
   /** What the rule asks to know besides. */
   readonly facts?: Facts;
+  /** How many the plan of the sample wants. */
+  readonly planned?: number;
 }
 
 /** What the results of a set say together. */
@@ -294,11 +296,13 @@ function heldAgainst(
             .filter((_, place) => criterion.statistic !== 'mean' || used.includes(place))
             .flatMap((member) => lookedAt(rule, criterion, member))
         : [{ label: rule.word, value: follows, ...openOf(members) }];
-    // While some are not tested a mean of them all decides nothing.
+    const known = counted.map((each, place) => ({ ...each, id: String(place) }));
+    const still = { id: 'waits', label: 'those of the set that are not tested yet', value: null };
+    // While some are not tested a mean of them all decides nothing; one that does not hold may.
     const held =
       waits || (criterion.awaited && counted.length < members.length)
-        ? [{ id: '0', label: 'those of the set that are not tested yet', value: null }]
-        : counted.map((each, place) => ({ ...each, id: String(place) }));
+        ? [...(criterion.early ? known : []), still]
+        : known;
     const found = (quantity: string) => {
       const value = derived?.values[quantity];
       return value === undefined ? undefined : exact(value);

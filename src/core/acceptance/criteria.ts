@@ -1,5 +1,6 @@
 import { CRITERIA as BRICK } from '../materials/brick/criteria';
 import { CRITERIA as CONCRETE } from '../materials/concrete/criteria';
+import { CRITERIA as FLOOR } from '../materials/floor/criteria';
 import { CRITERIA as GROUT } from '../materials/grout/criteria';
 import { CRITERIA as MASONRY } from '../materials/masonry/criteria';
 import { CRITERIA as MORTAR } from '../materials/mortar/criteria';
@@ -16,6 +17,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...GROUT,
   ...MORTAR,
   ...ROCK,
+  ...FLOOR,
 ];
 
 const BY_ID = new Map(CRITERIA.map((criterion) => [criterion.id, criterion]));

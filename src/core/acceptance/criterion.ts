@@ -65,8 +65,10 @@ export interface Criterion {
   readonly step?: LimitId;
   /** What is to do where it does not hold. */
   readonly whenNot?: string;
-  /** Fewer than this decide nothing yet. */
-  readonly count?: RowBy;
+  /** Fewer than this decide nothing yet: a row, or as many as the plan of the sample wants. */
+  readonly count?: RowBy | 'planned';
+  /** One result that does not hold decides before the others are there: of the least or the greatest. */
+  readonly early?: true;
   /** Of a quantity that is still to come where no test of the set has it yet: it is not determinable until then. */
   readonly awaited?: true;
 }

@@ -35,6 +35,8 @@ export interface EvaluateAbout {
   /** What is asked for in words, and what follows from the mean of the set; absent where nothing is or does. */
   readonly said?: LimitAbout['said'];
   readonly found?: LimitAbout['found'];
+  /** How many the plan of the sample wants; absent where it has none. */
+  readonly planned?: number;
   /** What results are reported to, for the question whether rounding decides. */
   readonly step: Exact;
 }
@@ -108,7 +110,7 @@ function verdictOf(
   limit: FoundLimit,
   about: Held,
 ): Verdict {
-  const { unit, limits, system } = about;
+  const { unit } = about;
   const base = {
     criterion: criterion.id,
     members: members.map(({ id }) => id),
@@ -116,9 +118,14 @@ function verdictOf(
   };
   const undecided = (why: string): Verdict =>
     verdictWith({ ...base, state: 'not yet determinable', sentence: `Not yet determinable: ${why}.` });
+  const decisive = criterion.early
+    ? members.filter((each) => failsAlone(criterion, each, limit.value, about))
+    : [];
+  if (decisive.length > 0 && decisive.length < members.length)
+    return verdictOf(criterion, decisive, limit, { ...about, planned: 0 });
   const waited = members.filter(({ value, waiting }) => value === null || waiting);
   if (waited.length > 0) return undecided(`needs ${waited.map(({ label }) => label).join(', ')}`);
-  const wanted = criterion.count ? limits.number(rowBy(criterion.count, about.said), system).toNumber() : 0;
+  const wanted = decisive.length > 0 ? 0 : countOf(criterion, about);
   // The spread of fewer than three says nothing of a share.
   const fewest = criterion.statistic === 'percent within' ? Math.max(3, wanted) : wanted;
   if (members.length < fewest) return undecided(`${members.length} of ${fewest} tested`);
@@ -171,6 +178,24 @@ function boundOf({ statistic }: Criterion, members: readonly Member[]): Member['
   if (bounds.size === 0) return undefined;
   if (bounds.size > 1 || statistic === 'range %' || statistic === 'percent within') return 'mixed';
   return [...bounds][0];
+}
+
+/** True for a result that is known and does not hold, whatever the others come to. */
+function failsAlone(
+  criterion: Criterion,
+  { value, waiting, provisional, bound }: Member,
+  limit: Exact,
+  { step, mode }: EvaluateAbout,
+): boolean {
+  if (value === null || waiting || provisional !== undefined || bound === criterion.holds) return false;
+  const held = criterion.compare === 'rounded' ? roundTo(exact(value), step, mode) : exact(value);
+  return !holds(criterion, held, limit);
+}
+
+/** How many results it wants. */
+function countOf({ count }: Criterion, { planned = 0, limits, system, said }: EvaluateAbout): number {
+  if (count === 'planned') return planned;
+  return count ? limits.number(rowBy(count, said), system).toNumber() : 0;
 }
 
 /** True where one that is known whole fails by itself, whatever the bounds come to. */

@@ -3,6 +3,7 @@ export const SPECIMEN_EVENTS = [
   'moulded',
   'drilled',
   'sawn',
+  'marked',
   'initial cure',
   'collected',
   'received',

@@ -34,6 +34,7 @@ import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
 import { LIMITS as SAMPLING } from '../methods/sampling/limits';
 import { LIMITS as SITE_FACTOR } from '../methods/site-factor/limits';
+import { LIMITS as SLAB } from '../methods/slab/limits';
 import { LIMITS as SLUMP } from '../methods/slump/limits';
 import { LIMITS as SLUMP_FLOW } from '../methods/slump-flow/limits';
 import { LIMITS as SPLITTING_TENSILE } from '../methods/splitting-tensile/limits';
@@ -81,6 +82,7 @@ export const REGISTER = {
   ...GROUT_PRISM,
   ...POINT_LOAD,
   ...SITE_FACTOR,
+  ...SLAB,
   ...MASONRY,
   ...UNIT_RECEIVING,
   ...UNIT_CONDITIONING,

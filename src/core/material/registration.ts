@@ -49,7 +49,7 @@ export interface Registration {
   /** What stands on the form of this before anything is typed. */
   readonly initial?: Readonly<Record<string, string>>;
   /** What happens to them, in the history of each. */
-  readonly event: 'drilled' | 'sawn' | 'moulded' | 'received';
+  readonly event: 'drilled' | 'sawn' | 'moulded' | 'received' | 'marked';
   /** Registered at the bench only. */
   readonly bench?: true;
   /** Only where the sample's own specimens are made. */

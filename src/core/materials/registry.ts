@@ -1,6 +1,7 @@
 import type { Material } from '../material/contract';
 import { brick } from './brick';
 import { concrete } from './concrete';
+import { floor } from './floor';
 import { grout } from './grout';
 import { masonry } from './masonry';
 import { mortar } from './mortar';
@@ -8,7 +9,7 @@ import { prism } from './prism';
 import { rock } from './rock';
 
 /** Every material by its id. One entry here makes a material known everywhere. */
-const REGISTRY = { concrete, masonry, brick, prism, grout, mortar, rock } as const satisfies Record<
+const REGISTRY = { concrete, masonry, brick, prism, grout, mortar, rock, floor } as const satisfies Record<
   string,
   Material
 >;

@@ -44,7 +44,7 @@ export interface FactSource {
   readonly reads?: readonly string[];
   /** The methods whose tests (of a specimen: its other ones) say it, the first that has it counts; absent where it is stored with whom it is of. */
   readonly by?: readonly string[];
-  /** Of several: the newest, an attempt before this one, that on the sample before, or the newest few. */
+  /** Of several: the newest, an attempt before this one (of a specimen: all of them), that on the sample before, or the newest few. */
   readonly which?: 'newest' | 'earlier' | 'before' | 'several';
   readonly is: FactKind;
   /** A result as it was computed, before it was rounded, and without its unit. */

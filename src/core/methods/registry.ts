@@ -44,6 +44,8 @@ import { prismCompression } from './prism-compression';
 import { residualBeam } from './residual-beam';
 import { sampling } from './sampling';
 import { siteFactor } from './site-factor';
+import { slabHole } from './slab-hole';
+import { slabHumidity } from './slab-humidity';
 import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
 import { splittingTensile } from './splitting-tensile';
@@ -117,6 +119,8 @@ const REGISTRY = {
   'prism-compression': prismCompression,
   'grout-making': groutMaking,
   'mortar-making': mortarMaking,
+  'slab-hole': slabHole,
+  'slab-humidity': slabHumidity,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

@@ -455,7 +455,10 @@ async function recomputeResting(context: Context, place: RunPlace, seen: Set<str
     if (!method || !last) continue;
     const facts = await gatherFacts(tx, other, method, last.input);
     const changed = resting.some((name) => !isDeepStrictEqual(facts[name], last.setup.facts?.[name]));
-    if (changed) await recordOutcome(context, other, method, seen);
+    if (!changed) continue;
+    await recordOutcome(context, other, method, seen);
+    // What it waited for may be done by what it was just told.
+    await projectRun(tx, other, context.now);
   }
 }
 

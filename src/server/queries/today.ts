@@ -32,6 +32,7 @@ const MISSED_MS: Readonly<Record<Lane, number>> = {
   ends: 7 * DAY,
   press: 45 * DAY,
   tank: 45 * DAY,
+  slab: 45 * DAY,
 };
 const LONGEST_MS = Math.max(...Object.values(MISSED_MS));
 /** Sets of each part that are sent at once; `show` asks for more of one. */

@@ -1,0 +1,46 @@
+import type { Limits } from '../../limits';
+import type { Stored } from '../../material/registration';
+import { setupMeasure } from '../../methods/measure-text';
+import { type Exact, exact, plainOf, type System } from '../../quantity';
+
+/**
+ * How many holes a zone wants: three for the first part of its area and one for each further part begun; where it lies on
+ * or below grade not fewer than one for each exterior wall and one inside.
+ * @param zone as it is stored: area with its unit, walls, slab
+ * @returns undefined while its area is not known; `other` where the count by the other system is higher: 1000 ft² are no 100 m²
+ * Source: ASTM F2170 (from memory); one more than the walls is our choice.
+ */
+export function holesWanted(
+  zone: Stored,
+  limits: Limits,
+  system: System,
+): { readonly count: number; readonly why: string; readonly other?: number } | undefined {
+  const byArea = (as: System): { count: Exact; area: Exact } | undefined => {
+    const unit = as === 'US' ? 'ft2' : 'm2';
+    const area = typeof zone.area === 'string' ? setupMeasure(zone.area, 'area', unit) : undefined;
+    if (!area) return undefined;
+    const part = limits.number('slab.count-area', as);
+    const further = area.minus(part).div(part).ceil();
+    return {
+      area,
+      count: limits.number('slab.count-first', as).plus(further.isNegative() ? exact(0) : further),
+    };
+  };
+  const own = byArea(system);
+  const theirs = byArea(system === 'US' ? 'SI' : 'US');
+  if (!own || !theirs) return undefined;
+  const walls = zone.slab === 'grade' || zone.slab === 'below' ? Number(zone.walls ?? 0) : 0;
+  const count = Math.max(own.count.toNumber(), walls > 0 ? walls + 1 : 0);
+  const area = plainOf(own.area, system === 'US' ? 'ft2' : 'm2');
+  const byWalls = count > own.count.toNumber();
+  const other = theirs.count.toNumber();
+  const trap =
+    other > count
+      ? ` Counted in ${system === 'US' ? 'm²' : 'ft²'} it would be ${other}: the two parts are not the same area.`
+      : '';
+  return {
+    count,
+    why: `${byWalls ? `One by each of ${walls} exterior walls and one inside; ${own.count} by ${area}.` : `For ${area}.`}${trap}`,
+    ...(other > count ? { other } : {}),
+  };
+}

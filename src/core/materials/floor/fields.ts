@@ -1,0 +1,106 @@
+import {
+  CheckField,
+  ChoiceField,
+  InstantField,
+  MeasureField,
+  RunInput,
+  TextField,
+} from '../../methods/fields';
+import { SLABS, type SlabKind } from '../../methods/slab/drying';
+import { FLOORS, type Floor } from '../../methods/slab/floors';
+import { countSpec, lengthSpec, percentSpec } from '../../methods/specs';
+
+/** What goes on the slab, and what its maker allows. */
+export class Asked extends RunInput {
+  @ChoiceField({ label: 'Goes on it', options: FLOORS, required: true, example: 'resilient' })
+  floor?: Floor;
+
+  @MeasureField({
+    label: 'Humidity in the slab at most',
+    ...percentSpec('1', '100'),
+    help: 'By the maker of the floor or of its glue. Left open, the usual one where the maker is silent.',
+    example: '85 %',
+  })
+  humidityMost?: string;
+
+  @TextField({
+    label: 'Whose limit',
+    help: 'Maker, sheet and its date.',
+    example: 'data sheet of the glue, March 2031',
+  })
+  limitFrom?: string;
+}
+
+/** A level of a building. */
+export class Lot extends RunInput {
+  @TextField({ label: 'Where', help: 'Building, storey.', example: 'waiting hall, ground floor' })
+  location?: string;
+}
+
+/** A zone: one pour, one enclosure, one kind of slab under one floor. */
+export class Zone extends RunInput {
+  @TextField({ label: 'Zone', help: 'As it is called on the plan.', required: true, example: 'Zone A' })
+  name?: string;
+
+  @ChoiceField({ label: 'Slab', options: SLABS, required: true, example: 'grade' })
+  slab?: SlabKind;
+
+  @MeasureField({
+    label: 'Area',
+    dimension: 'area',
+    unit: { US: 'ft2', SI: 'm2' },
+    step: { US: '1', SI: '0.1' },
+    possible: { US: ['1', '1000000'], SI: ['0.1', '100000'] },
+    required: true,
+    help: 'How many holes it wants goes by it.',
+    example: { US: '2,150 ft2', SI: '198 m2' },
+  })
+  area?: string;
+
+  @MeasureField({
+    label: 'Exterior walls',
+    ...countSpec('1', '40'),
+    help: 'On or below grade each wants a hole within 3 ft [1 m] of it.',
+    example: '2',
+  })
+  walls?: string;
+
+  @MeasureField({
+    label: 'Thickness drawn',
+    ...lengthSpec(['0.25', '60'], ['5', '1500']),
+    example: { US: '5 in', SI: '125 mm' },
+  })
+  thickness?: string;
+
+  @ChoiceField({
+    label: 'Aggregate',
+    options: [
+      { value: 'normal', label: 'Normal weight' },
+      { value: 'light', label: 'Lightweight' },
+    ],
+    required: true,
+    example: 'normal',
+  })
+  aggregate?: 'normal' | 'light';
+
+  @ChoiceField({
+    label: 'Vapour retarder under it',
+    options: [
+      { value: 'yes', label: 'Yes' },
+      { value: 'no', label: 'No' },
+      { value: 'unknown', label: 'Not known' },
+    ],
+    example: 'yes',
+  })
+  retarder?: 'yes' | 'no' | 'unknown';
+
+  @InstantField({
+    label: 'Dries since',
+    help: 'Roof and windows in, no more water on it.',
+    example: '2031-01-20T09:00:00-05:00',
+  })
+  dryingFrom?: string;
+
+  @CheckField({ label: 'Heating tubes, tendons or conduits in it' })
+  inside?: boolean;
+}

@@ -1,0 +1,115 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { criteriaOf, evaluate, type Member } from '../../acceptance';
+import { Limits } from '../../limits';
+import { exact } from '../../quantity';
+import { floor } from '.';
+import { holesWanted } from './count';
+
+const limits = new Limits();
+const wanted = (area: string, system: 'US' | 'SI' = 'US', walls = '0', slab = 'grade') =>
+  holesWanted({ area, walls, slab }, limits, system);
+
+describe('how many holes a zone wants', () => {
+  // ASTM F2170 (from memory): three for the first 1000 ft² (100 m²), one for each further one or part of it.
+  it.each([
+    ['400 ft2', 3],
+    ['1000 ft2', 3],
+    ['1001 ft2', 4],
+    ['2000 ft2', 4],
+    ['4400 ft2', 7],
+    ['12500 ft2', 15],
+  ])('%s: %d', (area, count) => {
+    expect(wanted(area)?.count).toBe(count);
+  });
+  it('goes by the walls where those are more, on or below grade only', () => {
+    expect(wanted('4400 ft2', 'US', '6')?.count).toBe(7);
+    expect(wanted('900 ft2', 'US', '4')).toMatchObject({ count: 5 });
+    expect(wanted('900 ft2', 'US', '4')?.why).toContain(
+      'each of 4 exterior walls and one inside; 3 by 900 ft²',
+    );
+    expect(wanted('900 ft2', 'US', '4', 'ventilated')?.count).toBe(3);
+  });
+  it('tells where the other units would ask for more: a thousand square feet are no hundred square metres', () => {
+    expect(wanted('95 m2', 'SI')).toMatchObject({ count: 3, other: 4 });
+    expect(wanted('95 m2', 'SI')?.why).toContain('Counted in ft² it would be 4');
+    expect(wanted('95 m2', 'US')?.other).toBeUndefined();
+  });
+  it('never falls as the area grows, and is nothing without one', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60_000 }), fc.integer({ min: 0, max: 4000 }), (area, more) => {
+        expect(wanted(`${area + more} ft2`)?.count ?? 0).toBeGreaterThanOrEqual(
+          wanted(`${area} ft2`)?.count ?? 0,
+        );
+      }),
+    );
+    expect(holesWanted({}, limits, 'US')).toBeUndefined();
+    expect(floor.plan?.({}, limits, 'US', {}).count).toBe(0);
+  });
+});
+
+const [criterion] = criteriaOf(['slab-humidity']);
+if (!criterion) throw new Error('a criterion for humidity');
+const judge = (members: readonly Partial<Member>[], planned = 3, most: string | null = '85') =>
+  evaluate(
+    criterion,
+    members.map((member, place) => ({ id: String(place), label: `H${place + 1}`, value: null, ...member })),
+    {
+      system: 'US',
+      unit: 'percent',
+      limits,
+      mode: 'half-even',
+      planned,
+      asked: (name) => (name === 'humidityMost' && most ? exact(most) : undefined),
+      said: (name) => (name === 'floor' ? 'resin' : undefined),
+      step: exact(1),
+    },
+  )[0];
+
+describe('what a zone is held against', () => {
+  it('is its worst hole, never their mean', () => {
+    const zone = ['84.2', '85.3', '82', '86'].map((value) => ({ value }));
+    expect(judge(zone)).toMatchObject({ state: 'does not meet', statistic: '86' });
+    expect(judge(zone.slice(0, 3))).toMatchObject({ state: 'meets', statistic: '85' });
+    expect(judge(zone.slice(0, 3))?.sentence).toContain('Decided by rounding');
+  });
+  it('gives no verdict with too few, but one above the limit fails all the same', () => {
+    expect(judge([{ value: '80' }, { value: '81' }])?.sentence).toBe('Not yet determinable: 2 of 3 tested.');
+    expect(judge([{ value: '80' }, { value: '87' }])).toMatchObject({
+      state: 'does not meet',
+      members: ['1'],
+    });
+    expect(judge([{ value: '80' }, { value: '82' }, { value: '81' }, {}])?.state).toBe(
+      'not yet determinable',
+    );
+    expect(judge([{ value: '80' }, { value: '88' }, {}])?.state).toBe('does not meet');
+  });
+  it('takes a fail of a hole that is too shallow and no pass, and the other way round of one too deep', () => {
+    const two = [{ value: '80' }, { value: '81' }];
+    expect(judge([...two, { value: '84', bound: 'at least' }])?.state).toBe('not yet determinable');
+    expect(judge([...two, { value: '88', bound: 'at least' }])?.state).toBe('does not meet');
+    expect(judge([...two, { value: '84', bound: 'at most' }])?.state).toBe('meets');
+    expect(judge([...two, { value: '88', bound: 'at most' }])?.state).toBe('not yet determinable');
+  });
+  it('decides nothing by a reading for the trend', () => {
+    const trend = { value: '92', provisional: 'not at service conditions' };
+    expect(judge([{ value: '80' }, { value: '81' }, trend])?.sentence).toContain(
+      'H3: not at service conditions',
+    );
+  });
+  it('is the usual limit where the maker of the floor is silent, with where that is from', () => {
+    const verdict = judge([{ value: '79' }, { value: '81' }, { value: '80' }], 3, null);
+    expect(verdict).toMatchObject({ state: 'does not meet', limit: '80' });
+    expect(verdict?.sentence).toContain('SSPC-SP 13');
+  });
+});
+
+describe('what is asked of a floor', () => {
+  it('says whose limit it is, and is known for something else', () => {
+    expect(Object.keys(floor.problems?.({ floor: 'resilient', humidityMost: '85 percent' }) ?? {})).toEqual([
+      'limitFrom',
+    ]);
+    expect(Object.keys(floor.problems?.({ floor: 'other' }) ?? {})).toEqual(['humidityMost']);
+    expect(floor.problems?.({ floor: 'wood' })).toEqual({});
+  });
+});

@@ -1,0 +1,88 @@
+import { standard } from '../../working';
+import type { Method } from '../contract';
+import { exampleInput } from '../example';
+import { factOption } from '../facts';
+import { fieldsOf } from '../fields';
+import { limitsOf } from '../setup';
+import { depthRow, SLAB_KINDS, type SlabKind } from '../slab/drying';
+import { compute, waits } from './compute';
+import { SlabHoleInput } from './input';
+
+/** A hole for a humidity probe, from the scan to the cap. Order of work: ASTM F2170 (from memory), in our own words. */
+export const slabHole: Method<SlabHoleInput> = {
+  id: 'slab-hole',
+  title: 'Hole for humidity',
+  designations: [standard('ASTM F2170')],
+  runOn: 'specimen',
+  forms: ['slab-hole'],
+  spends: false,
+  facts: {
+    slab: { of: 'sample', take: 'slab', is: { options: SLAB_KINDS } },
+    readAt: { of: 'specimen', take: 'input.readAt', by: ['slab-humidity'], is: 'instant' },
+  },
+  yields: [{ quantity: 'depth over thickness', symbol: 'd/t' }],
+  Input: SlabHoleInput,
+  steps: [
+    {
+      id: 'place',
+      title: 'Look what lies there',
+      phase: 'before',
+      instruction: 'Drawings, then the scanner. Mark the place, photograph it.',
+      fields: ['scanned'],
+      caution:
+        'No hole without drawings and a scan: stressed tendons, heating tubes, conduits. Old tile and black glue may hold asbestos: a survey first. The site’s own rules come first.',
+    },
+    {
+      id: 'thickness',
+      title: 'How thick it is',
+      phase: 'before',
+      instruction:
+        'Measured at one place of each pour: at an opening, in a core, by radar. The drawing alone is not enough.',
+      fields: ['thickness', 'thicknessBy'],
+    },
+    {
+      id: 'drill',
+      title: 'Drill',
+      phase: 'test',
+      instruction:
+        'Dry, square to the floor; let a hot bit cool. Then brush and vacuum, twice, and hold the ruler of this slab against it.',
+      fields: ['drilled', 'cleaned', 'depth'],
+      caution: 'Silica dust: shroud, HEPA vacuum, respirator by the local rule. Ears and eyes.',
+    },
+    {
+      id: 'seal',
+      title: 'Line and seal',
+      phase: 'test',
+      instruction:
+        'Liner down to the bottom, tight at the floor, cap on at once: an open hole begins its day anew.',
+      fields: ['lined', 'serial', 'sealedAt'],
+      caution: 'A cap that stands out is tripped over: flush, or an eighth of an inch below.',
+    },
+    {
+      id: 'note',
+      title: 'What else there is',
+      phase: 'after',
+      instruction: 'What may explain its reading later.',
+      fields: ['remarks'],
+    },
+  ],
+  performedAt: 'sealedAt',
+  waits,
+  plan(system, setup) {
+    const limits = limitsOf(setup);
+    const kind: SlabKind = factOption(setup, 'slab', SLAB_KINDS) ?? 'grade';
+    return [depthRow(kind), 'slab.depth' as const, 'slab.sealed' as const].map((id) => {
+      const limit = limits.of(id, system);
+      return { label: limit.title, text: limit.text };
+    });
+  },
+  compute,
+  example: (system) => ({
+    input: { ...exampleInput(fieldsOf(SlabHoleInput), system), system, cleaned: true, lined: true },
+    setup: {
+      zone: 'America/New_York',
+      specimen: { label: 'EXAMPLE-H1', form: 'slab-hole', since: '2031-03-01T09:00:00-05:00' },
+      facts: { slab: 'grade' },
+    },
+  }),
+};

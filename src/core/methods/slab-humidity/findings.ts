@@ -1,0 +1,194 @@
+import { isWithin, type Limits } from '../../limits';
+import { convert, type Exact, exact, plainOf, type System } from '../../quantity';
+import { humidityOver } from '../../slab/salts';
+import { type Finding, finding } from '../../working';
+import { equipmentUse } from '../equipment-checks';
+import { factText } from '../facts';
+import { readMeasure } from '../fields';
+import { limitFinding } from '../limit-finding';
+import type { RunSetup } from '../setup';
+import type { SlabHumidityInput } from './input';
+
+const HOUR = 3_600_000;
+
+/** A temperature that was read, °C. */
+export function celsiusOf(input: SlabHumidityInput, name: string): Exact | undefined {
+  const value = readMeasure(input, name)?.value;
+  return value && (input.system === 'US' ? convert(value, 'degF', 'degC') : value);
+}
+
+/** What the instrument that was used proves of itself. */
+export function instrumentFindings(input: SlabHumidityInput, setup: RunSetup, limits: Limits): Finding[] {
+  const { system, probe, certificate, salt, saltAt, readAt } = input;
+  if (!probe && !certificate)
+    return readAt
+      ? [
+          finding({
+            id: 'slab.certificate',
+            severity: 'invalid',
+            fields: ['probe', 'certificate'],
+            message: 'Nothing says that this instrument reads right.',
+            action:
+              'Name the probe, or the certificate of the sensor’s pack: without it there is no valid reading.',
+          }),
+        ]
+      : [];
+  if (!probe) return [];
+  const found = equipmentUse(input, { probe: 'invalid' }, readAt, setup, limits);
+  const [shown, jar] = [readMeasure(input, 'saltShown')?.value, celsiusOf(input, 'saltTemperature')];
+  if (!salt || !shown || !jar || !saltAt)
+    return [
+      ...found,
+      ...(readAt
+        ? [
+            limitFinding(
+              limits,
+              system,
+              { id: 'slab.salt-age', severity: 'departure', fields: ['salt', 'saltShown', 'saltAt'] },
+              {
+                message: 'No check over a salt is on record.',
+                action: 'Check it over a salt near what is expected, the whole jar at one temperature.',
+                remark: 'Probe not checked over a salt.',
+              },
+            ),
+          ]
+        : []),
+    ];
+  const off = shown.minus(humidityOver(salt, jar.toNumber()));
+  if (!isWithin(off.abs(), limits.of('slab.salt', system)))
+    found.push(
+      limitFinding(
+        limits,
+        system,
+        { id: 'slab.salt', severity: 'invalid', fields: ['saltShown'] },
+        {
+          message: `The probe shows ${off.toFixed(1)} % off its salt.`,
+          action: 'Do not use it: have it calibrated. What it read since its last good check takes a remark.',
+        },
+      ),
+    );
+  const days = readAt ? (Date.parse(readAt) - Date.parse(saltAt)) / (24 * HOUR) : 0;
+  if (days < 0 || !isWithin(exact(days.toFixed(4)), limits.of('slab.salt-age', system)))
+    found.push(
+      limitFinding(
+        limits,
+        system,
+        { id: 'slab.salt-age', severity: 'departure', fields: ['saltAt'] },
+        {
+          message:
+            days < 0
+              ? 'It was checked after this reading.'
+              : `It was checked ${days.toFixed(0)} days before.`,
+          action: 'Check it over a salt now, and say what it showed.',
+          remark: 'Check of the probe over a salt not within 30 days before.',
+        },
+      ),
+    );
+  return found;
+}
+
+/** What the hole and the moment do to the reading. */
+export function readingFindings(input: SlabHumidityInput, setup: RunSetup, limits: Limits): Finding[] {
+  const { system, readAt } = input;
+  const read = (name: string): Exact | undefined => readMeasure(input, name)?.value;
+  const [first, humidity, air] = ['humidityFirst', 'humidity', 'airHumidity'].map(read);
+  const [slab, probe] = ['slabTemperature', 'probeTemperature'].map(read);
+  const found: Finding[] = [];
+  const sealedAt = factText(setup, 'sealedAt');
+  if (sealedAt && readAt) {
+    const hours = (Date.parse(readAt) - Date.parse(sealedAt)) / HOUR;
+    const least = limits.of('slab.sealed', system);
+    // Counted by instants: a night in which the clocks change is as long as it was.
+    if (hours < Number(least.low))
+      found.push(
+        limitFinding(
+          limits,
+          system,
+          { id: 'slab.sealed', severity: 'invalid', fields: ['readAt'] },
+          {
+            message: `Sealed ${hoursText(hours)} before: ${hoursText(Number(least.low) - hours)} too early.`,
+            action: 'Keep it as a preview; read it again when the day is over.',
+          },
+        ),
+      );
+  }
+  if (first && humidity && !isWithin(humidity.minus(first).abs(), limits.of('slab.drift', system)))
+    found.push(
+      limitFinding(
+        limits,
+        system,
+        { id: 'slab.drift', severity: 'invalid', fields: ['humidityFirst', 'humidity'] },
+        {
+          message: `It still moves: ${humidity.minus(first).toFixed(1)} % in five minutes.`,
+          action: 'Wait, and read both again.',
+        },
+      ),
+    );
+  if (slab && probe && !isWithin(slab.minus(probe).abs(), limits.of('slab.apart', system)))
+    found.push(
+      limitFinding(
+        limits,
+        system,
+        { id: 'slab.apart', severity: 'invalid', fields: ['probeTemperature', 'slabTemperature'] },
+        {
+          message: `Probe and concrete are ${plainOf(slab.minus(probe).abs(), system === 'US' ? 'deltaF' : 'deltaC')} apart: a warm probe reads low, a cold one high.`,
+          action: 'Leave it in the hole until both are alike.',
+        },
+      ),
+    );
+  if (humidity?.greaterThanOrEqualTo(100))
+    found.push(
+      finding({
+        id: 'slab.wet-sensor',
+        severity: 'invalid',
+        fields: ['humidity'],
+        message: 'The sensor is wet, or water stands in the hole.',
+        action: 'Dry it, check it over a salt, look into the hole.',
+      }),
+    );
+  if (humidity && air && humidity.minus(air).abs().lessThan(limits.number('slab.room', system)))
+    found.push(
+      limitFinding(
+        limits,
+        system,
+        { id: 'slab.room', severity: 'advice', fields: ['humidity', 'airHumidity'] },
+        {
+          message: 'The hole reads as the room does.',
+          action: 'Look whether cap and liner are tight; read it again in an hour.',
+        },
+      ),
+    );
+  return found;
+}
+
+/** Hours as a person says them: 23 h 45 min. */
+function hoursText(hours: number): string {
+  const minutes = Math.round(Math.abs(hours) * 60);
+  const [h, m] = [Math.floor(minutes / 60), minutes % 60];
+  return `${hours < 0 ? '−' : ''}${h > 0 ? `${h} h ` : ''}${m} min`;
+}
+
+/** Why what was read decides nothing yet; undefined where it does. */
+export function notProven(
+  input: SlabHumidityInput,
+  system: System,
+  limits: Limits,
+): { finding: Finding; why: string } | undefined {
+  const { service } = input;
+  if (service !== 'unproven' && service !== 'off') return undefined;
+  const why = service === 'off' ? 'not at service conditions' : 'service conditions are not proven';
+  return {
+    why,
+    finding: limitFinding(
+      limits,
+      system,
+      { id: 'slab.service', severity: 'departure', fields: ['service'] },
+      {
+        message: `A reading for the trend: ${why}.`,
+        action:
+          'Slab and air at service conditions for 48 h before, and a log that shows it; then read again.',
+        remark: `Humidity for the trend only: ${why}.`,
+      },
+    ),
+  };
+}

@@ -1,0 +1,126 @@
+import {
+  CheckField,
+  ChoiceField,
+  EquipmentField,
+  InstantField,
+  MeasureField,
+  RunInput,
+  TextField,
+} from '../fields';
+import { AIR_TEMPERATURE, percentSpec } from '../specs';
+
+/** Shown by a probe: some show a little above a hundred where it is wet. */
+const HUMIDITY = percentSpec('0.1', '110');
+
+/** Salts that a probe is checked over. */
+export const SALTS = [
+  { value: 'nacl', label: 'Sodium chloride, 75' },
+  { value: 'kcl', label: 'Potassium chloride, 85' },
+  { value: 'mgcl2', label: 'Magnesium chloride, 33' },
+  { value: 'k2so4', label: 'Potassium sulfate, 97' },
+] as const;
+export type Salt = (typeof SALTS)[number]['value'];
+
+/** What is read at one visit to a hole. */
+export class SlabHumidityInput extends RunInput {
+  @ChoiceField({
+    label: 'Service conditions',
+    required: true,
+    carry: true,
+    options: [
+      { value: 'proven', label: 'Held for 48 h before it was sealed, and since: the log shows it' },
+      { value: 'kept', label: 'Held since the last reading: the log shows it' },
+      { value: 'unproven', label: 'Held, with no log' },
+      { value: 'off', label: 'Not held: heating, air or enclosure missing' },
+    ],
+    help: 'Slab and air as the finished building will have them.',
+    example: 'proven',
+  })
+  service?: 'proven' | 'kept' | 'unproven' | 'off';
+
+  @CheckField({
+    label: 'Cap was on, nothing loose',
+    missed: {
+      id: 'slab.cap',
+      severity: 'invalid',
+      message: 'The air of the room got into the hole.',
+      action: 'Clean it, seal it, and wait a day again.',
+    },
+  })
+  capped?: boolean;
+
+  @EquipmentField({
+    label: 'Probe',
+    equipmentKind: 'humidity probe',
+    carry: true,
+    help: 'One that is brought along.',
+    example: 'PROBE-1',
+  })
+  probe?: string;
+
+  @TextField({
+    label: 'Certificate of its pack',
+    aside: true,
+    help: 'Of a sensor that stays in the hole: number and date. A copy belongs in the file of every job.',
+    example: '',
+  })
+  certificate?: string;
+
+  @ChoiceField({ label: 'Checked over', options: SALTS, carry: true, example: 'nacl' })
+  salt?: Salt;
+
+  @MeasureField({ label: 'Jar at', ...AIR_TEMPERATURE, carry: true, example: { US: '77', SI: '25' } })
+  saltTemperature?: string;
+
+  @MeasureField({ label: 'Probe shows over it', ...HUMIDITY, carry: true, example: '76.1' })
+  saltShown?: string;
+
+  @InstantField({ label: 'Checked at', carry: true, example: '2031-02-20T09:00:00-05:00' })
+  saltAt?: string;
+
+  @MeasureField({
+    label: 'Concrete, in the hole',
+    ...AIR_TEMPERATURE,
+    required: true,
+    help: 'Without it a humidity says nothing.',
+    example: { US: '70', SI: '21' },
+  })
+  slabTemperature?: string;
+
+  @MeasureField({
+    label: 'Probe',
+    ...AIR_TEMPERATURE,
+    help: 'One that was put in warm reads low: about 6 % of the reading for a degree Celsius.',
+    example: { US: '70', SI: '21' },
+  })
+  probeTemperature?: string;
+
+  @MeasureField({ label: 'Humidity, first', ...HUMIDITY, required: true, example: '84.6' })
+  humidityFirst?: string;
+
+  @MeasureField({
+    label: 'Humidity, five minutes later',
+    ...HUMIDITY,
+    required: true,
+    help: 'This one counts.',
+    example: '84.9',
+  })
+  humidity?: string;
+
+  @MeasureField({
+    label: 'Air of the room',
+    ...AIR_TEMPERATURE,
+    required: true,
+    example: { US: '72', SI: '22' },
+  })
+  airTemperature?: string;
+
+  @MeasureField({ label: 'Its humidity', ...percentSpec('1', '100'), required: true, example: '48' })
+  airHumidity?: string;
+
+  @InstantField({ label: 'Read at', required: true, example: '2031-03-03T11:05:00-05:00' })
+  readAt?: string;
+
+  @TextField({ label: 'Remarks', help: 'Water, works near by, what is closed or off.', example: '' })
+  remarks?: string;
+}

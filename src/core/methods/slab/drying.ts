@@ -1,0 +1,16 @@
+import type { LimitId } from '../../limits';
+
+/** What a slab lies on, and by that from how many sides it dries. */
+export const SLABS = [
+  { value: 'grade', label: 'On grade' },
+  { value: 'below', label: 'Below grade' },
+  { value: 'deck', label: 'On metal deck, or tight below' },
+  { value: 'ventilated', label: 'Suspended, air moves below' },
+] as const;
+export type SlabKind = (typeof SLABS)[number]['value'];
+export const SLAB_KINDS: readonly SlabKind[] = SLABS.map(({ value }) => value);
+
+/** The row that says how deep a hole goes. */
+export function depthRow(kind: SlabKind): LimitId {
+  return kind === 'ventilated' ? 'slab.depth-two' : 'slab.depth-one';
+}
