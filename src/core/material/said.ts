@@ -14,6 +14,8 @@ function wordsOf(field: FieldSpec, value: unknown): string {
   if (field.kind === 'check') return value === true ? 'yes' : '';
   if (typeof value !== 'string') return '';
   if (field.kind === 'measure') return measureWords(value);
+  // The day is enough of what is known of a lot or a sample.
+  if (field.kind === 'instant') return value.slice(0, 10);
   if (field.kind === 'choice') return field.options.find((option) => option.value === value)?.label ?? value;
   return value;
 }

@@ -30,7 +30,7 @@ import {
   validateInput,
 } from '@/core/methods';
 import { stillAwaited } from '@/core/methods/awaited';
-import { findMethod } from '@/core/methods/registry';
+import { findMethod, testsSpecimen } from '@/core/methods/registry';
 import {
   batches,
   lots,
@@ -193,7 +193,7 @@ export const startRun = defineUseCase({
     const [newest] = earlier;
     const again = input.repeatReason || method.again === 'freely';
     if (newest && (newest.state === 'open' || !again)) return { runId: newest.id };
-    if (newest && method.runOn === 'specimen') {
+    if (newest && method.runOn === 'specimen' && method.spends !== false) {
       throw new Conflict('A broken specimen cannot be tested again: correct its readings instead.');
     }
     // The newest of all, whoever set it: a project's own limit counts for a run at the bench as it does at the truck.
@@ -428,7 +428,7 @@ async function recordOutcome(
     computedAt: now,
     by: actor.id,
   });
-  if (place.specimen && method.spends !== false) {
+  if (place.specimen && testsSpecimen(method, place.specimen)) {
     const at = typed[method.performedAt];
     const testedAt = typeof at === 'string' ? new Date(at) : now;
     if (place.specimen.testedAt?.getTime() !== testedAt.getTime()) {

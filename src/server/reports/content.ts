@@ -303,7 +303,10 @@ function sampleFacts(
   const about = material.Sample ? saidOf(material.Sample, sample.about) : [];
   const ticket = material.comesInLoads
     ? `, ticket ${sample.ticket || 'not recorded'}, truck ${sample.truck || 'not recorded'}`
-    : about.map(([, text]) => `, ${text}`).join('');
+    : // A number alone says nothing without what it is of.
+      about
+        .map(([word, text]) => `, ${/^[\d.]+$/u.test(text) ? `${word.toLowerCase()} ${text}` : text}`)
+        .join('');
   return [
     [capital(material.words.sample[0]), `${label}${ticket}`],
     [material.comesInLoads ? 'Sampled' : 'Taken', `${when(sample.sampledAt, zone)} by ${sampledByName}`],

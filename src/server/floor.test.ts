@@ -1,0 +1,196 @@
+import { randomUUID } from 'node:crypto';
+import { and, eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { outcomes, runs, verdicts, waits } from '@/db/schema';
+import { freshDatabase } from '@/testing/database';
+import { errorsOf } from '@/testing/refusals';
+import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
+import { addEquipment, recordVerification } from './actions/gear';
+import { createLot, createSpecification } from './actions/jobs';
+import { registerSpecimens } from './actions/register';
+import { prepareReport } from './actions/reports';
+import { completeRun, saveReadings, startRun } from './actions/runs';
+import { takeSample } from './actions/samples';
+import { perform } from './perform';
+import { specimenViews } from './queries/dossier';
+import { sampleDossier } from './queries/sample';
+import { dayList } from './queries/today';
+import { currentReadings } from './readings';
+import { composeReport } from './reports/content';
+import type { Actor, UseCase } from './use-case';
+import { rebuildVerdicts } from './verdicts';
+import { rebuildWaits } from './waits';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let site: Site;
+let lotId = '';
+let sampleId = '';
+let holes: string[] = [];
+const act = <I extends object, R>(
+  who: Actor['role'],
+  useCase: UseCase<I, R>,
+  data: object,
+  at: number,
+): Promise<R> => perform(site.db, site.actors[who], useCase, data, new Date(at));
+const iso = (at: number): string => new Date(at).toISOString();
+const zone = { name: 'Zone A', slab: 'grade', area: '900 ft2', walls: '2', aggregate: 'normal' };
+const floorOf = (asked: object, code = 'F1') =>
+  act(
+    'reviewer',
+    createSpecification,
+    { jobId: site.jobId, code, title: 'Hall', material: 'floor', asked },
+    CAST,
+  );
+const zoneOf = (about: object) =>
+  act('laboratory', takeSample, { clientId: randomUUID(), lotId, sampledAt: iso(CAST), about }, CAST + HOUR);
+
+beforeAll(async () => {
+  fresh = await freshDatabase();
+  site = await makeSite(fresh.db, 'FLR');
+  const { equipmentId } = await act(
+    'manager',
+    addEquipment,
+    { number: 'FLR-P', kind: 'humidity probe', name: 'Probe' },
+    CAST,
+  );
+  await act('laboratory', recordVerification, { equipmentId, verifiedOn: '2031-02-01' }, CAST);
+  const { specificationId } = await floorOf({
+    floor: 'resilient',
+    humidityMost: '85',
+    limitFrom: 'sheet of the glue',
+  });
+  ({ lotId } = await act(
+    'laboratory',
+    createLot,
+    { jobId: site.jobId, specificationId, title: 'Level 0', startsAt: iso(CAST) },
+    CAST,
+  ));
+  ({ sampleId } = await zoneOf(zone));
+  await act(
+    'laboratory',
+    registerSpecimens,
+    { sampleId, how: 'holes', form: 'slab-hole', count: 3, place: 'By grid B' },
+    CAST + HOUR,
+  );
+  holes = (await specimenViews(site.db, [sampleId])).map(({ id }) => id).toSorted();
+});
+afterAll(() => fresh?.close());
+
+async function test(
+  specimenId: string,
+  method: string,
+  values: Record<string, string>,
+  at: number,
+): Promise<string> {
+  const { runId } = await act('laboratory', startRun, { method, specimenId }, at);
+  // What was set up for the hole before stands already.
+  const known = new Map((await currentReadings(site.db, runId)).map(({ field, seq }) => [field, seq]));
+  const readings = readingsOf(values).map((each) => ({ ...each, basedOn: known.get(each.field) }));
+  await act('laboratory', saveReadings, { runId, readings }, at);
+  await act('laboratory', completeRun, { runId, reasons: [], reasonForAll: '' }, at);
+  return runId;
+}
+const drill = (place: number, depth = '2.00', at = CAST + 2 * HOUR) =>
+  test(
+    holes[place] ?? '',
+    'slab-hole',
+    {
+      ...{ scanned: 'clear', thickness: '5', thicknessBy: 'core', drilled: 'dry', cleaned: 'true' },
+      ...{ depth, lined: 'true', sealedAt: iso(at) },
+    },
+    at,
+  );
+const readAt = (place: number, humidity: string, at: number, over: Record<string, string> = {}) =>
+  test(
+    holes[place] ?? '',
+    'slab-humidity',
+    {
+      ...{
+        service: 'proven',
+        capped: 'true',
+        probe: 'FLR-P',
+        salt: 'nacl',
+        saltTemperature: '77',
+        saltShown: '75.3',
+      },
+      ...{ saltAt: iso(at - 3 * DAY), slabTemperature: '70', probeTemperature: '70', airTemperature: '72' },
+      ...{ humidityFirst: humidity, humidity, airHumidity: '48', readAt: iso(at), ...over },
+    },
+    at,
+  );
+const standing = async () =>
+  (
+    await site.db
+      .select()
+      .from(verdicts)
+      .where(and(eq(verdicts.sampleId, sampleId), eq(verdicts.released, false)))
+  ).map(({ state, statistic }) => [state, statistic]);
+const waiting = async () =>
+  (await site.db.select().from(waits).where(eq(waits.lane, 'slab'))).toSorted((a, b) =>
+    a.what.localeCompare(b.what),
+  );
+const newest = async (runId: string) =>
+  (await site.db.select().from(outcomes).where(eq(outcomes.runId, runId)))
+    .toSorted((a, b) => a.seq - b.seq)
+    .at(-1)?.outcome;
+
+describe('a zone of a floor', () => {
+  it('is refused where its limit has no source, and where its area is not said', async () => {
+    expect(Object.keys(await errorsOf(floorOf({ floor: 'resilient', humidityMost: '85' }, 'F2')))).toEqual([
+      'limitFrom',
+    ]);
+    expect(Object.keys(await errorsOf(zoneOf({ ...zone, area: '' })))).toEqual(['area']);
+    expect(Object.keys(await errorsOf(zoneOf({ ...zone, slab: 'moon' })))).toEqual(['slab']);
+  });
+  it('waits for each hole from a day after it was sealed until it was read', async () => {
+    for (const place of [0, 1, 2]) await drill(place, place === 2 ? '1.50' : '2.00');
+    const [first] = await waiting();
+    expect(await waiting()).toHaveLength(3);
+    expect([first?.opensAt, first?.doneAt]).toEqual([new Date(CAST + 26 * HOUR), null]);
+    const day = await dayList(site.db, site.actors.laboratory, new Date(CAST + 30 * HOUR));
+    expect(day.sets.filter(({ lane }) => lane === 'slab').length).toBeGreaterThan(0);
+    await readAt(0, '83.2', CAST + 27 * HOUR);
+    const done = (await waiting()).filter(({ doneAt }) => doneAt !== null);
+    expect(done.map(({ specimenId }) => specimenId)).toEqual([holes[0]]);
+    expect((await site.db.transaction((tx) => rebuildWaits(tx, new Date(CAST + 28 * HOUR)))).changed).toBe(0);
+  });
+  it('has no verdict before every hole that it wants was read, and no pass by one that is too shallow', async () => {
+    expect(await standing()).toEqual([['not yet determinable', null]]);
+    await readAt(1, '84.1', CAST + 28 * HOUR);
+    const shallow = await readAt(2, '82.0', CAST + 28 * HOUR);
+    expect((await newest(shallow))?.results).toMatchObject([{ text: '≥ 82', bound: 'at least' }]);
+    expect(await standing()).toEqual([['not yet determinable', null]]);
+  });
+  it('fails by one hole above its limit, and is told what became of it since', async () => {
+    const runId = await readAt(1, '89.0', CAST + 15 * DAY, { airHumidity: '60' });
+    const outcome = await newest(runId);
+    expect(outcome?.picture.values.change).toContain('Wetter than the temperature explains');
+    expect(outcome?.findings.map(({ id }) => id)).toContain('slab.band');
+    expect(await standing()).toEqual([['does not meet', '89']]);
+    const { sets: own } = await sampleDossier(site.db, site.actors.reviewer, sampleId);
+    expect(own).toHaveLength(1);
+    expect(own[0]?.note).toContain('Does not meet: highest 89 % against 85 %');
+    expect((await site.db.transaction((tx) => rebuildVerdicts(tx))).changed).toBe(0);
+  });
+  it('keeps a reading for the trend, which decides nothing', async () => {
+    const runId = await readAt(1, '86.0', CAST + 20 * DAY, { service: 'off' });
+    expect((await newest(runId))?.results[0]?.provisional).toBe('not at service conditions');
+    expect((await standing())[0]?.[0]).toBe('not yet determinable');
+  });
+  it('stands in a report with every visit, the hole beside it', async () => {
+    const at = new Date(CAST + 21 * DAY);
+    await act('laboratory', prepareReport, { sampleId }, at.getTime());
+    const report = await composeReport(site.db, site.actors.reviewer, { sampleId });
+    const text = JSON.stringify(report);
+    expect(text).toContain('Report of moisture tests on a floor');
+    expect(text).toContain('Zone A');
+    expect(text).toContain('≥ 82');
+    const [own] = await site.db
+      .select()
+      .from(runs)
+      .where(and(eq(runs.specimenId, holes[1] ?? ''), eq(runs.method, 'slab-humidity')));
+    expect(own?.state).toBe('complete');
+  });
+});
