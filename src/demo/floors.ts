@@ -69,7 +69,7 @@ const ZONES: readonly Zone[] = [
     area: '1,080 ft2',
     walls: '1',
     holes: [['6', '2.38']],
-    drilledDaysAgo: 0.6,
+    drilledDaysAgo: 1.3,
     visits: [],
   },
 ];

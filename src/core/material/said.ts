@@ -10,6 +10,16 @@ export function saidOf(type: new () => object, stored: Stored): Said[] {
   });
 }
 
+/** What says nothing without its label: a bare number, a day, a yes. */
+const BARE = /^(?:[\d.-]+|yes|no|not known)$/iu;
+
+/** The same in one line, for lists: each by itself where it is understood so, else behind its label. */
+export function inShort(said: readonly Said[]): string {
+  return said
+    .map(([label, text]) => (BARE.test(text) ? `${label.toLowerCase()} ${text.toLowerCase()}` : text))
+    .join(', ');
+}
+
 function wordsOf(field: FieldSpec, value: unknown): string {
   if (field.kind === 'check') return value === true ? 'yes' : '';
   if (typeof value !== 'string') return '';

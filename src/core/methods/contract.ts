@@ -236,6 +236,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly needsCard?: boolean;
   /** False for a test that leaves its specimen whole, to be broken afterwards. */
   readonly spends?: false;
+  /** It tests its specimen though it leaves it whole: nothing ever spends it, as a hole in a floor that is read. */
+  readonly tests?: true;
   /** Made on the pieces of a specimen that is broken, and never before. */
   readonly pieces?: true;
   /**

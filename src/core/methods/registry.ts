@@ -159,17 +159,6 @@ export function methodsFor(
   return [...takes.filter(isPlanned), ...takes.filter((method) => !isPlanned(method))];
 }
 
-/**
- * True where a specimen of a form is tested by a test: by one that breaks it, or, where none does, by one whose results count
- * in a set. A hole in a floor is never spent; once it was read it is tested.
- */
-export function testsSpecimen(method: Method, specimen: { readonly form: string }): boolean {
-  return (
-    method.spends !== false ||
-    (method.set !== undefined && methodsFor(specimen).every(({ spends }) => spends === false))
-  );
-}
-
 /** The methods that the pieces of a broken specimen can be looked at by. */
 export function methodsOfPieces({ form }: { readonly form: string }): readonly Method[] {
   return METHODS.filter(({ pieces, forms }) => pieces === true && forms?.includes(form));

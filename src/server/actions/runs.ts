@@ -30,7 +30,7 @@ import {
   validateInput,
 } from '@/core/methods';
 import { stillAwaited } from '@/core/methods/awaited';
-import { findMethod, testsSpecimen } from '@/core/methods/registry';
+import { findMethod, METHODS } from '@/core/methods/registry';
 import {
   batches,
   lots,
@@ -106,6 +106,13 @@ async function refuseOtherShapes(tx: Transaction, specimenId: string, method: Me
   if (specimen && !method.forms?.includes(specimen.size)) {
     throw new Conflict(`${method.title} is not made on a ${formText(specimen.size).toLowerCase()}.`);
   }
+}
+
+/** True for a form that no test spends: a hole in a floor. */
+function isNeverSpent(form: string): boolean {
+  return METHODS.every(
+    ({ runOn, forms, spends }) => runOn !== 'specimen' || spends === false || !forms?.includes(form),
+  );
 }
 
 /** A morning or an afternoon at the press: what was set up then still stands. */
@@ -428,7 +435,7 @@ async function recordOutcome(
     computedAt: now,
     by: actor.id,
   });
-  if (place.specimen && testsSpecimen(method, place.specimen)) {
+  if (place.specimen && (method.spends !== false || method.tests)) {
     const at = typed[method.performedAt];
     const testedAt = typeof at === 'string' ? new Date(at) : now;
     if (place.specimen.testedAt?.getTime() !== testedAt.getTime()) {
@@ -517,9 +524,10 @@ export const completeRun = defineUseCase({
         ...(method.spends === false
           ? {
               kind: 'note' as const,
-              note: method.pieces
-                ? `${method.title}: done.`
-                : `${method.title}: left whole, still to be broken.`,
+              note:
+                method.pieces || isNeverSpent(place.specimen?.form ?? '')
+                  ? `${method.title}: done.`
+                  : `${method.title}: left whole, still to be broken.`,
             }
           : { kind: 'tested' as const }),
         at: now,

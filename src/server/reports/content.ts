@@ -5,7 +5,7 @@ import { CRITERIA } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
 import type { LotSays, Material, Said } from '@/core/material/contract';
-import { saidOf } from '@/core/material/said';
+import { inShort, saidOf } from '@/core/material/said';
 import { formText } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
 import { factText, fieldsOf, type Method, rowsText } from '@/core/methods';
@@ -303,10 +303,9 @@ function sampleFacts(
   const about = material.Sample ? saidOf(material.Sample, sample.about) : [];
   const ticket = material.comesInLoads
     ? `, ticket ${sample.ticket || 'not recorded'}, truck ${sample.truck || 'not recorded'}`
-    : // A number alone says nothing without what it is of.
-      about
-        .map(([word, text]) => `, ${/^[\d.]+$/u.test(text) ? `${word.toLowerCase()} ${text}` : text}`)
-        .join('');
+    : about.length > 0
+      ? `, ${inShort(about)}`
+      : '';
   return [
     [capital(material.words.sample[0]), `${label}${ticket}`],
     [material.comesInLoads ? 'Sampled' : 'Taken', `${when(sample.sampledAt, zone)} by ${sampledByName}`],

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { Verdict } from '@/core/acceptance';
 import { findCriterion } from '@/core/acceptance/criteria';
 import type { Material, Said, Stored } from '@/core/material/contract';
-import { saidOf } from '@/core/material/said';
+import { inShort, saidOf } from '@/core/material/said';
 import { type UnitId, withUnit } from '@/core/quantity';
 import { capital } from '@/core/words';
 import { TextLink } from '../parts/LinkButton';
@@ -61,13 +61,7 @@ export function SamplesTable({
               <TableCell className="mono" sx={{ whiteSpace: 'nowrap' }}>
                 <TextLink href={`/samples/${id}`}>{label}</TextLink>
               </TableCell>
-              <TableCell>
-                {material.Sample
-                  ? saidOf(material.Sample, about)
-                      .map(([, text]) => text)
-                      .join(', ')
-                  : ''}
-              </TableCell>
+              <TableCell>{material.Sample ? inShort(saidOf(material.Sample, about)) : ''}</TableCell>
               {cells.map((cell, place) => (
                 <TableCell key={more[place]}>{cell}</TableCell>
               ))}

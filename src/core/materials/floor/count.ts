@@ -40,7 +40,7 @@ export function holesWanted(
       : '';
   return {
     count,
-    why: `${byWalls ? `One by each of ${walls} exterior walls and one inside; ${own.count} by ${area}.` : `For ${area}.`}${trap}`,
+    why: `${byWalls ? `one by each of ${walls} exterior walls and one inside; ${own.count} by ${area}.` : `for ${area}.`}${trap}`,
     ...(other > count ? { other } : {}),
   };
 }

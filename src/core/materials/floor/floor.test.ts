@@ -26,7 +26,7 @@ describe('how many holes a zone wants', () => {
     expect(wanted('4400 ft2', 'US', '6')?.count).toBe(7);
     expect(wanted('900 ft2', 'US', '4')).toMatchObject({ count: 5 });
     expect(wanted('900 ft2', 'US', '4')?.why).toContain(
-      'each of 4 exterior walls and one inside; 3 by 900 ft²',
+      'one by each of 4 exterior walls and one inside; 3 by 900 ft²',
     );
     expect(wanted('900 ft2', 'US', '4', 'ventilated')?.count).toBe(3);
   });

@@ -49,7 +49,7 @@ export const floor: Material = {
     const wanted = holesWanted(zone, limits, system);
     return wanted
       ? { count: wanted.count, take: wanted.count, why: wanted.why }
-      : { count: 0, take: 0, why: 'Its area is not known.' };
+      : { count: 0, take: 0, why: 'its area is not known.' };
   },
   summary: (asked) => [
     ['Goes on it', floorWords(asked)],

@@ -16,6 +16,7 @@ export const slabHumidity: Method<SlabHumidityInput> = {
   runOn: 'specimen',
   forms: ['slab-hole'],
   spends: false,
+  tests: true,
   again: 'freely',
   facts: {
     sealedAt: { of: 'specimen', take: 'input.sealedAt', by: ['slab-hole'], is: 'instant' },

@@ -5,6 +5,8 @@ import type { BenchProps } from '../kit';
 const WIDE = 560;
 const HIGH = 240;
 const LEFT = 44;
+/** Room for what is allowed, in words. */
+const RIGHT = 104;
 const BASE = HIGH - 30;
 
 /** The readings of one hole over the weeks with what its floor allows, what became of it since, and when it may be dry. */
@@ -22,7 +24,7 @@ export function SlabHumidityBench({ picture: { values } }: BenchProps) {
   const last = points.at(-1);
   const days = Math.max(7, last?.day ?? 0);
   const low = Math.floor(Math.min(60, ...points.map(({ humidity }) => humidity - 5)) / 10) * 10;
-  const x = (day: number): number => LEFT + ((WIDE - LEFT - 70) * day) / days;
+  const x = (day: number): number => LEFT + ((WIDE - LEFT - RIGHT) * day) / days;
   const y = (humidity: number): number => 14 + ((BASE - 14) * (100 - humidity)) / (100 - low);
   const ticks = Array.from({ length: (100 - low) / 10 + 1 }, (_, place) => low + 10 * place);
   return (
@@ -36,7 +38,7 @@ export function SlabHumidityBench({ picture: { values } }: BenchProps) {
       >
         {ticks.map((tick) => (
           <g key={tick}>
-            <line x1={LEFT} x2={WIDE - 70} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
+            <line x1={LEFT} x2={WIDE - RIGHT} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
             <text
               x={LEFT - 8}
               y={y(tick) + 4}
@@ -53,14 +55,14 @@ export function SlabHumidityBench({ picture: { values } }: BenchProps) {
           <g>
             <line
               x1={LEFT}
-              x2={WIDE - 70}
+              x2={WIDE - RIGHT}
               y1={y(allowed)}
               y2={y(allowed)}
               stroke={palette.error.main}
               strokeWidth={2}
               strokeDasharray="7 4"
             />
-            <text x={WIDE - 64} y={y(allowed) + 4} fontSize={12} fill={palette.error.main}>
+            <text x={WIDE - RIGHT + 6} y={y(allowed) + 4} fontSize={12} fill={palette.error.main}>
               {`${allowed} % at most`}
             </text>
           </g>
