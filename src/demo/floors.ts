@@ -27,6 +27,8 @@ interface Zone {
   readonly holes: readonly (readonly [thickness: string, depth: string])[];
   readonly drilledDaysAgo: number;
   readonly visits: readonly Visit[];
+  /** pH at each hole, read at the second visit; none where it is still to be read. */
+  readonly pH: readonly string[];
 }
 
 /** The waiting hall of the terminal: one zone dry, one that rose when the heating came on, one short of holes and not read yet. */
@@ -47,6 +49,7 @@ const ZONES: readonly Zone[] = [
       { daysAgo: 15, slab: 69, room: [70, 41], shows: [83.7, 82.9, 83.2] },
       { daysAgo: 4, slab: 69, room: [70, 42], shows: [81.6, 80.7, 81.1] },
     ],
+    pH: ['9', '9.5', '9'],
   },
   {
     name: 'Zone 2, sea side',
@@ -63,6 +66,7 @@ const ZONES: readonly Zone[] = [
       { daysAgo: 39, slab: 61, room: [60, 46], shows: [81.2, 80.4, 82.3, 81.6] },
       { daysAgo: 11, slab: 74, room: [75, 58], shows: [86.6, 85.2, 91.8, 86.1] },
     ],
+    pH: ['9.5', '9', '10.5', '9'],
   },
   {
     name: 'Zone 3, café',
@@ -71,6 +75,7 @@ const ZONES: readonly Zone[] = [
     holes: [['6', '2.38']],
     drilledDaysAgo: 1.3,
     visits: [],
+    pH: [],
   },
 ];
 
@@ -161,6 +166,18 @@ export async function addFloors(db: Database, { act, read }: Hands, jobId: strin
         sealedAt: iso(sealed),
       };
       await read('laboratory', runId, readings, sealed, true);
+    }
+    const [, second] = zone.visits;
+    if (second) {
+      const at = now.getTime() - second.daysAgo * DAY + HOUR;
+      const { runId } = await act('laboratory', startRun, { method: 'surface-ph', sampleId }, at);
+      const puddles = zone.pH.map((pH, place) => ({
+        place: `H${place + 1}`,
+        waited: String(58 + place),
+        pH,
+      }));
+      const readings = { surface: 'ready', water: 'distilled', by: 'paper', puddles, readAt: iso(at) };
+      await read('laboratory', runId, readings, at, true);
     }
     for (const { daysAgo, slab, room, shows } of zone.visits)
       for (const [place, hole] of holes.entries()) {

@@ -179,6 +179,32 @@ describe('a zone of a floor', () => {
     expect((await newest(runId))?.results[0]?.provisional).toBe('not at service conditions');
     expect((await standing())[0]?.[0]).toBe('not yet determinable');
   });
+  it('has its surface read too, each puddle by itself: one too high is told with its place', async () => {
+    const at = CAST + 20 * DAY;
+    const { runId } = await act('laboratory', startRun, { method: 'surface-ph', sampleId }, at);
+    const [opened] = await site.db.select().from(runs).where(eq(runs.id, runId));
+    // It was opened with the zone.
+    expect(opened?.startedAt.getTime()).toBeLessThan(at);
+    const puddles = [
+      { place: 'H1', waited: '60', pH: '9' },
+      { place: 'H2', waited: '60', pH: '10.5' },
+      { place: 'H3', waited: '4', pH: '7' },
+    ];
+    await act(
+      'laboratory',
+      saveReadings,
+      {
+        runId,
+        readings: readingsOf({ surface: 'ready', water: 'distilled', by: 'paper', puddles, readAt: iso(at) }),
+      },
+      at,
+    );
+    await act('laboratory', completeRun, { runId, reasons: [], reasonForAll: '' }, at);
+    const outcome = await newest(runId);
+    expect(outcome?.results.map(({ text }) => text)).toEqual(['10.5', '9.0']);
+    expect(outcome?.verdicts.map(({ state }) => state)).toEqual(['does not meet', 'meets']);
+    expect(outcome?.findings.map(({ message }) => message)).toEqual(['H3 stood 4 s: it does not count.']);
+  });
   it('stands in a report with every visit, the hole beside it', async () => {
     const at = new Date(CAST + 21 * DAY);
     await act('laboratory', prepareReport, { sampleId }, at.getTime());

@@ -39,6 +39,7 @@ import { LIMITS as SLUMP } from '../methods/slump/limits';
 import { LIMITS as SLUMP_FLOW } from '../methods/slump-flow/limits';
 import { LIMITS as SPLITTING_TENSILE } from '../methods/splitting-tensile/limits';
 import { LIMITS as STATIC_MODULUS } from '../methods/static-modulus/limits';
+import { LIMITS as SURFACE_PH } from '../methods/surface-ph/limits';
 import { LIMITS as TEMPERATURE } from '../methods/temperature/limits';
 import { LIMITS as UNIT_ABSORPTION } from '../methods/unit-absorption/limits';
 import { LIMITS as UNIT_COMPRESSION } from '../methods/unit-compression/limits';
@@ -83,6 +84,7 @@ export const REGISTER = {
   ...POINT_LOAD,
   ...SITE_FACTOR,
   ...SLAB,
+  ...SURFACE_PH,
   ...MASONRY,
   ...UNIT_RECEIVING,
   ...UNIT_CONDITIONING,

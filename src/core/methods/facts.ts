@@ -1,5 +1,4 @@
-import type { Dimension } from '../quantity';
-import { readInstant } from '../quantity';
+import { type Dimension, type Exact, exact, readInstant } from '../quantity';
 import { isPossible, rangeWords, setupMeasure } from './measure-text';
 import { didYouMean } from './nearest';
 import { RATIO_RANGE, SPECIFIED, type SpecifiedName } from './specified';
@@ -19,6 +18,8 @@ export type FactKind =
   | 'pairs'
   /** A whole number. */
   | 'whole'
+  /** A number without a unit: a pH. */
+  | 'number'
   | 'instant';
 
 /**
@@ -83,6 +84,14 @@ export function factMeasure(
   unit?: Parameters<typeof setupMeasure>[2],
 ): ReturnType<typeof setupMeasure> {
   return setupMeasure(factText(setup, name), dimension, unit);
+}
+
+const NUMBER = /^\d{1,6}(?:\.\d{1,6})?$/u;
+
+/** A fact that is a number without a unit; undefined where it is not known. */
+export function factNumber(setup: Known, name: string): Exact | undefined {
+  const text = factText(setup, name);
+  return text !== undefined && NUMBER.test(text) ? exact(text) : undefined;
 }
 
 /** True where a fact is known to be so. */
@@ -173,6 +182,7 @@ function factProblem(is: FactKind, fact: unknown): string | null {
   }
   if (!isText(fact)) return 'a text is expected.';
   if (is === 'text') return null;
+  if (is === 'number') return NUMBER.test(fact) ? null : 'a plain number is expected.';
   if (is === 'whole') return /^\d{1,6}$/u.test(fact) ? null : 'a whole number is expected.';
   if (is === 'instant') {
     const read = readInstant(fact);

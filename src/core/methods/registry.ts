@@ -50,6 +50,7 @@ import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
 import { splittingTensile } from './splitting-tensile';
 import { staticModulus } from './static-modulus';
+import { surfacePh } from './surface-ph';
 import { temperatureRecord } from './temperature-record';
 import { unitAbsorption } from './unit-absorption';
 import { unitCompression } from './unit-compression';
@@ -121,6 +122,7 @@ const REGISTRY = {
   'mortar-making': mortarMaking,
   'slab-hole': slabHole,
   'slab-humidity': slabHumidity,
+  'surface-ph': surfacePh,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

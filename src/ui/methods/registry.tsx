@@ -74,6 +74,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'mortar-making': dynamic(() => import('./mortar-making').then((all) => all.InMortarMaking)),
   'slab-hole': dynamic(() => import('./slab-hole').then((all) => all.InSlabHole)),
   'slab-humidity': dynamic(() => import('./slab-humidity').then((all) => all.InSlabHumidity)),
+  'surface-ph': dynamic(() => import('./surface-ph').then((all) => all.InSurfacePh)),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };
 

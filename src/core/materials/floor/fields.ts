@@ -23,6 +23,22 @@ export class Asked extends RunInput {
   })
   humidityMost?: string;
 
+  @MeasureField({
+    label: 'pH of the surface at least',
+    ...countSpec('0.1', '14'),
+    help: 'By the maker; left open, 7.',
+    example: '',
+  })
+  phLow?: string;
+
+  @MeasureField({
+    label: 'pH of the surface at most',
+    ...countSpec('0.1', '14'),
+    help: 'By the maker; left open, 10.',
+    example: '11',
+  })
+  phHigh?: string;
+
   @TextField({
     label: 'Whose limit',
     help: 'Maker, sheet and its date.',

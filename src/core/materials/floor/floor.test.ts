@@ -111,5 +111,11 @@ describe('what is asked of a floor', () => {
     ]);
     expect(Object.keys(floor.problems?.({ floor: 'other' }) ?? {})).toEqual(['humidityMost']);
     expect(floor.problems?.({ floor: 'wood' })).toEqual({});
+    expect(Object.keys(floor.problems?.({ floor: 'wood', phHigh: '11' }) ?? {})).toEqual(['limitFrom']);
+    expect(Object.keys(floor.problems?.({ floor: 'wood', phLow: '9', phHigh: '8' }) ?? {})).toEqual([
+      'phHigh',
+    ]);
+    const said = Object.fromEntries(floor.summary({ floor: 'wood', phLow: '7', phHigh: '11' }));
+    expect(said['pH of the surface']).toBe('7 to 11');
   });
 });

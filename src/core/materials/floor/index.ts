@@ -54,19 +54,28 @@ export const floor: Material = {
   summary: (asked) => [
     ['Goes on it', floorWords(asked)],
     ['Humidity at most', measureWords(asked.humidityMost)],
+    ['pH of the surface', phWords(asked)],
     ['Whose limit', String(asked.limitFrom ?? '')],
   ],
-  problems: ({ floor: on, humidityMost, limitFrom }): Record<string, string> => {
-    if (humidityMost && !limitFrom)
+  problems: ({ floor: on, humidityMost, phLow, phHigh, limitFrom }): Record<string, string> => {
+    if (phLow && phHigh && Number(phLow) >= Number(phHigh))
+      return { phHigh: 'pH at most lies above pH at least.' };
+    if ((humidityMost || phLow || phHigh) && !limitFrom)
       return { limitFrom: 'Say whose limit it is, with its date: it is printed beside every verdict.' };
     return on === 'other' && !humidityMost
       ? { humidityMost: 'Of something else no usual limit is known: ask its maker.' }
       : {};
   },
-  opens: () => [],
+  opens: () => ['surface-ph'],
   onLot: [],
   criteria: ['slab-humidity'],
 };
+
+function phWords({ phLow, phHigh }: Stored): string {
+  if (phLow && phHigh) return `${phLow} to ${phHigh}`;
+  if (phHigh) return `at most ${phHigh}`;
+  return phLow ? `at least ${phLow}` : '';
+}
 
 function floorWords({ floor: on }: Stored): string {
   return FLOORS.find(({ value }) => value === on)?.label ?? '';
