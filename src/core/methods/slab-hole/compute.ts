@@ -89,7 +89,7 @@ export function compute(input: SlabHoleInput, setup: RunSetup): Outcome {
       limitFinding(
         limits,
         system,
-        { id: 'slab.depth', severity: 'departure', fields: ['depth'] },
+        { id: 'slab.depth', severity: 'departure', fields: ['depth', 'thickness'] },
         {
           message: `It is ${plainOf(off.abs().toSignificantDigits(3), unit)} too ${lies}: ${plainOf(wanted.toSignificantDigits(4), unit)} is asked for.`,
           action:

@@ -75,7 +75,7 @@ export class SlabHumidityInput extends RunInput {
   @MeasureField({ label: 'Probe shows over it', ...HUMIDITY, carry: true, example: '76.1' })
   saltShown?: string;
 
-  @InstantField({ label: 'Checked at', carry: true, example: '2031-02-20T09:00:00-05:00' })
+  @InstantField({ label: 'Checked at', carry: true, example: '2031-02-28T09:00:00-05:00' })
   saltAt?: string;
 
   @MeasureField({

@@ -18,7 +18,6 @@ export const HIGHEST = 'highest pH';
 export const LOWEST = 'lowest pH';
 
 interface Puddle {
-  readonly id: string;
   readonly place: string;
   readonly pH: Exact;
   readonly waited: Exact;
@@ -39,17 +38,17 @@ export function compute(input: SurfacePhInput, setup: RunSetup): Outcome {
   const findings: Finding[] = [];
   const all = wholeRows(input.puddles).flatMap((row): Puddle[] => {
     const [pH, waited] = [readMeasure(row, 'pH')?.value, readMeasure(row, 'waited')?.value];
-    return pH && waited ? [{ id: row.id, place: row.place ?? '', pH, waited }] : [];
+    return pH && waited ? [{ place: row.place ?? '', pH, waited }] : [];
   });
   const wait = limits.of('ph.wait', system);
   const counted = all.filter(({ waited }) => isWithin(waited, wait));
-  for (const { id, place, waited } of all)
+  for (const { place, waited } of all)
     if (!isWithin(waited, wait))
       findings.push(
         limitFinding(
           limits,
           system,
-          { id: 'ph.wait', severity: 'departure', fields: [`puddles/${id}/waited`] },
+          { id: 'ph.wait', severity: 'departure', fields: ['puddles'] },
           {
             message: `${place} stood ${waited.toFixed(0)} s: it does not count.`,
             action: waited.lessThan(wait.low ?? 0)
