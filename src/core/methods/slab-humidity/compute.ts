@@ -1,4 +1,4 @@
-import { isWithin } from '../../limits';
+import { isWithin, type Limits } from '../../limits';
 import { type Exact, exact } from '../../quantity';
 import { dewPoint } from '../../slab/air';
 import { type Change, changeOf } from '../../slab/change';
@@ -50,7 +50,6 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
     factMeasure(setup, 'humidityMost', 'percent', 'percent') ??
     silentLimit(factOption(setup, 'floor', FLOOR_IDS), limits, system)?.value;
   let said = '';
-  let change: Change | undefined;
   let visit: Visit | undefined;
   // Without the temperature of the concrete there is no reading.
   if (humidity && slab) {
@@ -91,7 +90,7 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
       };
     const last = before.at(-1);
     if (visit && last) {
-      change = changeOf(last, visit, limits.number('slab.band', system).toNumber());
+      const change = changeOf(last, visit, limits.number('slab.band', system).toNumber());
       expectedLines(sheet, last, visit);
       said = changeWords(last, visit, change, system);
       if (change.says === 'wetter') findings.push(wetter(change, last, visit, limits, system));
@@ -195,7 +194,7 @@ function wetter(
   change: Change,
   last: Visit,
   now: Visit,
-  limits: ReturnType<typeof limitsOf>,
+  limits: Limits,
   system: SlabHumidityInput['system'],
 ): Finding {
   const room =
@@ -215,7 +214,7 @@ function dryWords(
   readings: readonly Visit[],
   allowed: Exact,
   setup: RunSetup,
-  limits: ReturnType<typeof limitsOf>,
+  limits: Limits,
   system: SlabHumidityInput['system'],
 ): string {
   const first = readings[0];

@@ -1,6 +1,7 @@
 import { isWithin, type Limits } from '../../limits';
 import { convert, type Exact, exact, plainOf, type System } from '../../quantity';
 import { humidityOver } from '../../slab/salts';
+import { durationText } from '../../windows/duration-text';
 import { type Finding, finding } from '../../working';
 import { equipmentUse } from '../equipment-checks';
 import { factText } from '../facts';
@@ -161,11 +162,9 @@ export function readingFindings(input: SlabHumidityInput, setup: RunSetup, limit
   return found;
 }
 
-/** Hours as a person says them: 23 h 45 min. */
+/** Hours as a person says them, before the sealing with their sign. */
 function hoursText(hours: number): string {
-  const minutes = Math.round(Math.abs(hours) * 60);
-  const [h, m] = [Math.floor(minutes / 60), minutes % 60];
-  return `${hours < 0 ? '−' : ''}${h > 0 ? `${h} h ` : ''}${m} min`;
+  return `${hours < 0 ? '−' : ''}${durationText(Math.abs(hours) * 60)}`;
 }
 
 /** Why what was read decides nothing yet; undefined where it does. */
