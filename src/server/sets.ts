@@ -87,7 +87,7 @@ function breakMethod(view: SpecimenView, asked: Specification['asked']): Method 
  * The sets of one sample: specimens that one method breaks, alike in all that its rule names, never mixed. Held ones
  * belong to no set. Those whose mean is a strength test stand first, by age.
  * @param facts what rules ask to know besides, by method
- * @param planned how many specimens the plan of the sample wants; absent: it has none
+ * @param planned how many specimens of a form the plan of the sample wants; absent: it has none
  */
 export function setsOf(
   views: readonly SpecimenView[],
@@ -95,7 +95,7 @@ export function setsOf(
   { asked }: Specification,
   limits: Limits,
   facts: ReadonlyMap<string, Facts> = new Map(),
-  planned?: number,
+  planned?: (form: string) => number | undefined,
 ): SpecimenSet[] {
   const due = views.filter((view) => !isHeld(view));
   const brokenBy = groupBy(due, (view) => breakMethod(view, asked)?.id);
@@ -111,7 +111,15 @@ export function setsOf(
       ].join('/'),
     );
     const sets = [...alike].map(([key, members]) =>
-      setOf({ rule, method: id, key: `${id}/${key}` }, members, job, asked, limits, facts.get(id), planned),
+      setOf(
+        { rule, method: id, key: `${id}/${key}` },
+        members,
+        job,
+        asked,
+        limits,
+        facts.get(id),
+        planned?.(members[0]?.form ?? ''),
+      ),
     );
     return rule.combine === 'strength test'
       ? sets.toSorted((a, b) => (a.ageHours ?? 0) - (b.ageHours ?? 0))
@@ -331,9 +339,9 @@ export async function setsOfViews<P extends Place>(
     known.set(key, facts);
     const limits = limitsBy(place.job);
     const { sample, job, mix } = place;
-    const planned = findMaterial(mix.material)?.plan?.(sample.about, limits, job.system, {
-      ...mix.asked,
-    }).count;
+    const material = findMaterial(mix.material);
+    const planned = (form: string): number | undefined =>
+      material?.plan?.(sample.about, limits, job.system, { ...mix.asked }, form).count;
     made.push({ place, limits, specimens, sets: setsOf(specimens, job, mix, limits, facts, planned) });
   }
   return made;

@@ -16,7 +16,7 @@ import { criteriaOf } from './criteria';
 import { type Asked, type Criterion, type LimitAbout, type Member, rowBy, type Verdict } from './criterion';
 import { evaluate } from './evaluate';
 import { meanLine, rangeLine } from './set-lines';
-import { type Derived, ruleFor, type SetRule, type SpreadRule } from './set-rule';
+import { type Derived, ruleFor, type SetPiece, type SetRule, type SpreadRule } from './set-rule';
 
 export interface CombineAbout {
   readonly system: System;
@@ -73,7 +73,18 @@ export function combine(
   const rule = ruleFor(given, about.limits.profile, about.said);
   const values = members.map(({ value }) => value);
   const all = values.map((_, place) => place);
-  if (rule.combine === 'each alone') return judged(rule, all, heldAgainst(rule, members, all, about));
+  if (rule.combine === 'each alone') {
+    const derived =
+      members.length > 0
+        ? rule.derives?.(meanOf(values.map((value) => exact(value))), {
+            ...about,
+            facts: about.facts ?? {},
+            rejected: about.rejected ?? 0,
+            pieces: piecesOf(members, all),
+          })
+        : undefined;
+    return judged(rule, all, heldAgainst(rule, members, all, about, { derived }), derived);
+  }
   const fewest = typeof rule.fewest === 'string' ? number(rule.fewest, about).toNumber() : (rule.fewest ?? 1);
   if (values.length < fewest)
     return { text: null, mean: null, note: undefined, used: all, lines: [], verdicts: [] };
@@ -86,12 +97,7 @@ export function combine(
     ...(reports ? askedWords(rule, numbers, about) : []),
   ].filter((each) => each !== undefined);
   const counted = used.map((place) => numbers[place] ?? exact(0));
-  const pieces = members.map(({ label, value, quantities = {} }, place) => ({
-    label,
-    value,
-    used: used.includes(place),
-    quantities,
-  }));
+  const pieces = piecesOf(members, used);
   const derived = reports
     ? rule.derives?.(meanOf(counted), {
         ...about,
@@ -109,6 +115,16 @@ export function combine(
     verdicts: reports ? heldAgainst(rule, members, used, about, { waits, derived }) : [],
     ...(derived ? { derived } : {}),
   };
+}
+
+function piecesOf(members: readonly Combinable[], used: readonly number[]): SetPiece[] {
+  return members.map(({ label, value, bound, quantities = {} }, place) => ({
+    label,
+    value,
+    used: used.includes(place),
+    ...(bound ? { bound } : {}),
+    quantities,
+  }));
 }
 
 function number(id: LimitId, { limits, system }: CombineAbout): Exact {
@@ -319,7 +335,12 @@ function lookedAt(rule: SetRule, { quantity }: Criterion, member: Combinable): C
 }
 
 /** Results that make no mean of their own: the criteria of the set say what they come to. */
-function judged(rule: SetRule, used: readonly number[], verdicts: readonly Verdict[]): Combined {
+function judged(
+  rule: SetRule,
+  used: readonly number[],
+  verdicts: readonly Verdict[],
+  derived?: Derived,
+): Combined {
   const unmet = criteriaOf(rule.criteria ?? []).filter(({ id }) =>
     verdicts.some(({ criterion, state }) => criterion === id && state === 'does not meet'),
   );
@@ -334,7 +355,8 @@ function judged(rule: SetRule, used: readonly number[], verdicts: readonly Verdi
     mean: null,
     note: words.size > 0 && !several ? [...words].join(' ') : undefined,
     used,
-    lines: verdicts.flatMap(({ lines }) => lines),
+    lines: [...verdicts.flatMap(({ lines }) => lines), ...(derived?.lines ?? [])],
     verdicts,
+    ...(derived ? { derived } : {}),
   };
 }

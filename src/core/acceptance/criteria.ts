@@ -1,4 +1,5 @@
 import { CRITERIA as BRICK } from '../materials/brick/criteria';
+import { CRITERIA as COATING } from '../materials/coating/criteria';
 import { CRITERIA as CONCRETE } from '../materials/concrete/criteria';
 import { CRITERIA as FLOOR } from '../materials/floor/criteria';
 import { CRITERIA as GROUT } from '../materials/grout/criteria';
@@ -18,6 +19,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...MORTAR,
   ...ROCK,
   ...FLOOR,
+  ...COATING,
 ];
 
 const BY_ID = new Map(CRITERIA.map((criterion) => [criterion.id, criterion]));

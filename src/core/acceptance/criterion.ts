@@ -69,6 +69,11 @@ export interface Criterion {
   readonly count?: RowBy | 'planned';
   /** One result that does not hold decides before the others are there: of the least or the greatest. */
   readonly early?: true;
+  /**
+   * Others are made in the place of results that decide nothing by themselves: a bound that does not reach the limit, one
+   * that is provisional. They are left aside, and said. It is what one result is held against by itself.
+   */
+  readonly repeats?: CriterionLimit;
   /** Of a quantity that is still to come where no test of the set has it yet: it is not determinable until then. */
   readonly awaited?: true;
 }

@@ -118,6 +118,14 @@ function verdictOf(
   };
   const undecided = (why: string): Verdict =>
     verdictWith({ ...base, state: 'not yet determinable', sentence: `Not yet determinable: ${why}.` });
+  const aside = criterion.repeats ? members.filter((each) => leftAside(criterion, each, about)) : [];
+  if (aside.length > 0) {
+    const left = members.filter((each) => !aside.includes(each));
+    const said = `Made again in its place: ${aside.map(asideWords).join(', ')}.`;
+    if (left.length === 0) return undecided(`none of them decides. ${said.slice(0, -1)}`);
+    const verdict = verdictOf(criterion, left, limit, about);
+    return { ...verdict, sentence: `${verdict.sentence} ${said}` };
+  }
   const decisive = criterion.early
     ? members.filter((each) => failsAlone(criterion, each, limit.value, about))
     : [];
@@ -190,6 +198,28 @@ function failsAlone(
   if (value === null || waiting || provisional !== undefined || bound === criterion.holds) return false;
   const held = criterion.compare === 'rounded' ? roundTo(exact(value), step, mode) : exact(value);
   return !holds(criterion, held, limit);
+}
+
+/**
+ * True for a result that is there and can decide nothing: one that can still change, or a bound on the side where what is
+ * asked of one result by itself (the limit of the least or the greatest; else of the mean) could be met or not.
+ */
+function leftAside(
+  criterion: Criterion,
+  { value, waiting, provisional, bound }: Member,
+  about: EvaluateAbout,
+): boolean {
+  if (value === null || waiting) return false;
+  if (provisional !== undefined) return true;
+  const alone = criterion.repeats && limitOf({ ...criterion, limit: criterion.repeats }, about)?.value;
+  if (!bound || !alone) return false;
+  const held = criterion.compare === 'rounded' ? roundTo(exact(value), about.step, about.mode) : exact(value);
+  // At least so much, and that reaches it: it holds. At most so much, and that does not: it fails.
+  return (bound === criterion.holds) !== holds(criterion, held, alone);
+}
+
+function asideWords({ label, bound, provisional }: Member): string {
+  return `${label}, ${provisional ?? `known ${bound} only`}`;
 }
 
 /** How many results it wants. */

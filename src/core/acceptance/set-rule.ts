@@ -29,6 +29,8 @@ export interface SetPiece {
   readonly value: string;
   /** False for one that is left out of the mean. */
   readonly used: boolean;
+  /** It is known to be so much or more, or so much or less, only. */
+  readonly bound?: 'at least' | 'at most';
   readonly quantities: Readonly<Record<string, string>>;
 }
 

@@ -21,8 +21,10 @@ import { LIMITS as DELIVERY } from '../methods/delivery/limits';
 import { LIMITS as DENSITY_YIELD } from '../methods/density-yield/limits';
 import { LIMITS as DRYING } from '../methods/drying/limits';
 import { LIMITS as EVAPORATION } from '../methods/evaporation/limits';
+import { LIMITS as GLUING } from '../methods/gluing/limits';
 import { LIMITS as GROUT_PRISM } from '../methods/grout-prism/limits';
 import { LIMITS as HARDENED_DENSITY } from '../methods/hardened-density/limits';
+import { LIMITS as IMPEDANCE } from '../methods/impedance/limits';
 import { LIMITS as INITIAL_CURING } from '../methods/initial-curing/limits';
 import { LIMITS as EVERY_TEST } from '../methods/limits';
 import { LIMITS as MASONRY_PRESS } from '../methods/masonry-press/limits';
@@ -32,14 +34,18 @@ import { LIMITS as MOULDING } from '../methods/moulding/limits';
 import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
 import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
+import { LIMITS as PULL } from '../methods/pull/limits';
 import { LIMITS as SAMPLING } from '../methods/sampling/limits';
 import { LIMITS as SITE_FACTOR } from '../methods/site-factor/limits';
 import { LIMITS as SLAB } from '../methods/slab/limits';
+import { LIMITS as SLAB_EMISSION } from '../methods/slab-emission/limits';
+import { LIMITS as SLAB_SHEET } from '../methods/slab-sheet/limits';
 import { LIMITS as SLUMP } from '../methods/slump/limits';
 import { LIMITS as SLUMP_FLOW } from '../methods/slump-flow/limits';
 import { LIMITS as SPLITTING_TENSILE } from '../methods/splitting-tensile/limits';
 import { LIMITS as STATIC_MODULUS } from '../methods/static-modulus/limits';
 import { LIMITS as SURFACE_PH } from '../methods/surface-ph/limits';
+import { LIMITS as SURFACE_PROFILE } from '../methods/surface-profile/limits';
 import { LIMITS as TEMPERATURE } from '../methods/temperature/limits';
 import { LIMITS as UNIT_ABSORPTION } from '../methods/unit-absorption/limits';
 import { LIMITS as UNIT_COMPRESSION } from '../methods/unit-compression/limits';
@@ -84,7 +90,13 @@ export const REGISTER = {
   ...POINT_LOAD,
   ...SITE_FACTOR,
   ...SLAB,
+  ...SLAB_EMISSION,
+  ...SLAB_SHEET,
+  ...IMPEDANCE,
   ...SURFACE_PH,
+  ...SURFACE_PROFILE,
+  ...GLUING,
+  ...PULL,
   ...MASONRY,
   ...UNIT_RECEIVING,
   ...UNIT_CONDITIONING,

@@ -91,7 +91,14 @@ export interface SampleOfLot {
   /** What follows from its sets, by what it is: `greatest saturation`; unrounded. */
   readonly found: Readonly<Record<string, string>>;
   /** What its sets and its own tests are held against, each with what the criterion is called. */
-  readonly verdicts: readonly { readonly title: string; readonly state: VerdictState }[];
+  readonly verdicts: readonly {
+    readonly title: string;
+    readonly state: VerdictState;
+    /** The method whose set or test it is of. */
+    readonly method: string;
+  }[];
+  /** The methods that a valid test of it was made by. */
+  readonly tested: readonly string[];
 }
 
 /** What is known besides the samples of a lot. */
@@ -153,12 +160,15 @@ export interface Material {
   proposesRoles?(pieces: readonly RolePiece[]): RoleProposal | null;
   /** What its specimens are weighed, soaked, dried or capped in together, in the order of the work. */
   readonly together?: readonly Together[];
-  /** How many pieces a sample wants, how many to take for that, and why. */
+  /** The forms that have a plan of their own, where a sample wants so many of each; absent: one plan for all of it. */
+  plannedForms?(asked: Stored, sample: Stored): readonly string[];
+  /** How many pieces a sample wants (of a form, where each has its own), how many to take for that, and why. */
   plan?(
     sample: Stored,
     limits: Limits,
     system: System,
     asked: Stored,
+    form?: string,
   ): { count: number; take: number; why: string };
   /** How many samples a lot of its size asks for, in words. */
   lotWants?(lot: Stored, limits: Limits, asked: Stored): string;
@@ -178,6 +188,8 @@ export interface Material {
   readonly onLot: readonly string[];
   /** What is known then already, as method, field, text; what is not known is undefined. */
   readIn?(sample: OpenedSample): readonly (readonly [string, string, string | undefined])[];
+  /** What all tests of one sample say together, where several kinds of them decide on it. */
+  sampleSays?(sample: SampleOfLot, about: LotAbout): LotSays | null;
   /** What the samples of a lot say to one another. */
   across?(samples: readonly SampleOfLot[], about: LotAbout): LotSays | null;
   /** The criteria its specifications are held against, apart from those of its series. */

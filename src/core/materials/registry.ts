@@ -1,5 +1,6 @@
 import type { Material } from '../material/contract';
 import { brick } from './brick';
+import { coating } from './coating';
 import { concrete } from './concrete';
 import { floor } from './floor';
 import { grout } from './grout';
@@ -9,10 +10,17 @@ import { prism } from './prism';
 import { rock } from './rock';
 
 /** Every material by its id. One entry here makes a material known everywhere. */
-const REGISTRY = { concrete, masonry, brick, prism, grout, mortar, rock, floor } as const satisfies Record<
-  string,
-  Material
->;
+const REGISTRY = {
+  concrete,
+  masonry,
+  brick,
+  prism,
+  grout,
+  mortar,
+  rock,
+  floor,
+  coating,
+} as const satisfies Record<string, Material>;
 
 export const MATERIALS: readonly Material[] = Object.values(REGISTRY);
 

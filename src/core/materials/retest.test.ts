@@ -8,7 +8,8 @@ const sample = (draw: string, ...states: VerdictState[]): SampleOfLot => ({
   about: { draw },
   results: [],
   found: {},
-  verdicts: states.map((state, place) => ({ title: `Row ${place}`, state })),
+  verdicts: states.map((state, place) => ({ title: `Row ${place}`, state, method: 'unit-compression' })),
+  tested: [],
 });
 const stand = (samples: readonly SampleOfLot[], over: Partial<BesideSamples> = {}) =>
   afterRetest(samples, { missing: () => [], ...over });

@@ -26,9 +26,11 @@ import { densityYield } from './density-yield';
 import { endGrinding } from './end-grinding';
 import { evaporation } from './evaporation';
 import { fibreBeam } from './fibre-beam';
+import { gluing } from './gluing';
 import { groutMaking } from './grout-making';
 import { groutPrism } from './grout-prism';
 import { hardenedDensity } from './hardened-density';
+import { impedance } from './impedance';
 import { initialCuring } from './initial-curing';
 import { maturityCalibration } from './maturity-calibration';
 import { maturityDatum } from './maturity-datum';
@@ -41,16 +43,20 @@ import { ovenDrying } from './oven-drying';
 import { pointLoad } from './point-load';
 import { prismBuilding } from './prism-building';
 import { prismCompression } from './prism-compression';
+import { pullOff } from './pull-off';
 import { residualBeam } from './residual-beam';
 import { sampling } from './sampling';
 import { siteFactor } from './site-factor';
+import { slabEmission } from './slab-emission';
 import { slabHole } from './slab-hole';
 import { slabHumidity } from './slab-humidity';
+import { slabSheet } from './slab-sheet';
 import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
 import { splittingTensile } from './splitting-tensile';
 import { staticModulus } from './static-modulus';
 import { surfacePh } from './surface-ph';
+import { surfaceProfile } from './surface-profile';
 import { temperatureRecord } from './temperature-record';
 import { unitAbsorption } from './unit-absorption';
 import { unitCompression } from './unit-compression';
@@ -122,7 +128,13 @@ const REGISTRY = {
   'mortar-making': mortarMaking,
   'slab-hole': slabHole,
   'slab-humidity': slabHumidity,
+  'slab-emission': slabEmission,
+  'slab-sheet': slabSheet,
+  impedance,
   'surface-ph': surfacePh,
+  'surface-profile': surfaceProfile,
+  gluing,
+  'pull-off': pullOff,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

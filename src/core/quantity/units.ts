@@ -24,7 +24,8 @@ export type Dimension =
   | 'lengthShare'
   | 'evaporation'
   | 'energy'
-  | 'stiffness';
+  | 'stiffness'
+  | 'emission';
 
 interface UnitDefinition {
   readonly dimension: Dimension;
@@ -62,6 +63,8 @@ export const UNITS = {
   mm: unit('length', 'mm', 1, ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters']),
   cm: unit('length', 'cm', 10, ['cm']),
   m: unit('length', 'm', 1000, ['m', 'metre', 'metres', 'meter', 'meters']),
+  um: unit('length', 'µm', '0.001', ['um', 'µm', 'micron', 'microns']),
+  mil: unit('length', 'mil', INCH.div(1000), ['mil', 'mils']),
   in: unit('length', 'in', INCH, ['in', 'in.', 'inch', 'inches', '"', '″', '”']),
   ft: unit('length', 'ft', INCH.times(12), ['ft', 'ft.', 'foot', 'feet', "'", '′', '’']),
   mm2: unit('area', 'mm²', 1, ['mm2', 'mm²']),
@@ -120,6 +123,14 @@ export const UNITS = {
   'm/s': unit('speed', 'm/s', 1, ['m/s']),
   'lb/ft2/h': unit('evaporation', 'lb/ft²/h', POUND.div(exact('0.3048').pow(2)), ['lb/ft2/h', 'lb/ft²/h']),
   'kg/m2/h': unit('evaporation', 'kg/m²/h', 1, ['kg/m2/h', 'kg/m²/h']),
+  'lb/1000ft2/d': unit('emission', 'lb/1000 ft²/24 h', POUND.div(exact('0.3048').pow(2)).div(86_400_000), [
+    'lb/1000ft2/d',
+    'lb/1000 ft2/24 h',
+    'lb',
+    'lbs',
+  ]),
+  'ug/m2/s': unit('emission', 'µg/(m²·s)', '0.000000001', ['ug/m2/s', 'µg/(m2·s)', 'µg/m²/s']),
+  'g/m2/d': unit('emission', 'g/m²/24 h', exact('0.001').div(86_400), ['g/m2/d', 'g/m2/24 h', 'g/m²/24 h']),
   'in2/ft2': unit('areaShare', 'in²/ft²', exact(1_000_000).div(144), ['in2/ft2', 'in²/ft²']),
   'in/ft': unit('lengthShare', 'in/ft', exact(1000).div(12), ['in/ft']),
   'mm/m': unit('lengthShare', 'mm/m', 1, ['mm/m']),

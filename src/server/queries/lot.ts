@@ -1,6 +1,4 @@
 import { and, eq } from 'drizzle-orm';
-import { findCriterion } from '@/core/acceptance';
-import { sampleLabel } from '@/core/identity/labels';
 import type { LotSays } from '@/core/material/contract';
 import { findMaterial } from '@/core/materials/registry';
 import { isReportable } from '@/core/working';
@@ -10,7 +8,7 @@ import { limitsNow } from '../run-setup';
 import { present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { runViews } from './dossier';
-import { reportsOf, sampleDossiers } from './sample';
+import { reportsOf, sampleDossiers, sampleOfLot } from './sample';
 
 /** A lot with its specification and job, and what its material is. */
 export async function lotHead(db: Queryable, actor: Actor, lotId: string) {
@@ -35,21 +33,7 @@ export async function lotDossier(db: Queryable, actor: Actor, lotId: string) {
   const limits = await limitsNow(db, job);
   const says: LotSays | null =
     material.across?.(
-      dossiers.map(({ sample, sets, fresh }) => ({
-        label: sampleLabel(job.number, sample.number),
-        about: sample.about,
-        results: sets.flatMap(({ mean, test }) => (mean ? [{ ...mean, count: test.used.length }] : [])),
-        found: Object.assign({}, ...sets.map(({ derived }) => derived?.values ?? {})) as Record<
-          string,
-          string
-        >,
-        verdicts: [
-          ...sets.flatMap(({ verdicts }) => verdicts),
-          ...fresh.flatMap(({ state, outcome }) =>
-            state === 'complete' && outcome && isReportable(outcome.findings) ? outcome.verdicts : [],
-          ),
-        ].map(({ criterion, state }) => ({ title: findCriterion(criterion)?.title ?? criterion, state })),
-      })),
+      dossiers.map((each) => sampleOfLot(each)),
       {
         mode: job.rounding,
         system: job.system,

@@ -1,5 +1,10 @@
 import { and, asc, eq, isNotNull, type SQL } from 'drizzle-orm';
+import { findCriterion } from '@/core/acceptance';
 import { groupBy } from '@/core/group-by';
+import { sampleLabel } from '@/core/identity/labels';
+import type { SampleOfLot } from '@/core/material/contract';
+import { findMaterial } from '@/core/materials/registry';
+import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, people, reports, samples, specifications } from '@/db/schema';
 import { present, readableJobs } from '../scope';
@@ -7,12 +12,54 @@ import { setsOfSamples } from '../sets';
 import type { Actor } from '../use-case';
 import { runViews } from './dossier';
 
-/** Everything about one sample. */
+/** Everything about one sample, and what all of its tests say together where its material has a word on that. */
 export async function sampleDossier(db: Queryable, actor: Actor, sampleId: string) {
   const [found] = await sampleDossiers(db, actor, eq(samples.id, sampleId));
+  const dossier = present(found, 'This sample');
+  const { job, mix, limits } = dossier;
+  const says =
+    findMaterial(mix.material)?.sampleSays?.(sampleOfLot(dossier), {
+      mode: job.rounding,
+      system: job.system,
+      limits,
+      asked: { ...mix.asked },
+      tests: [],
+    }) ?? null;
   return {
-    ...present(found, 'This sample'),
+    ...dossier,
+    says,
     reports: await reportsOf(db, eq(reports.sampleId, sampleId), actor.role === 'client'),
+  };
+}
+
+/** A sample with what its sets and its own tests came to, as its material looks at it. */
+export function sampleOfLot({
+  job,
+  sample,
+  sets,
+  fresh,
+}: Pick<
+  Awaited<ReturnType<typeof sampleDossiers>>[number],
+  'job' | 'sample' | 'sets' | 'fresh'
+>): SampleOfLot {
+  const valid = fresh.flatMap(({ method, state, outcome }) =>
+    state === 'complete' && outcome && isReportable(outcome.findings)
+      ? [{ method, verdicts: outcome.verdicts }]
+      : [],
+  );
+  return {
+    label: sampleLabel(job.number, sample.number),
+    about: sample.about,
+    results: sets.flatMap(({ mean, test }) => (mean ? [{ ...mean, count: test.used.length }] : [])),
+    found: Object.assign({}, ...sets.map(({ derived }) => derived?.values ?? {})),
+    verdicts: [...sets, ...valid].flatMap(({ method, verdicts }) =>
+      verdicts.map(({ criterion, state }) => ({
+        title: findCriterion(criterion)?.title ?? criterion,
+        state,
+        method,
+      })),
+    ),
+    tested: valid.map(({ method }) => method),
   };
 }
 

@@ -74,6 +74,12 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'mortar-making': dynamic(() => import('./mortar-making').then((all) => all.InMortarMaking)),
   'slab-hole': dynamic(() => import('./slab-hole').then((all) => all.InSlabHole)),
   'slab-humidity': dynamic(() => import('./slab-humidity').then((all) => all.InSlabHumidity)),
+  'slab-emission': dynamic(() => import('./slab-emission').then((all) => all.InSlabEmission)),
+  'slab-sheet': dynamic(() => import('./slab-sheet').then((all) => all.InSlabSheet)),
+  impedance: dynamic(() => import('./impedance').then((all) => all.InImpedance)),
+  'surface-profile': dynamic(() => import('./surface-profile').then((all) => all.InSurfaceProfile)),
+  gluing: dynamic(() => import('./gluing').then((all) => all.InGluing)),
+  'pull-off': dynamic(() => import('./pull-off').then((all) => all.InPullOff)),
   'surface-ph': dynamic(() => import('./surface-ph').then((all) => all.InSurfacePh)),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };

@@ -122,7 +122,8 @@ const sample = (
   about: { draw },
   results: [],
   found: values,
-  verdicts: states.map(([title, state]) => ({ title, state })),
+  verdicts: states.map(([title, state]) => ({ title, state, method: 'brick-boil' })),
+  tested: [],
 });
 const says = (samples: readonly SampleOfLot[], asked: object, tests: LotAbout['tests'] = []) =>
   brick.across?.(samples, { ...about, asked: { product: 'c216', grade: 'sw', ...asked }, tests }) ?? null;

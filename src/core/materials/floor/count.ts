@@ -1,6 +1,7 @@
 import type { Limits } from '../../limits';
 import type { Stored } from '../../material/registration';
 import { setupMeasure } from '../../methods/measure-text';
+import { countByArea } from '../../methods/slab/count';
 import { type Exact, exact, plainOf, type System } from '../../quantity';
 
 /**
@@ -20,11 +21,7 @@ export function holesWanted(
     const area = typeof zone.area === 'string' ? setupMeasure(zone.area, 'area', unit) : undefined;
     if (!area) return undefined;
     const part = limits.number('slab.count-area', as);
-    const further = area.minus(part).div(part).ceil();
-    return {
-      area,
-      count: limits.number('slab.count-first', as).plus(further.isNegative() ? exact(0) : further),
-    };
+    return { area, count: countByArea(area, part, limits.number('slab.count-first', as)) };
   };
   const own = byArea(system);
   const theirs = byArea(system === 'US' ? 'SI' : 'US');
@@ -43,4 +40,21 @@ export function holesWanted(
     why: `${byWalls ? `one by each of ${walls} exterior walls and one inside; ${own.count} by ${area}.` : `for ${area}.`}${trap}`,
     ...(other > count ? { other } : {}),
   };
+}
+
+/**
+ * How many plastic sheets a zone wants: one for each part of its area begun.
+ * @returns undefined while its area is not known
+ * Source: ASTM D4263 (from memory).
+ */
+export function sheetsWanted(
+  zone: Stored,
+  limits: Limits,
+  system: System,
+): { readonly count: number; readonly why: string } | undefined {
+  const unit = system === 'US' ? 'ft2' : 'm2';
+  const area = typeof zone.area === 'string' ? setupMeasure(zone.area, 'area', unit) : undefined;
+  if (!area) return undefined;
+  const count = countByArea(area, limits.number('sheet.count-area', system), exact(1)).toNumber();
+  return { count, why: `for ${plainOf(area, unit)}.` };
 }

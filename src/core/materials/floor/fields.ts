@@ -6,8 +6,11 @@ import {
   RunInput,
   TextField,
 } from '../../methods/fields';
+import { PULL_OFF, PULL_OFF_HELP } from '../../methods/pull/strength';
 import { SLABS, type SlabKind } from '../../methods/slab/drying';
 import { FLOORS, type Floor } from '../../methods/slab/floors';
+import { LAYERS, type Layer } from '../../methods/slab/layers';
+import { AGGREGATE, type Aggregate, TOP, type Top } from '../../methods/slab/surfaces';
 import { countSpec, lengthSpec, percentSpec } from '../../methods/specs';
 
 /** What goes on the slab, and what its maker allows. */
@@ -24,6 +27,17 @@ export class Asked extends RunInput {
   humidityMost?: string;
 
   @MeasureField({
+    label: 'Emission at most',
+    dimension: 'emission',
+    unit: { US: 'lb/1000ft2/d', SI: 'ug/m2/s' },
+    step: { US: '0.1', SI: '1' },
+    possible: { US: ['0.1', '25'], SI: ['5', '1400'] },
+    help: 'Only where the maker or the project asks for dishes: then they are wanted as well as holes.',
+    example: '',
+  })
+  emissionMost?: string;
+
+  @MeasureField({
     label: 'pH of the surface at least',
     ...countSpec('0.1', '14'),
     help: 'By the maker; left open, 7.',
@@ -38,6 +52,28 @@ export class Asked extends RunInput {
     example: '11',
   })
   phHigh?: string;
+
+  @ChoiceField({
+    label: 'Thickness of what is laid',
+    options: LAYERS,
+    help: 'Of a coating or a topping: it says how rough the surface has to be.',
+    example: '',
+  })
+  layer?: Layer;
+
+  @MeasureField({
+    label: 'Profile, not smoother than chip',
+    ...countSpec('1', '10'),
+    help: 'By the maker; left open, by the thickness.',
+    example: '',
+  })
+  profileLow?: string;
+
+  @MeasureField({ label: 'Profile, not rougher than chip', ...countSpec('1', '10'), example: '' })
+  profileHigh?: string;
+
+  @MeasureField({ label: 'Pull-off strength at least', ...PULL_OFF, help: PULL_OFF_HELP, example: '' })
+  pullOffLeast?: string;
 
   @TextField({
     label: 'Whose limit',
@@ -90,14 +126,19 @@ export class Zone extends RunInput {
 
   @ChoiceField({
     label: 'Aggregate',
-    options: [
-      { value: 'normal', label: 'Normal weight' },
-      { value: 'light', label: 'Lightweight' },
-    ],
+    options: AGGREGATE,
     required: true,
     example: 'normal',
   })
-  aggregate?: 'normal' | 'light';
+  aggregate?: Aggregate;
+
+  @ChoiceField({
+    label: 'On it now',
+    options: TOP,
+    help: 'Which tests say anything hangs on it.',
+    example: 'bare',
+  })
+  top?: Top;
 
   @ChoiceField({
     label: 'Vapour retarder under it',

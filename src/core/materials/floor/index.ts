@@ -1,9 +1,12 @@
 import type { Material, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import { FLOORS } from '../../methods/slab/floors';
-import { holesWanted } from './count';
+import { pullsWanted } from '../coating/count';
+import { holesWanted, sheetsWanted } from './count';
 import { Asked, Lot, Zone } from './fields';
 import { FORMS } from './forms';
+import { levelSays, zoneSays } from './says';
+import { testsWanted } from './wants';
 
 /** A floor before it is covered: levels, zones and the points that are tested in them over weeks. */
 export const floor: Material = {
@@ -13,10 +16,10 @@ export const floor: Material = {
     specification: ['floor', 'floors'],
     lot: ['level', 'levels'],
     sample: ['zone', 'zones'],
-    specimen: ['hole', 'holes'],
+    specimen: ['point', 'points'],
     report: 'Report of moisture tests on a floor',
     onSample: 'Tests of the zone',
-    onSpecimens: 'Holes for humidity',
+    onSpecimens: 'Points of the zone',
   },
   Asked,
   Lot,
@@ -30,23 +33,37 @@ export const floor: Material = {
   forms: FORMS,
   registers: [
     {
-      id: 'holes',
-      begin: 'Mark holes',
-      title: 'Mark holes',
-      intro: 'Each gets a label of its own, for its cap and for the floor beside it.',
+      id: 'points',
+      begin: 'Mark points',
+      title: 'Mark points',
+      intro: 'Holes, dishes, sheets or dollies: each gets a label of its own, for the floor beside it.',
       done: 'They are marked.',
       countHelp:
         'Away from cracks, joints, columns, sun and heaters; one within 3 ft [1 m] of each exterior wall on grade.',
       usual: 3,
       most: 60,
       place: 'Where it lies, from two walls',
-      forms: () => ['slab-hole'],
+      forms: () => FORMS.map(({ id }) => id),
       event: 'marked',
       register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
     },
   ],
-  plan: (zone, limits, system) => {
-    const wanted = holesWanted(zone, limits, system);
+  together: [{ method: 'gluing' }],
+  plannedForms: (asked, zone) => {
+    const methods = testsWanted(asked, zone).required.map(([method]) => method);
+    return [
+      ...(methods.includes('slab-humidity') ? ['slab-hole'] : []),
+      ...(methods.includes('slab-emission') ? ['slab-dish'] : []),
+      ...(methods.includes('pull-off') ? ['dolly'] : []),
+    ];
+  },
+  plan: (zone, limits, system, asked, form = 'slab-hole') => {
+    const wanted =
+      form === 'dolly'
+        ? pullsWanted(zone, limits, system, asked)
+        : form === 'slab-sheet'
+          ? sheetsWanted(zone, limits, system)
+          : holesWanted(zone, limits, system);
     return wanted
       ? { count: wanted.count, take: wanted.count, why: wanted.why }
       : { count: 0, take: 0, why: 'its area is not known.' };
@@ -54,22 +71,40 @@ export const floor: Material = {
   summary: (asked) => [
     ['Goes on it', floorWords(asked)],
     ['Humidity at most', measureWords(asked.humidityMost)],
+    ['Emission at most', measureWords(asked.emissionMost)],
     ['pH of the surface', phWords(asked)],
+    ['Pull-off at least', measureWords(asked.pullOffLeast)],
     ['Whose limit', String(asked.limitFrom ?? '')],
   ],
-  problems: ({ floor: on, humidityMost, phLow, phHigh, limitFrom }): Record<string, string> => {
+  problems: (asked): Record<string, string> => {
+    const { floor: on, humidityMost, phLow, phHigh, profileLow, profileHigh, limitFrom } = asked;
     if (phLow && phHigh && Number(phLow) >= Number(phHigh))
       return { phHigh: 'pH at most lies above pH at least.' };
-    if ((humidityMost || phLow || phHigh) && !limitFrom)
+    if (profileLow && profileHigh && Number(profileLow) > Number(profileHigh))
+      return { profileHigh: 'The rougher chip has the greater number.' };
+    if (OF_A_MAKER.some((name) => asked[name]) && !limitFrom)
       return { limitFrom: 'Say whose limit it is, with its date: it is printed beside every verdict.' };
     return on === 'other' && !humidityMost
       ? { humidityMost: 'Of something else no usual limit is known: ask its maker.' }
       : {};
   },
-  opens: () => ['surface-ph'],
+  opens: ({ floor: on }) => ['surface-ph', 'impedance', ...(on === 'resin' ? ['surface-profile'] : [])],
   onLot: [],
-  criteria: ['slab-humidity'],
+  sampleSays: zoneSays,
+  across: levelSays,
+  criteria: ['slab-humidity', 'slab-emission', 'slab-sheet', 'pull-off-each'],
 };
+
+/** What is said by a maker, with whose words it is. */
+const OF_A_MAKER = [
+  'humidityMost',
+  'emissionMost',
+  'phLow',
+  'phHigh',
+  'profileLow',
+  'profileHigh',
+  'pullOffLeast',
+] as const;
 
 function phWords({ phLow, phHigh }: Stored): string {
   if (phLow && phHigh) return `${phLow} to ${phHigh}`;

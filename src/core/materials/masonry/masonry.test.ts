@@ -67,7 +67,8 @@ describe('a delivery', () => {
     about: { draw },
     results: [],
     found: {},
-    verdicts: states.map((state) => ({ title: 'Mean net strength', state })),
+    verdicts: states.map((state) => ({ title: 'Mean net strength', state, method: 'unit-compression' })),
+    tested: [],
   });
   const shrinkage = (state: State) => ({
     method: 'unit-report',
@@ -102,10 +103,10 @@ describe('a delivery', () => {
       sentence: expect.stringContaining('absorption'),
     });
     const soaked = set('first', 'meets');
-    soaked.verdicts.push({ title: 'Mean absorption by mass', state: 'meets' });
+    soaked.verdicts.push({ title: 'Mean absorption by mass', state: 'meets', method: 'unit-absorption' });
     expect(across([soaked], indian)?.verdict?.state).toBe('meets');
     // That of the first set does not stand for the second.
-    soaked.verdicts.push({ title: 'Mean gross strength', state: 'does not meet' });
+    soaked.verdicts.push({ title: 'Mean gross strength', state: 'does not meet', method: 'unit-absorption' });
     expect(across([soaked, set('second', 'meets')], indian)?.verdict?.state).toBe('not yet determinable');
   });
   it('stands by its first set', () => {

@@ -78,6 +78,7 @@ describe('the anisotropy index', () => {
     results: [{ quantity: 'point load strength index', value, count: 10 }],
     found: {},
     verdicts: [],
+    tested: [],
   });
   const across = (...samples: ReturnType<typeof group>[]) =>
     rock.across?.(samples, { mode: 'half-even', system: 'US', limits: new Limits(), asked: {}, tests: [] }) ??

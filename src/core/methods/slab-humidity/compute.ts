@@ -11,7 +11,8 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { FLOOR_IDS, silentLimit } from '../slab/floors';
-import { celsiusOf, instrumentFindings, notProven, readingFindings } from './findings';
+import { celsiusOf, notProven } from '../slab/service';
+import { instrumentFindings, readingFindings } from './findings';
 import type { SlabHumidityInput } from './input';
 import { type Visit, visitsBefore, visitText } from './visits';
 
@@ -42,7 +43,7 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
     ...instrumentFindings(input, setup, limits),
     ...readingFindings(input, setup, limits),
   ];
-  const open = notProven(input, system, limits);
+  const open = notProven(input, limits, 'Humidity');
   if (open) findings.push(open.finding);
   const lies = factOption(setup, 'hole', HOLES);
   const before = visitsBefore(setup, readAt);

@@ -1,5 +1,5 @@
 import { isWithin, type Limits } from '../../limits';
-import { convert, type Exact, exact, plainOf, type System } from '../../quantity';
+import { type Exact, exact, plainOf } from '../../quantity';
 import { humidityOver } from '../../slab/salts';
 import { durationText } from '../../windows/duration-text';
 import { type Finding, finding } from '../../working';
@@ -8,15 +8,10 @@ import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import type { RunSetup } from '../setup';
+import { celsiusOf } from '../slab/service';
 import type { SlabHumidityInput } from './input';
 
 const HOUR = 3_600_000;
-
-/** A temperature that was read, °C. */
-export function celsiusOf(input: SlabHumidityInput, name: string): Exact | undefined {
-  const value = readMeasure(input, name)?.value;
-  return value && (input.system === 'US' ? convert(value, 'degF', 'degC') : value);
-}
 
 /** What the instrument that was used proves of itself. */
 export function instrumentFindings(input: SlabHumidityInput, setup: RunSetup, limits: Limits): Finding[] {
@@ -165,29 +160,4 @@ export function readingFindings(input: SlabHumidityInput, setup: RunSetup, limit
 /** Hours as a person says them, before the sealing with their sign. */
 function hoursText(hours: number): string {
   return `${hours < 0 ? '−' : ''}${durationText(Math.abs(hours) * 60)}`;
-}
-
-/** Why what was read decides nothing yet; undefined where it does. */
-export function notProven(
-  input: SlabHumidityInput,
-  system: System,
-  limits: Limits,
-): { finding: Finding; why: string } | undefined {
-  const { service } = input;
-  if (service !== 'unproven' && service !== 'off') return undefined;
-  const why = service === 'off' ? 'not at service conditions' : 'service conditions are not proven';
-  return {
-    why,
-    finding: limitFinding(
-      limits,
-      system,
-      { id: 'slab.service', severity: 'departure', fields: ['service'] },
-      {
-        message: `A reading for the trend: ${why}.`,
-        action:
-          'Slab and air at service conditions for 48 h before, and a log that shows it; then read again.',
-        remark: `Humidity for the trend only: ${why}.`,
-      },
-    ),
-  };
 }

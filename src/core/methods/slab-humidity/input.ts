@@ -7,6 +7,7 @@ import {
   RunInput,
   TextField,
 } from '../fields';
+import { SERVICE, type Service } from '../slab/service';
 import { AIR_TEMPERATURE, percentSpec } from '../specs';
 
 /** Shown by a probe: some show a little above a hundred where it is wet. */
@@ -23,20 +24,8 @@ export type Salt = (typeof SALTS)[number]['value'];
 
 /** What is read at one visit to a hole. */
 export class SlabHumidityInput extends RunInput {
-  @ChoiceField({
-    label: 'Service conditions',
-    required: true,
-    carry: true,
-    options: [
-      { value: 'proven', label: 'Held for 48 h before it was sealed, and since: the log shows it' },
-      { value: 'kept', label: 'Held since the last reading: the log shows it' },
-      { value: 'unproven', label: 'Held, with no log' },
-      { value: 'off', label: 'Not held: heating, air or enclosure missing' },
-    ],
-    help: 'Slab and air as the finished building will have them.',
-    example: 'proven',
-  })
-  service?: 'proven' | 'kept' | 'unproven' | 'off';
+  @ChoiceField(SERVICE)
+  service?: Service;
 
   @CheckField({
     label: 'Cap was on, nothing loose',

@@ -3,22 +3,19 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { sampleLabel } from '@/core/identity/labels';
 import { saidOf } from '@/core/material/said';
-import { withUnit } from '@/core/quantity';
 import { capital } from '@/core/words';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { lotDossier } from '@/server/queries/lot';
-import { LotPicture } from '@/ui/materials/registry';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { ReportLinks } from '@/ui/parts/ReportLinks';
-import { VerdictMark } from '@/ui/parts/Verdict';
-import { Working } from '@/ui/parts/Working';
 import { lotHref } from '@/ui/places';
 import { dayTime, localInput } from '@/ui/time';
 import { NewSample } from '@/ui/views/NewSample';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { SamplesTable } from '@/ui/views/SamplesTable';
+import { AllTogether } from '../../all-together';
 import { OnLot, OnLotButtons } from '../../on-lot';
 
 export const metadata: Metadata = { title: 'Lot' };
@@ -109,29 +106,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
           />
         )}
       </Card>
-      {says ? (
-        <Card title="All together">
-          {says.verdict ? (
-            <Typography sx={{ mb: 1 }}>
-              <VerdictMark state={says.verdict.state} />
-              {` ${says.verdict.sentence}`}
-            </Typography>
-          ) : null}
-          {says.results.map(({ quantity, text, unit }) => (
-            <Typography key={quantity}>
-              {`${capital(quantity)}: `}
-              <span className="mono">{withUnit(text, unit)}</span>
-            </Typography>
-          ))}
-          {says.remarks.map((text) => (
-            <Typography key={text} color="warning.main">
-              {text}
-            </Typography>
-          ))}
-          {says.picture ? <LotPicture material={material.id} picture={says.picture} /> : null}
-          {says.lines.length > 0 ? <Working lines={says.lines} /> : null}
-        </Card>
-      ) : null}
+      {says ? <AllTogether says={says} material={material.id} /> : null}
       {material.onLot.length > 0 ? (
         <Card
           title={`Of the ${words.lot[0]} itself`}

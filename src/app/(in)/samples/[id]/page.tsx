@@ -13,7 +13,7 @@ import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { sampleDossier } from '@/server/queries/sample';
 import { timelineOf } from '@/server/queries/timeline';
-import { isCut, roleProposal, togetherOf } from '@/server/queries/together';
+import { roleProposal, togetherOf } from '@/server/queries/together';
 import { SamplePicture } from '@/ui/materials/registry';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
@@ -28,6 +28,8 @@ import { RegisterSpecimens } from '@/ui/views/RegisterSpecimens';
 import { registerWays } from '@/ui/views/register-ways';
 import { SampleTimeline } from '@/ui/views/SampleTimeline';
 import { Together } from '@/ui/views/Together';
+import { AllTogether } from '../../all-together';
+import { HowMany, plansOf } from './how-many';
 import { piecesOf } from './pieces';
 import { SetCards } from './sets';
 import { SpecimenTable } from './specimens';
@@ -51,17 +53,13 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
       .map((reason) => ({ ...reason, label: view.label })),
   );
   const aged = material?.comesInLoads === true;
-  const plan = material?.plan?.(sample.about, limits, job.system, { ...mix.asked });
-  const done = dossier.specimens.filter(
-    ({ testedAt, run }) => testedAt !== null && isReportable(run?.outcome?.findings ?? []),
-  ).length;
-  const missing = (plan?.count ?? 0) - done;
+  const plans = plansOf(material, dossier);
   const ways =
     staff && material
       ? registerWays(material, {
           about: sample.about,
           system: job.system,
-          wanted: plan && plan.take - dossier.specimens.length,
+          wanted: plans[0] && plans[0].take - plans[0].here,
           bench: actor.role !== 'field',
           made: moulded !== undefined,
         })
@@ -69,9 +67,6 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
   const together = staff && material ? await togetherOf(db, material, dossier.specimens) : [];
   const timeline = together.length > 0 ? await timelineOf(db, dossier.specimens, job) : [];
   const proposal = staff && material ? await roleProposal(db, material, dossier.specimens, job) : null;
-  const waiting = dossier.specimens.filter(
-    (each) => !each.testedAt && each.discarded === null && !isCut(each, dossier.specimens),
-  ).length;
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -183,20 +178,9 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
             )}
           </Card>
         )}
-        {plan ? (
-          <Card title="How many">
-            <Typography className="mono" sx={{ fontSize: '1.6rem' }}>
-              {`${done} valid, ${plan.count} make a ${words?.sample[0]}`}
-            </Typography>
-            <Typography>{`Take ${plan.take}: ${plan.why}`}</Typography>
-            {missing > 0 ? (
-              <Typography sx={{ color: 'warning.main', fontWeight: 700 }} role="status">
-                {`${missing} valid ${missing === 1 ? 'test is' : 'tests are'} still wanted${waiting > 0 ? `; ${waiting} ${waiting === 1 ? words?.specimen[0] : words?.specimen[1]} wait` : ''}.`}
-              </Typography>
-            ) : null}
-          </Card>
-        ) : null}
+        {plans.length > 0 ? <HowMany plans={plans} words={words} /> : null}
       </Box>
+      {dossier.says ? <AllTogether says={dossier.says} /> : null}
       <Card
         title={capital(words?.specimen[1] ?? 'specimens')}
         actions={

@@ -1,0 +1,69 @@
+import type { LimitId } from '../../limits';
+
+/** By which standard a dolly is pulled. */
+export const PULL_STANDARDS = [
+  { value: 'd7234', label: 'Coating on concrete, ASTM D7234' },
+  { value: 'd4541', label: 'Coating on metal, ASTM D4541' },
+  { value: 'iso4624', label: 'Coating on metal, ISO 4624' },
+  { value: 'c1583', label: 'Overlay, repair or concrete surface, ASTM C1583' },
+  { value: 'en1542', label: 'Overlay or repair, EN 1542' },
+] as const;
+export type PullStandard = (typeof PULL_STANDARDS)[number]['value'];
+export const PULL_IDS: readonly PullStandard[] = PULL_STANDARDS.map(({ value }) => value);
+
+/** What a standard has otherwise than the others. */
+export interface PullRule {
+  readonly designation: string;
+  readonly rate: LimitId;
+  /** Seconds from start to break, where it limits them. */
+  readonly time?: LimitId;
+  readonly step: LimitId;
+  /** The area is that of the core, mean of two diameters at right angles; a break in the glue is another's to replace. */
+  readonly cored?: true;
+  /** How far it is cut into what the coat lies on. */
+  readonly cut?: LimitId;
+  /** Film from which it has to be cut through. */
+  readonly cutFrom?: LimitId;
+  readonly concrete?: true;
+}
+
+export const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
+  d4541: {
+    designation: 'ASTM D4541',
+    rate: 'pull.rate-d4541',
+    time: 'pull.time-d4541',
+    step: 'pull.step-metal',
+  },
+  iso4624: {
+    designation: 'ISO 4624',
+    rate: 'pull.rate-iso4624',
+    time: 'pull.time-iso4624',
+    step: 'pull.step-metal',
+    cutFrom: 'pull.cut-from-iso4624',
+  },
+  d7234: {
+    designation: 'ASTM D7234',
+    rate: 'pull.rate-d7234',
+    time: 'pull.time-d7234',
+    step: 'pull.step-concrete',
+    cut: 'pull.cut-d7234',
+    cutFrom: 'pull.cut-from-d7234',
+    concrete: true,
+  },
+  c1583: {
+    designation: 'ASTM C1583/C1583M',
+    rate: 'pull.rate-c1583',
+    step: 'pull.step-core',
+    cored: true,
+    cut: 'pull.cut-c1583',
+    concrete: true,
+  },
+  en1542: {
+    designation: 'EN 1542',
+    rate: 'pull.rate-en1542',
+    step: 'pull.step-core',
+    cored: true,
+    cut: 'pull.cut-en1542',
+    concrete: true,
+  },
+};

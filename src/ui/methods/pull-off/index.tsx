@@ -1,0 +1,17 @@
+'use client';
+import type { PropsWithChildren } from 'react';
+import { pullOff } from '@/core/methods/pull-off';
+import { InFolder, wholeFolder } from '../holding';
+import { PullOffBench } from './Bench';
+import { DollyChooser } from './DollyChooser';
+import { FacePainter } from './FacePainter';
+
+const FOLDER = wholeFolder({
+  method: pullOff,
+  Bench: PullOffBench,
+  instruments: { tester: DollyChooser, face: FacePainter },
+});
+
+export function InPullOff({ children }: PropsWithChildren) {
+  return <InFolder folder={FOLDER}>{children}</InFolder>;
+}
