@@ -6,6 +6,7 @@ export default defineConfig({
     './src/db/schema/people.ts',
     './src/db/schema/jobs.ts',
     './src/db/schema/batches.ts',
+    './src/db/schema/plans.ts',
     './src/db/schema/runs.ts',
     './src/db/schema/press.ts',
     './src/db/schema/reports.ts',

@@ -3,6 +3,8 @@ import { freePort, start, TSX } from './system.mjs';
 
 /** Machines of the demo scenario that a stand-in takes the place of. */
 const HAND_PUMPED = ['PL-01'];
+/** Pull-off testers. */
+const TESTERS = ['PT-01'];
 /** Frames that are driven by their displacement. */
 const DRIVEN = ['SF-01'];
 /** Balances, with what they weigh in. */
@@ -17,6 +19,7 @@ const STAND_INS = [
   'PR-03',
   'PR-04',
   ...HAND_PUMPED,
+  ...TESTERS,
   ...DRIVEN,
   ...Object.keys(BALANCES),
   ...Object.keys(LOGGERS),
@@ -49,6 +52,7 @@ export function startPresses(env) {
       start('node', [TSX, 'src/devices/press/main.ts'], {
         ...env,
         BRICOLE_HAND_PUMPED: HAND_PUMPED.join(),
+        BRICOLE_TESTERS: TESTERS.join(),
         BRICOLE_DRIVEN: DRIVEN.join(),
         BRICOLE_BALANCES: named(BALANCES),
         BRICOLE_LOGGERS: named(LOGGERS),

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from '@/db/client';
 import { createLot, createSpecification } from '@/server/actions/jobs';
+import { drawPlan, placePoints } from '@/server/actions/plan';
 import { registerSpecimens } from '@/server/actions/register';
 import { startRun } from '@/server/actions/runs';
 import { takeSample } from '@/server/actions/samples';
-import { specimenViews } from '@/server/queries/dossier';
+import { type SpecimenView, specimenViews } from '@/server/queries/dossier';
 import type { Hands } from './hands';
 
 const MINUTE = 60_000;
@@ -82,7 +83,6 @@ const ZONES: readonly Zone[] = [
 /** A slab on grade before its floor goes on, over six weeks. */
 export async function addFloors(db: Database, { act, read }: Hands, jobId: string, now: Date): Promise<void> {
   const from = now.getTime() - 44 * DAY;
-  const iso = (at: number): string => new Date(Math.round(at / MINUTE) * MINUTE).toISOString();
   const { specificationId } = await act(
     'reviewer',
     createSpecification,
@@ -111,6 +111,7 @@ export async function addFloors(db: Database, { act, read }: Hands, jobId: strin
     },
     from,
   );
+  const zones: string[] = [];
   for (const zone of ZONES) {
     const begun = now.getTime() - zone.drilledDaysAgo * DAY - 2 * HOUR;
     const { sampleId } = await act(
@@ -138,35 +139,15 @@ export async function addFloors(db: Database, { act, read }: Hands, jobId: strin
       registerSpecimens,
       {
         sampleId,
-        how: 'holes',
+        how: 'points',
         form: 'slab-hole',
         count: zone.holes.length,
         place: 'As on the plan of the level',
       },
       begun,
     );
-    const holes = (await specimenViews(db, [sampleId])).toSorted((a, b) => a.label.localeCompare(b.label));
-    for (const [place, hole] of holes.entries()) {
-      const [thickness, depth] = zone.holes[place] ?? ['5.5', '2.19'];
-      const sealed = begun + (40 + 14 * place) * MINUTE;
-      const { runId } = await act(
-        'laboratory',
-        startRun,
-        { method: 'slab-hole', specimenId: hole.id },
-        sealed - 12 * MINUTE,
-      );
-      const readings = {
-        scanned: 'clear',
-        thickness,
-        thicknessBy: 'pilot',
-        drilled: 'dry',
-        cleaned: 'true',
-        depth,
-        lined: 'true',
-        sealedAt: iso(sealed),
-      };
-      await read('laboratory', runId, readings, sealed, true);
-    }
+    const holes = await pointsOf(db, sampleId, 'slab-hole');
+    await drill({ act, read }, holes, zone.holes, begun);
     const [, second] = zone.visits;
     if (second) {
       const at = now.getTime() - second.daysAgo * DAY + HOUR;
@@ -179,33 +160,137 @@ export async function addFloors(db: Database, { act, read }: Hands, jobId: strin
       const readings = { surface: 'ready', water: 'distilled', by: 'paper', puddles, readAt: iso(at) };
       await read('laboratory', runId, readings, at, true);
     }
-    for (const { daysAgo, slab, room, shows } of zone.visits)
-      for (const [place, hole] of holes.entries()) {
-        const at = now.getTime() - daysAgo * DAY + place * 9 * MINUTE;
-        const { runId } = await act(
-          'laboratory',
-          startRun,
-          { method: 'slab-humidity', specimenId: hole.id },
-          at - 7 * MINUTE,
-        );
-        const shown = shows[place] ?? 80;
-        const readings = {
-          service: daysAgo === 39 ? 'proven' : 'kept',
-          capped: 'true',
-          probe: 'HP-01',
-          salt: 'kcl',
-          saltTemperature: '74',
-          saltShown: '84.3',
-          saltAt: iso(at - (3 + (daysAgo % 5)) * DAY),
-          slabTemperature: String(slab),
-          probeTemperature: String(slab),
-          humidityFirst: (shown - 0.3).toFixed(1),
-          humidity: shown.toFixed(1),
-          airTemperature: String(room[0]),
-          airHumidity: String(room[1]),
-          readAt: iso(at),
-        };
-        await read('laboratory', runId, readings, at, true);
-      }
+    for (const visit of zone.visits)
+      await visitHoles(
+        { act, read },
+        holes,
+        visit,
+        now.getTime() - visit.daysAgo * DAY,
+        visit.daysAgo === 39,
+      );
+    zones.push(sampleId);
+  }
+  await drawHall({ act, read }, db, lotId, zones, now.getTime());
+}
+
+/** The waiting hall from above, m: three zones side by side, the sea wall along the bottom, heating under the café. */
+const HALL = { width: 31.4, height: 11 } as const;
+const ACROSS = [
+  [0.6, 9.24],
+  [9.24, 20.76],
+  [20.76, 30.8],
+] as const;
+/** Where the holes of each zone lie, m. */
+const LIE: readonly (readonly (readonly [x: number, y: number])[])[] = [
+  [
+    [2.1, 9.7],
+    [4.7, 1.3],
+    [6.9, 5.4],
+  ],
+  [
+    [10.6, 9.6],
+    [13.9, 1.3],
+    [18.6, 9.7],
+    [14.8, 5.6],
+  ],
+  [[25.4, 9.6]],
+];
+
+/** The hall is drawn, with its points on it. */
+async function drawHall(
+  { act }: Hands,
+  db: Database,
+  lotId: string,
+  zones: readonly string[],
+  at: number,
+): Promise<void> {
+  const box = (x1: number, x2: number, y1: number, y2: number) => [
+    { x: x1, y: y1 },
+    { x: x2, y: y1 },
+    { x: x2, y: y2 },
+    { x: x1, y: y2 },
+  ];
+  const drawn = zones.map((sampleId, place) => ({
+    sampleId,
+    outline: box(ACROSS[place]?.[0] ?? 0, ACROSS[place]?.[1] ?? 1, 0.5, 10.5),
+    walls: place === 0 ? [2, 3] : place === 1 ? [0, 2] : [2],
+  }));
+  const corridors = [{ what: 'heating tubes', outline: box(22.4, 29.2, 2, 4.6) }];
+  const plan = { id: randomUUID(), lotId, ...HALL, zones: drawn, corridors, locked: false };
+  await act('laboratory', drawPlan, plan, at);
+  const places = [];
+  for (const [place, sampleId] of zones.entries())
+    for (const [order, hole] of (await pointsOf(db, sampleId, 'slab-hole')).entries()) {
+      const [x, y] = LIE[place]?.[order] ?? [1, 1];
+      places.push({ specimenId: hole.id, x: x / HALL.width, y: y / HALL.height });
+    }
+  await act('laboratory', placePoints, { lotId, places }, at);
+}
+
+/** The points of a zone that have a form, in the order of their labels. */
+export async function pointsOf(db: Database, sampleId: string, form: string): Promise<SpecimenView[]> {
+  return (await specimenViews(db, [sampleId]))
+    .filter((each) => each.form === form)
+    .toSorted((one, two) => one.label.localeCompare(two.label));
+}
+
+const iso = (at: number): string => new Date(Math.round(at / MINUTE) * MINUTE).toISOString();
+
+/** Holes drilled one after the other, each of its thickness and depth. */
+export async function drill(
+  { act, read }: Hands,
+  holes: readonly SpecimenView[],
+  sizes: Zone['holes'],
+  begun: number,
+): Promise<void> {
+  for (const [place, hole] of holes.entries()) {
+    const [thickness, depth] = sizes[place] ?? ['5.5', '2.19'];
+    const sealed = begun + (40 + 14 * place) * MINUTE;
+    const asked = { method: 'slab-hole', specimenId: hole.id };
+    const { runId } = await act('laboratory', startRun, asked, sealed - 12 * MINUTE);
+    const readings = {
+      scanned: 'clear',
+      thickness,
+      thicknessBy: 'pilot',
+      drilled: 'dry',
+      cleaned: 'true',
+      depth,
+      lined: 'true',
+      sealedAt: iso(sealed),
+    };
+    await read('laboratory', runId, readings, sealed, true);
+  }
+}
+
+/** All holes of a zone read at one visit. */
+export async function visitHoles(
+  { act, read }: Hands,
+  holes: readonly SpecimenView[],
+  { daysAgo, slab, room, shows }: Visit,
+  from: number,
+  first: boolean,
+): Promise<void> {
+  for (const [place, hole] of holes.entries()) {
+    const at = from + place * 9 * MINUTE;
+    const asked = { method: 'slab-humidity', specimenId: hole.id };
+    const { runId } = await act('laboratory', startRun, asked, at - 7 * MINUTE);
+    const shown = shows[place] ?? 80;
+    const readings = {
+      service: first ? 'proven' : 'kept',
+      capped: 'true',
+      probe: 'HP-01',
+      salt: 'kcl',
+      saltTemperature: '74',
+      saltShown: '84.3',
+      saltAt: iso(at - (3 + (daysAgo % 5)) * DAY),
+      slabTemperature: String(slab),
+      probeTemperature: String(slab),
+      humidityFirst: (shown - 0.3).toFixed(1),
+      humidity: shown.toFixed(1),
+      airTemperature: String(room[0]),
+      airHumidity: String(room[1]),
+      readAt: iso(at),
+    };
+    await read('laboratory', runId, readings, at, true);
   }
 }

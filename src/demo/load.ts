@@ -37,12 +37,14 @@ import type { Actor, UseCase } from '@/server/use-case';
 import { addBeams } from './beams';
 import { addBent } from './bent';
 import { addBrick } from './brick';
+import { addCoatings } from './coatings';
 import { addCores } from './cores';
 import { addFloors } from './floors';
 import type { Readings } from './fresh';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
 import { loadCurve } from './load-curve';
 import { addMasonryUnits } from './masonry';
+import { addPlantRoom } from './plant-room';
 import { addRock } from './rock';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
@@ -149,6 +151,8 @@ class Loader {
     await addMasonryUnits(this.db, hands, jobId, this.now);
     await addBrick(this.db, hands, jobId, this.now);
     await addFloors(this.db, hands, jobId, this.now);
+    await addPlantRoom(this.db, hands, jobId, this.now);
+    await addCoatings(this.db, hands, jobId, this.now);
   }
 
   private async addEquipment(): Promise<void> {

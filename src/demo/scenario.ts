@@ -161,6 +161,16 @@ export const EQUIPMENT = [
     certificate: 'SV-2255',
   },
   {
+    number: 'PT-01',
+    kind: 'pull-off tester',
+    name: 'Pull-off tester, hand pump, seat that aligns itself',
+    place: 'Floor case',
+    monthsAgo: 4,
+    from: '40 lbf',
+    to: '1,400 lbf',
+    certificate: 'SV-2261',
+  },
+  {
     number: 'PR-01',
     kind: 'compression machine',
     name: 'Floor-standing press, digital indicator',

@@ -71,7 +71,7 @@ beforeAll(async () => {
   await act(
     'laboratory',
     registerSpecimens,
-    { sampleId, how: 'holes', form: 'slab-hole', count: 3, place: 'By grid B' },
+    { sampleId, how: 'points', form: 'slab-hole', count: 3, place: 'By grid B' },
     CAST + HOUR,
   );
   holes = (await specimenViews(site.db, [sampleId])).map(({ id }) => id).toSorted();

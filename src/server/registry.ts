@@ -23,6 +23,7 @@ import { createJob, createLot, createSpecification } from './actions/jobs';
 import { keepLoadLog } from './actions/load-logs';
 import { makeBatch } from './actions/make-batch';
 import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
+import { drawPlan, keepPicture, placePoints } from './actions/plan';
 import { recordExercise, recordPractice } from './actions/practice';
 import { closePressFeed, drivePress, loadBalance, openPressFeed, pumpFrame } from './actions/press';
 import { keepRecord, readOutLogger } from './actions/records';
@@ -57,6 +58,9 @@ export const USE_CASES = {
   'record-event': recordEvent,
   'decide-hold': decideHold,
   'hand-over': handOver,
+  'keep-picture': keepPicture,
+  'draw-plan': drawPlan,
+  'place-points': placePoints,
   'make-batch': makeBatch,
   'keep-record': keepRecord,
   'read-out-logger': readOutLogger,

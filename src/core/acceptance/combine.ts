@@ -74,13 +74,15 @@ export function combine(
   const values = members.map(({ value }) => value);
   const all = values.map((_, place) => place);
   if (rule.combine === 'each alone') {
+    const settled = members.filter(({ provisional }) => provisional === undefined);
     const derived =
-      members.length > 0
-        ? rule.derives?.(meanOf(values.map((value) => exact(value))), {
+      settled.length > 0
+        ? rule.derives?.(meanOf(settled.map(({ value }) => exact(value))), {
             ...about,
             facts: about.facts ?? {},
             rejected: about.rejected ?? 0,
-            pieces: piecesOf(members, all),
+            // What can still change is in none of it.
+            pieces: piecesOf(settled, all),
           })
         : undefined;
     return judged(rule, all, heldAgainst(rule, members, all, about, { derived }), derived);

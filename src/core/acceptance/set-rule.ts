@@ -109,7 +109,7 @@ export interface SetRule {
   /** Tests of the sample that a certified person must have made, else an engineer says whether the set counts. */
   readonly certified?: readonly string[];
   /** What a product has otherwise: by what is asked for in words. */
-  readonly asAsked?: (said: LimitAbout['said']) => Partial<Pick<SetRule, 'word' | 'quantity'>>;
+  readonly asAsked?: (said: LimitAbout['said']) => Partial<Pick<SetRule, 'word' | 'quantity' | 'step'>>;
   /** What another school has otherwise. */
   readonly schools?: Readonly<Partial<Record<Profile, Partial<Omit<SetRule, 'schools'>>>>>;
 }

@@ -151,6 +151,8 @@ export interface Material {
    * own in the field.
    */
   readonly comesInLoads?: boolean;
+  /** True where a lot is a place that is drawn: its samples have outlines, its specimens lie on a plan. */
+  readonly hasPlan?: true;
   /** How specimens come to a sample besides those that are made on the spot; the first is what it waits for. */
   readonly registers?: readonly Registration[];
   /** What its specimens are for, in the order they are numbered, where a form is for several tests. */

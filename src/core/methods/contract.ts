@@ -251,13 +251,16 @@ export interface Method<I extends RunInput = RunInput> {
   readonly press?: PressUse<I>;
   /** What is asked of its record over the displacement, for methods that bend by it; undefined while it is not known. */
   readonly bends?: (input: I, setup: RunSetup) => BendAsked | undefined;
-  /** The reading that names its frame, for methods loaded by a pump worked by hand. */
-  readonly handPumped?: string;
+  /**
+   * For methods loaded by a pump worked by hand: the reading that names its frame, and the force in kN that a stand-in's
+   * piece bears, by its readings so far. @param share 0 to 1, where it lies among what such pieces bear
+   */
+  readonly handPumped?: { readonly frame: string; bears(input: I, share: number): number };
   /** What the results of several specimens say together. */
   readonly set?: SetRule;
   /**
    * What stands of it in a table of specimens besides its result: the readings of a column by their names, lines of its
-   * working by their symbols, `=D`, or what it was told, `~capped`; `first` takes the first that is there, else all that are.
+   * working by their symbols, `=D`, a result in its words, `*n`, or what it was told, `~capped`; `first` takes the first that is there, else all that are.
    */
   readonly columns?: readonly Column[];
   /**

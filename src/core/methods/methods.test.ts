@@ -134,7 +134,7 @@ describe.each(CASES)('$name', (testCase) => {
     }
     expect(names.has(method.performedAt)).toBe(true);
     // A frame that is pumped by hand is named by a reading that chooses equipment.
-    const frame = fieldsOf(method.Input).find(({ name }) => name === method.handPumped);
+    const frame = fieldsOf(method.Input).find(({ name }) => name === method.handPumped?.frame);
     expect(frame?.kind).toBe(method.handPumped === undefined ? undefined : 'equipment');
     for (const { clock } of method.steps) if (clock?.limit) expect(isLimitId(clock.limit)).toBe(true);
   });

@@ -8,6 +8,8 @@ export * from './hand-pump-watch';
 export * from './hand-pumped';
 export * from './live-curve';
 export * from './protocol';
+export * from './pull-tester';
+export * from './pump';
 export * from './reading';
 export * from './record';
 export * from './scenarios';

@@ -2,6 +2,7 @@ import { BALANCE_UNITS, type BalanceUnit, type MassLine } from '../balance';
 import { isTemperatureLine, type TemperatureLine } from '../logger';
 import type { Drive, PlacedBeam } from './driven-frame';
 import type { PlacedPiece } from './hand-pumped';
+import type { Stroke } from './pull-tester';
 import type { Levers, ReadingLine } from './reading';
 import type { PlacedSpecimen } from './simulated-press';
 
@@ -46,7 +47,7 @@ export type PressCommand =
   | { readonly piece: PlacedPiece }
   | { readonly bend: PlacedBeam }
   | { readonly drive: Drive }
-  | { readonly stroke: true }
+  | { readonly stroke: true | Stroke }
   | { readonly release: true }
   | { readonly put: number }
   | { readonly tare: true }

@@ -1,6 +1,7 @@
 export * from './batches';
 export * from './jobs';
 export * from './people';
+export * from './plans';
 export * from './practice';
 export * from './press';
 export * from './reports';

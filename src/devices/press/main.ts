@@ -9,6 +9,7 @@ import {
   loggerStandIn,
   pressStandIn,
   type StandIn,
+  testerStandIn,
 } from './stand-in';
 
 /** Starts the stand-ins of the devices named in BRICOLE_FEEDS, `NUMBER=host:port` with commas between, until it is ended. */
@@ -24,6 +25,7 @@ const listed = (name: string): ReadonlyMap<string, string> =>
   );
 // Which of them are what else than a press, and what they are like; docs/devices.md says it.
 const handPumped = listed('BRICOLE_HAND_PUMPED');
+const testers = listed('BRICOLE_TESTERS');
 const balances = listed('BRICOLE_BALANCES');
 const loggers = listed('BRICOLE_LOGGERS');
 const driven = listed('BRICOLE_DRIVEN');
@@ -36,6 +38,7 @@ function deviceOf(number: string, seed: number): StandIn {
   const kind = LOGGER_KINDS.find((each) => each === loggers.get(number));
   if (kind) return loggerStandIn(seed, kind, Date.now());
   if (handPumped.has(number)) return frameStandIn(seed);
+  if (testers.has(number)) return testerStandIn(seed);
   if (driven.has(number)) return drivenStandIn(seed);
   return pressStandIn(seed, small.has(number) ? makeupOf(Number(small.get(number))) : {});
 }

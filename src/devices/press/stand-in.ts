@@ -7,6 +7,7 @@ import {
   PRESS_MAKEUP,
   type PressCommand,
   type PressMakeup,
+  PullTester,
   SimulatedPress,
 } from '@/core/press';
 
@@ -25,7 +26,10 @@ export interface StandIn {
 
 const RATE = 50;
 
-function pressed(press: SimulatedPress | HandPumpedFrame | DrivenFrame, obey: StandIn['obey']): StandIn {
+function pressed(
+  press: SimulatedPress | HandPumpedFrame | PullTester | DrivenFrame,
+  obey: StandIn['obey'],
+): StandIn {
   return {
     unit: 'kN',
     rate: RATE,
@@ -55,6 +59,18 @@ export function frameStandIn(seed: number): StandIn {
     else if ('piece' in command) frame.place(command.piece);
     else if ('stroke' in command) frame.stroke();
     else if ('release' in command) frame.release();
+  });
+}
+
+/** A pull-off tester with its pump. */
+export function testerStandIn(seed: number): StandIn {
+  const tester = new PullTester(seed);
+  return pressed(tester, (command) => {
+    if ('resetPeak' in command) tester.resetPeak();
+    else if ('piece' in command) tester.place(command.piece);
+    else if ('stroke' in command)
+      tester.stroke(command.stroke === true ? { seconds: 3, part: 1 } : command.stroke);
+    else if ('release' in command) tester.release();
   });
 }
 

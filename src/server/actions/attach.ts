@@ -5,10 +5,10 @@ import { attachments, runs } from '@/db/schema';
 import { NotFound } from '../errors';
 import { defineUseCase, refuseFields, STAFF } from '../use-case';
 
-const LARGEST = 6 * 1024 * 1024;
+export const LARGEST = 6 * 1024 * 1024;
 
 /** What the first bytes of a picture say it is; the name a browser gives is not trusted. */
-function pictureType(bytes: Buffer): string | undefined {
+export function pictureType(bytes: Buffer): string | undefined {
   if (bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff]))) return 'image/jpeg';
   if (bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])))
     return 'image/png';

@@ -251,6 +251,9 @@ export class PumpFrameInput {
   @IsUUID() runId: string;
   @IsIn(['place', 'stroke', 'release'], { message: 'Choose what is done.' })
   what: 'place' | 'stroke' | 'release';
+  /** Of a stroke of a tester: how long it takes, s, and how much of a whole one it is. */
+  @IsOptional() @IsNumber() @Min(0.3) @Max(60) seconds?: number;
+  @IsOptional() @IsNumber() @Min(0.01) @Max(1) part?: number;
 }
 
 /** Works the pump of a stand-in frame, or puts the run's piece in. A real frame is pumped by hand. */
@@ -262,12 +265,13 @@ export const pumpFrame = defineUseCase({
     await pressFeed(await runFrame(db, input.runId))?.ready();
   },
   async act({ tx }, input) {
+    const { seconds, part = 1 } = input;
     const feed = pressFeed(await runFrame(tx, input.runId));
     if (!feed?.about?.simulated)
       throw new Conflict('There is no stand-in frame at the other end of the line.');
     const commands: Readonly<Record<PumpFrameInput['what'], PressCommand>> = {
-      place: { piece: pieceFor(input.runId) },
-      stroke: { stroke: true },
+      place: { piece: await pieceFor(tx, input.runId) },
+      stroke: { stroke: seconds === undefined ? true : { seconds, part } },
       release: { release: true },
     };
     if (!feed.send(commands[input.what]))

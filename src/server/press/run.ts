@@ -76,18 +76,21 @@ export async function runMachine(db: Queryable, runId: string) {
   return { ...of, machine: chosen };
 }
 
-/** Loads that a stand-in's pieces split at, kN, what a stroke adds, and strokes before the points grip. Our choice. */
-const PIECES = { least: 5, most: 16, stroke: 1.1, slack: 2 } as const;
+/** What a stroke adds, kN, and strokes before the points of a frame grip. Our choice. */
+const GRIP = { stroke: 1.1, slack: 2 } as const;
 
-/** The run's piece as the stand-in of a hand-pumped frame takes it: always the same one for the same run. */
-export function pieceFor(runId: string): PlacedPiece {
-  const chance = new Chance(seedOf(runId));
-  return { splits: chance.between(PIECES.least, PIECES.most), stroke: PIECES.stroke, slack: PIECES.slack };
+/** The run's piece as the stand-in of a hand-pumped frame takes it: always the same one for the same readings. */
+export async function pieceFor(db: Queryable, runId: string): Promise<PlacedPiece> {
+  const { run, method, current } = await chosenOn(db, runId, ({ handPumped }) => handPumped?.frame, 'frame');
+  const { job } = await runPlace(db, run.id);
+  const { input } = usableInput(method, inputOf(method, job.system, current));
+  const share = new Chance(seedOf(runId)).between(0, 1);
+  return { splits: method.handPumped?.bears(input, share) ?? 0, ...GRIP };
 }
 
 /** The frame of a run that is loaded by hand, where it can be followed. @throws Conflict when none was chosen */
 export async function runFrame(db: Queryable, runId: string): Promise<string> {
-  return (await chosenOn(db, runId, ({ handPumped }) => handPumped, 'frame')).chosen;
+  return (await chosenOn(db, runId, ({ handPumped }) => handPumped?.frame, 'frame')).chosen;
 }
 
 /** The balance that was chosen for a run. @throws Conflict when none was */

@@ -424,6 +424,9 @@ export function columnsOf(run: RunView, zone: string): Said[] {
         const line = run.outcome?.lines.find(({ symbol }) => symbol === name.slice(1));
         return line ? [[line.rounded, line.unit].filter(Boolean).join(' ')] : [];
       }
+      // A result as it is printed, where its number stands for a word: `*n`.
+      if (name.startsWith('*'))
+        return run.outcome?.results.find(({ symbol }) => symbol === name.slice(1))?.text ?? [];
       // A fact that it was told: `~capped`.
       if (name.startsWith('~')) return factText(run.setup ?? {}, name.slice(1)) ?? [];
       const field = fieldsOf(method?.Input ?? Object).find((each) => each.name === name);

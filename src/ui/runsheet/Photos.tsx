@@ -6,6 +6,7 @@ import { perform } from '../api';
 import { newId } from '../ids';
 import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
+import { sizedDown } from '../pictures';
 import type { RunSheetData } from './types';
 
 const LONGEST_SIDE = 1600;
@@ -22,7 +23,7 @@ export function Photos({ data }: { data: RunSheetData }) {
   const add = async (file: File): Promise<void> => {
     setBusy(true);
     try {
-      const picture = await sizedDown(file);
+      const picture = await sizedDown(file, LONGEST_SIDE);
       const place = withPlace ? await placeOf(file) : null;
       const reply = await perform('attach', {
         id: newId(),
@@ -82,14 +83,4 @@ async function placeOf(file: File): Promise<string | null> {
   const { gps } = await import('exifr');
   const found = await gps(file).catch(() => undefined);
   return found ? `${found.latitude.toFixed(4)}, ${found.longitude.toFixed(4)}` : null;
-}
-
-async function sizedDown(file: File): Promise<string> {
-  const bitmap = await createImageBitmap(file);
-  const scale = Math.min(1, LONGEST_SIDE / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(bitmap.width * scale));
-  canvas.height = Math.max(1, Math.round(bitmap.height * scale));
-  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-  return canvas.toDataURL('image/jpeg', 0.85).split(',')[1] ?? '';
 }

@@ -166,7 +166,7 @@ export function GearTable({
                           initial={{ verifiedOn: today, loadsIn: 'lbf' }}
                           fields={[
                             { name: 'verifiedOn', label: 'Verified on', type: 'date' },
-                            ...(item.kind === 'compression machine'
+                            ...(item.kind === 'compression machine' || item.kind === 'pull-off tester'
                               ? [
                                   {
                                     name: 'verifiedFrom',
@@ -175,6 +175,10 @@ export function GearTable({
                                     optional: true,
                                   },
                                   { name: 'verifiedTo', label: 'Verified to', optional: true },
+                                ]
+                              : []),
+                            ...(item.kind === 'compression machine'
+                              ? [
                                   {
                                     name: 'loads',
                                     label: 'Or the loads of the certificate',

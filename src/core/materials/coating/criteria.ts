@@ -1,5 +1,5 @@
 import type { Criterion, CriterionLimit } from '../../acceptance/criterion';
-import { STRENGTH } from '../../methods/pull-off/compute';
+import { STRENGTH } from '../../methods/pull/quantities';
 import { standard } from '../../working';
 
 const PULLS = {

@@ -1,7 +1,6 @@
 import type { Criterion } from '../../acceptance/criterion';
 import { silentLimit } from '../../methods/slab/floors';
-import { EMISSION } from '../../methods/slab-emission/compute';
-import { SEEN } from '../../methods/slab-sheet/compute';
+import { EMISSION, SEEN } from '../../methods/slab/quantities';
 import { standard } from '../../working';
 
 /** What a slab is held against before its floor goes on: every hole, never their mean. */

@@ -30,6 +30,7 @@ export const floor: Material = {
     startsAt: 'Begun at',
   },
   usual: { floor: 'resilient' },
+  hasPlan: true,
   forms: FORMS,
   registers: [
     {

@@ -121,7 +121,8 @@ export const pointLoad: Method<PointLoadInput> = {
     derives,
     derivedBy: LIMITS,
   },
-  handPumped: 'frame',
+  // Loads that pieces of rock split at, kN. Our choice.
+  handPumped: { frame: 'frame', bears: (_, share) => 5 + 11 * share },
   looksFirst: 'fracture',
   plan: (system, setup) => {
     const limits = limitsOf(setup);

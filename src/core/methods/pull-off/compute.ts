@@ -4,29 +4,21 @@ import { type Exact, exact, plainOf, withUnit } from '../../quantity';
 import { bySeverity, type Finding, finding, Sheet, sourceText, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
-import { factMeasure, factOption, factText, factTexts } from '../facts';
+import { factMeasure, factText, factTexts } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { setupMeasure } from '../measure-text';
 import { resultOf } from '../outcome';
 import { type Face, faceOf, faceText, glueShare, inTens, leadingPlane, PLANE_IDS } from '../pull/faces';
 import { readPainting, sharesOf } from '../pull/painted';
-import { PULL_IDS, PULL_RULES, type PullRule } from '../pull/standards';
+import { GLUE, PLANE, STRENGTH } from '../pull/quantities';
+import { type PullRule, ruleOf } from '../pull/standards';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
 import { cutFindings, rateFindings } from './findings';
 import type { PullOffInput } from './input';
 import { type Lean, worthOf } from './judge';
 import { boreOf } from './stress';
-
-export const STRENGTH = 'pull-off strength';
-export const GLUE = 'share parted in the glue';
-export const PLANE = 'parted mostly in';
-
-/** The standard that is pulled by: a floor that says none is of concrete. */
-export function ruleOf(setup: RunSetup): PullRule {
-  return PULL_RULES[factOption(setup, 'pullBy', PULL_IDS) ?? 'd7234'];
-}
 
 /**
  * What a coating, an overlay or a surface bore under a dolly, and where it parted.

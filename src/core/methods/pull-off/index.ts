@@ -2,12 +2,13 @@ import { standard } from '../../working';
 import type { Method, PlanItem } from '../contract';
 import { exampleInput } from '../example';
 import { asked, factMeasure } from '../facts';
-import { fieldsOf } from '../fields';
+import { fieldsOf, readMeasure } from '../fields';
 import { setupMeasure } from '../measure-text';
 import { dollyAnswers } from '../pull/dolly';
-import { PULL_IDS } from '../pull/standards';
+import { GLUE, PLANE, STRENGTH } from '../pull/quantities';
+import { PULL_IDS, ruleNamed, ruleOf } from '../pull/standards';
 import { limitsOf, type RunSetup } from '../setup';
-import { compute, GLUE, PLANE, ruleOf, STRENGTH } from './compute';
+import { compute } from './compute';
 import { PullOffInput } from './input';
 import { derives } from './set';
 
@@ -114,6 +115,16 @@ export const pullOff: Method<PullOffInput> = {
     },
   ],
   performedAt: 'pulledAt',
+  // What a coating on concrete, or on metal with its small dollies, bears: 1.2 to 3 MPa, 5 to 14 MPa. Our choice.
+  handPumped: {
+    frame: 'tester',
+    bears: (input, share) => {
+      const given = readMeasure(input, 'dolly')?.value.toNumber() ?? 0;
+      const mm = input.system === 'US' ? given * 25.4 : given;
+      const mpa = mm > 30 ? 1.2 + 1.8 * share : 5 + 9 * share;
+      return (mpa * (Math.PI / 4) * mm ** 2) / 1000;
+    },
+  },
   set: {
     word: 'Pulls',
     quantity: STRENGTH,
@@ -121,11 +132,12 @@ export const pullOff: Method<PullOffInput> = {
     combine: 'each alone',
     step: 'pull.step-concrete',
     criteria: ['pull-off-each', 'pull-off-mean'],
+    asAsked: (said) => ({ step: ruleNamed(said('pullBy')).step }),
     derives,
     derivedBy: { scatter: 'pull.scatter' },
   },
   columns: [
-    { heading: 'Face', of: ['=n'] },
+    { heading: 'Face', of: ['*n'] },
     { heading: 'Ended', of: ['ended'] },
   ],
   plan,

@@ -2,7 +2,8 @@ import type { DeriveAbout, Derived, SetPiece } from '../../acceptance/set-rule';
 import { type Exact, exact, meanOf, roundedText, withUnit } from '../../quantity';
 import { ourChoice, Sheet } from '../../working';
 import { faceText, PLANE_IDS } from '../pull/faces';
-import { PLANE } from './compute';
+import { PLANE } from '../pull/quantities';
+import { ruleNamed } from '../pull/standards';
 
 /** Quantile of Student's t for one side, 95 %, by the degrees of freedom from 1. Source: any table (from memory). */
 const T95 = [6.314, 2.92, 2.353, 2.132, 2.015, 1.943, 1.895, 1.86, 1.833, 1.812] as const;
@@ -18,8 +19,8 @@ function planeOf({ quantities }: SetPiece): string | undefined {
  * that parted in one plane. Never pulls of different planes in one mean without a word.
  * Source: our choice.
  */
-export function derives(_: Exact, { pieces, system, unit, limits, mode }: DeriveAbout): Derived {
-  const step = limits.number('pull.step-concrete', system);
+export function derives(_: Exact, { pieces, system, unit, limits, mode, said: named }: DeriveAbout): Derived {
+  const step = limits.number(ruleNamed(named?.('pullBy')).step, system);
   const values = pieces.map(({ value }) => exact(value));
   const text = (value: Exact): string => withUnit(roundedText(value, step, mode), unit);
   const sheet = new Sheet(mode);

@@ -72,8 +72,3 @@ export function dollyAnswers({
     return { name, mm, reach: own, share, error: accuracy / share, suits: why === '', why };
   });
 }
-
-/** Depth that a curved surface falls away under the rim of a dolly, in the unit of both lengths. */
-export function sagitta(diameter: number, radius: number): number {
-  return diameter ** 2 / (8 * radius);
-}

@@ -1,4 +1,6 @@
 import type { LimitId } from '../../limits';
+import { factOption } from '../facts';
+import type { RunSetup } from '../setup';
 
 /** By which standard a dolly is pulled. */
 export const PULL_STANDARDS = [
@@ -27,7 +29,7 @@ export interface PullRule {
   readonly concrete?: true;
 }
 
-export const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
+const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
   d4541: {
     designation: 'ASTM D4541',
     rate: 'pull.rate-d4541',
@@ -67,3 +69,13 @@ export const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
     concrete: true,
   },
 };
+
+/** The rule of a standard; of none that is named that of coatings on concrete: a floor names none. */
+export function ruleNamed(name: string | undefined): PullRule {
+  return PULL_RULES[PULL_IDS.find((each) => each === name) ?? 'd7234'];
+}
+
+/** The rule of the standard that a test is pulled by. */
+export function ruleOf(setup: RunSetup): PullRule {
+  return ruleNamed(factOption(setup, 'pullBy', PULL_IDS));
+}

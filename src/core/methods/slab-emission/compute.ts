@@ -9,6 +9,7 @@ import { limitFinding } from '../limit-finding';
 import { closedFindings } from '../opening';
 import { coarseReading, resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
+import { EMISSION } from '../slab/quantities';
 import { notProven } from '../slab/service';
 import { AGGREGATES, noDishOver, TOPS } from '../slab/surfaces';
 import type { SlabEmissionInput } from './input';
@@ -16,7 +17,6 @@ import type { SlabEmissionInput } from './input';
 const F1869 = standard('ASTM F1869');
 const GEOMETRY = ourChoice('area of a circle');
 const HOUR = 3_600_000;
-export const EMISSION = 'vapour emission';
 
 /**
  * How much water leaves a slab into a dish of calcium chloride.

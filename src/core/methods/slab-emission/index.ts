@@ -4,8 +4,9 @@ import { exampleInput } from '../example';
 import { asked } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
+import { EMISSION } from '../slab/quantities';
 import { AGGREGATES, TOPS } from '../slab/surfaces';
-import { compute, EMISSION } from './compute';
+import { compute } from './compute';
 import { SlabEmissionInput } from './input';
 
 /** Vapour that leaves a slab, into a dish of calcium chloride. Order of work: ASTM F1869 (from memory), in our own words. */

@@ -5,11 +5,11 @@ import type { Outcome, Result } from '../contract';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
+import { SEEN } from '../slab/quantities';
 import { celsiusOf } from '../slab/service';
 import type { SlabSheetInput } from './input';
 
 const D4263 = standard('ASTM D4263');
-export const SEEN = 'moisture under the sheet';
 export const COULD = 'drops from a humidity of';
 
 /**

@@ -3,7 +3,8 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { limitsOf } from '../setup';
-import { COULD, compute, SEEN } from './compute';
+import { SEEN } from '../slab/quantities';
+import { COULD, compute } from './compute';
 import { SlabSheetInput } from './input';
 
 /** Moisture seen under a plastic sheet. Order of work: ASTM D4263 (from memory), in our own words. */

@@ -14,6 +14,7 @@ export const LIMITS = {
     'slab.salt-age': r('Check over salt before use', '<= 30 d'),
     'slab.count-first': r('Tests of the first part of an area', '= 3'),
     'slab.count-area': r('That part, and each further one with a test more', '= 1000 ft2', '= 100 m2'),
+    'plan.wall': r('A test by each exterior wall, on or below grade, from it', '<= 3 ft', '<= 1 m'),
     'slab.humidity-step': r('Humidity reported to', '= 1 %'),
     'slab.ratio-step': r('Depth over thickness reported to', '= 0.1 %'),
   }),
@@ -30,6 +31,7 @@ export const LIMITS = {
   ...group('Humidity in a slab', ourChoice('how a hole and a reading are judged'), {
     'slab.depth': r('Hole off its depth', '<= 0.125 in', '<= 3 mm'),
     'slab.apart': r('Probe off the temperature of the concrete', '<= 1 deltaF', '<= 0.5 deltaC'),
+    'plan.point': r('Test from another of its kind', '>= 1 ft', '>= 0.3 m'),
     'slab.room': r('Humidity of the hole off that of the room, leak', '>= 5 %'),
     'slab.band': r('Two readings of the same water apart', '<= 3 %'),
     'slab.forecast-count': r('Readings that a forecast wants', '= 4'),

@@ -10,7 +10,7 @@ export const SERVICE = {
   required: true,
   carry: true,
   options: [
-    { value: 'proven', label: 'Held for 48 h before it was sealed, and since: the log shows it' },
+    { value: 'proven', label: 'Held for 48 h before, and since: the log shows it' },
     { value: 'kept', label: 'Held since the last reading: the log shows it' },
     { value: 'unproven', label: 'Held, with no log' },
     { value: 'off', label: 'Not held: heating, air or enclosure missing' },

@@ -8,9 +8,9 @@ import { perform } from '../../api';
 import { Line } from '../../charts/Line';
 import { curve as line, useChartSetup } from '../../charts/setup';
 import { timeNow } from '../../clock';
+import { Figure } from '../../parts/Figure';
 import { useNotice } from '../../parts/Notice';
 import { usePressFeed } from '../../press/use-press-feed';
-import { MONO } from '../../theme';
 import type { InstrumentProps } from '../kit';
 import { wordsAt } from './words-at';
 
@@ -128,17 +128,6 @@ export function LiveFrame({ run, data, frame }: InstrumentProps & { frame: strin
           A stand-in frame: its pieces are made up.
         </Typography>
       ) : null}
-    </Box>
-  );
-}
-
-function Figure({ label, text }: { label: string; text: string }) {
-  return (
-    <Box>
-      <Typography variant="body2" color="text.secondary">
-        {label}
-      </Typography>
-      <Typography sx={{ fontFamily: MONO, fontSize: '2rem', lineHeight: 1.1 }}>{text}</Typography>
     </Box>
   );
 }

@@ -25,7 +25,15 @@ export function PullOffBench({ picture: { values } }: BenchProps) {
         </Typography>
       ) : null}
       {values.rate ? <Typography color="text.secondary">{String(values.rate)}</Typography> : null}
-      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: '1fr 1.7fr',
+          alignItems: 'center',
+          maxWidth: 560,
+        }}
+      >
         <FaceDrawing face={face} painted={typeof values.painted === 'string' ? values.painted : null} />
         <Layers face={face} concrete={values.concrete === true} coats={values.cored === true ? 1 : 2} />
       </Box>

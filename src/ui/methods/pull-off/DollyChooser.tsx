@@ -18,7 +18,7 @@ export function DollyChooser({ run, data, readOnly }: InstrumentProps) {
   const shown = (mpa: number): string => (us ? inOwn(mpa).toFixed(0) : mpa.toFixed(1));
   const [typed, setTyped] = useState(asked ? shown(1.5 * asked) : '');
   if (readOnly) return null;
-  const expected = us ? Number(typed) / 145.0377 : Number(typed);
+  const expected = us ? convert(exact(Number(typed) || 0), 'psi', 'MPa').toNumber() : Number(typed);
   const limits = limitsOf(data.setup);
   const range = limits.of('pull.range', data.system);
   const answers =

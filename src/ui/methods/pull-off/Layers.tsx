@@ -3,7 +3,7 @@ import { useTheme } from '@mui/material';
 import { type Face, PLANE_IDS, type Plane } from '@/core/methods/pull/faces';
 import { PlanePatterns, planeFill, planeName } from './planes';
 
-const WIDE = 250;
+const WIDE = 300;
 /** What lies over one another, from the dolly down to the metal or concrete, with how high it is drawn. */
 const STACK = [
   ['Z', 'dolly', 34],
@@ -57,7 +57,7 @@ export function Layers({
     <svg
       viewBox={`0 0 ${WIDE} ${y + 8}`}
       width="100%"
-      style={{ maxWidth: 320 }}
+      style={{ maxWidth: 340 }}
       role="img"
       aria-label={`Parted in ${face.map(([plane, share]) => `${planeName(plane)} ${share} %`).join(', ') || 'nothing yet'}`}
     >

@@ -5,11 +5,12 @@ import { InFolder, wholeFolder } from '../holding';
 import { PullOffBench } from './Bench';
 import { DollyChooser } from './DollyChooser';
 import { FacePainter } from './FacePainter';
+import { LivePull } from './LivePull';
 
 const FOLDER = wholeFolder({
   method: pullOff,
   Bench: PullOffBench,
-  instruments: { tester: DollyChooser, face: FacePainter },
+  instruments: { tester: DollyChooser, pull: LivePull, face: FacePainter },
 });
 
 export function InPullOff({ children }: PropsWithChildren) {

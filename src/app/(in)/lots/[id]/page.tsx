@@ -8,7 +8,7 @@ import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { lotDossier } from '@/server/queries/lot';
 import { Card, Empty, Facts } from '@/ui/parts/Card';
-import { TextLink } from '@/ui/parts/LinkButton';
+import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { ReportLinks } from '@/ui/parts/ReportLinks';
 import { lotHref } from '@/ui/places';
 import { dayTime, localInput } from '@/ui/time';
@@ -38,6 +38,11 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
           <TextLink href={`/jobs/${job.id}`}>{`${job.number} ${job.name}`}</TextLink>
           {`. ${capital(words.lot[0])} ${placement.number}, ${mix.code} v${mix.version}`}
         </Typography>
+        {material.hasPlan ? (
+          <LinkButton href={`/field/floors/${placement.id}`} variant="outlined">
+            {`Plan of the ${words.lot[0]}`}
+          </LinkButton>
+        ) : null}
         {staff && actor.role !== 'field' && samples.length > 0 ? (
           <PrepareReport of={{ lotId: placement.id }} signed={reports.at(-1)?.state === 'signed'} />
         ) : null}

@@ -52,6 +52,7 @@ export function HowMany({
   plans: readonly PlanStands[];
   words: MaterialWords | undefined;
 }) {
+  const word = words?.sample[0] ?? 'sample';
   return (
     <Card title="How many">
       {plans.map(({ form, count, take, why, done, waiting }) => (
@@ -59,7 +60,7 @@ export function HowMany({
           <Typography className="mono" sx={{ fontSize: form ? '1.2rem' : '1.6rem' }}>
             {form
               ? `${formText(form)}: ${done} valid of ${count}`
-              : `${done} valid, ${count} make a ${words?.sample[0]}`}
+              : `${done} valid, ${count} make ${/^[aeiou]/u.test(word) ? 'an' : 'a'} ${word}`}
           </Typography>
           <Typography>{`Take ${take}: ${why}`}</Typography>
           {count > done ? (

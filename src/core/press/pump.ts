@@ -46,8 +46,3 @@ export function strokesTo(
   const asked = (most * face) / pump.ram;
   return { strokes, first, seconds: pressureRate(pump, pressure, 1) / asked };
 }
-
-/** How much less a dolly carries that is pulled off its middle. @param off,diameter in one unit Source: beam theory, our choice for the rule. */
-export function offCentre(off: number, diameter: number): number {
-  return 1 / (1 + (8 * off) / diameter);
-}

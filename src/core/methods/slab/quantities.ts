@@ -1,0 +1,3 @@
+/** What the tests of a floor come to, where criteria name it too. */
+export const EMISSION = 'vapour emission';
+export const SEEN = 'moisture under the sheet';

@@ -1,0 +1,6 @@
+export * from './check';
+export * from './geometry';
+export * from './page';
+export * from './plan';
+export * from './propose';
+export * from './round';

@@ -1,0 +1,132 @@
+import { and, asc, desc, eq, gt, isNull, or } from 'drizzle-orm';
+import { criteriaOf } from '@/core/acceptance';
+import { formText } from '@/core/materials/forms';
+import type { PlanPage, PointView } from '@/core/plan';
+import { unitLabel } from '@/core/quantity';
+import { isReportable } from '@/core/working';
+import type { Queryable } from '@/db/client';
+import { lotPlans, samples, specimens, waits } from '@/db/schema';
+import { limitsNow } from '../run-setup';
+import { anyOf } from '../scope';
+import type { Actor } from '../use-case';
+import { lotHead } from './lot';
+import { sampleDossiers } from './sample';
+
+/** Everything the plan of a floor shows: what is drawn, where its points lie, what was read there and what waits. */
+export async function planPage(db: Queryable, actor: Actor, lotId: string, now: Date): Promise<PlanPage> {
+  const { placement, mix, job, material } = await lotHead(db, actor, lotId);
+  const limits = await limitsNow(db, job);
+  const dossiers = await sampleDossiers(db, actor, eq(samples.lotId, lotId));
+  const [drawn] = await db
+    .select()
+    .from(lotPlans)
+    .where(eq(lotPlans.lotId, lotId))
+    .orderBy(desc(lotPlans.seq))
+    .limit(1);
+  const ids = dossiers.flatMap(({ specimens: own }) => own.map(({ id }) => id));
+  const places = new Map(
+    ids.length === 0
+      ? []
+      : (
+          await db
+            .select({ id: specimens.id, place: specimens.place })
+            .from(specimens)
+            .where(anyOf(specimens.id, ids))
+        ).map(({ id, place }) => [id, place]),
+  );
+  const waiting =
+    ids.length === 0
+      ? []
+      : await db
+          .select()
+          .from(waits)
+          .where(and(anyOf(waits.specimenId, ids), or(isNull(waits.doneAt), gt(waits.doneAt, now))))
+          .orderBy(asc(waits.opensAt));
+  const asked = { ...mix.asked };
+  const metres = (id: 'plan.wall' | 'plan.point'): number => {
+    const limit = limits.of(id, 'SI');
+    return (limit.high ?? limit.low)?.toNumber() ?? 0;
+  };
+  return {
+    lotId,
+    title: placement.title,
+    jobId: job.id,
+    jobText: `${job.number} ${job.name}`,
+    zone: job.zone,
+    system: job.system,
+    now: now.getTime(),
+    planId: drawn?.id ?? null,
+    pictureId: drawn?.pictureId ?? null,
+    plan: drawn?.plan ?? null,
+    wants: dossiers.map(({ sample }) => ({
+      sampleId: sample.id,
+      name: String(sample.about.name ?? ''),
+      area: String(sample.about.area ?? ''),
+      forms: (material.plannedForms?.(asked, sample.about) ?? []).map((form) => {
+        const plan = material.plan?.(sample.about, limits, job.system, asked, form);
+        return { form, text: `${formText(form)}: ${plan?.why ?? ''}`, count: plan?.count ?? 0 };
+      }),
+    })),
+    points: dossiers.flatMap(({ specimens: own, sets }) =>
+      own
+        .filter(({ discarded }) => discarded === null)
+        .map((view): PointView => {
+          const done = [view.run, ...view.whole.toReversed()].find(
+            (run) =>
+              run?.state === 'complete' && run.outcome && isReportable(run.outcome.findings) && run.main,
+          );
+          const criterion = done ? heldBy(done.method, sets, done.main?.quantity ?? '') : undefined;
+          const number = Number(done?.main?.reported);
+          return {
+            id: view.id,
+            label: view.label,
+            short: view.label.split('-').at(-1) ?? view.label,
+            sampleId: view.sampleId,
+            form: view.form,
+            formText: formText(view.form),
+            place: places.get(view.id) ?? null,
+            begun: view.run !== null || view.whole.length > 0,
+            value: done?.main ? `${done.main.text} ${unitLabel(done.main.unit)}`.trim() : null,
+            stands: !done
+              ? null
+              : !criterion
+                ? 'told'
+                : (criterion.holds === 'at most' ? number <= criterion.limit : number >= criterion.limit)
+                  ? 'holds'
+                  : 'does not hold',
+            waits: waiting
+              .filter(({ specimenId }) => specimenId === view.id)
+              .map(({ what, opensAt, closesAt }) => ({
+                what,
+                opensAt: opensAt.getTime(),
+                closesAt: closesAt?.getTime() ?? null,
+              })),
+          };
+        }),
+    ),
+    rules: {
+      wall: metres('plan.wall'),
+      point: metres('plan.point'),
+      wallText: limits.of('plan.wall', job.system).text,
+      pointText: limits.of('plan.point', job.system).text,
+    },
+  };
+}
+
+/** What one result of a set is held against by itself. */
+function heldBy(
+  method: string,
+  sets: readonly {
+    readonly method: string;
+    readonly verdicts: readonly { criterion: string; limit: string }[];
+  }[],
+  quantity: string,
+): { readonly holds: 'at least' | 'at most'; readonly limit: number } | undefined {
+  for (const { verdicts } of sets.filter((set) => set.method === method))
+    for (const { criterion, limit } of verdicts) {
+      const [found] = criteriaOf([criterion]);
+      if (found?.quantity === quantity && (found.statistic === 'least' || found.statistic === 'greatest'))
+        return { holds: found.holds, limit: Number(limit) };
+    }
+  return undefined;
+}

@@ -1,0 +1,481 @@
+'use client';
+import {
+  Box,
+  Button,
+  MenuItem,
+  Stack,
+  TextField,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from '@mui/material';
+import { useRouter } from 'next/navigation';
+import { type KeyboardEvent, useCallback, useMemo, useState } from 'react';
+import { setupMeasure } from '@/core/methods/measure-text';
+import {
+  areaOf,
+  contains,
+  emptyPlan,
+  type FloorPlan,
+  type Outline,
+  type PlanPage,
+  planProblems,
+  proposePoints,
+  type Spot,
+  sizeBy,
+} from '@/core/plan';
+import { perform } from '../api';
+import { newId } from '../ids';
+import { Card, Empty } from '../parts/Card';
+import { useNotice } from '../parts/Notice';
+import { areaText, lengthText, metresOf } from './lengths';
+import { PictureButton } from './PictureButton';
+import { type DrawnPoint, PlanCanvas } from './PlanCanvas';
+import { RoundList } from './RoundList';
+import { usePlaces } from './use-places';
+
+type Tool = 'points' | 'zone' | 'walls' | 'corridor' | 'scale';
+const TOOLS: readonly (readonly [Tool, string])[] = [
+  ['points', 'Points'],
+  ['zone', 'Zones'],
+  ['walls', 'Walls'],
+  ['corridor', 'No drilling'],
+  ['scale', 'Scale'],
+];
+const SAYS: Readonly<Record<Tool, string>> = {
+  points:
+    'Press a point to see it, drag it to move it, or choose one that is not placed and press where it lies.',
+  zone: 'Press the corners of the zone one after the other, then close it.',
+  walls: 'Press the sides that are exterior walls: each wants a point within reach.',
+  corridor: 'Press the corners of what may not be drilled: tendons, tubes, heating. Then say what it is.',
+  scale: 'Press two places that are a known way apart, then say how far.',
+};
+/** One press of an arrow key, m: a foot, or a quarter of a metre. */
+const STEP = { US: 0.3048, SI: 0.25 } as const;
+
+/** The plan of a floor, drawn and worked with: zones, walls, corridors, points and the round that is due. */
+export function PlanView({ page, canWrite }: { readonly page: PlanPage; readonly canWrite: boolean }) {
+  const router = useRouter();
+  const notice = useNotice();
+  const { lotId, system, wants, rules } = page;
+  const [plan, setPlan] = useState<FloorPlan | null>(page.plan);
+  const [pictureId, setPictureId] = useState(page.pictureId);
+  const [before, setBefore] = useState<readonly FloorPlan[]>([]);
+  const [tool, setTool] = useState<Tool>('points');
+  const [zone, setZone] = useState(wants[0]?.sampleId ?? '');
+  const [draft, setDraft] = useState<Outline>([]);
+  const [what, setWhat] = useState('');
+  const [distance, setDistance] = useState('');
+  const [selected, setSelected] = useState<string | null>(null);
+  const [dragged, setDragged] = useState<{ id: string; at: Spot } | null>(null);
+  const refresh = useCallback(() => router.refresh(), [router]);
+  const { waiting, refused, offline, put } = usePlaces(lotId, refresh);
+  const names = useMemo(() => new Map(wants.map(({ sampleId, name }) => [sampleId, name])), [wants]);
+  const points = useMemo(
+    (): DrawnPoint[] =>
+      plan
+        ? page.points.flatMap((point) => {
+            const place = waiting[point.id] ?? point.place;
+            const at =
+              dragged?.id === point.id
+                ? dragged.at
+                : place && { x: place.x * plan.width, y: place.y * plan.height };
+            return at ? [{ ...point, at, moved: point.id in waiting || dragged?.id === point.id }] : [];
+          })
+        : [],
+    [page.points, plan, waiting, dragged],
+  );
+  const unplaced = page.points.filter(({ id, place }) => !place && !(id in waiting));
+  const changed = plan !== page.plan || pictureId !== page.pictureId;
+  if (!plan)
+    return canWrite ? (
+      <Begin
+        system={system}
+        lotId={lotId}
+        begin={(width, height, picture) => {
+          setPlan(emptyPlan(width, height));
+          setPictureId(picture);
+          setTool(picture ? 'scale' : 'zone');
+        }}
+      />
+    ) : (
+      <Empty>This floor has no plan yet.</Empty>
+    );
+  const change = (next: FloorPlan): void => {
+    setBefore((list) => [...list.slice(-30), plan]);
+    setPlan(next);
+  };
+  const save = async (next: FloorPlan = plan): Promise<void> => {
+    const { width, height, zones, corridors, locked } = next;
+    const reply = await perform('draw-plan', {
+      id: newId(),
+      lotId,
+      ...(pictureId ? { pictureId } : {}),
+      ...(page.planId ? { basedOn: page.planId } : {}),
+      ...{ width, height, zones, corridors, locked },
+    });
+    notice(reply.ok ? 'The plan is kept.' : reply.message, reply.ok ? 'success' : 'error');
+    if (reply.ok) refresh();
+  };
+  const place = (id: string, at: Spot): void => {
+    const inside = (value: number, most: number): number => Math.min(1, Math.max(0, value / most));
+    put({ [id]: { x: inside(at.x, plan.width), y: inside(at.y, plan.height) } });
+  };
+  const close = (): void => {
+    if (draft.length < 3) return;
+    if (tool === 'zone')
+      change({
+        ...plan,
+        zones: [
+          ...plan.zones.filter(({ sampleId }) => sampleId !== zone),
+          { sampleId: zone, outline: draft, walls: [] },
+        ],
+      });
+    else
+      change({
+        ...plan,
+        corridors: [...plan.corridors, { what: what.trim() || 'not to be drilled', outline: draft }],
+      });
+    setDraft([]);
+  };
+  const pressed = (at: Spot): void => {
+    if (!canWrite || plan.locked) return;
+    if (tool === 'points') {
+      const own = unplaced.find(({ id }) => id === selected);
+      if (own) {
+        place(own.id, at);
+        setSelected(unplaced.find(({ id }) => id !== own.id)?.id ?? null);
+      }
+    } else if (tool === 'scale') setDraft((list) => (list.length >= 2 ? [at] : [...list, at]));
+    else if (tool !== 'walls') setDraft((list) => [...list, at]);
+  };
+  const rescale = (): void => {
+    const read = metresOf(distance, system);
+    const [one, other] = draft;
+    if ('why' in read) {
+      notice(read.why, 'error');
+      return;
+    }
+    const share = (spot: Spot): Spot => ({ x: spot.x / plan.width, y: spot.y / plan.height });
+    const size = one && other && sizeBy(share(one), share(other), read.metres, plan.width / plan.height);
+    if (!size) {
+      notice('Press two places that lie apart, then say how far.', 'error');
+      return;
+    }
+    const by = size.width / plan.width;
+    const larger = (outline: Outline): Outline => outline.map(({ x, y }) => ({ x: x * by, y: y * by }));
+    change({
+      ...plan,
+      ...size,
+      zones: plan.zones.map((each) => ({ ...each, outline: larger(each.outline) })),
+      corridors: plan.corridors.map((each) => ({ ...each, outline: larger(each.outline) })),
+    });
+    setDraft([]);
+    setDistance('');
+  };
+  const propose = (): void => {
+    const places: Record<string, { x: number; y: number }> = {};
+    for (const { sampleId, outline, walls } of plan.zones)
+      for (const form of new Set(page.points.map((point) => point.form))) {
+        const free = unplaced.filter((point) => point.sampleId === sampleId && point.form === form);
+        const taken = points.filter((point) => point.form === form).map(({ at }) => at);
+        const found = proposePoints({ outline, walls }, free.length, {
+          corridors: plan.corridors,
+          taken,
+          rules,
+        });
+        for (const [order, { at }] of found.entries()) {
+          const point = free[order];
+          if (point) places[point.id] = { x: at.x / plan.width, y: at.y / plan.height };
+        }
+      }
+    if (Object.keys(places).length > 0) put(places);
+    else notice('Nothing to place: outline the zones, and mark their points first.', 'error');
+  };
+  const key = (event: KeyboardEvent): void => {
+    if ((event.target as Element).closest('input, textarea, [role=combobox]')) return;
+    if (event.key === 'Enter' && draft.length >= 3) close();
+    else if (event.key === 'Backspace' && draft.length > 0) setDraft(draft.slice(0, -1));
+    else if (event.key === 'Escape') setDraft([]);
+    const step = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] }[event.key];
+    const own = points.find(({ id }) => id === selected);
+    if (!step || !own || own.begun || !canWrite || plan.locked) return;
+    event.preventDefault();
+    const [dx = 0, dy = 0] = step;
+    place(own.id, { x: own.at.x + dx * STEP[system], y: own.at.y + dy * STEP[system] });
+  };
+  const problems = planProblems(plan, points, wants, rules);
+  const own = page.points.find(({ id }) => id === selected);
+  return (
+    <Box
+      onKeyDown={key}
+      sx={{
+        display: 'grid',
+        gap: 2,
+        gridTemplateColumns: { xs: '1fr', md: '2.2fr 1fr' },
+        alignItems: 'start',
+      }}
+    >
+      <Stack spacing={1}>
+        {canWrite ? (
+          <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'center' }}>
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              value={tool}
+              disabled={plan.locked}
+              onChange={(_, next: Tool | null) => {
+                if (next) setTool(next);
+                setDraft([]);
+              }}
+              aria-label="What is drawn"
+            >
+              {TOOLS.map(([value, word]) => (
+                <ToggleButton key={value} value={value} sx={{ minHeight: 44 }}>
+                  {word}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+            {tool === 'zone' || tool === 'walls' ? (
+              <TextField
+                select
+                size="small"
+                label="Zone"
+                value={zone}
+                onChange={(event) => setZone(event.target.value)}
+                sx={{ minWidth: 160 }}
+              >
+                {wants.map(({ sampleId, name }) => (
+                  <MenuItem key={sampleId} value={sampleId}>
+                    {name}
+                  </MenuItem>
+                ))}
+              </TextField>
+            ) : null}
+            {tool === 'corridor' ? (
+              <TextField
+                size="small"
+                label="What lies there"
+                value={what}
+                onChange={(event) => setWhat(event.target.value)}
+              />
+            ) : null}
+            {tool === 'zone' || tool === 'corridor' ? (
+              <Button variant="outlined" onClick={close} disabled={draft.length < 3}>
+                Close the outline
+              </Button>
+            ) : null}
+            {tool === 'scale' ? (
+              <>
+                <TextField
+                  size="small"
+                  label="How far apart"
+                  value={distance}
+                  onChange={(event) => setDistance(event.target.value)}
+                  helperText={system === 'US' ? 'As 24 ft or 12\' 6"' : 'As 7.3 m'}
+                />
+                <Button variant="outlined" onClick={rescale} disabled={draft.length < 2}>
+                  Set the scale
+                </Button>
+                <PictureButton
+                  lotId={lotId}
+                  done={(id, aspect) => {
+                    setPictureId(id);
+                    change({ ...plan, width: plan.height * aspect });
+                  }}
+                />
+              </>
+            ) : null}
+            {tool === 'points' ? (
+              <Button variant="outlined" onClick={propose} disabled={plan.locked || unplaced.length === 0}>
+                Propose places
+              </Button>
+            ) : null}
+            <Button
+              onClick={() => {
+                const last = before.at(-1);
+                if (last) setPlan(last);
+                setBefore((list) => list.slice(0, -1));
+              }}
+              disabled={before.length === 0}
+            >
+              One step back
+            </Button>
+            <Button variant="contained" onClick={() => void save()} disabled={!changed}>
+              Keep the plan
+            </Button>
+            <Button onClick={() => void save({ ...plan, locked: !plan.locked })} disabled={changed}>
+              {plan.locked ? 'Unlock it' : 'Lock it'}
+            </Button>
+          </Stack>
+        ) : null}
+        {canWrite ? (
+          <Typography variant="body2" color="text.secondary">
+            {plan.locked ? 'The plan is locked: nothing of it is moved.' : SAYS[tool]}
+          </Typography>
+        ) : null}
+        <PlanCanvas
+          plan={plan}
+          pictureId={pictureId}
+          names={names}
+          points={points}
+          selected={selected}
+          draft={draft}
+          walls={tool === 'walls' && canWrite && !plan.locked ? zone : null}
+          onSpot={pressed}
+          onPoint={setSelected}
+          onWall={(sampleId, side) =>
+            change({
+              ...plan,
+              zones: plan.zones.map((each) =>
+                each.sampleId === sampleId
+                  ? {
+                      ...each,
+                      walls: each.walls.includes(side)
+                        ? each.walls.filter((wall) => wall !== side)
+                        : [...each.walls, side],
+                    }
+                  : each,
+              ),
+            })
+          }
+          {...(canWrite && !plan.locked
+            ? {
+                onDrag: (id: string, at: Spot, done: boolean) => {
+                  setSelected(id);
+                  setDragged(done ? null : { id, at });
+                  if (done) place(id, at);
+                },
+              }
+            : {})}
+        />
+        <Typography variant="body2" color="text.secondary">
+          {`${lengthText(plan.width, system)} by ${lengthText(plan.height, system)}. Numbers stand at their points; what lies between them is not known.`}
+        </Typography>
+        <Typography role="status" color={refused ? 'error' : 'text.secondary'} variant="body2">
+          {refused ||
+            (offline
+              ? `No network: ${Object.keys(waiting).length} ${Object.keys(waiting).length === 1 ? 'place is' : 'places are'} kept on this device and sent later.`
+              : '')}
+        </Typography>
+      </Stack>
+      <Stack spacing={1.5}>
+        {own ? (
+          <Card title={own.short}>
+            <Typography>{`${own.formText}, ${names.get(own.sampleId) ?? ''}`}</Typography>
+            {own.value ? <Typography className="mono">{own.value}</Typography> : null}
+            {own.waits.map((wait) => (
+              <Typography key={wait.what}>{wait.what}</Typography>
+            ))}
+            <Button href={`/specimens/${own.id}`} variant="outlined" sx={{ mt: 1 }}>
+              {`Open ${own.short}`}
+            </Button>
+          </Card>
+        ) : null}
+        {canWrite && unplaced.length > 0 ? (
+          <Card title="Not placed yet">
+            <Stack direction="row" spacing={0.5} useFlexGap sx={{ flexWrap: 'wrap' }}>
+              {unplaced.map(({ id, short, sampleId }) => (
+                <ToggleButton
+                  key={id}
+                  value={id}
+                  selected={selected === id}
+                  onChange={() => {
+                    setTool('points');
+                    setSelected(id);
+                  }}
+                  sx={{ minWidth: 56, minHeight: 44 }}
+                  title={names.get(sampleId) ?? ''}
+                >
+                  {short}
+                </ToggleButton>
+              ))}
+            </Stack>
+          </Card>
+        ) : null}
+        <Card title={problems.length === 0 ? 'Nothing is wrong with it' : 'What is wrong with it'}>
+          {problems.slice(0, 12).map(({ text }) => (
+            <Typography key={text} color="warning.main">
+              {text}
+            </Typography>
+          ))}
+          {plan.zones.map(({ sampleId, outline }) => {
+            const drawn = areaOf(outline);
+            const told = setupMeasure(wants.find((each) => each.sampleId === sampleId)?.area, 'area', 'm2');
+            const off = told ? Math.abs(drawn / told.toNumber() - 1) : 0;
+            return (
+              <Typography
+                key={sampleId}
+                variant="body2"
+                color={off > 0.1 ? 'warning.main' : 'text.secondary'}
+              >
+                {`${names.get(sampleId)}: ${areaText(drawn, system)} drawn${off > 0.1 ? `, ${areaText(told?.toNumber() ?? 0, system)} told: one of the two is wrong` : ''}`}
+              </Typography>
+            );
+          })}
+        </Card>
+        <RoundList
+          points={points.filter(
+            ({ at }) => plan.zones.length === 0 || plan.zones.some((each) => contains(each.outline, at)),
+          )}
+          zone={page.zone}
+          system={system}
+          now={page.now}
+          select={setSelected}
+        />
+      </Stack>
+    </Box>
+  );
+}
+
+/** A floor that has no plan: a room of a size, or a picture. */
+function Begin({
+  system,
+  lotId,
+  begin,
+}: {
+  readonly system: PlanPage['system'];
+  readonly lotId: string;
+  readonly begin: (width: number, height: number, pictureId: string | null) => void;
+}) {
+  const [width, setWidth] = useState('');
+  const [depth, setDepth] = useState('');
+  const read = [width, depth].map((text) => (text.trim() ? metresOf(text, system) : undefined));
+  const metres = read.map((each) => (each && 'metres' in each ? each.metres : undefined));
+  const why = (place: number): string => {
+    const each = read[place];
+    return each && 'why' in each ? each.why : '';
+  };
+  return (
+    <Card title="Draw the floor">
+      <Typography sx={{ mb: 1.5 }}>
+        A room of a size, or a picture or PDF page that is brought to scale by two places a known way apart.
+      </Typography>
+      <Stack direction="row" spacing={1.5} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'flex-start' }}>
+        <TextField
+          label="Width"
+          value={width}
+          onChange={(event) => setWidth(event.target.value)}
+          error={why(0) !== ''}
+          helperText={why(0) || (system === 'US' ? 'As 42 ft' : 'As 12.8 m')}
+        />
+        <TextField
+          label="Depth"
+          value={depth}
+          onChange={(event) => setDepth(event.target.value)}
+          error={why(1) !== ''}
+          helperText={why(1) || ' '}
+        />
+        <Button
+          variant="contained"
+          sx={{ minHeight: 56 }}
+          disabled={!metres[0] || !metres[1]}
+          onClick={() => metres[0] && metres[1] && begin(metres[0], metres[1], null)}
+        >
+          Begin with a rectangle
+        </Button>
+        <PictureButton lotId={lotId} done={(id, aspect) => begin(20 * aspect, 20, id)} />
+      </Stack>
+    </Card>
+  );
+}
