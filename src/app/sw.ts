@@ -37,6 +37,14 @@ const worker = new Serwist({
       }),
     },
     {
+      // The picture that a floor is drawn over never changes under its name.
+      matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/api/plan-pictures/'),
+      handler: new CacheFirst({
+        cacheName: 'bricole-plans',
+        plugins: [new ExpirationPlugin({ maxEntries: 30, maxAgeSeconds: 30 * DAY })],
+      }),
+    },
+    {
       matcher: ({ url, sameOrigin, request }) =>
         sameOrigin && request.mode === 'navigate' && /^\/field(\/|$)/.test(url.pathname),
       handler: new NetworkFirst({

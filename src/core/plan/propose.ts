@@ -42,16 +42,21 @@ export function proposePoints(
     const at = byWall(side, outline).find(clear);
     if (at) take(at, 'by an exterior wall');
   }
-  const grid = gridIn(outline).filter(free);
+  if (found.length >= count) return found;
+  // How far each place is from all that was chosen so far, kept as it goes: a place by the edge counts as near.
+  const grid = gridIn(outline)
+    .filter(free)
+    .map((at) => ({
+      at,
+      least: chosen.reduce((least, each) => Math.min(least, apart(each, at)), 2 * fromEdge(outline, at)),
+    }));
   while (found.length < count) {
-    let [best, most] = [undefined as Spot | undefined, rules.point];
-    for (const at of grid) {
-      let least = 2 * fromEdge(outline, at);
-      for (const each of chosen) least = Math.min(least, apart(each, at));
-      if (least > most) [best, most] = [at, least];
-    }
+    let best: (typeof grid)[number] | undefined;
+    for (const each of grid) if (each.least > (best?.least ?? rules.point)) best = each;
     if (!best) break;
-    take(best, chosen.length === 0 ? 'in the middle' : 'farthest from the others');
+    const { at } = best;
+    take(at, chosen.length === 0 ? 'in the middle' : 'farthest from the others');
+    for (const each of grid) each.least = Math.min(each.least, apart(at, each.at));
   }
   return found;
 }

@@ -95,7 +95,10 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
                   ? 'holds'
                   : 'does not hold',
             waits: waiting
-              .filter(({ specimenId }) => specimenId === view.id)
+              // What was glued waits to be pulled, and no longer once it was.
+              .filter(
+                ({ specimenId, key }) => specimenId === view.id && !(view.testedAt && key.includes('/')),
+              )
               .map(({ what, opensAt, closesAt }) => ({
                 what,
                 opensAt: opensAt.getTime(),

@@ -72,8 +72,11 @@ interface SetRow extends Record<string, unknown> {
   specimens: { id: string; label: string; doneAt: string | null }[] | null;
 }
 
-/** When it was done: what a batch made ready for the press, when the specimen was broken. */
-const DONE = sql`coalesce(w.done_at, CASE WHEN w.lane = 'press' THEN s.tested_at END)`;
+/** What a batch made ready for the test of each of its specimens: in the press, or on the floor. */
+const MADE_READY = sql`(w.lane IN ('press', 'slab') AND w.key LIKE '%/%')`;
+
+/** When it was done: what was made ready, or waits in the press, when the specimen was broken. */
+const DONE = sql`coalesce(w.done_at, CASE WHEN w.lane = 'press' OR ${MADE_READY} THEN s.tested_at END)`;
 
 /** What waits for its age is broken with its like only: beams apart from cylinders, field-cured ones apart from the others. */
 const OWN_FORM = sql`CASE WHEN w.key = 'age' THEN s.form END`;
@@ -101,7 +104,7 @@ export async function dayList(db: Queryable, actor: Actor, now: Date, show?: Day
            t.name AS storage, min(w.run_id::text) AS "runId", min(w.owner::text) AS owner,
            min(w.provisional) AS provisional,
            CASE WHEN bool_or(${DONE} IS NULL) THEN NULL ELSE max(${DONE}) END AS "doneAt",
-           bool_or(w.lane = 'press' AND w.key LIKE '%/%') AS "madeReady",
+           bool_or(${MADE_READY}) AS "madeReady",
            json_agg(json_build_object('id', s.id, 'label', s.label, 'doneAt', ${DONE}) ORDER BY s.label)
              FILTER (WHERE s.id IS NOT NULL) AS specimens
     FROM waits w

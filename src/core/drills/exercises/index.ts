@@ -4,6 +4,7 @@ import { ramRateExercise, whereBrokeExercise } from './beams';
 import { chooseSpacersExercise } from './choose-spacers';
 import { holdBandExercise, stopRightExercise } from './drive-press';
 import { findFaultExercise } from './find-fault';
+import { chooseDollyExercise, depthAndCountExercise, readFaceExercise, whyItRoseExercise } from './floors';
 import { blockRateExercise, couponExercise, falseMassExercise, netAreaExercise } from './masonry';
 import { nameFractureExercise } from './name-fracture';
 import { readDialExercise } from './read-dial';
@@ -30,6 +31,10 @@ export const EXERCISES: readonly Exercise[] = [
   beamRecordExercise,
   whichLiesExercise,
   removeOrNotExercise,
+  depthAndCountExercise,
+  whyItRoseExercise,
+  chooseDollyExercise,
+  readFaceExercise,
 ];
 
 /** An exercise by its id; undefined when there is none. */

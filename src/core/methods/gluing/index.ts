@@ -3,6 +3,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import { fieldsOf } from '../fields';
+import { glueVolume } from '../pull/glue';
 import { limitsOf } from '../setup';
 import { CURE, compute, tells, waits } from './compute';
 import { GluingInput } from './input';
@@ -64,10 +65,18 @@ export const gluing: Method<GluingInput> = {
   waits,
   plan(system, setup) {
     const limits = limitsOf(setup);
-    return (['glue.doubling', 'pull.dew', 'glue.control'] as const).map((id) => {
+    const rows = (['glue.doubling', 'pull.dew', 'glue.control'] as const).map((id) => {
       const limit = limits.of(id, system);
       return { label: limit.title, text: limit.text };
     });
+    const amount = (layer: number): string => `${glueVolume(1, 50, layer).toFixed(1)} mL`;
+    return [
+      ...rows,
+      {
+        label: 'Glue for a dolly of 50 mm',
+        text: `${amount(0.2)} on a smooth face, ${amount(1)} on rough concrete`,
+      },
+    ];
   },
   compute,
   example: (system) => ({
