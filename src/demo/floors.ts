@@ -183,13 +183,13 @@ const ACROSS = [
 /** Where the holes of each zone lie, m. */
 const LIE: readonly (readonly (readonly [x: number, y: number])[])[] = [
   [
-    [2.1, 9.7],
-    [4.7, 1.3],
+    [1.4, 9.7],
+    [6.7, 1.3],
     [6.9, 5.4],
   ],
   [
     [10.6, 9.6],
-    [13.9, 1.3],
+    [16.9, 1.3],
     [18.6, 9.7],
     [14.8, 5.6],
   ],

@@ -123,7 +123,10 @@ export function themeOf(scheme: Scheme): Theme {
       MuiToggleButton: {
         defaultProps: { disableFocusRipple: true },
         styleOverrides: {
-          root: { '&.Mui-focusVisible': { outline: `3px solid ${t.faint}`, outlineOffset: -4 } },
+          root: {
+            color: t.ink,
+            '&.Mui-focusVisible': { outline: `3px solid ${t.faint}`, outlineOffset: -4 },
+          },
         },
       },
       MuiTextField: { defaultProps: { variant: 'outlined', size: 'small' } },

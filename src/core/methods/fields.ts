@@ -51,6 +51,8 @@ interface FieldBase {
   readonly sets?: 'sampledAt' | 'kind';
   /** Seldom read: Enter passes it over, the pointer and Tab reach it. */
   readonly rare?: boolean;
+  /** Kept by an instrument of its step, as it draws: neither typed nor read out. */
+  readonly kept?: true;
   readonly example: string | Readonly<Record<System, string>>;
 }
 

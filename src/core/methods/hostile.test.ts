@@ -164,12 +164,13 @@ describe('hostile but honest readings', () => {
     '%s: none throws, none gives a number that is none',
     (id, method) => {
       let tried = 0;
-      for (const { place, text } of cases.filter((each) => each.method.id === id))
-        for (const system of SYSTEMS) {
-          const { outcome } = computedWith(method, system, (input) => place.put(input, text));
-          expect(unfit(outcome, [text]), `${place.path} = ${JSON.stringify(text.slice(0, 60))}`).toEqual([]);
-          tried += 1;
-        }
+      for (const { place, text } of cases.filter((each) => each.method.id === id)) {
+        // What is no reading in one system is none in the other: they take turns.
+        const system = SYSTEMS[tried % SYSTEMS.length] ?? 'US';
+        const { outcome } = computedWith(method, system, (input) => place.put(input, text));
+        expect(unfit(outcome, [text]), `${place.path} = ${JSON.stringify(text.slice(0, 60))}`).toEqual([]);
+        tried += 1;
+      }
       expect(tried).toBeGreaterThan(20);
     },
     120_000,
@@ -182,7 +183,8 @@ describe('hostile but honest readings', () => {
         for (const system of SYSTEMS) {
           const [low, high] = spec.possible[system];
           for (const beyond of [exact(low).minus(1), exact(high).times(10).plus(1)]) {
-            const { errors } = computedWith(method, system, (input) => put(input, beyond.toFixed()));
+            const { input } = method.example(system);
+            const { errors } = usableInput(method, { ...input, ...put(input, beyond.toFixed()) });
             expect(errors[path], `${method.id}.${path} ${beyond}`).toBeDefined();
           }
         }

@@ -59,7 +59,7 @@ export function planProblems(
     }
     for (const { form, text, count } of forms) {
       const there = inside.filter((each) => each.form === form).length;
-      if (there < count) say(`${name}: ${there} of ${count} placed. ${text}.`);
+      if (there < count) say(`${name}: ${there} of ${count} placed. ${text}`);
     }
     const bare = zone.walls.filter((wall) => {
       const side = sidesOf(zone.outline)[wall];

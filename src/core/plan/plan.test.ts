@@ -174,7 +174,7 @@ describe('what is wrong with where points lie', () => {
   });
   it('is a count that is not reached, and a wall without a point', () => {
     expect(said(good.slice(1))).toEqual([
-      'Zone A: 1 of 2 placed. Hole.',
+      'Zone A: 1 of 2 placed. Hole',
       'Zone A: 1 exterior wall has no point within ≤ 1 m.',
     ]);
     expect(said([], { ...plan, zones: [] })).toEqual([

@@ -1,8 +1,9 @@
 import { and, asc, desc, eq, gt, isNull, or } from 'drizzle-orm';
 import { criteriaOf } from '@/core/acceptance';
 import { formText } from '@/core/materials/forms';
+import { findMethod } from '@/core/methods/registry';
 import type { PlanPage, PointView } from '@/core/plan';
-import { unitLabel } from '@/core/quantity';
+import { exact, plainOf, unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { lotPlans, samples, specimens, waits } from '@/db/schema';
@@ -43,6 +44,10 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
           .where(and(anyOf(waits.specimenId, ids), or(isNull(waits.doneAt), gt(waits.doneAt, now))))
           .orderBy(asc(waits.opensAt));
   const asked = { ...mix.asked };
+  const distance = (id: 'plan.wall' | 'plan.point'): string => {
+    const { low, high, unit } = limits.of(id, job.system);
+    return plainOf(high ?? low ?? exact(0), unit);
+  };
   const metres = (id: 'plan.wall' | 'plan.point'): number => {
     const limit = limits.of(id, 'SI');
     return (limit.high ?? limit.low)?.toNumber() ?? 0;
@@ -73,7 +78,12 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
         .map((view): PointView => {
           const done = [view.run, ...view.whole.toReversed()].find(
             (run) =>
-              run?.state === 'complete' && run.outcome && isReportable(run.outcome.findings) && run.main,
+              run?.state === 'complete' &&
+              run.outcome &&
+              isReportable(run.outcome.findings) &&
+              run.main &&
+              // What is only made ready at a point, a hole that is drilled, says nothing of the floor.
+              testsIt(run.method),
           );
           const criterion = done ? heldBy(done.method, sets, done.main?.quantity ?? '') : undefined;
           const number = Number(done?.main?.reported);
@@ -110,10 +120,16 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
     rules: {
       wall: metres('plan.wall'),
       point: metres('plan.point'),
-      wallText: limits.of('plan.wall', job.system).text,
-      pointText: limits.of('plan.point', job.system).text,
+      wallText: distance('plan.wall'),
+      pointText: distance('plan.point'),
     },
   };
+}
+
+/** True for a method that tests its specimen, not one that only makes it ready. */
+function testsIt(id: string): boolean {
+  const method = findMethod(id);
+  return method !== undefined && (method.spends !== false || method.tests === true);
 }
 
 /** What one result of a set is held against by itself. */

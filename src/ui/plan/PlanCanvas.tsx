@@ -50,8 +50,8 @@ export function PlanCanvas(props: CanvasProps) {
     if (!box || !inner) return;
     const behaviour = zoom<HTMLDivElement, unknown>()
       .scaleExtent([0.5, 16])
-      // What is taken hold of on the plan is moved by itself, and the keys beside it are keys.
-      .filter((event: Event) => !(event.target as Element | null)?.closest('.point, button'))
+      // What is taken hold of on the plan is moved by itself.
+      .filter((event: Event) => !(event.target as Element | null)?.closest('.point'))
       .on('zoom', ({ transform: { x, y, k } }) => {
         // Not by a state of the page: a plan of hundreds of points follows the finger.
         inner.style.transform = `translate(${x}px, ${y}px) scale(${k})`;
@@ -89,168 +89,170 @@ export function PlanCanvas(props: CanvasProps) {
     if (from && far(from, { x: event.clientX, y: event.clientY }) < 6) onSpot(spotOf(event));
   };
   return (
-    <Box
-      ref={frame}
-      sx={{
-        position: 'relative',
-        overflow: 'hidden',
-        border: 1,
-        borderColor: 'divider',
-        bgcolor: 'background.paper',
-        touchAction: 'none',
-      }}
-    >
-      <div ref={moved} style={{ transformOrigin: '0 0', willChange: 'transform' }}>
-        <svg
-          ref={svg}
-          viewBox={`0 0 ${plan.width} ${plan.height}`}
-          style={{ width: '100%', display: 'block', maxHeight: '72vh' }}
-          role="application"
-          aria-label="Plan of the floor"
-          data-testid="plan"
-          onPointerDown={press}
-          onPointerUp={letGo}
-        >
-          <rect width={plan.width} height={plan.height} fill={palette.background.paper} />
-          {pictureId ? (
-            <image
-              href={`/api/plan-pictures/${pictureId}`}
+    <>
+      <Box
+        ref={frame}
+        sx={{
+          position: 'relative',
+          overflow: 'hidden',
+          border: 1,
+          borderColor: 'divider',
+          bgcolor: 'background.paper',
+          touchAction: 'none',
+        }}
+      >
+        <div ref={moved} style={{ transformOrigin: '0 0', willChange: 'transform' }}>
+          <svg
+            ref={svg}
+            viewBox={`0 0 ${plan.width} ${plan.height}`}
+            style={{ width: '100%', display: 'block', maxHeight: '72vh' }}
+            role="application"
+            aria-label="Plan of the floor"
+            data-testid="plan"
+            onPointerDown={press}
+            onPointerUp={letGo}
+          >
+            <rect width={plan.width} height={plan.height} fill={palette.background.paper} />
+            {pictureId ? (
+              <image
+                href={`/api/plan-pictures/${pictureId}`}
+                width={plan.width}
+                height={plan.height}
+                preserveAspectRatio="none"
+                opacity={0.75}
+              />
+            ) : null}
+            <rect
               width={plan.width}
               height={plan.height}
-              preserveAspectRatio="none"
-              opacity={0.75}
+              fill="none"
+              stroke={palette.text.primary}
+              strokeWidth={unit * 0.2}
             />
-          ) : null}
-          <rect
-            width={plan.width}
-            height={plan.height}
-            fill="none"
-            stroke={palette.text.primary}
-            strokeWidth={unit * 0.2}
-          />
-          {plan.zones.map(({ sampleId, outline, walls: exterior }) => (
-            <g key={sampleId}>
-              <polygon
-                points={path(outline)}
-                fill={palette.primary.main}
-                fillOpacity={0.07}
-                stroke={palette.primary.main}
-                strokeWidth={unit * 0.2}
-              />
-              {sidesOf(outline).map(([a, b], side) => (
-                <line
-                  key={`${a.x} ${a.y} ${b.x} ${b.y}`}
-                  x1={a.x}
-                  y1={a.y}
-                  x2={b.x}
-                  y2={b.y}
-                  stroke={exterior.includes(side) ? palette.text.primary : palette.primary.main}
-                  strokeWidth={exterior.includes(side) ? unit * 0.8 : unit * 0.2}
+            {plan.zones.map(({ sampleId, outline, walls: exterior }) => (
+              <g key={sampleId}>
+                <polygon
+                  points={path(outline)}
+                  fill={palette.primary.main}
+                  fillOpacity={0.07}
+                  stroke={palette.primary.main}
+                  strokeWidth={unit * 0.2}
                 />
-              ))}
-              {walls === sampleId
-                ? sidesOf(outline).map(([a, b], side) => (
-                    // biome-ignore lint/a11y/useSemanticElements: a side of a drawing
-                    <line
-                      key={`press ${a.x} ${a.y} ${b.x} ${b.y}`}
-                      className="point"
-                      role="button"
-                      tabIndex={0}
-                      aria-pressed={exterior.includes(side)}
-                      aria-label={`Side ${side + 1}: exterior wall`}
-                      x1={a.x}
-                      y1={a.y}
-                      x2={b.x}
-                      y2={b.y}
-                      stroke={palette.warning.main}
-                      strokeOpacity={0.35}
-                      strokeWidth={unit * 2.4}
-                      style={{ cursor: 'pointer' }}
-                      onPointerDown={(event) => event.stopPropagation()}
-                      onPointerUp={(event) => {
-                        event.stopPropagation();
-                        onWall(sampleId, side);
-                      }}
-                      onKeyDown={(event) => {
-                        if (event.key === 'Enter' || event.key === ' ') onWall(sampleId, side);
-                      }}
-                    />
-                  ))
-                : null}
-              <text
-                x={(outline[0]?.x ?? 0) + unit}
-                y={(outline[0]?.y ?? 0) + unit * 2.4}
-                fontSize={unit * 1.9}
-                fill={palette.primary.main}
-              >
-                {names.get(sampleId) ?? ''}
-              </text>
-            </g>
-          ))}
-          {plan.corridors.map(({ what, outline }) => (
-            <g key={`${what} ${path(outline)}`}>
-              <polygon
-                points={path(outline)}
-                fill={palette.error.main}
-                fillOpacity={0.16}
-                stroke={palette.error.main}
-                strokeWidth={unit * 0.2}
-                strokeDasharray={`${unit} ${unit * 0.6}`}
+                {sidesOf(outline).map(([a, b], side) => (
+                  <line
+                    key={`${a.x} ${a.y} ${b.x} ${b.y}`}
+                    x1={a.x}
+                    y1={a.y}
+                    x2={b.x}
+                    y2={b.y}
+                    stroke={exterior.includes(side) ? palette.text.primary : palette.primary.main}
+                    strokeWidth={exterior.includes(side) ? unit * 0.8 : unit * 0.2}
+                  />
+                ))}
+                {walls === sampleId
+                  ? sidesOf(outline).map(([a, b], side) => (
+                      // biome-ignore lint/a11y/useSemanticElements: a side of a drawing
+                      <line
+                        key={`press ${a.x} ${a.y} ${b.x} ${b.y}`}
+                        className="point"
+                        role="button"
+                        tabIndex={0}
+                        aria-pressed={exterior.includes(side)}
+                        aria-label={`Side ${side + 1}: exterior wall`}
+                        x1={a.x}
+                        y1={a.y}
+                        x2={b.x}
+                        y2={b.y}
+                        stroke={palette.warning.main}
+                        strokeOpacity={0.35}
+                        strokeWidth={unit * 2.4}
+                        style={{ cursor: 'pointer' }}
+                        onPointerDown={(event) => event.stopPropagation()}
+                        onPointerUp={(event) => {
+                          event.stopPropagation();
+                          onWall(sampleId, side);
+                        }}
+                        onKeyDown={(event) => {
+                          if (event.key === 'Enter' || event.key === ' ') onWall(sampleId, side);
+                        }}
+                      />
+                    ))
+                  : null}
+                <text
+                  x={(outline[0]?.x ?? 0) + unit}
+                  y={(outline[0]?.y ?? 0) + unit * 2.4}
+                  fontSize={unit * 1.9}
+                  fill={palette.primary.main}
+                >
+                  {names.get(sampleId) ?? ''}
+                </text>
+              </g>
+            ))}
+            {plan.corridors.map(({ what, outline }) => (
+              <g key={`${what} ${path(outline)}`}>
+                <polygon
+                  points={path(outline)}
+                  fill={palette.error.main}
+                  fillOpacity={0.16}
+                  stroke={palette.error.main}
+                  strokeWidth={unit * 0.2}
+                  strokeDasharray={`${unit} ${unit * 0.6}`}
+                />
+                <text
+                  x={(outline[0]?.x ?? 0) + unit * 0.4}
+                  y={(outline[0]?.y ?? 0) + unit * 1.9}
+                  fontSize={unit * 1.5}
+                  fill={palette.error.main}
+                >
+                  {`${what}: no hole`}
+                </text>
+              </g>
+            ))}
+            {draft.length > 0 ? (
+              <g>
+                <polyline
+                  points={path(draft)}
+                  fill="none"
+                  stroke={palette.warning.main}
+                  strokeWidth={unit * 0.4}
+                />
+                {draft.map(({ x, y }) => (
+                  <circle key={`${x} ${y}`} cx={x} cy={y} r={unit * 0.8} fill={palette.warning.main} />
+                ))}
+              </g>
+            ) : null}
+            {points.map((point) => (
+              <Point
+                key={point.id}
+                point={point}
+                unit={unit}
+                selected={selected === point.id}
+                onDown={(event) => {
+                  event.stopPropagation();
+                  event.currentTarget.setPointerCapture(event.pointerId);
+                  held.current = { id: point.id, from: { x: event.clientX, y: event.clientY }, moved: false };
+                }}
+                onMove={(event) => {
+                  const now = held.current;
+                  if (now?.id !== point.id || !onDrag || point.begun) return;
+                  if (!now.moved && far(now.from, { x: event.clientX, y: event.clientY }) < 4) return;
+                  now.moved = true;
+                  onDrag(point.id, spotOf(event), false);
+                }}
+                onUp={(event) => {
+                  event.stopPropagation();
+                  const now = held.current;
+                  held.current = null;
+                  if (now?.moved && onDrag) onDrag(point.id, spotOf(event), true);
+                  else onPoint(point.id);
+                }}
+                onKey={() => onPoint(point.id)}
               />
-              <text
-                x={(outline[0]?.x ?? 0) + unit * 0.4}
-                y={(outline[0]?.y ?? 0) + unit * 1.9}
-                fontSize={unit * 1.5}
-                fill={palette.error.main}
-              >
-                {`${what}: no hole`}
-              </text>
-            </g>
-          ))}
-          {draft.length > 0 ? (
-            <g>
-              <polyline
-                points={path(draft)}
-                fill="none"
-                stroke={palette.warning.main}
-                strokeWidth={unit * 0.4}
-              />
-              {draft.map(({ x, y }) => (
-                <circle key={`${x} ${y}`} cx={x} cy={y} r={unit * 0.8} fill={palette.warning.main} />
-              ))}
-            </g>
-          ) : null}
-          {points.map((point) => (
-            <Point
-              key={point.id}
-              point={point}
-              unit={unit}
-              selected={selected === point.id}
-              onDown={(event) => {
-                event.stopPropagation();
-                event.currentTarget.setPointerCapture(event.pointerId);
-                held.current = { id: point.id, from: { x: event.clientX, y: event.clientY }, moved: false };
-              }}
-              onMove={(event) => {
-                const now = held.current;
-                if (now?.id !== point.id || !onDrag || point.begun) return;
-                if (!now.moved && far(now.from, { x: event.clientX, y: event.clientY }) < 4) return;
-                now.moved = true;
-                onDrag(point.id, spotOf(event), false);
-              }}
-              onUp={(event) => {
-                event.stopPropagation();
-                const now = held.current;
-                held.current = null;
-                if (now?.moved && onDrag) onDrag(point.id, spotOf(event), true);
-                else onPoint(point.id);
-              }}
-              onKey={() => onPoint(point.id)}
-            />
-          ))}
-        </svg>
-      </div>
-      <Stack direction="row" spacing={0.5} sx={{ position: 'absolute', right: 8, bottom: 8 }}>
+            ))}
+          </svg>
+        </div>
+      </Box>
+      <Stack direction="row" spacing={0.5} sx={{ justifyContent: 'flex-end' }}>
         <IconButton aria-label="Nearer" onClick={() => zoomed.current?.(1.5)} sx={KEY}>
           +
         </IconButton>
@@ -261,7 +263,7 @@ export function PlanCanvas(props: CanvasProps) {
           ▢
         </IconButton>
       </Stack>
-    </Box>
+    </>
   );
 }
 

@@ -123,6 +123,7 @@ function rowsTaken(count: number, row: string): string {
 function shortReading(field: CellSpec, text: string, data: RunSheetData): string {
   if (text === '') return '';
   if (field.kind === 'check') return 'done';
+  if (field.kind === 'log') return 'record kept';
   if (field.kind === 'instant') return clock(text, data.zone);
   if (field.kind === 'choice')
     return field.options.find(({ value }) => value === text)?.label.split(':')[0] ?? text;

@@ -55,7 +55,7 @@ export function isTaken(run: Run, name: string): boolean {
   return field && isRows(field) ? takenRows(run, name) > 0 : (run.readings.values[name] ?? '') !== '';
 }
 
-/** The fields of a step, in its order. */
+/** The fields of a step that somebody reads, in its order. */
 export function stepFields(run: Run, names: readonly string[]): FieldSpec[] {
-  return names.map((name) => run.fields.get(name)).filter((field) => field !== undefined);
+  return names.flatMap((name) => run.fields.get(name) ?? []).filter(({ kept }) => !kept);
 }

@@ -246,6 +246,7 @@ export class PullOffInput extends RunInput {
   @TextField({
     label: 'Face as it was painted',
     aside: true,
+    kept: true,
     help: 'Kept by the painter; empty where the shares were only typed.',
     example: '',
   })

@@ -1,0 +1,66 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, perform, signedIn } from './helpers';
+
+test('points of a floor are proposed, moved without a network, and what was read stands at them', async ({
+  browser,
+}) => {
+  test.setTimeout(300_000);
+  // A tablet in the building.
+  const page = await signedIn(browser, 'laboratory', { width: 1024, height: 768 });
+  page.setDefaultTimeout(60_000);
+  await page.goto('/jobs');
+  await page
+    .getByRole('link', { name: /Port Merrow/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: 'Waiting hall, ground floor' }).first().click();
+  await page
+    .getByRole('row', { name: /Zone 3/ })
+    .getByRole('link')
+    .first()
+    .click();
+  await page.waitForURL(/\/samples\//);
+  const sampleId = page.url().split('/').at(-1) ?? '';
+  // The café is short of holes: three more are marked.
+  await perform(page, 'register-specimens', { sampleId, how: 'points', form: 'slab-hole', count: 3 });
+  await page.goBack();
+  await page.getByRole('link', { name: 'Plan of the level' }).click();
+  await page.waitForURL(/\/field\/floors\//);
+  const plan = page.getByTestId('plan');
+  await expect(plan.getByRole('button', { name: /-H3, 92 %, does not hold/ })).toBeVisible();
+  await expect(page.getByText('Zone 3, café: 1 of 4 placed')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Propose places' }).click();
+  await expect(page.getByText('Not placed yet')).toHaveCount(0);
+  await expect(page.getByText('Zone 3, café: 1 of 4 placed')).toHaveCount(0);
+  // They are with the server, and the page was drawn anew.
+  await page.waitForLoadState('networkidle');
+  // None of them lies over the heating.
+  await expect(page.getByText(/lies in a corridor/)).toHaveCount(0);
+  const cafe = plan.getByRole('button', { name: /-H4, not read/ }).last();
+  await cafe.focus();
+  await page.keyboard.press('Enter');
+  const before = await cafe.getAttribute('transform');
+  await page.context().setOffline(true);
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText('No network: 1 place is kept on this device and sent later.')).toBeVisible();
+  // Loaded again with no network, the page is there and the place too.
+  await page.reload();
+  await expect(plan.getByRole('button', { name: /-H4, not read/ }).last()).not.toHaveAttribute(
+    'transform',
+    before ?? '',
+  );
+  await page.context().setOffline(false);
+  await expect(page.getByText(/^No network/)).toHaveCount(0);
+  await page.reload();
+  await expect(plan.getByRole('button', { name: /-H4, not read/ }).last()).not.toHaveAttribute(
+    'transform',
+    before ?? '',
+  );
+  // What work has begun at stays where it is.
+  const drilled = plan.getByRole('button', { name: /stays where it is/ });
+  await expect(drilled).toHaveCount(8);
+  await page.getByRole('button', { name: 'Lock it' }).click();
+  await expect(page.getByText('The plan is locked: nothing of it is moved.')).toBeVisible();
+  await page.close();
+});
