@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, expectAccessible, signedIn, take, toStep } from './helpers';
+import { choose, expectAccessible, signedIn, take, toLot, toStep } from './helpers';
 
 test('a hole in a floor is read while it still moves, then well, beside what its zones came to', async ({
   browser,
@@ -7,12 +7,7 @@ test('a hole in a floor is read while it still moves, then well, beside what its
   test.setTimeout(300_000);
   const page = await signedIn(browser, 'laboratory');
   page.setDefaultTimeout(60_000);
-  await page.goto('/jobs');
-  await page
-    .getByRole('link', { name: /Port Merrow/ })
-    .first()
-    .click();
-  await page.getByRole('link', { name: 'Waiting hall, ground floor' }).first().click();
+  await toLot(page, 'Waiting hall, ground floor');
   await expect(page.getByRole('heading', { name: 'Waiting hall, ground floor' })).toBeVisible();
   await expectAccessible(page);
   // Two zones are judged: one meets, one does not; the third has one hole of the three that it wants.

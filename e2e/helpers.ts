@@ -89,6 +89,17 @@ export async function expectAccessible(page: Page): Promise<void> {
   expect(found).toEqual([]);
 }
 
+/** Goes to a lot of the demo's job by its title. */
+export async function toLot(page: Page, title: string): Promise<void> {
+  await page.goto('/jobs');
+  await page
+    .getByRole('link', { name: /Port Merrow/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: title }).first().click();
+  await page.waitForURL(/\/lots\//);
+}
+
 /** Finds a specimen by scanning its label, and goes to the bench with it. */
 export async function toBench(page: Page, label: string): Promise<void> {
   await page.goto('/today');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, perform, signedIn } from './helpers';
+import { expectAccessible, perform, signedIn, toLot } from './helpers';
 
 test('points of a floor are proposed, moved without a network, and what was read stands at them', async ({
   browser,
@@ -8,12 +8,7 @@ test('points of a floor are proposed, moved without a network, and what was read
   // A tablet in the building.
   const page = await signedIn(browser, 'laboratory', { width: 1024, height: 768 });
   page.setDefaultTimeout(60_000);
-  await page.goto('/jobs');
-  await page
-    .getByRole('link', { name: /Port Merrow/ })
-    .first()
-    .click();
-  await page.getByRole('link', { name: 'Waiting hall, ground floor' }).first().click();
+  await toLot(page, 'Waiting hall, ground floor');
   await page
     .getByRole('row', { name: /Zone 3/ })
     .getByRole('link')

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, expectAccessible, signedIn, take, toStep } from './helpers';
+import { choose, expectAccessible, signedIn, take, toLot, toStep } from './helpers';
 
 test('a dolly is pulled by hand pump, its face painted, and the area has its verdict', async ({
   browser,
@@ -7,12 +7,7 @@ test('a dolly is pulled by hand pump, its face painted, and the area has its ver
   test.setTimeout(300_000);
   const page = await signedIn(browser, 'laboratory');
   page.setDefaultTimeout(60_000);
-  await page.goto('/jobs');
-  await page
-    .getByRole('link', { name: /Port Merrow/ })
-    .first()
-    .click();
-  await page.getByRole('link', { name: 'Berth apron, bay 2' }).first().click();
+  await toLot(page, 'Berth apron, bay 2');
   await page
     .getByRole('row', { name: /Bay 2 north/ })
     .getByRole('link')

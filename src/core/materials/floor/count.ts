@@ -8,14 +8,14 @@ import { type Exact, exact, plainOf, type System } from '../../quantity';
  * How many holes a zone wants: three for the first part of its area and one for each further part begun; where it lies on
  * or below grade not fewer than one for each exterior wall and one inside.
  * @param zone as it is stored: area with its unit, walls, slab
- * @returns undefined while its area is not known; `other` where the count by the other system is higher: 1000 ft² are no 100 m²
+ * @returns undefined while its area is not known; why says where the other system would ask for more: 1000 ft² are no 100 m²
  * Source: ASTM F2170 (from memory); one more than the walls is our choice.
  */
 export function holesWanted(
   zone: Stored,
   limits: Limits,
   system: System,
-): { readonly count: number; readonly why: string; readonly other?: number } | undefined {
+): { readonly count: number; readonly why: string } | undefined {
   const byArea = (as: System): { count: Exact; area: Exact } | undefined => {
     const unit = as === 'US' ? 'ft2' : 'm2';
     const area = typeof zone.area === 'string' ? setupMeasure(zone.area, 'area', unit) : undefined;
@@ -38,7 +38,6 @@ export function holesWanted(
   return {
     count,
     why: `${byWalls ? `one by each of ${walls} exterior walls and one inside; ${own.count} by ${area}.` : `for ${area}.`}${trap}`,
-    ...(other > count ? { other } : {}),
   };
 }
 

@@ -1,5 +1,5 @@
-import { isWithin, type Limits } from '../../limits';
-import { type Exact, exact } from '../../quantity';
+import type { Limits } from '../../limits';
+import { type Exact, exact, roundTo } from '../../quantity';
 import { dewPoint } from '../../slab/air';
 import { type Change, changeOf } from '../../slab/change';
 import { forecast } from '../../slab/forecast';
@@ -85,7 +85,7 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
     if (readAt && air && airHumidity)
       visit = {
         at: Date.parse(readAt),
-        humidity: Math.round(humidity.toNumber()),
+        humidity: roundTo(humidity, step, mode).toNumber(),
         celsius: slab.toNumber(),
         air: { humidity: airHumidity.toNumber(), celsius: air.toNumber() },
       };
@@ -118,13 +118,6 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
         change: said,
         dry,
         dew: dew === undefined ? null : temperatureText(dew, system),
-        over:
-          humidity && allowed
-            ? !isWithin(humidity.toDecimalPlaces(0), {
-                ...limits.of('slab.humidity-step', system),
-                high: allowed,
-              })
-            : null,
       },
     },
   };

@@ -1,15 +1,14 @@
 'use client';
-import { Box, Button, Stack, Typography, useTheme } from '@mui/material';
+import { Box, Button, Stack, Typography } from '@mui/material';
 import { useRef, useState } from 'react';
 import { limitsOf } from '@/core/methods';
 import { HandPumpWatch, loadIn, type PumpView } from '@/core/press';
 import { exact, withThousands } from '@/core/quantity';
 import { perform } from '../../api';
-import { Line } from '../../charts/Line';
-import { curve as line, useChartSetup } from '../../charts/setup';
 import { timeNow } from '../../clock';
 import { Figure } from '../../parts/Figure';
 import { useNotice } from '../../parts/Notice';
+import { OverTime } from '../../press/OverTime';
 import { usePressFeed } from '../../press/use-press-feed';
 import type { InstrumentProps } from '../kit';
 import { wordsAt } from './words-at';
@@ -25,8 +24,6 @@ export function LiveFrame({ run, data, frame }: InstrumentProps & { frame: strin
   const unit = data.system === 'US' ? 'lbf' : 'kN';
   const watch = useRef(new HandPumpWatch(LEAST[unit]));
   const [view, setView] = useState<PumpView>(NOTHING);
-  const base = useChartSetup();
-  const { palette } = useTheme();
   const show = (load: number): string => withThousands(load.toFixed(PLACES[unit]));
   const { state, restart } = usePressFeed(frame, null, unit, null, ({ t, load, peak, unit: of }) => {
     const before = watch.current.view().phase;
@@ -87,24 +84,11 @@ export function LiveFrame({ run, data, frame }: InstrumentProps & { frame: strin
               ? `Split at ${show(view.peak)} ${unit} after ${view.seconds.toFixed(1)} s. Say how it broke.`
               : says.words}
       </Typography>
-      {state.curve.length > 1 ? (
-        <Box sx={{ height: 180 }}>
-          <Line
-            role="img"
-            aria-label={`Load against time, now ${show(load)} ${unit}`}
-            data={{ datasets: [line(`load, ${unit}`, [...state.curve], palette.primary.main)] }}
-            options={{
-              ...base,
-              parsing: false,
-              scales: {
-                x: { ...base.scales.x, type: 'linear', title: { display: true, text: 's' } },
-                y: { ...base.scales.y, min: 0 },
-              },
-              plugins: { ...base.plugins, tooltip: { enabled: false } },
-            }}
-          />
-        </Box>
-      ) : null}
+      <OverTime
+        label={`load, ${unit}`}
+        points={state.curve}
+        says={`Load against time, now ${show(load)} ${unit}`}
+      />
       <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', mt: 1 }}>
         <Button variant="outlined" onClick={anew}>
           Another try

@@ -7,12 +7,11 @@ import { ruleOf } from '@/core/methods/pull/standards';
 import { HandPumpWatch, loadIn, PULL_PUMP, type PumpView, strokesTo } from '@/core/press';
 import { convert, exact } from '@/core/quantity';
 import { perform } from '../../api';
-import { Line } from '../../charts/Line';
-import { curve as line, useChartSetup } from '../../charts/setup';
 import { timeNow } from '../../clock';
 import { Figure } from '../../parts/Figure';
 import { KnobList } from '../../parts/Knobs';
 import { useNotice } from '../../parts/Notice';
+import { OverTime } from '../../press/OverTime';
 import { usePressFeed } from '../../press/use-press-feed';
 import type { InstrumentProps } from '../kit';
 
@@ -38,8 +37,6 @@ export function LivePull({ run, data, readOnly }: InstrumentProps) {
 
 function Follow({ run, data, tester }: InstrumentProps & { readonly tester: string }) {
   const notice = useNotice();
-  const base = useChartSetup();
-  const { palette } = useTheme();
   const us = data.system === 'US';
   const unit = us ? 'psi' : 'MPa';
   const rule = ruleOf(data.setup);
@@ -164,32 +161,11 @@ function Follow({ run, data, tester }: InstrumentProps & { readonly tester: stri
       >
         {words}
       </Typography>
-      {points.length > 1 ? (
-        <Box sx={{ height: 180 }}>
-          <Line
-            role="img"
-            aria-label={`Stress against time, now ${shown(load)} ${unit}`}
-            data={{
-              datasets: [
-                line(
-                  `stress, ${unit}`,
-                  points.map(([x, y]) => ({ x, y })),
-                  palette.primary.main,
-                ),
-              ],
-            }}
-            options={{
-              ...base,
-              parsing: false,
-              scales: {
-                x: { ...base.scales.x, type: 'linear', title: { display: true, text: 's' } },
-                y: { ...base.scales.y, min: 0 },
-              },
-              plugins: { ...base.plugins, tooltip: { enabled: false } },
-            }}
-          />
-        </Box>
-      ) : null}
+      <OverTime
+        label={`stress, ${unit}`}
+        points={points.map(([x, y]) => ({ x, y }))}
+        says={`Stress against time, now ${shown(load)} ${unit}`}
+      />
       {view.phase === 'broken' && whole ? (
         <Typography>
           {`${whole.rate.toFixed(us ? 1 : 2)} ${unit}/s from a tenth of it on, ${whole.steepest.toFixed(us ? 1 : 2)} at its steepest, ${whole.seconds.toFixed(0)} s.`}
