@@ -7,6 +7,7 @@ import { complete } from '@/core/methods/complete';
 import { pointLoad } from '@/core/methods/point-load';
 import { derives } from '@/core/methods/point-load/group';
 import { exact } from '@/core/quantity';
+import { LineOfFrame } from '@/testing/line-of-frame';
 import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
 import { Results } from '../../runsheet/Results';
 import { useRun } from '../../runsheet/use-run';
@@ -230,39 +231,6 @@ function Clock({ readOnly = false }: { readOnly?: boolean }) {
 
 // The curve is drawn on a canvas, which there is none of here.
 vi.mock('../../charts/Line', () => ({ Line: () => null }));
-
-/** The line of a frame, as the page is told of it. */
-class LineOfFrame {
-  static newest: LineOfFrame | undefined;
-  onmessage: ((event: { data: string }) => void) | null = null;
-  onerror: (() => void) | null = null;
-  constructor(readonly url: string) {
-    LineOfFrame.newest = this;
-  }
-  close(): void {}
-  /** Readings of fifty a second from a place on; the peak is held. */
-  send(from: number, loads: readonly number[], simulated = true): void {
-    let peak = 0;
-    const lines = loads.map((load, index) => {
-      peak = Math.max(peak, load);
-      const seq = from + index;
-      return {
-        seq,
-        t: seq / 50,
-        load,
-        peak,
-        unit: 'kN',
-        pos: 0,
-        at: Date.now(),
-        pump: true,
-        approach: false,
-        fine: 0,
-        door: true,
-      };
-    });
-    this.onmessage?.({ data: JSON.stringify({ boot: 'b', simulated, lines }) });
-  }
-}
 
 function Live({ readings = {} }: { readings?: Readonly<Record<string, string>> }) {
   const equipment = [{ number: 'PL-9', kind: 'point load frame', name: 'Frame', live: true as const }];
