@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/db/client';
 import { readingOnce } from '@/db/client';
@@ -5,9 +6,10 @@ import { freshDatabase } from '@/testing/database';
 import { breakPieces, groupOf, makeRock } from '@/testing/rock';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, type Site } from '@/testing/site';
 import { countStatements } from '@/testing/statements';
-import { createSpecification } from './actions/jobs';
+import { createLot, createSpecification } from './actions/jobs';
 import { registerSpecimens } from './actions/register';
 import { prepareReport } from './actions/reports';
+import { takeSample } from './actions/samples';
 import { perform } from './perform';
 import { diameterLotList, endBatchList, endsToMake } from './queries/ends';
 import { exportRecords } from './queries/export';
@@ -15,6 +17,7 @@ import { cardList, gearList, limitRegister, peopleList, signInList } from './que
 import { jobDetail, jobList, jobsToPlace, recentPlacements } from './queries/jobs';
 import { lotDossier } from './queries/lot';
 import { fieldSample, placementDay } from './queries/placement';
+import { planPage } from './queries/plan';
 import { reportDetail, reportList } from './queries/reports';
 import { runSheet, runSheets } from './queries/run';
 import { sampleDossier } from './queries/sample';
@@ -31,6 +34,7 @@ let runId: string;
 let reportId: string;
 let rock: { specificationId: string; lotId: string };
 let group: string;
+let floorId: string;
 const day = new Date(AT_28_DAYS);
 
 beforeAll(async () => {
@@ -44,6 +48,8 @@ beforeAll(async () => {
   await makeSample(site);
   rock = await makeRock(site);
   group = await newGroup();
+  floorId = await newFloor();
+  await newZone();
   ({ reportId } = await perform(
     site.db,
     site.actors.reviewer,
@@ -66,6 +72,32 @@ async function newGroup(): Promise<string> {
   );
   await breakPieces(site, sampleId, [8.1, 8.8, 9.3], 20);
   return sampleId;
+}
+
+/** A floor that has zones, and points in them. */
+async function newFloor(): Promise<string> {
+  const { specificationId } = await perform(
+    site.db,
+    site.actors.reviewer,
+    createSpecification,
+    { jobId: site.jobId, code: 'F1', title: 'Hall', material: 'floor', asked: { floor: 'wood' } },
+    day,
+  );
+  const lot = { jobId: site.jobId, specificationId, title: 'Level 0', startsAt: day.toISOString() };
+  return (await perform(site.db, site.actors.laboratory, createLot, lot, day)).lotId;
+}
+
+async function newZone(): Promise<void> {
+  const about = { name: 'Zone', slab: 'grade', area: '900 ft2', aggregate: 'normal' };
+  const { sampleId } = await perform(
+    site.db,
+    site.actors.laboratory,
+    takeSample,
+    { clientId: randomUUID(), lotId: floorId, sampledAt: day.toISOString(), about },
+    day,
+  );
+  const points = { sampleId, how: 'points', form: 'slab-hole', count: 3 };
+  await perform(site.db, site.actors.laboratory, registerSpecimens, points, day);
 }
 
 /** What each page asks the records, for a manager at the day of the break. */
@@ -96,6 +128,7 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
     sample: () => sampleDossier(db, manager, first.sampleId),
     group: () => sampleDossier(db, manager, group),
     lot: () => lotDossier(db, manager, rock.lotId),
+    plan: () => planPage(db, manager, floorId, day),
     'verdicts of a rock': () => standingsOf(db, manager, [rock.specificationId]),
     specimen: () => specimenDetail(db, manager, first.specimenIds[0] ?? ''),
     'run sheet': () => runSheet(db, manager, runId, day),
@@ -147,6 +180,7 @@ describe('what a page asks the records', () => {
       for (const id of specimenIds.slice(0, index % 3)) await breakSpecimen(site, id, '57,900', AT_28_DAYS);
     }
     for (let index = 0; index < 3; index += 1) await newGroup();
+    for (let index = 0; index < 3; index += 1) await newZone();
     const many = await asked();
     for (const [name, sent] of Object.entries(many)) {
       expect(sent, `${name}: ${few[name]} before, ${sent} with five times the records`).toBeLessThanOrEqual(

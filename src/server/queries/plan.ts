@@ -8,7 +8,7 @@ import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import { lotPlans, samples, specimens, waits } from '@/db/schema';
 import { limitsNow } from '../run-setup';
-import { anyOf } from '../scope';
+import { anyOf, present } from '../scope';
 import type { Actor } from '../use-case';
 import { lotHead } from './lot';
 import { sampleDossiers } from './sample';
@@ -16,6 +16,7 @@ import { sampleDossiers } from './sample';
 /** Everything the plan of a floor shows: what is drawn, where its points lie, what was read there and what waits. */
 export async function planPage(db: Queryable, actor: Actor, lotId: string, now: Date): Promise<PlanPage> {
   const { placement, mix, job, material } = await lotHead(db, actor, lotId);
+  present(material.hasPlan, 'A plan of this');
   const limits = await limitsNow(db, job);
   const dossiers = await sampleDossiers(db, actor, eq(samples.lotId, lotId));
   const [drawn] = await db
