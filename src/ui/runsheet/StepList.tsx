@@ -117,7 +117,12 @@ function summary(run: Run, step: Step, data: RunSheetData): string {
 }
 
 function rowsTaken(count: number, row: string): string {
-  return count === 0 ? '' : `${count} ${count === 1 ? row : `${row}s`}`;
+  return count === 0 ? '' : `${count} ${count === 1 ? row : severalOf(row)}`;
+}
+
+/** Several of what one is called: dollies, caps. */
+function severalOf(word: string): string {
+  return /[^aeiou]y$/u.test(word) ? `${word.slice(0, -1)}ies` : `${word}s`;
 }
 
 function shortReading(field: CellSpec, text: string, data: RunSheetData): string {

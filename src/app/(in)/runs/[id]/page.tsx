@@ -34,6 +34,8 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const waiting = set?.specimens.find(
     (each) => each.id !== specimen?.id && !each.testedAt && !each.discarded,
   );
+  // Ends for the press have a page of their own; what is made ready together otherwise belongs to its lot.
+  const ends = sheet.batch !== null && findMethod(sheet.run.method)?.batch?.ends === true;
   const data = runSheetData(sheet, canWrite);
   return (
     <InMethodFolder id={data.method}>
@@ -52,7 +54,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
                 : { href: `/samples/${sample?.id}`, label: `Back to the ${material?.words.sample[0]}` }
             : sample
               ? { href: `/field/${sample.id}`, label: 'Back to the sample' }
-              : sheet.batch
+              : ends
                 ? { href: '/ends', label: 'Back to ends' }
                 : { href: placementHref, label: `Back to the ${lotWord}` }
         }
@@ -69,7 +71,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
               {`${findMethod(sheet.run.method)?.title ?? ''}${specimen?.ageHours ? `, ${ageText(specimen.ageHours)}` : specimen && isHeld(specimen) ? ', held' : ''}. ${mix.code}, `}
               <TextLink
                 href={
-                  sheet.batch
+                  ends
                     ? '/ends'
                     : specimen
                       ? `/specimens/${specimen.id}`
