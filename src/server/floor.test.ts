@@ -179,6 +179,23 @@ describe('a zone of a floor', () => {
     expect((await newest(runId))?.results[0]?.provisional).toBe('not at service conditions');
     expect((await standing())[0]?.[0]).toBe('not yet determinable');
   });
+  it('is proven by a record of the air that was read out before, whatever is said', async () => {
+    const at = CAST + 20 * DAY + 2 * HOUR;
+    const { runId } = await act('laboratory', startRun, { method: 'service-record', lotId }, at - HOUR);
+    const rows = Array.from({ length: 30 }, (_, hour) => `${iso(at - (31 - hour) * HOUR)},70,45`);
+    const values = {
+      logger: 'L',
+      temperature: '70',
+      humidity: '45',
+      record: rows.join('\n'),
+      readAt: iso(at - HOUR),
+    };
+    await act('laboratory', saveReadings, { runId, readings: readingsOf(values) }, at - HOUR);
+    await act('laboratory', completeRun, { runId, reasons: [], reasonForAll: '' }, at - HOUR);
+    expect((await newest(runId))?.results[0]).toMatchObject({ text: '29' });
+    const visit = await readAt(1, '86.0', at);
+    expect((await newest(visit))?.results[0]?.provisional).toContain('held for 31 h before it only');
+  });
   it('has its surface read too, each puddle by itself: one too high is told with its place', async () => {
     const at = CAST + 20 * DAY;
     const { runId } = await act('laboratory', startRun, { method: 'surface-ph', sampleId }, at);

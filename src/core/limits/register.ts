@@ -36,6 +36,7 @@ import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
 import { LIMITS as PULL } from '../methods/pull/limits';
 import { LIMITS as SAMPLING } from '../methods/sampling/limits';
+import { LIMITS as SERVICE_RECORD } from '../methods/service-record/limits';
 import { LIMITS as SITE_FACTOR } from '../methods/site-factor/limits';
 import { LIMITS as SLAB } from '../methods/slab/limits';
 import { LIMITS as SLAB_EMISSION } from '../methods/slab-emission/limits';
@@ -90,6 +91,7 @@ export const REGISTER = {
   ...POINT_LOAD,
   ...SITE_FACTOR,
   ...SLAB,
+  ...SERVICE_RECORD,
   ...SLAB_EMISSION,
   ...SLAB_SHEET,
   ...IMPEDANCE,

@@ -46,6 +46,7 @@ import { prismCompression } from './prism-compression';
 import { pullOff } from './pull-off';
 import { residualBeam } from './residual-beam';
 import { sampling } from './sampling';
+import { serviceRecord } from './service-record';
 import { siteFactor } from './site-factor';
 import { slabEmission } from './slab-emission';
 import { slabHole } from './slab-hole';
@@ -126,6 +127,7 @@ const REGISTRY = {
   'prism-compression': prismCompression,
   'grout-making': groutMaking,
   'mortar-making': mortarMaking,
+  'service-record': serviceRecord,
   'slab-hole': slabHole,
   'slab-humidity': slabHumidity,
   'slab-emission': slabEmission,

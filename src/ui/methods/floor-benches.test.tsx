@@ -7,6 +7,7 @@ import { findMethod } from '@/core/methods/registry';
 import { GluingBench } from './gluing/Bench';
 import { ImpedanceBench } from './impedance/Bench';
 import type { BenchProps } from './kit';
+import { ServiceRecordBench } from './service-record/Bench';
 import { SlabEmissionBench } from './slab-emission/Bench';
 import { SlabSheetBench } from './slab-sheet/Bench';
 import { SurfaceProfileBench } from './surface-profile/Bench';
@@ -106,5 +107,28 @@ describe('the bench of a batch of glue', () => {
     render(<GluingBench picture={picture('gluing', { surfaceTemperature: '40' })} />);
     expect(screen.getByText('…')).toBeDefined();
     expect(screen.queryByText(/can be pulled/u)).toBeNull();
+  });
+});
+
+describe('the bench of the air', () => {
+  const air = (rows: readonly string[]) =>
+    picture('service-record', { record: ['time,t_f,rh', ...rows].join('\n') });
+  const row = (hour: number, fahrenheit: number): string =>
+    `2031-03-01T${String(hour).padStart(2, '0')}:00:00-05:00,${fahrenheit},45`;
+  it('says since when it was held, and draws what broke it', () => {
+    const rows = [0, 1, 2, 3, 4, 9, 10, 11].map((hour) => row(hour, hour === 2 ? 60 : 70));
+    const { container } = render(<ServiceRecordBench picture={air(rows)} />);
+    expect(screen.getByText('Held since Sat 1 Mar 09:00, up to Sat 1 Mar 11:00.')).toBeDefined();
+    // The strip, what is held, an hour outside, and the gap.
+    expect(container.querySelectorAll('rect')).toHaveLength(4);
+  });
+  it('says that it is not held at its end, and what it wants while there is nothing', () => {
+    render(
+      <ServiceRecordBench picture={air([0, 1, 2, 3, 4].map((hour) => row(hour, hour > 0 ? 60 : 70)))} />,
+    );
+    expect(screen.getByText('The air is not held at the end of the record.')).toBeDefined();
+    cleanup();
+    render(<ServiceRecordBench picture={air([])} />);
+    expect(screen.getByText(/A line for each reading of the air/u)).toBeDefined();
   });
 });

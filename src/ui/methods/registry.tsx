@@ -72,6 +72,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'prism-compression': dynamic(() => import('./prism-compression').then((all) => all.InPrismCompression)),
   'grout-making': dynamic(() => import('./grout-making').then((all) => all.InGroutMaking)),
   'mortar-making': dynamic(() => import('./mortar-making').then((all) => all.InMortarMaking)),
+  'service-record': dynamic(() => import('./service-record').then((all) => all.InServiceRecord)),
   'slab-hole': dynamic(() => import('./slab-hole').then((all) => all.InSlabHole)),
   'slab-humidity': dynamic(() => import('./slab-humidity').then((all) => all.InSlabHumidity)),
   'slab-emission': dynamic(() => import('./slab-emission').then((all) => all.InSlabEmission)),

@@ -90,7 +90,7 @@ export const floor: Material = {
       : {};
   },
   opens: ({ floor: on }) => ['surface-ph', 'impedance', ...(on === 'resin' ? ['surface-profile'] : [])],
-  onLot: [],
+  onLot: ['service-record'],
   sampleSays: zoneSays,
   across: levelSays,
   criteria: ['slab-humidity', 'slab-emission', 'slab-sheet', 'pull-off-each'],

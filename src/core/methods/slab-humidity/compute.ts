@@ -3,6 +3,7 @@ import { type Exact, exact, roundTo } from '../../quantity';
 import { dewPoint } from '../../slab/air';
 import { type Change, changeOf } from '../../slab/change';
 import { forecast } from '../../slab/forecast';
+import { notProvenBy } from '../../slab/service-log';
 import { bySeverity, type Finding, ourChoice, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { factMeasure, factOption, factText } from '../facts';
@@ -43,10 +44,10 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
     ...instrumentFindings(input, setup, limits),
     ...readingFindings(input, setup, limits),
   ];
-  const open = notProven(input, limits, 'Humidity');
+  const before = visitsBefore(setup, readAt);
+  const open = notProven(input, limits, 'Humidity', recordSays(input, setup, limits, before.length > 0));
   if (open) findings.push(open.finding);
   const lies = factOption(setup, 'hole', HOLES);
-  const before = visitsBefore(setup, readAt);
   const allowed =
     factMeasure(setup, 'humidityMost', 'percent', 'percent') ??
     silentLimit(factOption(setup, 'floor', FLOOR_IDS), limits, system)?.value;
@@ -121,6 +122,28 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
       },
     },
   };
+}
+
+/** What the newest record of the air before this reading says against it; undefined where there is none, or nothing. */
+function recordSays(
+  { readAt, system }: SlabHumidityInput,
+  setup: RunSetup,
+  limits: Limits,
+  later: boolean,
+): string | undefined {
+  const [since, until, sealed] = ['airSince', 'airUntil', 'sealedAt'].map((name) => {
+    const text = factText(setup, name);
+    return text ? Date.parse(text) : undefined;
+  });
+  if (!readAt || until === undefined) return undefined;
+  return notProvenBy(
+    { since, until },
+    { at: Date.parse(readAt), sealedAt: sealed, later },
+    {
+      hours: limits.number('slab.service', system).toNumber(),
+      ends: limits.of('service.ends', system).high?.toNumber() ?? 0,
+    },
+  );
 }
 
 /** Pa: a hundredth of the humidity times a hundred, of hPa. Source: WMO-No. 8 (from memory). */

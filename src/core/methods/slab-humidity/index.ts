@@ -22,6 +22,8 @@ export const slabHumidity: Method<SlabHumidityInput> = {
     sealedAt: { of: 'specimen', take: 'input.sealedAt', by: ['slab-hole'], is: 'instant' },
     hole: { of: 'specimen', take: 'picture.lies', by: ['slab-hole'], is: { options: HOLES } },
     earlier: { of: 'specimen', take: 'picture.visit', by: ['slab-humidity'], which: 'earlier', is: 'texts' },
+    airSince: { of: 'lot', take: 'picture.since', by: ['service-record'], is: 'instant' },
+    airUntil: { of: 'lot', take: 'picture.until', by: ['service-record'], is: 'instant' },
     dryingFrom: { of: 'sample', take: 'dryingFrom', is: 'instant' },
     humidityMost: asked('humidityMost', { dimension: 'percent' }),
     floor: asked('floor', { options: FLOOR_IDS }),

@@ -173,3 +173,25 @@ describe('when it may be dry', () => {
     expect(read({ ...over, service: 'off' }, { earlier: visits }).picture.values.dry).toBe('');
   });
 });
+
+describe('a record of the air', () => {
+  const on = (since: string | undefined, until: string) =>
+    read(
+      {},
+      { airUntil: until, ...(since ? { airSince: since } : {}), sealedAt: '2031-03-02T10:20:00-05:00' },
+    );
+  // ASTM F2170: 48 h before the test and throughout (from memory); before the hole was sealed, as the strict reading has it.
+  it('goes before what is only said of service conditions', () => {
+    const proven = on('2031-02-28T10:00:00-05:00', '2031-03-03T11:00:00-05:00');
+    expect(proven.results[0]).not.toHaveProperty('provisional');
+    const short = on('2031-03-01T10:00:00-05:00', '2031-03-03T11:00:00-05:00');
+    expect(short.results[0]?.provisional).toContain('held for 24 h before it only');
+    expect(short.findings.map(({ id }) => id)).toContain('slab.service');
+    expect(on('2031-02-20T10:00:00-05:00', '2031-03-02T20:00:00-05:00').results[0]?.provisional).toContain(
+      'ends 15 h before the reading',
+    );
+    expect(on(undefined, '2031-03-03T11:00:00-05:00').results[0]?.provisional).toContain(
+      'not held at the end',
+    );
+  });
+});

@@ -20,14 +20,21 @@ export const SERVICE = {
 } as const;
 export type Service = 'proven' | 'kept' | 'unproven' | 'off';
 
-/** Why what was read decides nothing yet; undefined where it does. @param what `Humidity` */
+/**
+ * Why what was read decides nothing yet; undefined where it does.
+ * @param what `Humidity`
+ * @param record what a record of the air says against it, where there is one: it goes before what is only said
+ */
 export function notProven(
   { service, system }: RunInput & { service?: Service },
   limits: Limits,
   what: string,
+  record?: string,
 ): { finding: Finding; why: string } | undefined {
-  if (service !== 'unproven' && service !== 'off') return undefined;
-  const why = service === 'off' ? 'not at service conditions' : 'service conditions are not proven';
+  const held = service === 'proven' || service === 'kept';
+  if (!service || (held && record === undefined)) return undefined;
+  const why =
+    service === 'off' ? 'not at service conditions' : (record ?? 'service conditions are not proven');
   return {
     why,
     finding: limitFinding(
