@@ -11,27 +11,24 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { type KeyboardEvent, useCallback, useMemo, useState } from 'react';
-import { setupMeasure } from '@/core/methods/measure-text';
 import {
-  areaOf,
-  contains,
   emptyPlan,
   type FloorPlan,
   type Outline,
   type PlanPage,
-  planProblems,
   proposePoints,
   type Spot,
   sizeBy,
 } from '@/core/plan';
 import { perform } from '../api';
 import { newId } from '../ids';
-import { Card, Empty } from '../parts/Card';
+import { Empty } from '../parts/Card';
 import { useNotice } from '../parts/Notice';
-import { areaText, lengthText, metresOf } from './lengths';
+import { BeginPlan } from './BeginPlan';
+import { lengthText, metresOf } from './lengths';
 import { PictureButton } from './PictureButton';
 import { type DrawnPoint, PlanCanvas } from './PlanCanvas';
-import { RoundList } from './RoundList';
+import { PlanSide } from './PlanSide';
 import { usePlaces } from './use-places';
 
 type Tool = 'points' | 'zone' | 'walls' | 'corridor' | 'scale';
@@ -89,7 +86,7 @@ export function PlanView({ page, canWrite }: { readonly page: PlanPage; readonly
   const changed = plan !== page.plan || pictureId !== page.pictureId;
   if (!plan)
     return canWrite ? (
-      <Begin
+      <BeginPlan
         system={system}
         lotId={lotId}
         begin={(width, height, picture) => {
@@ -204,8 +201,6 @@ export function PlanView({ page, canWrite }: { readonly page: PlanPage; readonly
     const [dx = 0, dy = 0] = step;
     place(own.id, { x: own.at.x + dx * STEP[system], y: own.at.y + dy * STEP[system] });
   };
-  const problems = planProblems(plan, points, wants, rules);
-  const own = page.points.find(({ id }) => id === selected);
   return (
     <Box
       onKeyDown={key}
@@ -359,123 +354,18 @@ export function PlanView({ page, canWrite }: { readonly page: PlanPage; readonly
               : '')}
         </Typography>
       </Stack>
-      <Stack spacing={1.5}>
-        {own ? (
-          <Card title={own.short}>
-            <Typography>{`${own.formText}, ${names.get(own.sampleId) ?? ''}`}</Typography>
-            {own.value ? <Typography className="mono">{own.value}</Typography> : null}
-            {own.waits.map((wait) => (
-              <Typography key={wait.what}>{wait.what}</Typography>
-            ))}
-            <Button href={`/specimens/${own.id}`} variant="outlined" sx={{ mt: 1 }}>
-              {`Open ${own.short}`}
-            </Button>
-          </Card>
-        ) : null}
-        {canWrite && unplaced.length > 0 ? (
-          <Card title="Not placed yet">
-            <Stack direction="row" spacing={0.5} useFlexGap sx={{ flexWrap: 'wrap' }}>
-              {unplaced.map(({ id, short, sampleId }) => (
-                <ToggleButton
-                  key={id}
-                  value={id}
-                  selected={selected === id}
-                  onChange={() => {
-                    setTool('points');
-                    setSelected(id);
-                  }}
-                  sx={{ minWidth: 56, minHeight: 44 }}
-                  title={names.get(sampleId) ?? ''}
-                >
-                  {short}
-                </ToggleButton>
-              ))}
-            </Stack>
-          </Card>
-        ) : null}
-        <Card title={problems.length === 0 ? 'Nothing is wrong with it' : 'What is wrong with it'}>
-          {problems.slice(0, 12).map(({ text }) => (
-            <Typography key={text} color="warning.main">
-              {text}
-            </Typography>
-          ))}
-          {plan.zones.map(({ sampleId, outline }) => {
-            const drawn = areaOf(outline);
-            const told = setupMeasure(wants.find((each) => each.sampleId === sampleId)?.area, 'area', 'm2');
-            const off = told ? Math.abs(drawn / told.toNumber() - 1) : 0;
-            return (
-              <Typography
-                key={sampleId}
-                variant="body2"
-                color={off > 0.1 ? 'warning.main' : 'text.secondary'}
-              >
-                {`${names.get(sampleId)}: ${areaText(drawn, system)} drawn${off > 0.1 ? `, ${areaText(told?.toNumber() ?? 0, system)} told: one of the two is wrong` : ''}`}
-              </Typography>
-            );
-          })}
-        </Card>
-        <RoundList
-          points={points.filter(
-            ({ at }) => plan.zones.length === 0 || plan.zones.some((each) => contains(each.outline, at)),
-          )}
-          zone={page.zone}
-          system={system}
-          now={page.now}
-          select={setSelected}
-        />
-      </Stack>
+      <PlanSide
+        page={page}
+        plan={plan}
+        points={points}
+        unplaced={canWrite ? unplaced : []}
+        names={names}
+        selected={selected}
+        select={(id) => {
+          if (unplaced.some((each) => each.id === id)) setTool('points');
+          setSelected(id);
+        }}
+      />
     </Box>
-  );
-}
-
-/** A floor that has no plan: a room of a size, or a picture. */
-function Begin({
-  system,
-  lotId,
-  begin,
-}: {
-  readonly system: PlanPage['system'];
-  readonly lotId: string;
-  readonly begin: (width: number, height: number, pictureId: string | null) => void;
-}) {
-  const [width, setWidth] = useState('');
-  const [depth, setDepth] = useState('');
-  const read = [width, depth].map((text) => (text.trim() ? metresOf(text, system) : undefined));
-  const metres = read.map((each) => (each && 'metres' in each ? each.metres : undefined));
-  const why = (place: number): string => {
-    const each = read[place];
-    return each && 'why' in each ? each.why : '';
-  };
-  return (
-    <Card title="Draw the floor">
-      <Typography sx={{ mb: 1.5 }}>
-        A room of a size, or a picture or PDF page that is brought to scale by two places a known way apart.
-      </Typography>
-      <Stack direction="row" spacing={1.5} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'flex-start' }}>
-        <TextField
-          label="Width"
-          value={width}
-          onChange={(event) => setWidth(event.target.value)}
-          error={why(0) !== ''}
-          helperText={why(0) || (system === 'US' ? 'As 42 ft' : 'As 12.8 m')}
-        />
-        <TextField
-          label="Depth"
-          value={depth}
-          onChange={(event) => setDepth(event.target.value)}
-          error={why(1) !== ''}
-          helperText={why(1) || ' '}
-        />
-        <Button
-          variant="contained"
-          sx={{ minHeight: 56 }}
-          disabled={!metres[0] || !metres[1]}
-          onClick={() => metres[0] && metres[1] && begin(metres[0], metres[1], null)}
-        >
-          Begin with a rectangle
-        </Button>
-        <PictureButton lotId={lotId} done={(id, aspect) => begin(20 * aspect, 20, id)} />
-      </Stack>
-    </Card>
   );
 }
