@@ -13,6 +13,7 @@ import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
+import { planPage } from './queries/plan';
 import { sampleDossier } from './queries/sample';
 import { dayList } from './queries/today';
 import { currentReadings } from './readings';
@@ -221,6 +222,23 @@ describe('a zone of a floor', () => {
     expect(outcome?.results.map(({ text }) => text)).toEqual(['10.5', '9.0']);
     expect(outcome?.verdicts.map(({ state }) => state)).toEqual(['does not meet', 'meets']);
     expect(outcome?.findings.map(({ message }) => message)).toEqual(['H3 stood 4 s: it does not count.']);
+  });
+  it('stands on its plan with what was read last at each point, and how that stands by itself', async () => {
+    const { points, plan } = await planPage(
+      site.db,
+      site.actors.laboratory,
+      lotId,
+      new Date(CAST + 21 * DAY),
+    );
+    expect(plan).toBeNull();
+    expect(points.map(({ value, stands, begun }) => [value, stands, begun]).toSorted()).toEqual([
+      ['83 %', 'holds', true],
+      // For the trend only; and a hole that is too shallow, whose pass proves nothing.
+      ['86 %', 'told', true],
+      ['≥ 82 %', 'told', true],
+    ]);
+    // Every hole was read: nothing waits there any more.
+    expect(points.flatMap((point) => point.waits)).toEqual([]);
   });
   it('stands in a report with every visit, the hole beside it', async () => {
     const at = new Date(CAST + 21 * DAY);

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, gt, isNull, or } from 'drizzle-orm';
 import { criteriaOf } from '@/core/acceptance';
 import { formText } from '@/core/materials/forms';
+import type { Result } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import type { PlanPage, PointView } from '@/core/plan';
 import { exact, plainOf, unitLabel } from '@/core/quantity';
@@ -87,7 +88,6 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
               testsIt(run.method),
           );
           const criterion = done ? heldBy(done.method, sets, done.main?.quantity ?? '') : undefined;
-          const number = Number(done?.main?.reported);
           return {
             id: view.id,
             label: view.label,
@@ -98,13 +98,7 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
             place: places.get(view.id) ?? null,
             begun: view.run !== null || view.whole.length > 0,
             value: done?.main ? `${done.main.text} ${unitLabel(done.main.unit)}`.trim() : null,
-            stands: !done
-              ? null
-              : !criterion
-                ? 'told'
-                : (criterion.holds === 'at most' ? number <= criterion.limit : number >= criterion.limit)
-                  ? 'holds'
-                  : 'does not hold',
+            stands: done?.main ? standsBy(done.main, criterion) : null,
             waits: waiting
               // What was glued waits to be pulled, and no longer once it was.
               .filter(
@@ -131,6 +125,18 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
 function testsIt(id: string): boolean {
   const method = findMethod(id);
   return method !== undefined && (method.spends !== false || method.tests === true);
+}
+
+/** How one result stands by itself: a bound, or what can still change, decides only where it cannot turn. */
+function standsBy(
+  { reported, bound, provisional }: Result,
+  criterion: ReturnType<typeof heldBy>,
+): PointView['stands'] {
+  if (!criterion || provisional !== undefined) return 'told';
+  const meets =
+    criterion.holds === 'at most' ? Number(reported) <= criterion.limit : Number(reported) >= criterion.limit;
+  if (bound && (bound === criterion.holds) !== meets) return 'told';
+  return meets ? 'holds' : 'does not hold';
 }
 
 /** What one result of a set is held against by itself. */
