@@ -28,8 +28,16 @@ test('points of a floor are proposed, moved without a network, and what was read
   await page.getByRole('button', { name: 'Propose places' }).click();
   await expect(page.getByText('Not placed yet')).toHaveCount(0);
   await expect(page.getByText('Zone 3, café: 1 of 4 placed')).toHaveCount(0);
-  // They are with the server, and the page was drawn anew.
-  await page.waitForLoadState('networkidle');
+  // They are with the server: nothing waits on this device any more.
+  await expect
+    .poll(() =>
+      page.evaluate(() =>
+        Object.entries(localStorage).every(
+          ([name, text]) => !name.startsWith('bricole.places') || text === '{}',
+        ),
+      ),
+    )
+    .toBe(true);
   // None of them lies over the heating.
   await expect(page.getByText(/lies in a corridor/)).toHaveCount(0);
   const cafe = plan.getByRole('button', { name: /-H4, not read/ }).last();
