@@ -6,6 +6,7 @@ import type { Method, Outcome } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf, readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { limitRows } from '../limit-rows';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT } from '../press/units';
 import { limitsOf, type RunSetup } from '../setup';
@@ -286,11 +287,7 @@ export const beamSection: Method<BeamSectionInput> = {
     },
   ],
   performedAt: 'seenAt',
-  plan: (system, setup) =>
-    (['section.within', 'section.points'] as const).map((id) => {
-      const limit = limitsOf(setup).of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+  plan: (system, setup) => limitRows(['section.within', 'section.points'], system, setup),
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(BeamSectionInput), system), system, photographed: true },

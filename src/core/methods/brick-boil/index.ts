@@ -8,6 +8,7 @@ import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import type { Facts } from '../facts';
 import { fieldsOf } from '../fields';
+import { limitRows } from '../limit-rows';
 import { closedFindings, openingText } from '../opening';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
@@ -143,10 +144,7 @@ export const brickBoil: Method<BrickBoilInput> = {
     return [
       { label: 'Open', text: openingText(limits) },
       ...boilDay(limits),
-      ...(['brick.heat', 'brick.boil', 'brick.cool-water'] as const).map((id) => {
-        const limit = limits.of(id, system);
-        return { label: limit.title, text: limit.text };
-      }),
+      ...limitRows(['brick.heat', 'brick.boil', 'brick.cool-water'], system, setup),
     ];
   },
   compute,

@@ -10,6 +10,7 @@ import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import { fieldsOf } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { limitRows } from '../limit-rows';
 import { limitsOf, type RunSetup } from '../setup';
 import { BrickDryingInput } from './input';
 
@@ -123,10 +124,7 @@ export const brickDrying: Method<BrickDryingInput> = {
   performedAt: 'cooledAt',
   sequence: [['inAt', 'dryAt', 'cooledAt']],
   plan: (system, setup) =>
-    (['brick.oven', 'oven.first', 'drying.every', 'drying.loss', 'brick.cool-room'] as const).map((id) => {
-      const limit = limitsOf(setup).of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+    limitRows(['brick.oven', 'oven.first', 'drying.every', 'drying.loss', 'brick.cool-room'], system, setup),
   compute,
   waits,
   example: (system) => ({

@@ -6,6 +6,7 @@ import { exampleInput } from '../example';
 import { asked, factText } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { limitRows } from '../limit-rows';
 import { resultOf } from '../outcome';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
@@ -160,10 +161,7 @@ export const brickEfflorescence: Method<EfflorescenceInput> = {
   performedAt: 'comparedAt',
   sequence: [['inAt', 'outAt', 'ovenAt', 'comparedAt']],
   plan: (system, setup) =>
-    (['brick.white-time', 'brick.white-dry', 'brick.white-pairs'] as const).map((id) => {
-      const limit = limitsOf(setup).of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+    limitRows(['brick.white-time', 'brick.white-dry', 'brick.white-pairs'], system, setup),
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(EfflorescenceInput), system), system },

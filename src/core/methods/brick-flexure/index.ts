@@ -7,6 +7,7 @@ import { equipmentUse } from '../equipment-checks';
 import { exampleInput } from '../example';
 import { fieldsOf, readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { limitRows } from '../limit-rows';
 import { resultOf } from '../outcome';
 import { FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT } from '../press/units';
 import { limitsOf, type RunSetup } from '../setup';
@@ -169,8 +170,7 @@ export const brickFlexure: Method<BrickFlexureInput> = {
     wanted: 'brick.role-count',
   },
   plan: (system, setup) => {
-    const limit = limitsOf(setup).of('brick.flexure-rate', system);
-    return [{ label: limit.title, text: limit.text }];
+    return limitRows(['brick.flexure-rate'], system, setup);
   },
   compute,
   example: (system) => ({

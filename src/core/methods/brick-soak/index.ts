@@ -8,6 +8,7 @@ import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import type { Facts } from '../facts';
 import { fieldsOf } from '../fields';
+import { limitRows } from '../limit-rows';
 import { closedFindings } from '../opening';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
@@ -106,11 +107,7 @@ export const brickSoak: Method<BrickSoakInput> = {
   ],
   performedAt: 'weighedAt',
   sequence: [['inAt', 'outAt', 'weighedAt']],
-  plan: (system, setup) =>
-    (['brick.soak', 'brick.water', 'brick.out'] as const).map((id) => {
-      const limit = limitsOf(setup).of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+  plan: (system, setup) => limitRows(['brick.soak', 'brick.water', 'brick.out'], system, setup),
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(BrickSoakInput), system), system },

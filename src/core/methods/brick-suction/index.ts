@@ -7,6 +7,7 @@ import { equipmentUse } from '../equipment-checks';
 import { exampleInput } from '../example';
 import { fieldsOf, readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { limitRows } from '../limit-rows';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { BrickSuctionInput } from './input';
@@ -134,12 +135,11 @@ export const brickSuction: Method<BrickSuctionInput> = {
     wanted: 'brick.role-count',
   },
   plan: (system, setup) =>
-    (
-      ['brick.suction-time', 'brick.suction-depth', 'brick.suction-water', 'brick.suction-weigh'] as const
-    ).map((id) => {
-      const limit = limitsOf(setup).of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+    limitRows(
+      ['brick.suction-time', 'brick.suction-depth', 'brick.suction-water', 'brick.suction-weigh'],
+      system,
+      setup,
+    ),
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(BrickSuctionInput), system), system },

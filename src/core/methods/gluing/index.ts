@@ -3,8 +3,8 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import { fieldsOf } from '../fields';
+import { limitRows } from '../limit-rows';
 import { glueVolume } from '../pull/glue';
-import { limitsOf } from '../setup';
 import { CURE, compute, tells, waits } from './compute';
 import { GluingInput } from './input';
 
@@ -64,11 +64,7 @@ export const gluing: Method<GluingInput> = {
   sequence: [['mixedAt', 'setAt']],
   waits,
   plan(system, setup) {
-    const limits = limitsOf(setup);
-    const rows = (['glue.doubling', 'pull.dew', 'glue.control'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    const rows = limitRows(['glue.doubling', 'pull.dew', 'glue.control'], system, setup);
     const amount = (layer: number): string => `${glueVolume(1, 50, layer).toFixed(1)} mL`;
     return [
       ...rows,

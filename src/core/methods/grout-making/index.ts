@@ -4,6 +4,7 @@ import type { Method, Outcome } from '../contract';
 import { exampleInput } from '../example';
 import { asked, factText } from '../facts';
 import { fieldsOf, readMeasure } from '../fields';
+import { limitRows } from '../limit-rows';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT } from '../press/units';
 import { limitsOf, type RunSetup } from '../setup';
@@ -153,10 +154,7 @@ export const groutMaking: Method<GroutMakingInput> = {
   performedAt: 'strippedAt',
   sequence: [['sampledAt', 'coveredAt', 'strippedAt']],
   plan: (system, setup) =>
-    (['grout.slump', 'grout.stand', 'grout.air', 'grout.side'] as const).map((id) => {
-      const limit = limitsOf(setup).of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+    limitRows(['grout.slump', 'grout.stand', 'grout.air', 'grout.side'], system, setup),
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(GroutMakingInput), system), system },

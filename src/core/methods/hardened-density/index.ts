@@ -3,7 +3,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { ABSORPTION, APPARENT, BOILED, compute, DRY, VOIDS, waits } from './compute';
 import { HardenedDensityInput } from './input';
 
@@ -66,11 +66,7 @@ export const hardenedDensity: Method<HardenedDensityInput> = {
   sequence: [['since', 'ovenAt', 'waterAt', 'boilAt', 'offAt', 'finishedAt']],
   performedAt: 'finishedAt',
   plan: (system, setup) => {
-    const limits = limitsOf(setup);
-    return (['voids.oven', 'voids.soak', 'voids.boil', 'voids.cool'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(['voids.oven', 'voids.soak', 'voids.boil', 'voids.cool'], system, setup);
   },
   compute,
   waits,

@@ -2,7 +2,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { compute, HIGHEST, LOWEST } from './compute';
 import { ImpedanceInput } from './input';
 
@@ -46,11 +46,7 @@ export const impedance: Method<ImpedanceInput> = {
   ],
   performedAt: 'readAt',
   plan(system, setup) {
-    const limits = limitsOf(setup);
-    return (['impedance.first', 'impedance.further', 'impedance.spread'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(['impedance.first', 'impedance.further', 'impedance.spread'], system, setup);
   },
   compute,
   example: (system) => ({

@@ -3,7 +3,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { compute, SCATTER } from './compute';
 import { MaturityCalibrationInput } from './input';
 
@@ -57,13 +57,11 @@ export const maturityCalibration: Method<MaturityCalibrationInput> = {
   sequence: [['castAt', 'madeAt']],
   performedAt: 'madeAt',
   plan: (system, setup) => {
-    const limits = limitsOf(setup);
-    return (
-      ['maturity.cylinders', 'maturity.ages', 'maturity.pair', 'maturity.delay', 'maturity.sensors'] as const
-    ).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(
+      ['maturity.cylinders', 'maturity.ages', 'maturity.pair', 'maturity.delay', 'maturity.sensors'],
+      system,
+      setup,
+    );
   },
   compute,
   example: (system) => ({

@@ -2,7 +2,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { compute, DATUM, Q } from './compute';
 import { MaturityDatumInput } from './input';
 
@@ -34,11 +34,7 @@ export const maturityDatum: Method<MaturityDatumInput> = {
   ],
   performedAt: 'madeAt',
   plan: (system, setup) => {
-    const limits = limitsOf(setup);
-    return (['maturity.ages', 'maturity.rise', 'maturity.datum', 'maturity.q'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(['maturity.ages', 'maturity.rise', 'maturity.datum', 'maturity.q'], system, setup);
   },
   compute,
   example: (system) => ({

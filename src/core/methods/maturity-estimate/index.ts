@@ -2,7 +2,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { exampleSetup } from '../temperature-record/example';
 import { COUNTED, compute, waits } from './compute';
 import { MaturityEstimateInput } from './input';
@@ -74,19 +74,17 @@ export const maturityEstimate: Method<MaturityEstimateInput> = {
   sequence: [['placedAt', 'readAt']],
   performedAt: 'readAt',
   plan: (system, setup) => {
-    const limits = limitsOf(setup);
-    return (
+    return limitRows(
       [
         'maturity.confidence',
         'maturity.allowance',
         'maturity.verified',
         'maturity.protection',
         'maturity.cold',
-      ] as const
-    ).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+      ],
+      system,
+      setup,
+    );
   },
   waits,
   compute,

@@ -7,6 +7,7 @@ import { exampleInput } from '../example';
 import { asked, factFlag, factText } from '../facts';
 import { fieldsOf, readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { limitRows } from '../limit-rows';
 import { resultOf } from '../outcome';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
@@ -50,7 +51,6 @@ export function batchOf(setup: RunSetup): { cement: Exact; lime: Exact; sand: Ex
 
 /** What is weighed out for a laboratory batch, and what is kept on site. */
 function plan(system: System, setup: RunSetup): PlanItem[] {
-  const limits = limitsOf(setup);
   const batch = batchOf(setup);
   const rows: readonly LimitId[] =
     factText(setup, 'purpose') === 'field'
@@ -66,10 +66,7 @@ function plan(system: System, setup: RunSetup): PlanItem[] {
           },
         ]
       : []),
-    ...rows.map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+    ...limitRows(rows, system, setup),
   ];
 }
 

@@ -5,8 +5,8 @@ import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import type { Facts } from '../facts';
 import { fieldsOf } from '../fields';
+import { limitRows } from '../limit-rows';
 import { MASS, massText } from '../mass-spec';
-import { limitsOf } from '../setup';
 import { RECEIVED } from '../swapped';
 import { OvenDryingInput } from './input';
 
@@ -58,10 +58,7 @@ export const ovenDrying: Method<OvenDryingInput> = {
   performedAt: 'dryAt',
   sequence: [['inAt', 'dryAt']],
   plan: (system, setup) =>
-    (['oven.temperature', 'oven.first', 'drying.every', 'drying.loss'] as const).map((id) => {
-      const limit = limitsOf(setup).of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+    limitRows(['oven.temperature', 'oven.first', 'drying.every', 'drying.loss'], system, setup),
   compute: (input, setup) =>
     dryingOutcome(input, setup, {
       ...{ unit: MASS.unit[input.system], step: MASS.step[input.system] },

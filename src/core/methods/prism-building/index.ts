@@ -4,6 +4,7 @@ import type { Method, Outcome, PlanItem } from '../contract';
 import { exampleInput } from '../example';
 import { asked, factMeasure, factText } from '../facts';
 import { fieldsOf } from '../fields';
+import { limitRows } from '../limit-rows';
 import { resultOf } from '../outcome';
 import { LENGTH_UNIT } from '../press/units';
 import { limitsOf, type RunSetup } from '../setup';
@@ -37,10 +38,7 @@ function plan(system: System, setup: RunSetup): PlanItem[] {
           },
         ]
       : []),
-    ...(['prism.stand', 'prism.grout', 'prism.joint', 'prism.room'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+    ...limitRows(['prism.stand', 'prism.grout', 'prism.joint', 'prism.room'], system, setup),
   ];
 }
 

@@ -3,6 +3,7 @@ import type { Method, PlanItem } from '../contract';
 import { exampleInput } from '../example';
 import { asked, factMeasure } from '../facts';
 import { fieldsOf, readMeasure } from '../fields';
+import { limitRows } from '../limit-rows';
 import { setupMeasure } from '../measure-text';
 import { dollyAnswers } from '../pull/dolly';
 import { GLUE, PLANE, STRENGTH } from '../pull/quantities';
@@ -170,12 +171,11 @@ export const pullOff: Method<PullOffInput> = {
 function plan(system: 'US' | 'SI', setup: RunSetup): PlanItem[] {
   const limits = limitsOf(setup);
   const rule = ruleOf(setup);
-  const items = [rule.rate, rule.time, rule.cut, rule.cutFrom]
-    .flatMap((id) => id ?? [])
-    .map((id): PlanItem => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+  const items = limitRows(
+    [rule.rate, rule.time, rule.cut, rule.cutFrom].flatMap((id) => id ?? []),
+    system,
+    setup,
+  );
   const required = factMeasure(setup, 'pullOffLeast', 'stress', 'MPa')?.toNumber();
   if (required === undefined) return items;
   const share = limits.of('pull.range', system);

@@ -2,7 +2,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { compute, HELD } from './compute';
 import { ServiceRecordInput } from './input';
 
@@ -42,11 +42,11 @@ export const serviceRecord: Method<ServiceRecordInput> = {
   ],
   performedAt: 'readAt',
   plan(system, setup) {
-    const limits = limitsOf(setup);
-    return (['slab.service', 'service.temperature', 'service.humidity', 'service.gap'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(
+      ['slab.service', 'service.temperature', 'service.humidity', 'service.gap'],
+      system,
+      setup,
+    );
   },
   compute,
   example: (system) => ({

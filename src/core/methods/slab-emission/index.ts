@@ -3,7 +3,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { asked } from '../facts';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { EMISSION } from '../slab/quantities';
 import { AGGREGATES, TOPS } from '../slab/surfaces';
 import { compute } from './compute';
@@ -93,11 +93,7 @@ export const slabEmission: Method<SlabEmissionInput> = {
     criteria: ['slab-emission'],
   },
   plan(system, setup) {
-    const limits = limitsOf(setup);
-    return (['emission.bare', 'emission.time', 'floor.emission'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(['emission.bare', 'emission.time', 'floor.emission'], system, setup);
   },
   compute,
   example: (system) => ({

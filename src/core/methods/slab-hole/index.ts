@@ -3,7 +3,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { factOption } from '../facts';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { depthRow, SLAB_KINDS, type SlabKind } from '../slab/drying';
 import { compute, waits } from './compute';
 import { SlabHoleInput } from './input';
@@ -69,12 +69,8 @@ export const slabHole: Method<SlabHoleInput> = {
   performedAt: 'sealedAt',
   waits,
   plan(system, setup) {
-    const limits = limitsOf(setup);
     const kind: SlabKind = factOption(setup, 'slab', SLAB_KINDS) ?? 'grade';
-    return [depthRow(kind), 'slab.depth' as const, 'slab.sealed' as const].map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows([depthRow(kind), 'slab.depth', 'slab.sealed'], system, setup);
   },
   compute,
   example: (system) => ({

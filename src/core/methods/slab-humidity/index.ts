@@ -3,7 +3,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { asked } from '../facts';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { FLOOR_IDS } from '../slab/floors';
 import { compute, HOLES, HUMIDITY } from './compute';
 import { SlabHumidityInput } from './input';
@@ -83,11 +83,7 @@ export const slabHumidity: Method<SlabHumidityInput> = {
     criteria: ['slab-humidity'],
   },
   plan(system, setup) {
-    const limits = limitsOf(setup);
-    return (['slab.sealed', 'slab.drift', 'slab.apart', 'slab.salt'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(['slab.sealed', 'slab.drift', 'slab.apart', 'slab.salt'], system, setup);
   },
   compute,
   example: (system) => ({

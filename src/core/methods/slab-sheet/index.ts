@@ -2,7 +2,7 @@ import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { SEEN } from '../slab/quantities';
 import { COULD, compute } from './compute';
 import { SlabSheetInput } from './input';
@@ -75,11 +75,7 @@ export const slabSheet: Method<SlabSheetInput> = {
     criteria: ['slab-sheet'],
   },
   plan(system, setup) {
-    const limits = limitsOf(setup);
-    return (['sheet.time', 'sheet.count-area'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(['sheet.time', 'sheet.count-area'], system, setup);
   },
   compute,
   example: (system) => ({

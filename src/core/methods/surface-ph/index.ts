@@ -3,7 +3,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { asked } from '../facts';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { compute, HIGHEST, LOWEST } from './compute';
 import { SurfacePhInput } from './input';
 
@@ -48,11 +48,7 @@ export const surfacePh: Method<SurfacePhInput> = {
   ],
   performedAt: 'readAt',
   plan(system, setup) {
-    const limits = limitsOf(setup);
-    return (['ph.wait', 'ph.usual'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(['ph.wait', 'ph.usual'], system, setup);
   },
   compute,
   example: (system) => ({

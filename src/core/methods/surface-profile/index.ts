@@ -3,7 +3,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { asked, factOption } from '../facts';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { LAYER_IDS, profileRow } from '../slab/layers';
 import { compute, DEPTH, ROUGHEST, SMOOTHEST } from './compute';
 import { SurfaceProfileInput } from './input';
@@ -53,11 +53,7 @@ export const surfaceProfile: Method<SurfaceProfileInput> = {
   performedAt: 'comparedAt',
   plan(system, setup) {
     const layer = factOption(setup, 'layer', LAYER_IDS);
-    const limits = limitsOf(setup);
-    return [...(layer ? [profileRow(layer)] : []), 'profile.spots' as const].map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows([...(layer ? [profileRow(layer)] : []), 'profile.spots'], system, setup);
   },
   compute,
   example: (system) => ({

@@ -4,6 +4,7 @@ import { exampleInput } from '../example';
 import { specified } from '../facts';
 import { fieldsOf } from '../fields';
 import { initialRange } from '../initial-curing/compute';
+import { limitRows } from '../limit-rows';
 import { limitsOf } from '../setup';
 import { compute, DIFFERENCE, HIGHEST, RISE } from './compute';
 import { exampleSetup } from './example';
@@ -64,18 +65,11 @@ export const temperatureRecord: Method<TemperatureRecordInput> = {
   sequence: [['placedAt', 'readAt']],
   plan: (system, setup) => {
     const limits = limitsOf(setup);
-    const rows = (
-      [
-        'record.interval-early',
-        'record.interval-late',
-        'record.accuracy',
-        'mass.highest',
-        'mass.difference',
-      ] as const
-    ).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    const rows = limitRows(
+      ['record.interval-early', 'record.interval-late', 'record.accuracy', 'mass.highest', 'mass.difference'],
+      system,
+      setup,
+    );
     return [...rows, { label: 'A curing box', text: initialRange(setup, limits, system).text }];
   },
   compute,

@@ -4,7 +4,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { compute, tells, waits } from './compute';
 import { UnitConditioningInput } from './input';
 
@@ -52,11 +52,10 @@ export const unitConditioning: Method<UnitConditioningInput> = {
   performedAt: 'takenAt',
   sequence: [['placedAt', 'takenAt']],
   plan: (system, setup) =>
-    (['condition.room', 'condition.temperature', 'condition.humidity', 'condition.fan'] as const).map(
-      (id) => {
-        const limit = limitsOf(setup).of(id, system);
-        return { label: limit.title, text: limit.text };
-      },
+    limitRows(
+      ['condition.room', 'condition.temperature', 'condition.humidity', 'condition.fan'],
+      system,
+      setup,
     ),
   compute,
   waits,

@@ -4,6 +4,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { asked } from '../facts';
 import { fieldsOf } from '../fields';
+import { limitRows } from '../limit-rows';
 import { loadOn } from '../masonry-press/rates';
 import { limitsOf } from '../setup';
 import { specifiedSizes } from '../unit-absorption/compute';
@@ -77,10 +78,7 @@ export const unitSawing: Method<UnitSawingInput> = {
             },
           ]
         : []),
-      ...(['unit.coupon-thick', 'unit.cut-share'] as const).map((id) => {
-        const limit = limits.of(id, system);
-        return { label: limit.title, text: limit.text };
-      }),
+      ...limitRows(['unit.coupon-thick', 'unit.cut-share'], system, setup),
     ];
   },
   compute,

@@ -4,7 +4,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { exampleBatch } from '../example-batch';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { RECEIVED } from '../swapped';
 import { compute, tells } from './compute';
 import { UnitSoakInput } from './input';
@@ -74,11 +74,7 @@ export const unitSoak: Method<UnitSoakInput> = {
   ],
   performedAt: 'weighedAt',
   sequence: [['inAt', 'outAt', 'weighedAt']],
-  plan: (system, setup) =>
-    (['soak.time', 'soak.water', 'soak.drain'] as const).map((id) => {
-      const limit = limitsOf(setup).of(id, system);
-      return { label: limit.title, text: limit.text };
-    }),
+  plan: (system, setup) => limitRows(['soak.time', 'soak.water', 'soak.drain'], system, setup),
   compute,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(UnitSoakInput), system), system },

@@ -4,7 +4,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { resultOn } from '../facts';
 import { fieldsOf } from '../fields';
-import { limitsOf } from '../setup';
+import { limitRows } from '../limit-rows';
 import { compute, DENSITY } from './compute';
 import { WaterDensityInput } from './input';
 
@@ -50,11 +50,7 @@ export const waterDensity: Method<WaterDensityInput> = {
   ],
   performedAt: 'weighedAt',
   plan: (system, setup) => {
-    const limits = limitsOf(setup);
-    return (['weighed.temperature', 'weighed.water', 'weighed.fresh'] as const).map((id) => {
-      const limit = limits.of(id, system);
-      return { label: limit.title, text: limit.text };
-    });
+    return limitRows(['weighed.temperature', 'weighed.water', 'weighed.fresh'], system, setup);
   },
   compute,
   example: (system) => ({
