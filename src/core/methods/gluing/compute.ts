@@ -1,5 +1,5 @@
 import { DateTime } from 'luxon';
-import { isWithin } from '../../limits';
+import { isWithin, type Limits } from '../../limits';
 import { convert, type Exact, exact } from '../../quantity';
 import { dewPoint } from '../../slab/air';
 import type { Wait } from '../../waits/wait';
@@ -31,7 +31,7 @@ export function compute(input: GluingInput, setup: RunSetup): Outcome {
   const sheet = new Sheet(setup.rounding ?? 'half-even');
   const findings: Finding[] = strangerFindings(input.dollies, 'dollies', setup);
   const results: Result[] = [];
-  const cures = conditionsOf(input);
+  const cures = conditionsOf(input, limits);
   if (cures?.below)
     findings.push(
       finding({
@@ -48,7 +48,7 @@ export function compute(input: GluingInput, setup: RunSetup): Outcome {
       symbol: 't',
       name: 'Time to cure at the coldest of the surface',
       formula: 't0 * 2^((T0 - T) / k)',
-      uses: { t0: cures.hours, T0: cures.at, T: cures.celsius, k: limits.number('glue.doubling', 'SI') },
+      uses: { t0: cures.hours, T0: cures.at, T: cures.celsius, k: cures.doubling },
       unit: 'h',
       source: commonPractice,
       round: { step, rule: `to ${step} h` },
@@ -123,31 +123,36 @@ interface Cures {
   readonly hours: Exact;
   readonly at: Exact;
   readonly celsius: Exact;
+  /** Degrees that it takes twice as long for. */
+  readonly doubling: Exact;
   readonly below: boolean;
   readonly need: number;
 }
 
 /** What the glue cures at, °C; the coldest that is known counts. */
-function conditionsOf(input: GluingInput): Cures | undefined {
+function conditionsOf(input: GluingInput, limits: Limits): Cures | undefined {
   const [hours, at] = [readMeasure(input, 'cure')?.value, celsiusOf(input, 'cureAt')];
   const celsius = celsiusOf(input, 'coldest') ?? celsiusOf(input, 'surfaceTemperature');
   const least = celsiusOf(input, 'least');
   if (!hours || !at || !celsius) return undefined;
+  const doubling = limits.number('glue.doubling', 'SI');
   const need = cureHours(
     hours.toNumber(),
     at.toNumber(),
     celsius.toNumber(),
     least?.toNumber() ?? Number.NEGATIVE_INFINITY,
+    doubling.toNumber(),
   );
-  return { hours, at, celsius, below: !Number.isFinite(need), need };
+  return { hours, at, celsius, doubling, below: !Number.isFinite(need), need };
 }
 
 /** When a dolly can be pulled: the time to cure after it was set, the last one where its own moment is not known. */
 function curedAt(input: GluingInput, setup: RunSetup, label?: string): string | undefined {
-  const cures = conditionsOf(input);
+  const limits = limitsOf(setup);
+  const cures = conditionsOf(input, limits);
   const from = (label && rowsFor(input.dollies, label).at(-1)?.at) || input.setAt;
   if (!cures || cures.below || !from || Number.isNaN(Date.parse(from))) return undefined;
-  const step = limitsOf(setup).number('glue.cure-step', input.system);
+  const step = limits.number('glue.cure-step', input.system);
   // Never before it is hard: up to the next tenth of an hour.
   const hours = exact(cures.need.toFixed(9)).div(step).ceil().times(step).toNumber();
   return new Date(Date.parse(from) + hours * HOUR).toISOString();

@@ -50,6 +50,20 @@ describe('a batch of glue', () => {
   ])('cures at %s °C in %s h', (surfaceTemperature, hours) => {
     expect(glued({ surfaceTemperature }).results[0]?.text).toBe(hours);
   });
+  it('waits by the same rule that its time is told by, where a laboratory has its own', () => {
+    const { input, setup } = glued({ surfaceTemperature: '15' });
+    const doubling = {
+      status: 'set by the laboratory',
+      SI: { low: '6', high: '6', unit: 'deltaC' },
+    } as const;
+    const own = { ...setup, limitChanges: { 'glue.doubling': doubling } };
+    expect(method.compute(input, own).results[0]?.text).toBe('48.0');
+    expect((method.waits?.(input, own) ?? []).map(({ opens }) => opens)).toEqual([
+      '2031-03-04T13:05:00.000Z',
+      '2031-03-04T13:20:00.000Z',
+    ]);
+  });
+
   it('goes by the coldest since, where a log says it', () => {
     expect(glued({ coldest: '11' }).results[0]?.text).toBe('48.0');
     expect(glued({ surfaceTemperature: '14', airHumidity: '40' }).findings.map(({ id }) => id)).toEqual([

@@ -1,10 +1,17 @@
 /**
- * Hours that a glue needs at a temperature: twice as long for every ten degrees colder than its sheet says.
+ * Hours that a glue needs at a temperature: twice as long for so many degrees colder than its sheet says.
  * @param hours by its sheet, at `at` °C @param celsius lowest of the surface while it cures
+ * @param doubling degrees that it takes twice as long for, °C
  * @returns Infinity below the least temperature of its sheet: there it does not cure
  * Source: common practice, no source.
  */
-export function cureHours(hours: number, at: number, celsius: number, least: number, doubling = 10): number {
+export function cureHours(
+  hours: number,
+  at: number,
+  celsius: number,
+  least: number,
+  doubling: number,
+): number {
   return celsius < least ? Number.POSITIVE_INFINITY : hours * 2 ** ((at - celsius) / doubling);
 }
 

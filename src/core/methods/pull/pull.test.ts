@@ -222,10 +222,10 @@ describe('glue', () => {
     [30, 12.9],
     [21, 24],
   ])('of 24 h at 21 °C is hard at %d °C after %d h', (celsius, hours) => {
-    expect(cureHours(24, 21, celsius, 5)).toBeCloseTo(hours, 1);
+    expect(cureHours(24, 21, celsius, 5, 10)).toBeCloseTo(hours, 1);
   });
   it('never hardens below what its sheet says', () => {
-    expect(cureHours(24, 21, 4.9, 5)).toBe(Number.POSITIVE_INFINITY);
+    expect(cureHours(24, 21, 4.9, 5, 10)).toBe(Number.POSITIVE_INFINITY);
   });
   it('is mixed for so many dollies', () => {
     expect(glueVolume(12, 50, 1)).toBeCloseTo(35.34, 2);
