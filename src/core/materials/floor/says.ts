@@ -1,4 +1,5 @@
 import type { VerdictState } from '../../acceptance/criterion';
+import { summarise } from '../../acceptance/evaluate';
 import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
 import { testsWanted } from './wants';
 
@@ -61,13 +62,10 @@ export function zoneSays(zone: SampleOfLot, { asked }: LotAbout): LotSays {
   };
 }
 
-const ORDER: readonly VerdictState[] = ['does not meet', 'needs decision', 'not yet determinable', 'meets'];
-
 /** What the zones of a level say together: its worst zone, never a mean over pours. */
 export function levelSays(zones: readonly SampleOfLot[], { asked }: LotAbout): LotSays | null {
   if (zones.length === 0) return null;
   const each = zones.map((zone) => ({ name: String(zone.about.name ?? zone.label), ...stands(zone, asked) }));
-  const state = ORDER.find((one) => each.some((zone) => zone.state === one)) ?? 'not yet determinable';
   const names = (one: VerdictState): string =>
     each.flatMap((zone) => (zone.state === one ? zone.name : [])).join(', ');
   const parts = [
@@ -80,7 +78,7 @@ export function levelSays(zones: readonly SampleOfLot[], { asked }: LotAbout): L
     results: [],
     lines: [],
     verdict: {
-      state,
+      state: summarise(each),
       sentence: parts
         .flatMap(([one, words]) => (names(one) ? `${names(one)}: ${words}` : []))
         .join('; ')
