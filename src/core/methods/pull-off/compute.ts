@@ -297,9 +297,10 @@ function rangeFindings(
     }
   }
   const zero = readMeasure(input, 'zero')?.value;
-  const dolly = readMeasure(input, 'dolly')?.value;
-  if (zero && dolly && input.shows === 'stress') {
-    const area = dolly.pow(2).times(Math.PI / 4);
+  // It tells a stress by the dolly that is set on it, whatever hangs on it.
+  const set = (readMeasure(input, 'dollySet') ?? readMeasure(input, 'dolly'))?.value;
+  if (zero && set && input.shows === 'stress') {
+    const area = set.pow(2).times(Math.PI / 4);
     if (!isWithin(zero.times(area).div(reach).times(100), limits.of('pull.zero', system)))
       found.push(
         limitFinding(

@@ -232,6 +232,23 @@ describe('the words beside it', () => {
     expect(findings.map(({ id }) => id)).toEqual(['pull.seats', 'pull.range']);
     expect(findings[1]?.message).toContain('5 % of the reach');
   });
+  // 0.2 MPa on 20 mm are 63 N, on 50 mm they would be 393 N (geometry): 1 and 6 % of 6.3 kN.
+  it('take what it shows unloaded by the dolly that is set on it', () => {
+    const shown = (dollySet: string) => {
+      const { input } = usableInput(method, {
+        ...{ system: 'SI', tester: 'T', shows: 'stress', shown: '8', zero: '0.05', dolly: '50', dollySet },
+      });
+      return method
+        .compute(input, {
+          equipment: [
+            { number: 'T', kind: 'pull-off tester', verifiedOn: '2031-01-01', verifiedTo: '6.3 kN' },
+          ],
+        })
+        .findings.map(({ id }) => id);
+    };
+    expect(shown('20')).not.toContain('pull.zero');
+    expect(shown('50')).toContain('pull.zero');
+  });
   // ISO 12944-6: no A/B unless 5 MPa are reached (from memory).
   it('forbid a plane below a stress', () => {
     const face: Parts = [
