@@ -1,8 +1,7 @@
 import type { Limits } from '../../limits';
 import type { Stored } from '../../material/registration';
-import { setupMeasure } from '../../methods/measure-text';
-import { countByArea } from '../../methods/slab/count';
-import { plainOf, type System } from '../../quantity';
+import { areaTold, countByArea } from '../../methods/slab/count';
+import type { System } from '../../quantity';
 
 /**
  * How many pulls an area wants: as many as its specification says, else three for its first part and three for each further.
@@ -17,9 +16,8 @@ export function pullsWanted(
   const own = typeof asked.pulls === 'string' ? Number(asked.pulls) : 0;
   if (own > 0) return { count: own, why: 'by its specification.' };
   const three = limits.number('pull.count', system);
-  const unit = system === 'US' ? 'ft2' : 'm2';
-  const size = typeof area.area === 'string' ? setupMeasure(area.area, 'area', unit) : undefined;
-  if (!size) return { count: three.toNumber(), why: 'of one area.' };
-  const count = countByArea(size, limits.number('pull.count-area', system), three, three).toNumber();
-  return { count, why: `for ${plainOf(size, unit)}.` };
+  const told = areaTold(area, system);
+  if (!told) return { count: three.toNumber(), why: 'of one area.' };
+  const count = countByArea(told.area, limits.number('pull.count-area', system), three, three).toNumber();
+  return { count, why: `for ${told.text}.` };
 }

@@ -1,8 +1,7 @@
 import type { Limits } from '../../limits';
 import type { Stored } from '../../material/registration';
-import { setupMeasure } from '../../methods/measure-text';
-import { countByArea } from '../../methods/slab/count';
-import { type Exact, exact, plainOf, type System } from '../../quantity';
+import { areaTold, countByArea } from '../../methods/slab/count';
+import { exact, type System } from '../../quantity';
 
 /**
  * How many holes a zone wants: three for the first part of its area and one for each further part begun; where it lies on
@@ -16,19 +15,17 @@ export function holesWanted(
   limits: Limits,
   system: System,
 ): { readonly count: number; readonly why: string } | undefined {
-  const byArea = (as: System): { count: Exact; area: Exact } | undefined => {
-    const unit = as === 'US' ? 'ft2' : 'm2';
-    const area = typeof zone.area === 'string' ? setupMeasure(zone.area, 'area', unit) : undefined;
-    if (!area) return undefined;
+  const byArea = (as: System) => {
+    const told = areaTold(zone, as);
+    if (!told) return undefined;
     const part = limits.number('slab.count-area', as);
-    return { area, count: countByArea(area, part, limits.number('slab.count-first', as)) };
+    return { text: told.text, count: countByArea(told.area, part, limits.number('slab.count-first', as)) };
   };
   const own = byArea(system);
   const theirs = byArea(system === 'US' ? 'SI' : 'US');
   if (!own || !theirs) return undefined;
   const walls = zone.slab === 'grade' || zone.slab === 'below' ? Number(zone.walls ?? 0) : 0;
   const count = Math.max(own.count.toNumber(), walls > 0 ? walls + 1 : 0);
-  const area = plainOf(own.area, system === 'US' ? 'ft2' : 'm2');
   const byWalls = count > own.count.toNumber();
   const other = theirs.count.toNumber();
   const trap =
@@ -37,7 +34,7 @@ export function holesWanted(
       : '';
   return {
     count,
-    why: `${byWalls ? `one by each of ${walls} exterior walls and one inside; ${own.count} by ${area}.` : `for ${area}.`}${trap}`,
+    why: `${byWalls ? `one by each of ${walls} exterior walls and one inside; ${own.count} by ${own.text}.` : `for ${own.text}.`}${trap}`,
   };
 }
 
@@ -51,9 +48,8 @@ export function sheetsWanted(
   limits: Limits,
   system: System,
 ): { readonly count: number; readonly why: string } | undefined {
-  const unit = system === 'US' ? 'ft2' : 'm2';
-  const area = typeof zone.area === 'string' ? setupMeasure(zone.area, 'area', unit) : undefined;
-  if (!area) return undefined;
-  const count = countByArea(area, limits.number('sheet.count-area', system), exact(1)).toNumber();
-  return { count, why: `for ${plainOf(area, unit)}.` };
+  const told = areaTold(zone, system);
+  if (!told) return undefined;
+  const count = countByArea(told.area, limits.number('sheet.count-area', system), exact(1)).toNumber();
+  return { count, why: `for ${told.text}.` };
 }
