@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -16,13 +15,14 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import { findMaterial } from '@/core/materials/registry';
 import type { FloorPlan } from '@/core/plan';
 import { lotPictures, lotPlans, lots, runs, samples, specifications, specimens } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
-import { defineUseCase, refuseFields, STAFF, type Transaction } from '../use-case';
-import { LARGEST, pictureType } from './attach';
+import { LONGEST_PICTURE, pictureOf } from '../pictures';
+import { newestPlan } from '../plans';
+import { defineUseCase, refuseFields, STAFF } from '../use-case';
 
 /** The largest floor that is drawn, m. Our choice. */
 const LARGEST_M = 2000;
@@ -86,16 +86,6 @@ export class DrawPlanInput {
   @IsBoolean() locked: boolean;
 }
 
-async function planOf(tx: Transaction, lotId: string) {
-  const [found] = await tx
-    .select()
-    .from(lotPlans)
-    .where(eq(lotPlans.lotId, lotId))
-    .orderBy(desc(lotPlans.seq))
-    .limit(1);
-  return found;
-}
-
 /** A floor drawn anew: its size, zones with their walls, corridors. The plan before it is kept. */
 export const drawPlan = defineUseCase({
   name: 'draw plan',
@@ -112,7 +102,7 @@ export const drawPlan = defineUseCase({
       .from(specifications)
       .where(eq(specifications.id, lot.specificationId));
     if (!findMaterial(material)?.hasPlan) throw new NotFound('A plan of this');
-    const before = await planOf(tx, lot.id);
+    const before = await newestPlan(tx, lot.id);
     if (before && before.id !== input.basedOn)
       throw new Conflict('Somebody drew this plan meanwhile: load the page again, then draw yours.');
     const own = await tx.select({ id: samples.id }).from(samples).where(eq(samples.lotId, lot.id));
@@ -157,7 +147,7 @@ export class KeepPictureInput {
   @IsUUID() lotId: string;
   @IsString() @MaxLength(200) name: string;
   /** Base64 of the picture. */
-  @IsString() @MaxLength(Math.ceil(LARGEST / 3) * 4 + 4, { message: 'Picture: at most 6 MB.' }) data: string;
+  @IsString() @MaxLength(LONGEST_PICTURE, { message: 'Picture: at most 6 MB.' }) data: string;
 }
 
 /** The picture that a floor is drawn over. */
@@ -170,11 +160,9 @@ export const keepPicture = defineUseCase({
     if (done) return { pictureId: done.id };
     const [lot] = await tx.select({ id: lots.id }).from(lots).where(eq(lots.id, lotId));
     if (!lot) throw new NotFound('This floor');
-    const bytes = Buffer.from(data, 'base64');
-    const mime = pictureType(bytes);
-    if (!mime) return refuseFields({ data: 'Only a JPEG, PNG or WebP picture can be drawn over.' });
-    const sha256 = createHash('sha256').update(bytes).digest('hex');
-    await tx.insert(lotPictures).values({ id, lotId, name, mime, sha256, bytes, by: actor.id, at: now });
+    const picture = pictureOf(data);
+    if (!picture) return refuseFields({ data: 'Only a JPEG, PNG or WebP picture can be drawn over.' });
+    await tx.insert(lotPictures).values({ id, lotId, name, ...picture, by: actor.id, at: now });
     return { pictureId: id };
   },
 });
@@ -201,7 +189,7 @@ export const placePoints = defineUseCase({
   roles: STAFF,
   Input: PlacePointsInput,
   async act({ tx }, { lotId, places }) {
-    const plan = await planOf(tx, lotId);
+    const plan = await newestPlan(tx, lotId);
     if (!plan) throw new Conflict('This floor has no plan yet: draw it first.');
     const ids = places.map(({ specimenId }) => specimenId);
     const own = await tx

@@ -216,6 +216,8 @@ export interface SpecimenView {
   /** What it was cut from. */
   readonly parentId: string | null;
   readonly form: string;
+  /** Where it lies on the plan of its lot, as a share of its width and height. */
+  readonly place: { readonly x: number; readonly y: number } | null;
   /** What it is for, where specimens of its form are for different tests. */
   readonly role: string | null;
   readonly about: SpecimenAbout;

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, isNull, or } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, or } from 'drizzle-orm';
 import { criteriaOf } from '@/core/acceptance';
 import { formText } from '@/core/materials/forms';
 import type { Result } from '@/core/methods';
@@ -7,7 +7,8 @@ import type { PlanPage, PointView } from '@/core/plan';
 import { exact, plainOf, unitLabel } from '@/core/quantity';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
-import { lotPlans, samples, specimens, waits } from '@/db/schema';
+import { samples, waits } from '@/db/schema';
+import { newestPlan } from '../plans';
 import { limitsNow } from '../run-setup';
 import { anyOf, present } from '../scope';
 import type { Actor } from '../use-case';
@@ -20,23 +21,8 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
   present(material.hasPlan, 'A plan of this');
   const limits = await limitsNow(db, job);
   const dossiers = await sampleDossiers(db, actor, eq(samples.lotId, lotId));
-  const [drawn] = await db
-    .select()
-    .from(lotPlans)
-    .where(eq(lotPlans.lotId, lotId))
-    .orderBy(desc(lotPlans.seq))
-    .limit(1);
+  const drawn = await newestPlan(db, lotId);
   const ids = dossiers.flatMap(({ specimens: own }) => own.map(({ id }) => id));
-  const places = new Map(
-    ids.length === 0
-      ? []
-      : (
-          await db
-            .select({ id: specimens.id, place: specimens.place })
-            .from(specimens)
-            .where(anyOf(specimens.id, ids))
-        ).map(({ id, place }) => [id, place]),
-  );
   const waiting =
     ids.length === 0
       ? []
@@ -95,7 +81,7 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
             sampleId: view.sampleId,
             form: view.form,
             formText: formText(view.form),
-            place: places.get(view.id) ?? null,
+            place: view.place,
             begun: view.run !== null || view.whole.length > 0,
             value: done?.main ? `${done.main.text} ${unitLabel(done.main.unit)}`.trim() : null,
             stands: done?.main ? standsBy(done.main, criterion) : null,
