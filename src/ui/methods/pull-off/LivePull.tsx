@@ -1,22 +1,20 @@
 'use client';
-import { Box, Button, Stack, Typography, useTheme } from '@mui/material';
+import { Box, Typography, useTheme } from '@mui/material';
 import { useRef, useState } from 'react';
 import { factMeasure, limitsOf, readMeasure } from '@/core/methods';
 import { pulledOf } from '@/core/methods/pull/pull-rate';
 import { ruleOf } from '@/core/methods/pull/standards';
-import { HandPumpWatch, loadIn, PULL_PUMP, type PumpView, strokesTo } from '@/core/press';
+import { loadIn, PULL_PUMP, type PumpView, strokesTo } from '@/core/press';
 import { convert, exact } from '@/core/quantity';
-import { perform } from '../../api';
 import { timeNow } from '../../clock';
 import { Figure } from '../../parts/Figure';
 import { KnobList } from '../../parts/Knobs';
-import { useNotice } from '../../parts/Notice';
 import { OverTime } from '../../press/OverTime';
-import { usePressFeed } from '../../press/use-press-feed';
+import { PumpButtons } from '../../press/PumpButtons';
+import { useHandPump } from '../../press/use-hand-pump';
 import type { InstrumentProps } from '../kit';
 
 const LEAST_KN = 0.02;
-const NOTHING: PumpView = { phase: 'waiting', seconds: 0, peak: 0, strokes: 0 };
 /** How far apart the readings are that are kept, s, and the longest time that the rate is told over. */
 const KEPT_S = 0.1;
 const OVER_S = 1;
@@ -36,7 +34,6 @@ export function LivePull({ run, data, readOnly }: InstrumentProps) {
 }
 
 function Follow({ run, data, tester }: InstrumentProps & { readonly tester: string }) {
-  const notice = useNotice();
   const us = data.system === 'US';
   const unit = us ? 'psi' : 'MPa';
   const rule = ruleOf(data.setup);
@@ -48,9 +45,7 @@ function Follow({ run, data, tester }: InstrumentProps & { readonly tester: stri
   const across = rule.cored && d1 && d2 ? (d1 + d2) / 2 : of('dolly');
   const area = across ? (Math.PI / 4) * across ** 2 : null;
   const mm2 = area === null ? null : us ? convert(exact(area), 'in2', 'mm2').toNumber() : area;
-  const watch = useRef(new HandPumpWatch(LEAST_KN));
   const record = useRef<Point[]>([]);
-  const [view, setView] = useState<PumpView>(NOTHING);
   const [points, setPoints] = useState<readonly Point[]>([]);
   const [knobs, setKnobs] = useState({
     seconds: KNOBS.seconds.start as number,
@@ -59,19 +54,15 @@ function Follow({ run, data, tester }: InstrumentProps & { readonly tester: stri
   const ownStress = (mpa: number): number => (us ? convert(exact(mpa), 'MPa', 'psi').toNumber() : mpa);
   const stressOf = (kN: number): number => (mm2 ? ownStress((kN * 1000) / mm2) : 0);
   const shown = (stress: number): string => stress.toFixed(us ? 0 : 2);
-  const { state, restart } = usePressFeed(tester, null, 'kN', null, ({ t, load, peak, unit: from }) => {
-    const kN = loadIn(load, from, 'kN');
-    const before = watch.current.view().phase;
-    watch.current.take({ seconds: t, load: kN, peak: loadIn(peak, from, 'kN') });
-    const now = watch.current.view();
+  const pump = useHandPump(tester, 'kN', LEAST_KN, ({ t, load: kN }, now, broke) => {
     const last = record.current.at(-1);
-    if (before !== 'broken' && (!last || t - last[0] >= KEPT_S || now.phase === 'broken')) {
+    if (!last || t - last[0] >= KEPT_S || broke) {
       record.current = [...record.current.slice(-3000), [t, stressOf(kN)]];
       setPoints(record.current);
     }
-    setView(now);
-    if (before !== 'broken' && now.phase === 'broken') take(now);
+    if (broke) take(now);
   });
+  const { view, state, down } = pump;
   const take = ({ peak }: PumpView): void => {
     const began = record.current.findIndex(([, stress]) => stress > 0.02 * stressOf(peak));
     const from = Math.max(0, began - 5);
@@ -95,25 +86,13 @@ function Follow({ run, data, tester }: InstrumentProps & { readonly tester: stri
       if (!run.readings.values[field] || field === 'shows') run.readings.save(field, text);
   };
   const anew = (): void => {
-    watch.current = new HandPumpWatch(LEAST_KN);
     record.current = [];
     setPoints([]);
-    setView(NOTHING);
-    restart();
-  };
-  const work = async (what: 'place' | 'stroke' | 'release'): Promise<void> => {
-    const reply = await perform('pump-frame', {
-      runId: data.runId,
-      what,
-      ...(what === 'stroke' ? knobs : {}),
-    });
-    if (!reply.ok) notice(reply.message, 'error');
-    else if (what === 'place') anew();
+    pump.anew();
   };
   const rate = rateNow(points);
-  const load = state.last ? stressOf(loadIn(state.last.load, state.last.unit, 'kN')) : 0;
+  const load = stressOf(pump.load);
   const peak = stressOf(view.peak);
-  const down = state.up === false || state.stale;
   const fast = most > 0 && rate > most;
   const words = down
     ? 'The line to the tester is down: what stands here is old.'
@@ -188,29 +167,14 @@ function Follow({ run, data, tester }: InstrumentProps & { readonly tester: stri
           ) : null}
         </>
       ) : null}
-      <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', mt: 1 }}>
-        <Button variant="outlined" onClick={anew}>
-          Another try
-        </Button>
-        {state.simulated ? (
-          <>
-            <Button variant="outlined" onClick={() => void work('place')}>
-              Hook on the dolly
-            </Button>
-            <Button variant="contained" onClick={() => void work('stroke')} sx={{ minWidth: 140 }}>
-              Pump once
-            </Button>
-            <Button variant="outlined" onClick={() => void work('release')}>
-              Open the valve
-            </Button>
-          </>
-        ) : null}
-      </Stack>
-      {state.simulated ? (
-        <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
-          A stand-in tester: what it pulls on is made up.
-        </Typography>
-      ) : null}
+      <PumpButtons
+        runId={data.runId}
+        simulated={state.simulated}
+        anew={anew}
+        place="Hook on the dolly"
+        about="A stand-in tester: what it pulls on is made up."
+        stroke={knobs}
+      />
     </Box>
   );
 }
