@@ -6,6 +6,7 @@ import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
+import { packedRows } from '../picture-rows';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
 import { countByArea } from '../slab/count';
@@ -132,11 +133,12 @@ export function compute(input: ImpedanceInput, setup: RunSetup): Outcome {
     picture: {
       kind: 'impedance',
       values: {
-        places: places
-          .toSorted((a, b) => b.highest.comparedTo(a.highest))
-          .map(({ place, highest }) => `${place.replaceAll(/[/|]/gu, ' ')}/${highest}`)
-          .join('|'),
-        measure: chosen.map(([place, why]) => `${place.replaceAll(/[/|]/gu, ' ')}/${why}`).join('|'),
+        places: packedRows(
+          places
+            .toSorted((a, b) => b.highest.comparedTo(a.highest))
+            .map(({ place, highest }) => [place, highest.toString()]),
+        ),
+        measure: packedRows(chosen),
         scale: scale === 'hundred' ? 100 : 6,
       },
     },

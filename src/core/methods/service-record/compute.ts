@@ -8,6 +8,7 @@ import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
+import { packedRows } from '../picture-rows';
 import { limitsOf, type RunSetup } from '../setup';
 import { celsiusOf } from '../slab/service';
 import type { ServiceRecordInput } from './input';
@@ -106,10 +107,11 @@ function drawn(rows: readonly { readonly at: number }[], says: ServiceSays | und
   const long = (last ?? 0) - (first ?? 0);
   const share = (at: number): string => (long > 0 ? (at - (first ?? 0)) / long : 0).toFixed(4);
   return {
-    breaks: (says?.breaks ?? [])
-      .slice(0, DRAWN)
-      .map(({ kind, from, to, anew }) => [kind, share(from), share(to), anew ? 'anew' : 'said'].join('/'))
-      .join('|'),
+    breaks: packedRows(
+      (says?.breaks ?? [])
+        .slice(0, DRAWN)
+        .map(({ kind, from, to, anew }) => [kind, share(from), share(to), anew ? 'anew' : 'said']),
+    ),
     from: says?.since === undefined ? null : Number(share(says.since)),
     rows: rows.length,
   };

@@ -7,6 +7,7 @@ import { factNumber } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
+import { packedRows } from '../picture-rows';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
 import { heldWithin } from '../within';
@@ -114,11 +115,9 @@ export function compute(input: SurfacePhInput, setup: RunSetup): Outcome {
       values: {
         low: range.low.toNumber(),
         high: range.high.toNumber(),
-        puddles: all
-          .map(({ place, pH, waited }) =>
-            [place.replaceAll(/[/|]/gu, ' '), pH.toFixed(), isWithin(waited, wait) ? 'in' : 'out'].join('/'),
-          )
-          .join('|'),
+        puddles: packedRows(
+          all.map(({ place, pH, waited }) => [place, pH.toFixed(), isWithin(waited, wait) ? 'in' : 'out']),
+        ),
       },
     },
   };

@@ -6,6 +6,7 @@ import { factNumber, factOption } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
+import { packedRows } from '../picture-rows';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
 import { LAYER_IDS, profileRow } from '../slab/layers';
@@ -162,9 +163,7 @@ export function compute(input: SurfaceProfileInput, setup: RunSetup): Outcome {
       values: {
         low: asked ? asked.low.toNumber() : null,
         high: asked ? asked.high.toNumber() : null,
-        spots: spots
-          .map(({ place, low, high }) => `${place.replaceAll(/[/|]/gu, ' ')}/${low}/${high}`)
-          .join('|'),
+        spots: packedRows(spots.map(({ place, low, high }) => [place, low.toString(), high.toString()])),
       },
     },
   };

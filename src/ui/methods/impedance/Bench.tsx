@@ -1,5 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
+import { readRows } from '@/core/methods/picture-rows';
 import type { BenchProps } from '../kit';
 
 const WIDE = 560;
@@ -9,13 +10,8 @@ const FROM = 170;
 export function ImpedanceBench({ picture: { values } }: BenchProps) {
   const { palette } = useTheme();
   const scale = Number(values.scale ?? 6);
-  const parts = (name: 'places' | 'measure'): [string, string][] =>
-    String(values[name] ?? '')
-      .split('|')
-      .filter(Boolean)
-      .map((text) => text.split('/') as [string, string]);
-  const places = parts('places');
-  const measure = new Map(parts('measure'));
+  const places = readRows(values.places);
+  const measure = new Map(readRows(values.measure).map(([place, why]) => [place, why]));
   return (
     <Box>
       <svg
@@ -25,7 +21,7 @@ export function ImpedanceBench({ picture: { values } }: BenchProps) {
         role="img"
         aria-label={`${places.length} places, the highest first`}
       >
-        {places.map(([place, shown], order) => (
+        {places.map(([place = '', shown], order) => (
           <g key={`${place} ${shown}`}>
             <text x={FROM - 8} y={26 + 26 * order} fontSize={13} textAnchor="end" fill={palette.text.primary}>
               {place.slice(0, 24)}

@@ -1,5 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
+import { readRows } from '@/core/methods/picture-rows';
 import type { BenchProps } from '../kit';
 
 const WIDE = 560;
@@ -9,10 +10,7 @@ const x = (share: number): number => 10 + (WIDE - 20) * share;
 export function ServiceRecordBench({ picture: { values } }: BenchProps) {
   const { palette } = useTheme();
   const from = typeof values.from === 'number' ? values.from : null;
-  const breaks = String(values.breaks ?? '')
-    .split('|')
-    .filter(Boolean)
-    .map((text) => text.split('/'));
+  const breaks = readRows(values.breaks);
   const words = String(values.words || 'A line for each reading of the air: time, temperature, humidity.');
   return (
     <Box>

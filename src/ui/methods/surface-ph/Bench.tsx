@@ -1,5 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
+import { readRows } from '@/core/methods/picture-rows';
 import type { BenchProps } from '../kit';
 
 const WIDE = 560;
@@ -13,17 +14,13 @@ const TO = 14;
 export function SurfacePhBench({ picture: { values } }: BenchProps) {
   const { palette } = useTheme();
   const [low, high] = [Number(values.low), Number(values.high)];
-  const puddles = String(values.puddles ?? '')
-    .split('|')
-    .filter(Boolean)
-    .map((text) => text.split('/'))
-    .map(([place = '', pH = '', counts], order) => ({
-      id: `${order} ${place}`,
-      place,
-      pH: Number(pH),
-      counts: counts === 'in',
-      y: 56 + 26 * order,
-    }));
+  const puddles = readRows(values.puddles).map(([place = '', pH = '', counts], order) => ({
+    id: `${order} ${place}`,
+    place,
+    pH: Number(pH),
+    counts: counts === 'in',
+    y: 56 + 26 * order,
+  }));
   const x = (pH: number): number =>
     LEFT + ((RIGHT - LEFT) * (Math.min(TO, Math.max(FROM, pH)) - FROM)) / (TO - FROM);
   const height = 96 + 26 * Math.max(1, puddles.length);

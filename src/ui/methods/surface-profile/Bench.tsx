@@ -1,5 +1,6 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
+import { readRows } from '@/core/methods/picture-rows';
 import type { BenchProps } from '../kit';
 
 const WIDE = 560;
@@ -19,13 +20,13 @@ function rough(chip: number): string {
 export function SurfaceProfileBench({ picture: { values } }: BenchProps) {
   const { palette } = useTheme();
   const [low, high] = [values.low, values.high].map((each) => (typeof each === 'number' ? each : null));
-  const spots = String(values.spots ?? '')
-    .split('|')
-    .filter(Boolean)
-    .map((text, order) => {
-      const [place = '', from, to] = text.split('/');
-      return { id: `${order} ${place}`, place, from: Number(from), to: Number(to), y: 122 + 28 * order };
-    });
+  const spots = readRows(values.spots).map(([place = '', from, to], order) => ({
+    id: `${order} ${place}`,
+    place,
+    from: Number(from),
+    to: Number(to),
+    y: 122 + 28 * order,
+  }));
   const asked = low && high ? `Chips ${low} to ${high} are asked for.` : 'Nothing is asked of it.';
   return (
     <Box>
