@@ -333,25 +333,14 @@ function Point({
           strokeWidth={unit * 0.4}
         />
       ) : null}
-      {shape === 'square' ? (
+      {shape === 'square' || shape === 'diamond' ? (
         <rect
           className="point"
           x={-r}
           y={-r}
           width={2 * r}
           height={2 * r}
-          fill={value ? colour : palette.background.paper}
-          stroke={colour}
-          strokeWidth={unit * 0.3}
-        />
-      ) : shape === 'diamond' ? (
-        <rect
-          className="point"
-          x={-r}
-          y={-r}
-          width={2 * r}
-          height={2 * r}
-          transform="rotate(45)"
+          {...(shape === 'diamond' ? { transform: 'rotate(45)' } : {})}
           fill={value ? colour : palette.background.paper}
           stroke={colour}
           strokeWidth={unit * 0.3}
