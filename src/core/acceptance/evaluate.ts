@@ -11,7 +11,7 @@ import {
   type UnitId,
   withUnit,
 } from '../quantity';
-import { plain, Sheet, type Source, sourceText } from '../working';
+import { numbered, plain, Sheet, type Source, sourceText } from '../working';
 import {
   type Asked,
   type Criterion,
@@ -262,7 +262,7 @@ function statisticLine(
   const counted = ROW_WORDS[rowOf(criterion)];
   const [first = exact(0)] = values;
   if (statistic === 'value' && compare === 'as reported') return first;
-  const uses = Object.fromEntries(values.map((value, index) => [`x${index + 1}`, value]));
+  const uses = numbered('x', values);
   const list = Object.keys(uses).join(', ');
   if (statistic === 'mean')
     return sheet.line({

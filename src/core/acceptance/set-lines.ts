@@ -1,11 +1,6 @@
 import { type Exact, exact, type UnitId } from '../quantity';
 import { rangePercent } from '../statistics';
-import type { Sheet, Source } from '../working';
-
-/** The strengths of a set by the symbols its lines call them. */
-function symbolsOf(values: readonly Exact[]): Readonly<Record<string, Exact>> {
-  return Object.fromEntries(values.map((value, index) => [`f${index + 1}`, value]));
-}
+import { numbered, type Sheet, type Source } from '../working';
 
 /**
  * Adds the mean of a set to its sheet.
@@ -17,7 +12,7 @@ export function meanLine(
   values: readonly Exact[],
   { name, unit, step, source }: { name: string; unit: UnitId; step: Exact; source: Source },
 ): Exact {
-  const uses = symbolsOf(values);
+  const uses = numbered('f', values);
   return sheet.line({
     symbol: 'x',
     name,
@@ -36,7 +31,7 @@ export function meanLine(
 export function rangeLine(sheet: Sheet, values: readonly Exact[], source: Source): Exact {
   const range = rangePercent(values);
   if (!range) return exact(0);
-  const uses = symbolsOf(values);
+  const uses = numbered('f', values);
   const symbols = Object.keys(uses).join(', ');
   return sheet.line({
     symbol: 'w',

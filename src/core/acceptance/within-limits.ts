@@ -1,6 +1,6 @@
 import { type Exact, exact, type UnitId } from '../quantity';
 import { shareBelowBeta } from '../statistics/beta';
-import type { Sheet, Source } from '../working';
+import { numbered, type Sheet, type Source } from '../working';
 
 /**
  * Share of a lot that lies at or above a lower limit, as its few tests let one say: the quality index, taken through a
@@ -16,7 +16,7 @@ export function shareWithin(
   lower: Exact,
   { sheet, unit, source }: { readonly sheet: Sheet; readonly unit: UnitId; readonly source: Source },
 ): Exact {
-  const uses = Object.fromEntries(values.map((value, index) => [`x${index + 1}`, value]));
+  const uses = numbered('x', values);
   const list = Object.keys(uses).join(', ');
   const line = (symbol: string, name: string, formula: string, given: Readonly<Record<string, Exact>>) =>
     sheet.line({ symbol, name, formula, uses: given, unit, source, show: 6 });

@@ -1,3 +1,4 @@
 export * from './finding';
+export * from './numbered';
 export * from './sheet';
 export * from './source';

@@ -1,6 +1,6 @@
 import type { Limits } from '../../limits';
 import type { Exact, System } from '../../quantity';
-import type { Sheet, Source } from '../../working';
+import { numbered, type Sheet, type Source } from '../../working';
 import { LENGTH_UNIT } from '../press';
 
 /** What a mean of lengths is called, and by which document it is taken. */
@@ -18,7 +18,7 @@ export function meanLine(
   values: readonly Exact[],
   { symbol, name, source, system, limits }: MeanWords,
 ): Exact {
-  const uses = Object.fromEntries(values.map((value, index) => [`${symbol}${index + 1}`, value]));
+  const uses = numbered(symbol, values);
   return sheet.line({
     symbol,
     name,

@@ -1,7 +1,7 @@
 import type { DeriveAbout, Derived } from '../../acceptance/set-rule';
 import { ALTERNATES, alternatesOf } from '../../materials/brick/alternates';
 import { type Exact, exact, largest, meanOf, roundedText } from '../../quantity';
-import { plain, Sheet, standard } from '../../working';
+import { numbered, plain, Sheet, standard } from '../../working';
 
 const C67 = standard('ASTM C67/C67M');
 
@@ -29,7 +29,7 @@ export function derives(_: Exact, about: DeriveAbout): Derived {
     if (all.length === 0) continue;
     const step = limits.number(id, 'US');
     const round = { step, rule: `to ${limits.of(id, 'US').text}` };
-    const uses = Object.fromEntries(all.map((value, place) => [`${symbol}${place + 1}`, value]));
+    const uses = numbered(symbol, all);
     const mean = sheet.line({
       symbol: `${symbol}m`,
       name: `Mean ${quantity}`,

@@ -3,7 +3,7 @@ import { CRITERIA } from '../../materials/brick/criteria';
 import { BRICK } from '../../materials/brick/forms';
 import { LIMITS as ROWS } from '../../materials/brick/limits';
 import type { Exact, System, UnitId } from '../../quantity';
-import { bySeverity, type Finding, Sheet, standard } from '../../working';
+import { bySeverity, type Finding, numbered, Sheet, standard } from '../../working';
 import type { Method, Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { exampleInput } from '../example';
@@ -46,7 +46,7 @@ function compute(input: BrickSizeInput, setup: RunSetup): Outcome {
   for (const [side, symbol, word] of SIDES) {
     const read = rows.flatMap((row) => readMeasure(row, side)?.value ?? []);
     if (read.length === 0) continue;
-    const uses = Object.fromEntries(read.map((value, place) => [`${symbol}${place + 1}`, value]));
+    const uses = numbered(symbol, read);
     const value = sheet.line({
       symbol,
       name: `Mean ${word}`,

@@ -3,7 +3,7 @@ import { type CapThickness, capThickness, drawn, hardeningHours } from '../../en
 import { cite, isWithin, type LimitId, type Limits } from '../../limits';
 import { type Exact, exact, largest, meanOf, plainOf, type System, smallest } from '../../quantity';
 import type { Wait } from '../../waits/wait';
-import { bySeverity, type Finding, finding, type Severity, Sheet, standard } from '../../working';
+import { bySeverity, type Finding, finding, numbered, type Severity, Sheet, standard } from '../../working';
 import { compoundFinding, hardensIn } from '../compound-checks';
 import type { Outcome, Result } from '../contract';
 import { dayOf, equipmentUse } from '../equipment-checks';
@@ -63,7 +63,7 @@ export function compute(input: CappingInput, setup: RunSetup): Outcome {
     .filter(({ pieces }) => pieces.length > 0)
     .toSorted((a, b) => meanOf(b.pieces).comparedTo(meanOf(a.pieces)))[0];
   if (thickest) {
-    const uses = Object.fromEntries(thickest.pieces.map((piece, index) => [`t${index + 1}`, piece]));
+    const uses = numbered('t', thickest.pieces);
     const mean = sheet.line({
       symbol: 't',
       name: `Mean thickness of the thickest cap, ${thickest.label}`,

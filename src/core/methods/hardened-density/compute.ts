@@ -2,7 +2,7 @@ import { isWithin, type LimitId, type Limits } from '../../limits';
 import { type Exact, exact, plainOf } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { durationText } from '../../windows';
-import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import { bySeverity, type Finding, finding, numbered, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { limitFinding } from '../limit-finding';
@@ -127,7 +127,7 @@ function sumsOf(pieces: readonly Piece[], sheet: Sheet): Sums {
       sums[symbol] = all[0] ?? exact(0);
       continue;
     }
-    const uses = Object.fromEntries(all.map((mass, index) => [`${symbol}${index + 1}`, mass]));
+    const uses = numbered(symbol, all);
     sums[symbol] = sheet.line({
       symbol,
       name: `${NAMES[symbol]}, all pieces`,

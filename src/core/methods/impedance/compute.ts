@@ -1,6 +1,6 @@
 import { isWithin } from '../../limits';
 import { type Exact, largest, smallest } from '../../quantity';
-import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import { bySeverity, type Finding, finding, numbered, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
@@ -91,7 +91,10 @@ export function compute(input: ImpedanceInput, setup: RunSetup): Outcome {
       ),
     );
   const results: Result[] = [];
-  const uses = Object.fromEntries(places.map(({ highest }, place) => [`x${place + 1}`, highest]));
+  const uses = numbered(
+    'x',
+    places.map(({ highest }) => highest),
+  );
   const names = Object.keys(uses).join(', ');
   const ends: Exact[] = [];
   for (const [quantity, symbol, of] of places.length > 0

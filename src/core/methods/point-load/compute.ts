@@ -1,6 +1,6 @@
 import type { Limits } from '../../limits';
 import { type Exact, exact, type System } from '../../quantity';
-import { bySeverity, Sheet, standard } from '../../working';
+import { bySeverity, numbered, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
@@ -81,7 +81,7 @@ function widthLine(input: PointLoadInput, sheet: Sheet): Exact | undefined {
   const widths = widthsOf(input);
   const [first] = widths;
   if (!first || widths.length === 1) return first;
-  const uses = Object.fromEntries(widths.map((width, index) => [`W${index + 1}`, width]));
+  const uses = numbered('W', widths);
   return sheet.line({
     symbol: 'W',
     name: 'Width, mean',

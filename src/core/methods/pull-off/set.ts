@@ -1,6 +1,6 @@
 import type { DeriveAbout, Derived, SetPiece } from '../../acceptance/set-rule';
 import { type Exact, exact, meanOf, roundedText, withUnit } from '../../quantity';
-import { ourChoice, Sheet } from '../../working';
+import { numbered, ourChoice, Sheet } from '../../working';
 import { faceText, PLANE_IDS } from '../pull/faces';
 import { PLANE } from '../pull/quantities';
 import { ruleNamed } from '../pull/standards';
@@ -30,7 +30,7 @@ export function derives(_: Exact, { pieces, system, unit, limits, mode, said: na
   const mean = meanOf(values);
   said.push(['Mean', `${open ? '≥ ' : ''}${text(mean)}`]);
   if (values.length > 1) {
-    const uses = Object.fromEntries(values.map((value, place) => [`x${place + 1}`, value]));
+    const uses = numbered('x', values);
     const s = sheet.line({
       symbol: 'sd',
       name: 'Standard deviation',

@@ -1,7 +1,7 @@
 import type { Verdict } from '../../acceptance/criterion';
 import { isWithin } from '../../limits';
 import type { Exact } from '../../quantity';
-import { bySeverity, type Finding, Sheet, sourceText, standard } from '../../working';
+import { bySeverity, type Finding, numbered, Sheet, sourceText, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { factNumber } from '../facts';
 import { readMeasure } from '../fields';
@@ -64,7 +64,10 @@ export function compute(input: SurfacePhInput, setup: RunSetup): Outcome {
   const results: Result[] = [];
   const verdicts: Verdict[] = [];
   const step = limits.number('ph.step', system);
-  const uses = Object.fromEntries(counted.map(({ pH }, place) => [`x${place + 1}`, pH]));
+  const uses = numbered(
+    'x',
+    counted.map(({ pH }) => pH),
+  );
   const list = Object.keys(uses).join(', ');
   for (const [quantity, symbol, of, end] of counted.length > 0
     ? ([

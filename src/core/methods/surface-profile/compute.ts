@@ -1,6 +1,15 @@
 import { isWithin } from '../../limits';
 import { type Exact, exact } from '../../quantity';
-import { bySeverity, type Finding, finding, ourChoice, Sheet, sourceText, standard } from '../../working';
+import {
+  bySeverity,
+  type Finding,
+  finding,
+  numbered,
+  ourChoice,
+  Sheet,
+  sourceText,
+  standard,
+} from '../../working';
 import type { Outcome, Result } from '../contract';
 import { factNumber, factOption } from '../facts';
 import { readMeasure } from '../fields';
@@ -80,7 +89,10 @@ export function compute(input: SurfaceProfileInput, setup: RunSetup): Outcome {
     );
   const results: Result[] = [];
   const list = (name: 'low' | 'high'): { uses: Record<string, Exact>; names: string } => {
-    const uses = Object.fromEntries(spots.map((spot, place) => [`x${place + 1}`, spot[name]]));
+    const uses = numbered(
+      'x',
+      spots.map((spot) => spot[name]),
+    );
     return { uses, names: Object.keys(uses).join(', ') };
   };
   const ends: { low?: Exact; high?: Exact } = {};
@@ -106,7 +118,7 @@ export function compute(input: SurfaceProfileInput, setup: RunSetup): Outcome {
   }
   const depths = rows.flatMap((row) => readMeasure(row, 'putty')?.value ?? []);
   if (depths.length > 0) {
-    const uses = Object.fromEntries(depths.map((depth, place) => [`p${place + 1}`, depth]));
+    const uses = numbered('p', depths);
     const unit = system === 'US' ? 'in' : 'mm';
     const value = sheet.line({
       symbol: 'p',

@@ -1,7 +1,7 @@
 import { isWithin, type LimitId, type Limits } from '../../limits';
 import { webTable } from '../../materials/masonry/criteria';
 import { type Exact, plainOf, type System, smallest, type UnitId } from '../../quantity';
-import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
+import { bySeverity, type Finding, finding, numbered, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { factMeasure, factText } from '../facts';
@@ -358,7 +358,10 @@ function thinParts(input: UnitAbsorptionInput, about: Thin): void {
   if (webs.length === 0) return;
   give('least web', 'tw', smallest(webs.map(({ thickness }) => thickness)), units.length, 'unit.thin-step');
   if (about.length && webTable(about.product) === 'older') {
-    const uses = Object.fromEntries(webs.map(({ thickness }, place) => [`t${place + 1}`, thickness]));
+    const uses = numbered(
+      't',
+      webs.map(({ thickness }) => thickness),
+    );
     const sum = line(
       'St',
       'Thickness of the webs together',
@@ -381,7 +384,7 @@ function thinParts(input: UnitAbsorptionInput, about: Thin): void {
   const { length, height } = nominal;
   const areas = webs.flatMap(({ thickness, height: own }) => (own ? [thickness.times(own)] : []));
   if (!length || !height || areas.length < webs.length) return;
-  const uses = Object.fromEntries(areas.map((area, place) => [`A${place + 1}`, area]));
+  const uses = numbered('A', areas);
   const sum = line('SA', 'Area of the webs', Object.keys(uses).join(' + '), uses, units.area);
   const factor = system === 'US' ? '144' : '1000000';
   give(

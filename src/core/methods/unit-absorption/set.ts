@@ -14,7 +14,7 @@ import {
   type UnitId,
   withUnit,
 } from '../../quantity';
-import { plain, Sheet } from '../../working';
+import { numbered, plain, Sheet } from '../../working';
 import { LIMITS } from './limits';
 
 const ID = 'unit-absorption';
@@ -31,7 +31,7 @@ function derives(_: Exact, { pieces, limits, system, mode, said: asked }: Derive
   const mean = (quantity: string, symbol: string, unit: UnitId, step: LimitId): Exact | undefined => {
     const all = of(quantity);
     if (all.length === 0) return undefined;
-    const uses = Object.fromEntries(all.map((value, place) => [`${symbol}${place + 1}`, value]));
+    const uses = numbered(symbol, all);
     const by = limits.number(step, system);
     const value = sheet.line({
       symbol: `${symbol}m`,

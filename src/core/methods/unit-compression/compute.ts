@@ -1,6 +1,6 @@
 import type { Limits } from '../../limits';
 import type { Exact, System } from '../../quantity';
-import { bySeverity, commonPractice, type Finding, finding, Sheet, standard } from '../../working';
+import { bySeverity, commonPractice, type Finding, finding, numbered, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { factOption, factText, factTexts } from '../facts';
@@ -176,7 +176,7 @@ function areaLine(sheet: Sheet, bearing: BearingArea, unit: 'in2' | 'mm2', step:
       source: C140,
       round,
     });
-  const uses = Object.fromEntries(of.map((each, place) => [`A${place + 1}`, each]));
+  const uses = numbered('A', of);
   return of.length > 0
     ? sheet.line({
         symbol: 'An',
