@@ -5,6 +5,7 @@ import { dewPoint } from '../../slab/air';
 import type { Wait } from '../../waits/wait';
 import { bySeverity, commonPractice, type Finding, finding, Sheet } from '../../working';
 import { rowsFor, strangerFindings } from '../batch-rows';
+import { celsiusOf } from '../celsius';
 import type { Outcome, Result } from '../contract';
 import type { Facts } from '../facts';
 import { readMeasure } from '../fields';
@@ -12,7 +13,6 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { cureHours } from '../pull/glue';
 import { limitsOf, type RunSetup } from '../setup';
-import { celsiusOf } from '../slab/service';
 import { labelsOf } from '../tested';
 import type { GluingInput } from './input';
 

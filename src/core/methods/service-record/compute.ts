@@ -4,13 +4,13 @@ import { exact } from '../../quantity';
 import { readAir, type ServiceBreak, type ServiceSays, serviceOf } from '../../slab/service-log';
 import { durationText } from '../../windows/duration-text';
 import { bySeverity, type Finding, finding, ourChoice, Sheet } from '../../working';
+import { celsiusOf } from '../celsius';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { packedRows } from '../picture-rows';
 import { limitsOf, type RunSetup } from '../setup';
-import { celsiusOf } from '../slab/service';
 import type { ServiceRecordInput } from './input';
 
 export const HELD = 'service conditions held';

@@ -3,12 +3,12 @@ import { type Exact, exact, plainOf } from '../../quantity';
 import { humidityOver } from '../../slab/salts';
 import { durationText } from '../../windows/duration-text';
 import { type Finding, finding } from '../../working';
+import { celsiusOf } from '../celsius';
 import { equipmentUse } from '../equipment-checks';
 import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import type { RunSetup } from '../setup';
-import { celsiusOf } from '../slab/service';
 import type { SlabHumidityInput } from './input';
 
 const HOUR = 3_600_000;

@@ -1,12 +1,12 @@
 import { isWithin } from '../../limits';
 import { exact } from '../../quantity';
 import { bySeverity, type Finding, ourChoice, Sheet, standard } from '../../working';
+import { celsiusOf } from '../celsius';
 import type { Outcome, Result } from '../contract';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { SEEN } from '../slab/quantities';
-import { celsiusOf } from '../slab/service';
 import type { SlabSheetInput } from './input';
 
 const D4263 = standard('ASTM D4263');

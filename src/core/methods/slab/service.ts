@@ -1,7 +1,6 @@
 import type { Limits } from '../../limits';
-import { convert, type Exact } from '../../quantity';
 import type { Finding } from '../../working';
-import { type RunInput, readMeasure } from '../fields';
+import type { RunInput } from '../fields';
 import { limitFinding } from '../limit-finding';
 
 /** How the conditions of the finished building are known: the field of every test that hangs on them. */
@@ -48,10 +47,4 @@ export function notProven(
       },
     ),
   };
-}
-
-/** A temperature that was read, °C. */
-export function celsiusOf(input: RunInput, name: string): Exact | undefined {
-  const value = readMeasure(input, name)?.value;
-  return value && (input.system === 'US' ? convert(value, 'degF', 'degC') : value);
 }
