@@ -248,6 +248,15 @@ describe('a zone of a floor', () => {
     expect(text).toContain('Report of moisture tests on a floor');
     expect(text).toContain('Zone A');
     expect(text).toContain('≥ 82');
+    // By hole and day, against the limit of its floor; and what it does not say.
+    const [course] = report.content.courses ?? [];
+    expect(course).toMatchObject({ title: 'Humidity in the slab', unit: '%', limit: { holds: 'at most' } });
+    expect(course?.rows.flatMap(({ visits }) => visits.map(({ text: read }) => read))).toContain(
+      '82 or more',
+    );
+    expect(report.content.notClaimed?.join(' ')).toContain('What lies between the points was not measured.');
+    // No plan was drawn of this one.
+    expect(report.content.plan).toBeUndefined();
     const [own] = await site.db
       .select()
       .from(runs)

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { eq } from 'drizzle-orm';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import sharp from 'sharp';
+import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { lotPlans, specimens } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
@@ -13,6 +14,9 @@ import { takeSample } from './actions/samples';
 import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
 import { planPage } from './queries/plan';
+import { composeReport } from './reports/content';
+import { reportPdf } from './reports/pdf';
+import { picturesOf } from './reports/pictures';
 import type { UseCase } from './use-case';
 
 const HOUR = 3_600_000;
@@ -143,6 +147,55 @@ it('moves nothing once it is locked, and says what a zone wants', async () => {
     .from(specimens)
     .where(eq(specimens.id, three?.id ?? ''));
   expect(stored?.place).toEqual({ x: 0.8, y: 0.5 });
+});
+
+it('stands in the report of its level with its points; a picture that is torn is only named', async () => {
+  const { content } = await composeReport(site.db, site.actors.reviewer, { lotId });
+  const [one, two, three] = points;
+  expect(content.plan).toMatchObject({
+    system: 'US',
+    width: 10,
+    zones: [{ name: 'Zone A', outline, walls: [0] }],
+    points: [
+      { label: one?.label, value: null, stands: null, at: { x: 3, y: 4 } },
+      { label: two?.label },
+      { label: three?.label },
+    ],
+    unplaced: [],
+    picture: null,
+  });
+  const keep = async (data: Buffer): Promise<string> =>
+    (
+      await act(keepPicture, {
+        id: randomUUID(),
+        lotId,
+        name: 'hall.png',
+        data: data.toString('base64'),
+      })
+    ).pictureId;
+  const warned = vi.spyOn(console, 'warn');
+  const whole = await sharp({ create: { width: 40, height: 32, channels: 4, background: '#88aacc80' } })
+    .png()
+    .toBuffer();
+  const printed = async (pictureId: string) => {
+    const { planId } = await page();
+    await act(drawPlan, drawing({ basedOn: planId, pictureId }));
+    const { content: over } = await composeReport(site.db, site.actors.reviewer, { lotId });
+    expect(over.plan?.picture).toMatchObject({ id: pictureId, name: 'hall.png', mime: 'image/png' });
+    const pictures = await picturesOf(site.db, over);
+    const pdf = await reportPdf(
+      { number: 'R', revision: 0, laboratory: 'L', signature: null, replaces: null },
+      over,
+      pictures,
+    );
+    // What is drawn from a picture is an object of that kind in the file.
+    return { drawn: pictures.has(pictureId), holds: pdf.includes('/Subtype /Image') };
+  };
+  expect(await printed(await keep(whole))).toEqual({ drawn: true, holds: true });
+  expect(await printed(await keep(whole.subarray(0, 40)))).toEqual({ drawn: false, holds: false });
+  // Whoever draws it says so where a font of its words is missing.
+  expect(warned).not.toHaveBeenCalled();
+  warned.mockRestore();
 });
 
 it('is the business of those who may read the job', async () => {

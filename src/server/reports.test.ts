@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import Papa from 'papaparse';
+import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { computeRecord } from '@/core/interchange';
 import { columnOf } from '@/core/interchange/columns';
@@ -14,6 +15,7 @@ import { freshDatabase } from '@/testing/database';
 import { mixSeries } from '@/testing/series';
 import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site, signShown } from '@/testing/site';
 import { openAmendment } from './actions/amendments';
+import { attach } from './actions/attach';
 import { importResults, previewResults } from './actions/import';
 import { letClientSee } from './actions/people';
 import { prepareReport, recordFollowUp } from './actions/reports';
@@ -22,6 +24,7 @@ import { describeSample } from './actions/samples';
 import { Conflict, NotFound } from './errors';
 import { perform } from './perform';
 import { exportRecords } from './queries/export';
+import { photoFile } from './queries/photos';
 import { reportDetail, reportFile, reportList } from './queries/reports';
 import { sampleDossier } from './queries/sample';
 import { mixPage } from './queries/series';
@@ -84,6 +87,38 @@ describe('a signed report', () => {
       code: 'BR001',
     });
     await expect(signShown(site, reportId)).rejects.toThrow(Conflict);
+  });
+
+  it('has the photographs of its tests in it, and lets the client see just those', async () => {
+    const { sampleId, runIds } = await brokenSample();
+    const keep = async (runId: string): Promise<string> => {
+      const picture = await sharp({ create: { width: 9, height: 9, channels: 3, background: '#776655' } })
+        .jpeg()
+        .toBuffer();
+      const data = picture.toString('base64');
+      const kept = { id: randomUUID(), runId, name: 'break.jpg', data };
+      return (await perform(site.db, site.actors.laboratory, attach, kept, later(20))).attachmentId;
+    };
+    const photo = await keep(runIds[0] ?? '');
+    const other = await brokenSample();
+    const inside = await keep(other.runIds[0] ?? '');
+    await perform(
+      site.db,
+      site.actors.manager,
+      letClientSee,
+      { jobId: site.jobId, personId: site.actors.client.id },
+      later(21),
+    );
+    const seen = (id: string) => photoFile(site.db, site.actors.client, id);
+    await expect(seen(photo)).rejects.toThrow(NotFound);
+    const reportId = await signed(sampleId);
+    const { content } = await reportDetail(site.db, site.actors.client, reportId);
+    expect(content.tests.flatMap(({ photographs = [] }) => photographs.map(({ id }) => id))).toEqual([photo]);
+    expect((await seen(photo)).mime).toBe('image/jpeg');
+    await expect(seen(inside)).rejects.toThrow(NotFound);
+    expect((await photoFile(site.db, site.actors.field, inside)).mime).toBe('image/jpeg');
+    const { bytes } = await reportFile(site.db, site.actors.client, reportId);
+    expect(bytes.includes('/Subtype /Image')).toBe(true);
   });
 
   it('locks what it rests on', async () => {

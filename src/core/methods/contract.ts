@@ -273,6 +273,8 @@ export interface Method<I extends RunInput = RunInput> {
     readonly blanks: readonly string[];
     readonly words: string;
   };
+  /** What its result does not say, in sentences that stand in the report. */
+  readonly notClaimed?: readonly string[];
   /** The reading that is taken before the result is shown, so that the number does not sway the eye: how it broke. */
   readonly looksFirst?: string;
   /** What to know before starting: expected load, rate in the machine's units, limits that will be held against. */

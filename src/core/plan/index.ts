@@ -1,5 +1,6 @@
 export * from './check';
 export * from './geometry';
+export * from './mark';
 export * from './page';
 export * from './plan';
 export * from './propose';

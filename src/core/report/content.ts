@@ -1,9 +1,12 @@
 import type { SetPlot, Verdict } from '../acceptance';
 import type { Said } from '../material/contract';
 import type { Result } from '../methods';
+import type { System } from '../quantity';
 import type { CurvePoint } from '../signals';
 import type { WorkingLine } from '../working';
+import type { ReportCourse } from './course';
 import type { CurveAxis } from './curve-path';
+import type { ReportedPlan } from './plan-drawing';
 
 /** The specimen that a test was made on. */
 export interface ReportedSpecimen {
@@ -13,6 +16,15 @@ export interface ReportedSpecimen {
   /** Age it was made for, empty where none is asked; and how old it was. */
   readonly designatedAge: string;
   readonly age: string;
+}
+
+/** A photograph as it is named; its bytes stay where they are kept. */
+export interface ReportPhoto {
+  readonly id: string;
+  readonly name: string;
+  readonly mime: string;
+  readonly sha256: string;
+  readonly at: string;
 }
 
 /** One test as a report shows it. */
@@ -47,6 +59,8 @@ export interface ReportTest {
   readonly verdicts: readonly Verdict[];
   readonly equipment: readonly string[];
   readonly valid: boolean;
+  /** Photographs kept with it; the PDF has them in it. */
+  readonly photographs?: readonly ReportPhoto[];
   /** What somebody else decides by it: what stands on its sheet, and what is left to be filled in by hand. */
   readonly release?: {
     readonly title: string;
@@ -107,6 +121,12 @@ export interface ReportContent {
   readonly verdicts: readonly (Pick<Verdict, 'criterion' | 'state' | 'sentence'> & {
     readonly of?: string;
   })[];
+  /** The place as it is drawn, in the units of its job. */
+  readonly plan?: ReportedPlan & { readonly system: System };
+  /** What was read at the same points over time. */
+  readonly courses?: readonly ReportCourse[];
+  /** What the results do not say. */
+  readonly notClaimed?: readonly string[];
   readonly rounding: string;
   readonly methods: readonly string[];
   readonly limitsRevision: number;

@@ -208,3 +208,49 @@ describe('a sheet that somebody else signs', () => {
       false,
     ));
 });
+
+describe('a place in a report', () => {
+  const picture = { id: 'p', name: 'hall.jpg', mime: 'image/jpeg', sha256: 'abc' };
+  const content: ReportContent = {
+    ...CONTENT,
+    tests: [{ ...TEST, photographs: [{ ...picture, at: '11 Jun 2031' }] }],
+    plan: {
+      system: 'SI',
+      width: 10,
+      height: 4,
+      zones: [],
+      corridors: [],
+      points: [],
+      unplaced: ['S-1-H4'],
+      picture,
+    },
+    courses: [
+      {
+        title: 'Humidity in the slab',
+        quantity: 'relative humidity',
+        unit: '%',
+        limit: null,
+        rows: [{ label: 'S-1-H1', short: 'H1', visits: [] }],
+      },
+    ],
+    notClaimed: ['Nothing between the points.'],
+  };
+  const sections = sectionsOf(content);
+  it('is drawn, over its picture as high as the place is for its width, and says which point has no place', () => {
+    const plan = sections.find(({ title }) => title === 'Plan');
+    expect(plan).toMatchObject({ kind: 'drawing', picture: { of: picture, height: 200 } });
+    expect(JSON.stringify(plan)).toContain('Without a place on the plan: S-1-H4.');
+    expect(JSON.stringify(plan)).toContain('hall.jpg, SHA-256 abc');
+  });
+  it('says what it does not say, after the verdicts', () =>
+    expect(sections).toContainEqual({
+      kind: 'list',
+      title: 'What this report does not say',
+      items: ['Nothing between the points.'],
+      none: '',
+    }));
+  it('names each photograph by its test', () =>
+    expect(sections.find(({ kind }) => kind === 'photographs')).toMatchObject({
+      photographs: [{ of: 'Cylinder compression', photo: { name: 'hall.jpg' } }],
+    }));
+});

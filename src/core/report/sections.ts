@@ -4,8 +4,11 @@ import type { SetPlot } from '../acceptance/set-rule';
 import { groupBy } from '../group-by';
 import { withUnit } from '../quantity';
 import type { WorkingLine } from '../working';
-import type { ReportContent, ReportSet, ReportTest } from './content';
+import type { ReportContent, ReportPhoto, ReportSet, ReportTest } from './content';
+import { courseDrawing, courseTable } from './course';
 import type { CurveAxis } from './curve-path';
+import type { Drawing } from './drawing';
+import { planDrawing, type ReportedPlan } from './plan-drawing';
 
 /** A column of a table: what stands in it decides how wide it is and how it is set. */
 export interface Column {
@@ -53,6 +56,22 @@ export type Section =
       readonly plots: readonly { readonly of: string; readonly plot: SetPlot }[];
     }
   | {
+      readonly kind: 'drawing';
+      readonly title: string;
+      readonly drawing: Drawing;
+      /** What lies under it, over its upper part: as wide as the drawing, so high. */
+      readonly picture?: {
+        readonly of: NonNullable<ReportedPlan['picture']>;
+        readonly height: number;
+      };
+      readonly notes: readonly string[];
+    }
+  | {
+      readonly kind: 'photographs';
+      readonly title: string;
+      readonly photographs: readonly { readonly of: string; readonly photo: ReportPhoto }[];
+    }
+  | {
       readonly kind: 'release';
       readonly title: string;
       readonly sheets: readonly NonNullable<ReportTest['release']>[];
@@ -83,13 +102,17 @@ export function sectionsOf(content: ReportContent): Section[] {
   return [
     ...sampleTable(content, onSample),
     ...specimenTables(content, onSpecimens),
+    ...courseSections(content),
+    ...planSection(content),
     ...derived(content),
     ...verdicts(content),
+    ...notClaimed(content),
     { kind: 'list', title: 'Departures and remarks', items: remarksOf(content), none: 'None.' },
     { kind: 'list', title: 'Equipment', items: equipment, none: 'Not recorded.' },
     ...releases(content.tests),
     ...plots(content),
     ...curves(content.tests),
+    ...photographs(content.tests),
     ...working(
       content,
       content.tests.filter(({ specimen, recorded }) => specimen || recorded),
@@ -262,6 +285,68 @@ export function remarksOf({
     ),
     ...(together?.remarks ?? []),
   ];
+}
+
+/** What was read at the same points again: by day, then drawn over time. */
+function courseSections({ courses = [] }: ReportContent): Section[] {
+  return courses.flatMap((course): Section[] => {
+    const { days, rows, notes } = courseTable(course);
+    return [
+      {
+        kind: 'table',
+        title: `${course.title}: by point and day`,
+        columns: [
+          { heading: 'Point', as: 'mono', width: 'auto' },
+          ...days.map((heading, place): Column => {
+            const last = place === days.length - 1;
+            return { heading, as: 'mono', ...(last ? {} : { width: 'auto' }) };
+          }),
+        ],
+        rows,
+        sentences: [],
+        notes,
+      },
+      {
+        kind: 'drawing',
+        title: `${course.title} over time`,
+        drawing: courseDrawing(course),
+        notes: [`Up: ${course.quantity}, ${course.unit}. A line joins the readings of one point.`],
+      },
+    ];
+  });
+}
+
+function planSection({ plan }: ReportContent): Section[] {
+  if (!plan) return [];
+  const { picture, unplaced } = plan;
+  const drawing = planDrawing(plan, plan.system);
+  return [
+    {
+      kind: 'drawing',
+      title: 'Plan',
+      drawing,
+      ...(picture ? { picture: { of: picture, height: drawing.width * (plan.height / plan.width) } } : {}),
+      notes: [
+        'Filled: read; hollow: not read; crossed: does not hold. Thick sides are exterior walls. Nothing was measured between the points.',
+        ...(unplaced.length > 0 ? [`Without a place on the plan: ${unplaced.join(', ')}.`] : []),
+        ...(picture ? [`Drawn over ${picture.name}, SHA-256 ${picture.sha256}.`] : []),
+      ],
+    },
+  ];
+}
+
+function notClaimed({ notClaimed: items = [] }: ReportContent): Section[] {
+  return items.length > 0 ? [{ kind: 'list', title: 'What this report does not say', items, none: '' }] : [];
+}
+
+function photographs(tests: readonly ReportTest[]): Section[] {
+  const all = tests.flatMap((test) =>
+    (test.photographs ?? []).map((photo) => ({
+      of: [aboutOf(test), test.specimen ? test.title : ''].filter(Boolean).join(', '),
+      photo,
+    })),
+  );
+  return all.length > 0 ? [{ kind: 'photographs', title: 'Photographs', photographs: all }] : [];
 }
 
 function plots({ sets }: ReportContent): Section[] {

@@ -8,6 +8,7 @@ import { Conflict, NotFound } from '../errors';
 import { composeReport, contentMark, reportOf } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
+import { picturesOf } from '../reports/pictures';
 import { BENCH, defineUseCase, refuseFields, SIGNERS, type Transaction } from '../use-case';
 import { lockJob } from './jobs';
 import { sampleAndJob } from './samples';
@@ -125,6 +126,7 @@ export const signReport = defineUseCase({
           : null,
       },
       composed.content,
+      await picturesOf(tx, composed.content),
     );
     await tx.insert(reportOutcomes).values(composed.rests.map((rest) => ({ ...rest, reportId: report.id })));
     await tx

@@ -6,23 +6,14 @@ import { specimenClasses } from '@/core/moulds';
 import { exact } from '@/core/quantity';
 import { targetsOf } from '@/core/sampling-plan';
 import type { Queryable } from '@/db/client';
-import {
-  attachments,
-  loads,
-  lots,
-  people,
-  plantBatches,
-  runs,
-  samples,
-  samplingPlans,
-  specimens,
-} from '@/db/schema';
+import { loads, lots, people, plantBatches, runs, samples, samplingPlans, specimens } from '@/db/schema';
 import { limitsNow } from '../run-setup';
 import { sampleEvents } from '../sample-stamps';
 import { present, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 import { inWorkOrder, runViews } from './dossier';
 import { lotHead } from './lot';
+import { photosOf } from './photos';
 
 /** A placement with its mix and job. */
 async function placementPlace(db: Queryable, actor: Actor, lotId: string) {
@@ -81,19 +72,7 @@ export async function placementDay(db: Queryable, actor: Actor, lotId: string) {
           .orderBy(asc(specimens.label))
       : [];
   const runIds = [...fresh, ...weather].map(({ id }) => id);
-  const photos =
-    runIds.length > 0
-      ? await db
-          .select({
-            id: attachments.id,
-            name: attachments.name,
-            runId: attachments.runId,
-            at: attachments.at,
-          })
-          .from(attachments)
-          .where(inArray(attachments.runId, runIds))
-          .orderBy(asc(attachments.at))
-      : [];
+  const photos = await photosOf(db, runIds);
   const volumes = trucks.map(({ volume }) => setupMeasure(volume, 'volume', volumeUnit) ?? exact(0));
   const out = volumes.reduce((sum, each) => sum.plus(each), exact(0));
   const limits = await limitsNow(db, job);

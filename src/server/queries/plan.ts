@@ -1,14 +1,11 @@
 import { and, asc, eq, gt, isNull, or } from 'drizzle-orm';
-import { criteriaOf } from '@/core/acceptance';
 import { formText } from '@/core/materials/forms';
-import type { Result } from '@/core/methods';
-import { findMethod } from '@/core/methods/registry';
 import type { PlanPage, PointView } from '@/core/plan';
-import { exact, plainOf, unitLabel } from '@/core/quantity';
-import { isReportable } from '@/core/working';
+import { exact, plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import { samples, waits } from '@/db/schema';
 import { newestPlan } from '../plans';
+import { readAt } from '../points';
 import { limitsNow } from '../run-setup';
 import { anyOf, present } from '../scope';
 import type { Actor } from '../use-case';
@@ -64,27 +61,14 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
       own
         .filter(({ discarded }) => discarded === null)
         .map((view): PointView => {
-          const done = [view.run, ...view.whole.toReversed()].find(
-            (run) =>
-              run?.state === 'complete' &&
-              run.outcome &&
-              isReportable(run.outcome.findings) &&
-              run.main &&
-              // What is only made ready at a point, a hole that is drilled, says nothing of the floor.
-              testsIt(run.method),
-          );
-          const criterion = done ? heldBy(done.method, sets, done.main?.quantity ?? '') : undefined;
           return {
             id: view.id,
-            label: view.label,
-            short: view.label.split('-').at(-1) ?? view.label,
+            ...readAt(view, sets),
             sampleId: view.sampleId,
             form: view.form,
             formText: formText(view.form),
             place: view.place,
             begun: view.run !== null || view.whole.length > 0,
-            value: done?.main ? `${done.main.text} ${unitLabel(done.main.unit)}`.trim() : null,
-            stands: done?.main ? standsBy(done.main, criterion) : null,
             waits: waiting
               // What was glued waits to be pulled, and no longer once it was.
               .filter(
@@ -105,40 +89,4 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
       pointText: distance('plan.point'),
     },
   };
-}
-
-/** True for a method that tests its specimen, not one that only makes it ready. */
-function testsIt(id: string): boolean {
-  const method = findMethod(id);
-  return method !== undefined && (method.spends !== false || method.tests === true);
-}
-
-/** How one result stands by itself: a bound, or what can still change, decides only where it cannot turn. */
-function standsBy(
-  { reported, bound, provisional }: Result,
-  criterion: ReturnType<typeof heldBy>,
-): PointView['stands'] {
-  if (!criterion || provisional !== undefined) return 'told';
-  const meets =
-    criterion.holds === 'at most' ? Number(reported) <= criterion.limit : Number(reported) >= criterion.limit;
-  if (bound && (bound === criterion.holds) !== meets) return 'told';
-  return meets ? 'holds' : 'does not hold';
-}
-
-/** What one result of a set is held against by itself. */
-function heldBy(
-  method: string,
-  sets: readonly {
-    readonly method: string;
-    readonly verdicts: readonly { criterion: string; limit: string }[];
-  }[],
-  quantity: string,
-): { readonly holds: 'at least' | 'at most'; readonly limit: number } | undefined {
-  for (const { verdicts } of sets.filter((set) => set.method === method))
-    for (const { criterion, limit } of verdicts) {
-      const [found] = criteriaOf([criterion]);
-      if (found?.quantity === quantity && (found.statistic === 'least' || found.statistic === 'greatest'))
-        return { holds: found.holds, limit: Number(limit) };
-    }
-  return undefined;
 }

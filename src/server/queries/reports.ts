@@ -8,6 +8,7 @@ import { isId } from '../http';
 import { composeReport, contentMark, reportOf } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
+import { picturesOf } from '../reports/pictures';
 import { likeWords, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 
@@ -152,6 +153,7 @@ export async function reportFile(
   const bytes = await reportPdf(
     { number: detail.number, revision: detail.revision, laboratory: LABORATORY, signature, replaces: null },
     detail.content,
+    await picturesOf(db, detail.content),
   );
   return { name, bytes };
 }

@@ -3,7 +3,7 @@ import { DateTime } from 'luxon';
 import { fieldsOf } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import type { Queryable } from '@/db/client';
-import { amendments, attachments, people, readings } from '@/db/schema';
+import { amendments, people, readings } from '@/db/schema';
 import { NotFound } from '../errors';
 import { currentReadingsOf, inputOf } from '../readings';
 import { type RunPlace, runPlaces } from '../run-place';
@@ -13,6 +13,7 @@ import { setsOfSample } from '../sets';
 import type { Actor } from '../use-case';
 import { curvesOf } from './curves';
 import { type RunView, runViews } from './dossier';
+import { photosOf } from './photos';
 
 /** Everything a run sheet needs. Staff only: clients read reports. */
 export async function runSheet(db: Queryable, actor: Actor, runId: string, now: Date) {
@@ -28,7 +29,7 @@ export async function runSheets(db: Queryable, actor: Actor, runIds: readonly st
   const inForce = await currentReadingsOf(db, runIds);
   const views = await runViews(db, { runIds });
   const histories = await historyOf(db, runIds);
-  const files = await filesOf(db, runIds);
+  const files = await photosOf(db, runIds);
   const locks = await locksOf(db, views);
   const equipment = runIds.length > 1 ? await sharedEquipment(db, places, inForce, now) : undefined;
   const sheets = [];
@@ -105,21 +106,6 @@ async function historyOf(db: Queryable, runIds: readonly string[]) {
     .innerJoin(people, eq(people.id, readings.by))
     .where(anyOf(readings.runId, runIds))
     .orderBy(asc(readings.seq));
-}
-
-async function filesOf(db: Queryable, runIds: readonly string[]) {
-  return db
-    .select({
-      runId: attachments.runId,
-      id: attachments.id,
-      name: attachments.name,
-      mime: attachments.mime,
-      place: attachments.place,
-      at: attachments.at,
-    })
-    .from(attachments)
-    .where(anyOf(attachments.runId, runIds))
-    .orderBy(asc(attachments.at));
 }
 
 /** The signed report that rests on each run, and the amendment open on it if there is one. */

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { and, eq, ne } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { CRITERIA } from '@/core/acceptance';
+import { groupBy } from '@/core/group-by';
 import { sampleLabel } from '@/core/identity/labels';
 import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
 import type { LotSays, Material, Said } from '@/core/material/contract';
@@ -13,7 +14,7 @@ import { findMethod } from '@/core/methods/registry';
 import { degreeUnits } from '@/core/methods/temperature/units';
 import { isHeld } from '@/core/moulds';
 import { type System, unitLabel, withThousands, withUnit } from '@/core/quantity';
-import type { ReportContent, ReportSet, ReportTest } from '@/core/report';
+import type { ReportContent, ReportPhoto, ReportSet, ReportTest } from '@/core/report';
 import { ratePart, thinned } from '@/core/signals';
 import { ageText, durationText } from '@/core/windows';
 import { capital } from '@/core/words';
@@ -25,10 +26,12 @@ import { Conflict } from '../errors';
 import { curvesOf, type RunCurve, recordsOfRuns } from '../queries/curves';
 import { everyRun, type RunView, type SpecimenView } from '../queries/dossier';
 import { lotDossier } from '../queries/lot';
+import { photosOf } from '../queries/photos';
 import { sampleDossier, type sampleDossiers } from '../queries/sample';
 import { anyOf } from '../scope';
 import type { SpecimenSet } from '../sets';
 import type { Actor } from '../use-case';
+import { coursesOf, planOf } from './place';
 
 /** What stands in the way of a signature, in words; empty when nothing does. */
 export interface ComposedReport {
@@ -82,6 +85,7 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
   const parts = [];
   for (const dossier of dossiers) parts.push(await partOf(db, dossier, whole !== undefined));
   const runs = [...parts.flatMap((part) => part.runs), ...ofLot];
+  const photographs = await photographsOf(db, runs, job.zone);
   const decided = material?.comesInLoads
     ? await seriesVerdicts(db, dossiers)
     : parts.flatMap((part) => part.verdicts);
@@ -108,14 +112,20 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
     ],
     tests: [
       ...ofLot.map((run) => ({
-        ...reportTest(run, job.zone),
-        ...recordedOf(
-          recorded.filter(({ runId }) => runId === run.id),
-          job.system,
-        ),
+        runId: run.id,
+        test: {
+          ...reportTest(run, job.zone),
+          ...recordedOf(
+            recorded.filter(({ runId }) => runId === run.id),
+            job.system,
+          ),
+        },
       })),
       ...parts.flatMap(({ tests }) => tests),
-    ],
+    ].map(({ runId, test }) => {
+      const own = photographs.get(runId);
+      return own ? { ...test, photographs: own } : test;
+    }),
     waiting: parts.flatMap(({ waiting }) => waiting),
     discarded: parts.flatMap(({ discarded }) => discarded),
     sets: parts.flatMap(({ sets }) => sets),
@@ -126,6 +136,9 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
         ? [{ criterion: `The whole ${material?.words.lot[0] ?? 'lot'}`, ...whole.says.verdict }]
         : []),
     ],
+    ...(material?.hasPlan ? await planOf(db, placement.id, dossiers, job.system) : {}),
+    ...nonEmpty('courses', coursesOf(dossiers, job.zone)),
+    ...nonEmpty('notClaimed', notClaimedBy(runs)),
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
     methods: [
       ...methods,
@@ -151,6 +164,16 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
   };
 }
 
+/** What is there under its name; nothing where there is none of it. */
+function nonEmpty<K extends string, T>(name: K, items: readonly T[]): { readonly [key in K]?: readonly T[] } {
+  return items.length > 0 ? ({ [name]: items } as { readonly [key in K]: readonly T[] }) : {};
+}
+
+/** What the results of these tests do not say, by their methods, each once. */
+function notClaimedBy(runs: readonly RunView[]): string[] {
+  return [...new Set(runs.flatMap(({ method }) => findMethod(method)?.notClaimed ?? []))];
+}
+
 type Dossier = Awaited<ReturnType<typeof sampleDossiers>>[number];
 
 const isComplete = (run: RunView): boolean => run.state === 'complete' && run.outcome !== null;
@@ -172,21 +195,24 @@ async function partOf(db: Queryable, dossier: Dossier, named: boolean) {
   return {
     runs: [...fresh, ...tested.map(({ run }) => run)],
     tests: [
-      ...fresh.map((run) => ({ ...reportTest(run, job.zone), ...of })),
+      ...fresh.map((run) => ({ runId: run.id, test: { ...reportTest(run, job.zone), ...of } })),
       ...tested.map(({ view, run }) => ({
-        ...reportTest(
-          run,
-          job.zone,
-          curves.find(({ runId }) => runId === run.id),
-          job.system,
-        ),
-        ...of,
-        specimen: {
-          label: view.label,
-          form: formText(view.form),
-          cure: view.about.cure ?? '',
-          designatedAge: askedAge(view),
-          age: view.ageHours === null && !isHeld(view) ? '' : ageAt(view, run),
+        runId: run.id,
+        test: {
+          ...reportTest(
+            run,
+            job.zone,
+            curves.find(({ runId }) => runId === run.id),
+            job.system,
+          ),
+          ...of,
+          specimen: {
+            label: view.label,
+            form: formText(view.form),
+            cure: view.about.cure ?? '',
+            designatedAge: askedAge(view),
+            age: view.ageHours === null && !isHeld(view) ? '' : ageAt(view, run),
+          },
         },
       })),
     ],
@@ -407,6 +433,24 @@ function releaseOf(
     ({ quantity, text, unit }): Said => [capital(quantity), withUnit(text, unit)],
   );
   return { title, said: [...read, ...came], blanks, words };
+}
+
+/** The photographs kept with tests, by the test. */
+async function photographsOf(
+  db: Queryable,
+  runs: readonly RunView[],
+  zone: string,
+): Promise<ReadonlyMap<string, readonly ReportPhoto[]>> {
+  const kept = await photosOf(
+    db,
+    runs.map(({ id }) => id),
+  );
+  return new Map(
+    [...groupBy(kept, ({ runId }) => runId)].map(([runId, own]) => [
+      runId,
+      own.map(({ id, name, mime, sha256, at }) => ({ id, name, mime, sha256, at: when(at, zone) })),
+    ]),
+  );
 }
 
 /** What samples say together, as it is printed: the picture of a page is drawn anew from what is known then. */

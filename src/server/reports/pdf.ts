@@ -1,10 +1,14 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import {
   curvePaths,
+  type Drawing,
+  type Ink,
+  pathOf,
   plotMarks,
   type ReportContent,
   rulesText,
   type Section,
+  type Shape,
   sectionsOf,
   WHOLE,
 } from '@/core/report';
@@ -24,9 +28,18 @@ const TEAL = '#0F6670';
 const RULE = '#B9B4A6';
 const STOP = '#A33B20';
 
+/** The pictures of a report by their ids, as data URLs; one that cannot be printed is absent. */
+export type PdfPictures = ReadonlyMap<string, string>;
+
 /** The report as a PDF file, with its data inside as an attachment. */
-export async function reportPdf(head: PdfHead, content: ReportContent): Promise<Buffer> {
-  return pdfmake().createPdf(definition(head, content)).getBuffer();
+export async function reportPdf(
+  head: PdfHead,
+  content: ReportContent,
+  pictures: PdfPictures = new Map(),
+): Promise<Buffer> {
+  return pdfmake()
+    .createPdf(definition(head, content, pictures))
+    .getBuffer();
 }
 
 /** The embedded fonts carry Latin only: the few signs beyond it are written in words. */
@@ -42,7 +55,7 @@ function cell(text: string, options: Record<string, unknown> = {}): TableCell {
   return { text: latin(text), ...options };
 }
 
-function definition(head: PdfHead, content: ReportContent): TDocumentDefinitions {
+function definition(head: PdfHead, content: ReportContent, pictures: PdfPictures): TDocumentDefinitions {
   const { job, subject } = content;
   const draft = head.signature === null;
   return {
@@ -75,7 +88,7 @@ function definition(head: PdfHead, content: ReportContent): TDocumentDefinitions
       { text: latin(content.title), fontSize: 18, bold: true, margin: [0, 4, 0, 2] },
       ...replaced(head),
       pairs(content.facts),
-      ...sectionsOf(content).flatMap(sectionPart),
+      ...sectionsOf(content).flatMap((section) => sectionPart(section, pictures)),
       ...closing(head, content),
     ],
     files: {
@@ -157,7 +170,7 @@ function together(...stack: readonly Content[]): Content {
 }
 
 /** A section as it is printed. */
-function sectionPart(section: Section): Content[] {
+function sectionPart(section: Section, pictures: PdfPictures): Content[] {
   const title: Content = { text: latin(section.title), style: 'section' };
   switch (section.kind) {
     case 'table':
@@ -195,6 +208,20 @@ function sectionPart(section: Section): Content[] {
       });
     case 'curves':
       return [title, ...curvePart(section)];
+    case 'drawing':
+      return [
+        together(title, {
+          svg: drawingSvg(section.drawing, pictureUnder(section, pictures)),
+        }),
+        ...section.notes.map(
+          (text): Content => ({ text: latin(text), style: 'small', margin: [0, 3, 0, 0] }),
+        ),
+      ];
+    case 'photographs':
+      return section.photographs.map((each, place): Content => {
+        const part = photographPart(each, pictures);
+        return place === 0 ? together(title, part) : part;
+      });
     default:
       return section.sheets.map((sheet, place) =>
         workingTable(sheet.title, sheet.lines, place === 0 ? [title] : []),
@@ -223,6 +250,69 @@ function plotPart({ of, plot }: Extract<Section, { kind: 'plots' }>['plots'][num
       {
         text: latin(
           `Across: ${plot.x}, lines at ${xs.map(({ value }) => value).join(', ')}. Up: ${plot.y}, lines at ${ys.map(({ value }) => value).join(', ')}. Both by powers of ten.`,
+        ),
+        style: 'small',
+      },
+    ],
+  };
+}
+
+const INKS: Readonly<Record<Ink, string>> = {
+  ink: INK,
+  quiet: '#55636B',
+  line: TEAL,
+  stop: STOP,
+  pass: '#3F6B3A',
+  paper: '#FFFFFF',
+};
+
+/** What is printed in a drawing, made harmless for SVG. */
+function escaped(text: string): string {
+  return latin(text).replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
+}
+
+/** @param under what lies under it, as SVG */
+function drawingSvg({ width, height, shapes }: Drawing, under = ''): string {
+  return `<svg width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${under}${shapes.map(shapeSvg).join('')}</svg>`;
+}
+
+function shapeSvg(shape: Shape): string {
+  if (shape.kind === 'circle') {
+    const { at, r, stroke, fill, width } = shape;
+    return `<circle cx="${at.x}" cy="${at.y}" r="${r}" fill="${INKS[fill]}" stroke="${INKS[stroke]}" stroke-width="${width}"/>`;
+  }
+  if (shape.kind === 'text') {
+    const { at, text, size, ink, bold, anchor } = shape;
+    return `<text x="${at.x}" y="${at.y}" font-family="Drawn" font-size="${size}" fill="${INKS[ink]}"${bold ? ' font-weight="bold"' : ''}${anchor ? ` text-anchor="${anchor}"` : ''}>${escaped(text)}</text>`;
+  }
+  const { stroke, width, dash, fill, opacity } = shape;
+  return `<path d="${pathOf(shape)}" fill="${fill ? INKS[fill] : 'none'}"${opacity === undefined ? '' : ` fill-opacity="${opacity}"`}${stroke ? ` stroke="${INKS[stroke]}" stroke-width="${width ?? 1}"` : ''}${dash ? ` stroke-dasharray="${dash.join(' ')}"` : ''}/>`;
+}
+
+function pictureUnder(
+  { drawing, picture }: Extract<Section, { kind: 'drawing' }>,
+  pictures: PdfPictures,
+): string {
+  const href = picture && pictures.get(picture.of.id);
+  return href
+    ? `<image xlink:href="${href}" x="0" y="0" width="${drawing.width}" height="${picture.height}" preserveAspectRatio="none" opacity="0.6"/>`
+    : '';
+}
+
+/** A photograph with what it is of, and the digest of its file. */
+function photographPart(
+  { of, photo }: Extract<Section, { kind: 'photographs' }>['photographs'][number],
+  pictures: PdfPictures,
+): Content {
+  const image = pictures.get(photo.id);
+  return {
+    unbreakable: true,
+    margin: [0, 0, 0, 8],
+    stack: [
+      ...(image ? [{ image, fit: [330, 220] as [number, number] }] : []),
+      {
+        text: latin(
+          `${of}: ${photo.name}, ${photo.at}, SHA-256 ${photo.sha256}${image ? '' : '; not printed here'}.`,
         ),
         style: 'small',
       },

@@ -33,6 +33,8 @@ export function pdfmake(): PdfMake {
   made.setFonts({
     Text: { normal: 'text-400', bold: 'text-700', italics: 'text-400', bolditalics: 'text-700' },
     Mono: { normal: 'mono-400', bold: 'mono-600' },
+    // What is drawn asks for a font by the name it has in the document, where the title has opened both.
+    Drawn: { normal: 'AtkinsonHyperlegibleNext-Regular', bold: 'AtkinsonHyperlegibleNext-Bold' },
   });
   // A report fetches nothing: its fonts are in memory, its data is in the document.
   made.setUrlAccessPolicy(() => false);

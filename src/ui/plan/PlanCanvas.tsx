@@ -3,7 +3,7 @@ import { Box, IconButton, Stack, useTheme } from '@mui/material';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity } from 'd3-zoom';
 import { type PointerEvent, useEffect, useRef } from 'react';
-import { type FloorPlan, type Outline, type PointView, type Spot, sidesOf } from '@/core/plan';
+import { type FloorPlan, markOf, type Outline, type PointView, type Spot, sidesOf } from '@/core/plan';
 
 /** A point as it is drawn: where, and how it stands. */
 export interface DrawnPoint extends PointView {
@@ -34,7 +34,6 @@ const KEY = {
   border: 1,
   borderColor: 'divider',
 } as const;
-const SHAPES: Readonly<Record<string, string>> = { H: 'circle', E: 'square', S: 'diamond', D: 'ring' };
 
 /** The floor from above: zones, walls, corridors, points with what was read there. Drawn in metres, moved as one. */
 export function PlanCanvas(props: CanvasProps) {
@@ -292,7 +291,7 @@ function Point({
       : stands === 'holds'
         ? palette.success.main
         : palette.text.primary;
-  const shape = SHAPES[short.charAt(0)] ?? 'circle';
+  const shape = markOf(short);
   const r = unit * 1.3;
   const said = [
     point.label,

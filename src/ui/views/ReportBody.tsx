@@ -4,6 +4,7 @@ import { Card, Facts } from '../parts/Card';
 import { VerdictMark } from '../parts/Verdict';
 import { Working } from '../parts/Working';
 import { SetCurves } from '../press/SetCurves';
+import { ReportDrawing } from './ReportDrawing';
 
 /** A report on the screen: the same sections as its PDF. */
 export function ReportBody({ content }: { content: ReportContent }) {
@@ -80,6 +81,37 @@ function SectionBody({ section }: { section: Section }) {
       return section.sheets.map((sheet) => <Release key={sheet.said.join()} sheet={sheet} />);
     case 'plots':
       return section.plots.map((each) => <Plot key={each.of} {...each} />);
+    case 'drawing':
+      return (
+        <>
+          <ReportDrawing drawing={section.drawing} picture={section.picture} />
+          {section.notes.map((text) => (
+            <Typography key={text} variant="body2" color="text.secondary">
+              {text}
+            </Typography>
+          ))}
+        </>
+      );
+    case 'photographs':
+      return (
+        <Stack direction="row" sx={{ flexWrap: 'wrap', gap: 2 }}>
+          {section.photographs.map(({ of, photo }) => (
+            <Box key={photo.id} component="figure" sx={{ m: 0, width: 260, maxWidth: '100%' }}>
+              <a href={`/api/attachments/${photo.id}`} target="_blank" rel="noreferrer">
+                {/* biome-ignore lint/performance/noImgElement: a record of the laboratory, shown as it was kept */}
+                <img
+                  src={`/api/attachments/${photo.id}`}
+                  alt={`${of}: ${photo.name}`}
+                  style={{ width: '100%' }}
+                />
+              </a>
+              <Typography component="figcaption" variant="body2" color="text.secondary">
+                {`${of}, ${photo.at}`}
+              </Typography>
+            </Box>
+          ))}
+        </Stack>
+      );
     case 'curves':
       return (
         <SetCurves

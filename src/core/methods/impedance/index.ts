@@ -45,6 +45,7 @@ export const impedance: Method<ImpedanceInput> = {
     },
   ],
   performedAt: 'readAt',
+  notClaimed: ['Readings of a surface meter compare places with one another. Nothing is accepted by them.'],
   plan(system, setup) {
     return limitRows(['impedance.first', 'impedance.further', 'impedance.spread'], system, setup);
   },

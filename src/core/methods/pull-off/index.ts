@@ -141,6 +141,10 @@ export const pullOff: Method<PullOffInput> = {
     { heading: 'Face', of: ['*n'] },
     { heading: 'Ended', of: ['ended'] },
   ],
+  notClaimed: [
+    'A pull tells the weakest plane at its place. A value of at least or at most is a bound, not a strength.',
+    'Not tested by pulling: how the coating lasts, and what lies between the pulls.',
+  ],
   plan,
   compute,
   example: (system) => ({

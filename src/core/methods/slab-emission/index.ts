@@ -92,6 +92,18 @@ export const slabEmission: Method<SlabEmissionInput> = {
     step: 'emission.step',
     criteria: ['slab-emission'],
   },
+  columns: [
+    { heading: 'Before', of: ['massBefore'] },
+    { heading: 'After', of: ['massAfter'] },
+    { heading: 'Hours', of: ['=t'] },
+    { heading: 'Kit', of: ['kit'] },
+    { heading: 'Air at', of: ['airTemperature'] },
+    { heading: 'Its humidity', of: ['airHumidity'] },
+  ],
+  notClaimed: [
+    'Emission is what left the surface under the dish in its hours. It does not tell how wet the slab is below.',
+    'Humidity in the slab, emission from its surface and moisture content are not converted into one another.',
+  ],
   plan(system, setup) {
     return limitRows(['emission.bare', 'emission.time', 'floor.emission'], system, setup);
   },

@@ -68,6 +68,13 @@ export const slabHole: Method<SlabHoleInput> = {
   ],
   performedAt: 'sealedAt',
   waits,
+  columns: [
+    { heading: 'Depth', of: ['depth'] },
+    { heading: 'Slab', of: ['thickness'] },
+    { heading: 'Known by', of: ['thicknessBy'] },
+    { heading: 'Sensor', of: ['serial'] },
+    { heading: 'Sealed', of: ['sealedAt'] },
+  ],
   plan(system, setup) {
     const kind: SlabKind = factOption(setup, 'slab', SLAB_KINDS) ?? 'grade';
     return limitRows([depthRow(kind), 'slab.depth', 'slab.sealed'], system, setup);

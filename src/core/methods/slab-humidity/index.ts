@@ -82,6 +82,18 @@ export const slabHumidity: Method<SlabHumidityInput> = {
     step: 'slab.humidity-step',
     criteria: ['slab-humidity'],
   },
+  columns: [
+    { heading: 'Slab at', of: ['slabTemperature'] },
+    { heading: 'Air at', of: ['airTemperature'] },
+    { heading: 'Its humidity', of: ['airHumidity'] },
+    { heading: 'Probe', of: ['probe'] },
+    { heading: 'Certificate', of: ['certificate'] },
+  ],
+  notClaimed: [
+    'Each reading is of its own place, depth and hour. What lies between the points was not measured.',
+    'Humidity in the slab, emission from its surface and moisture content are not converted into one another.',
+    'When a floor may be dry is a forecast and releases nothing: a reading does.',
+  ],
   plan(system, setup) {
     return limitRows(['slab.sealed', 'slab.drift', 'slab.apart', 'slab.salt'], system, setup);
   },

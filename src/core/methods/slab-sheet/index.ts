@@ -74,6 +74,13 @@ export const slabSheet: Method<SlabSheetInput> = {
     step: 'sheet.step',
     criteria: ['slab-sheet'],
   },
+  columns: [
+    { heading: 'Under it', of: ['drops'] },
+    { heading: 'Concrete', of: ['concrete'] },
+    { heading: 'Taped', of: ['tapedAt'] },
+    { heading: 'Peeled', of: ['peeledAt'] },
+  ],
+  notClaimed: ['A sheet that stays dry clears no floor and no coating by itself.'],
   plan(system, setup) {
     return limitRows(['sheet.time', 'sheet.count-area'], system, setup);
   },

@@ -47,6 +47,7 @@ export const surfacePh: Method<SurfacePhInput> = {
     },
   ],
   performedAt: 'readAt',
+  notClaimed: ['The pH is that of the surface on its day. It can rise again while the slab dries.'],
   plan(system, setup) {
     return limitRows(['ph.wait', 'ph.usual'], system, setup);
   },

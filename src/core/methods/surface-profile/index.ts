@@ -51,6 +51,7 @@ export const surfaceProfile: Method<SurfaceProfileInput> = {
     },
   ],
   performedAt: 'comparedAt',
+  notClaimed: ['A profile is that of the places compared, by the eye of who compared it.'],
   plan(system, setup) {
     const layer = factOption(setup, 'layer', LAYER_IDS);
     return limitRows([...(layer ? [profileRow(layer)] : []), 'profile.spots'], system, setup);

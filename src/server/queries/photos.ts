@@ -1,0 +1,45 @@
+import { and, asc, eq, sql } from 'drizzle-orm';
+import type { Queryable } from '@/db/client';
+import { attachments, jobs, reportOutcomes, reports } from '@/db/schema';
+import { anyOf, present, readableJobs } from '../scope';
+import type { Actor } from '../use-case';
+
+/** The photographs kept with runs, as they were taken, without their bytes. */
+export async function photosOf(db: Queryable, runIds: readonly string[]) {
+  if (runIds.length === 0) return [];
+  const { runId, id, name, mime, sha256, place, at } = attachments;
+  return db
+    .select({ runId, id, name, mime, sha256, place, at })
+    .from(attachments)
+    .where(anyOf(runId, runIds))
+    .orderBy(asc(at));
+}
+
+/**
+ * One photograph. Staff see all of them, a client those that stand in a signed report of a job of theirs.
+ * @throws NotFound for any other
+ */
+export async function photoFile(db: Queryable, actor: Actor, id: string) {
+  const [file] = await db
+    .select({ runId: attachments.runId, mime: attachments.mime, bytes: attachments.bytes })
+    .from(attachments)
+    .where(eq(attachments.id, id));
+  const found = present(file, 'This picture');
+  if (actor.role !== 'client') return found;
+  const stands = JSON.stringify({ tests: [{ photographs: [{ id }] }] });
+  const [released] = await db
+    .select({ id: reports.id })
+    .from(reportOutcomes)
+    .innerJoin(reports, and(eq(reports.id, reportOutcomes.reportId), eq(reports.state, 'signed')))
+    .innerJoin(jobs, eq(jobs.id, reports.jobId))
+    .where(
+      and(
+        eq(reportOutcomes.runId, found.runId),
+        readableJobs(db, actor),
+        sql`${reports.content} @> ${stands}::jsonb`,
+      ),
+    )
+    .limit(1);
+  present(released, 'This picture');
+  return found;
+}
