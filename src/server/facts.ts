@@ -460,13 +460,14 @@ function restingOn(method: Method, other: RunPlace['run']): string[] {
 
 /**
  * The completed runs that may take a fact from this one: of its sample, of the specimens of its sample, or of the
- * specimens of its batch; those under a signed report are left as they were signed.
- * @returns the runs, each with the names of its facts that rest on such a test
+ * specimens of its batch.
+ * @returns the runs, each with the names of its facts that rest on such a test, and whether a signed report rests on it:
+ *   then it stays as it was signed
  */
 export async function runsRestingOn(
   db: Queryable,
   place: RunPlace,
-): Promise<{ id: string; resting: string[] }[]> {
+): Promise<{ id: string; resting: string[]; signed: boolean }[]> {
   const { run, sample, specimen } = place;
   const methods = METHODS.filter((method) => restingOn(method, run).length > 0).map(({ id }) => id);
   if (methods.length === 0) return [];
@@ -486,17 +487,16 @@ export async function runsRestingOn(
         : undefined;
   if (!beside) return [];
   const rows = await db
-    .select({ id: runs.id, method: runs.method })
+    .select({
+      id: runs.id,
+      method: runs.method,
+      signed: sql<boolean>`report_locking_run(${runs.id}) IS NOT NULL`,
+    })
     .from(runs)
-    .where(
-      and(
-        beside,
-        ne(runs.id, run.id),
-        eq(runs.state, 'complete'),
-        inArray(runs.method, methods),
-        sql`report_locking_run(${runs.id}) IS NULL`,
-      ),
-    )
+    .where(and(beside, ne(runs.id, run.id), eq(runs.state, 'complete'), inArray(runs.method, methods)))
     .orderBy(runs.startedAt);
-  return rows.map(({ id, method }) => ({ id, resting: restingOn(findMethod(method) as Method, run) }));
+  return rows.map(({ method, ...each }) => ({
+    ...each,
+    resting: restingOn(findMethod(method) as Method, run),
+  }));
 }

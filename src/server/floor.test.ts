@@ -1,16 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { outcomes, runs, verdicts, waits } from '@/db/schema';
+import { outcomes, runs, specimens, verdicts, waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
-import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
+import { CAST, makeSample, makeSite, readingsOf, type Site, signShown } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
 import { createLot, createSpecification } from './actions/jobs';
 import { registerSpecimens } from './actions/register';
 import { prepareReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
+import { Refused } from './errors';
 import { perform } from './perform';
 import { specimenViews } from './queries/dossier';
 import { planPage } from './queries/plan';
@@ -84,16 +85,17 @@ async function test(
   method: string,
   values: Record<string, string>,
   at: number,
+  who: Actor['role'] = 'laboratory',
 ): Promise<string> {
-  const { runId } = await act('laboratory', startRun, { method, specimenId }, at);
+  const { runId } = await act(who, startRun, { method, specimenId }, at);
   // What was set up for the hole before stands already.
   const known = new Map((await currentReadings(site.db, runId)).map(({ field, seq }) => [field, seq]));
   const readings = readingsOf(values).map((each) => ({ ...each, basedOn: known.get(each.field) }));
-  await act('laboratory', saveReadings, { runId, readings }, at);
-  await act('laboratory', completeRun, { runId, reasons: [], reasonForAll: '' }, at);
+  await act(who, saveReadings, { runId, readings }, at);
+  await act(who, completeRun, { runId, reasons: [], reasonForAll: '' }, at);
   return runId;
 }
-const drill = (place: number, depth = '2.00', at = CAST + 2 * HOUR) =>
+const drill = (place: number, depth = '2.00', at = CAST + 2 * HOUR, who: Actor['role'] = 'laboratory') =>
   test(
     holes[place] ?? '',
     'slab-hole',
@@ -102,8 +104,15 @@ const drill = (place: number, depth = '2.00', at = CAST + 2 * HOUR) =>
       ...{ depth, lined: 'true', sealedAt: iso(at) },
     },
     at,
+    who,
   );
-const readAt = (place: number, humidity: string, at: number, over: Record<string, string> = {}) =>
+const readAt = (
+  place: number,
+  humidity: string,
+  at: number,
+  over: Record<string, string> = {},
+  who: Actor['role'] = 'laboratory',
+) =>
   test(
     holes[place] ?? '',
     'slab-humidity',
@@ -120,6 +129,7 @@ const readAt = (place: number, humidity: string, at: number, over: Record<string
       ...{ humidityFirst: humidity, humidity, airHumidity: '48', readAt: iso(at), ...over },
     },
     at,
+    who,
   );
 const standing = async () =>
   (
@@ -262,5 +272,58 @@ describe('a zone of a floor', () => {
       .from(runs)
       .where(and(eq(runs.specimenId, holes[1] ?? ''), eq(runs.method, 'slab-humidity')));
     expect(own?.state).toBe('complete');
+  });
+});
+
+describe('who works in the field only', () => {
+  it('drills and reads on the floor, and breaks nothing in the laboratory', async () => {
+    const { sampleId: other } = await zoneOf({ ...zone, name: 'Zone B' });
+    await act(
+      'field',
+      registerSpecimens,
+      { sampleId: other, how: 'points', form: 'slab-hole', count: 1, place: 'By grid C' },
+      CAST + HOUR,
+    );
+    const [hole] = await specimenViews(site.db, [other]);
+    const at = CAST + 5 * DAY;
+    const point = async () =>
+      (await planPage(site.db, site.actors.field, lotId, new Date(at))).points.find(
+        ({ id }) => id === hole?.id,
+      );
+    expect(await point()).toMatchObject({ open: null, next: { method: 'slab-hole' } });
+    holes[3] = hole?.id ?? '';
+    const { runId } = await act('field', startRun, { method: 'slab-hole', specimenId: holes[3] }, at);
+    expect((await point())?.open).toBe(runId);
+    await drill(3, '2.00', at, 'field');
+    expect(await point()).toMatchObject({ open: null, next: { method: 'slab-humidity' } });
+    // What was drilled may be signed before it is read: the reading adds to it.
+    const { reportId } = await act('laboratory', prepareReport, { sampleId: other }, at + HOUR);
+    await signShown(site, reportId, new Date(at + HOUR));
+    await readAt(3, '90.0', at + 2 * DAY, { nextVisit: '7' }, 'field');
+    expect(await point()).toMatchObject({ open: null, next: { method: 'slab-humidity' }, value: '90 %' });
+    const made = await makeSample(site);
+    const broken = { method: 'cylinder-compression', specimenId: made.specimenIds[0] };
+    await expect(act('field', startRun, broken, at)).rejects.toThrow(Refused);
+    await expect(
+      act('client', startRun, { method: 'slab-humidity', specimenId: holes[3] }, at),
+    ).rejects.toThrow(Refused);
+  });
+  it('is told when a hole is to be read again, until it was, under a signature too', async () => {
+    const visit = async () =>
+      (await waiting()).filter(({ key, specimenId }) => key === 'visit' && specimenId === holes[3]);
+    const first = CAST + 7 * DAY;
+    expect(await visit()).toMatchObject([
+      { what: 'Read the hole again', opensAt: new Date(first + 7 * DAY), doneAt: null },
+    ]);
+    const [read] = await site.db
+      .select({ sampleId: specimens.sampleId })
+      .from(specimens)
+      .where(eq(specimens.id, holes[3] ?? ''));
+    const replaces = { sampleId: read?.sampleId, reason: 'A first visit.' };
+    const { reportId } = await act('laboratory', prepareReport, replaces, first + HOUR);
+    await signShown(site, reportId, new Date(first + 2 * HOUR));
+    await readAt(3, '88.0', first + 7 * DAY, { nextVisit: 'none' }, 'field');
+    expect(await visit()).toMatchObject([{ doneAt: new Date(first + 7 * DAY) }]);
+    expect((await site.db.transaction((tx) => rebuildWaits(tx, new Date(first + 8 * DAY)))).changed).toBe(0);
   });
 });

@@ -12,11 +12,6 @@ interface Held {
   readonly verdicts: readonly { readonly criterion: string; readonly limit: string }[];
 }
 
-/** The label of a point on its plan. */
-export function shortLabel(label: string): string {
-  return label.split('-').at(-1) ?? label;
-}
-
 /** A run that tells something of the floor, with its result. */
 export type ToldRun = RunView & { readonly main: Result };
 
@@ -40,7 +35,7 @@ export function readAt(
   const done = toldBy(view).at(-1);
   return {
     label: view.label,
-    short: shortLabel(view.label),
+    short: view.label.split('-').at(-1) ?? view.label,
     value: done ? `${done.main.text} ${unitLabel(done.main.unit)}`.trim() : null,
     stands: done ? standsBy(done.main, heldBy(done.method, sets, done.main.quantity)) : null,
   };

@@ -10,7 +10,7 @@ import { STRENGTH } from '@/core/materials/concrete/series';
 import { fieldsOf } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import type { ReportContent } from '@/core/report';
-import { outcomes, readings, reports, samples } from '@/db/schema';
+import { outcomes, readings, reports, runs, samples, specimens } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { mixSeries } from '@/testing/series';
 import { AT_28_DAYS, breakSpecimen, makeSample, makeSite, type Site, signShown } from '@/testing/site';
@@ -140,6 +140,16 @@ describe('a signed report', () => {
       readings: [{ ...reading, basedOn: load?.seq }],
     });
     await expect(change).rejects.toThrow(/amendment/);
+    // When it was tested is what was signed: added later it may be, changed it is not.
+    const [tested] = await site.db
+      .select({ id: runs.specimenId })
+      .from(runs)
+      .where(eq(runs.id, runIds[0] ?? ''));
+    const moved = site.db
+      .update(specimens)
+      .set({ testedAt: later(99) })
+      .where(eq(specimens.id, tested?.id ?? ''));
+    await expect(moved).rejects.toMatchObject({ cause: { code: 'BR002' } });
     await expect(
       perform(site.db, site.actors.field, describeSample, { sampleId, ticket: 'T-2' }),
     ).rejects.toThrow(/signed report/i);

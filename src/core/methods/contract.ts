@@ -240,6 +240,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly tests?: true;
   /** Made on the pieces of a specimen that is broken, and never before. */
   readonly pieces?: true;
+  /** Made where the lot lies, though on specimens or a batch of them: who works in the field only makes it too. */
+  readonly onSite?: true;
   /**
    * Filled in layers: what is counted meanwhile, from the readings so far, by the names of their fields; null while they
    * do not say it yet.

@@ -14,6 +14,9 @@ export interface PointView {
   readonly place: { readonly x: number; readonly y: number } | null;
   /** Work has begun there: it stays where it is. */
   readonly begun: boolean;
+  /** The test that is open there, and the one that can be begun; null for neither. */
+  readonly open: string | null;
+  readonly next: { readonly method: string; readonly title: string } | null;
   /** What was read there last, and how that stands against what is asked. */
   readonly value: string | null;
   readonly stands: 'holds' | 'does not hold' | 'told' | null;

@@ -81,6 +81,8 @@ export interface ReportSet {
   readonly state: string;
   /** True for the strength test of a mix, whose result is valid or not; others have a mean or none. */
   readonly strength: boolean;
+  /** Each of it counts by itself: it comes to no one number. */
+  readonly each?: true;
   readonly used: readonly string[];
   /** Valid results that its rule leaves out of the mean. */
   readonly trimmed: readonly string[];

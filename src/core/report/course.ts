@@ -21,7 +21,6 @@ export interface ReportCourse {
   readonly limit: { readonly value: number; readonly holds: 'at least' | 'at most' } | null;
   readonly rows: readonly {
     readonly label: string;
-    readonly short: string;
     readonly visits: readonly ReportedVisit[];
   }[];
 }
@@ -50,9 +49,10 @@ export function courseDrawing({ title, unit, limit, rows }: ReportCourse): Drawi
   const end = WIDE - RIGHT;
   const ticks = Array.from({ length: Math.round((high - low) / step) + 1 }, (_, place) => low + place * step);
   const names = spread(
-    rows.flatMap(({ short, visits: own }, place) => {
+    rows.flatMap(({ label, visits: own }, place) => {
       const last = own.at(-1);
-      return last ? [{ at: y(last.value), text: `${short} ${last.text}`, ink: inkOf(place) }] : [];
+      const text = `${shorter(label, rows)} ${last?.text}`;
+      return last ? [{ at: y(last.value), text, ink: inkOf(place) }] : [];
     }),
   );
   return {
@@ -61,7 +61,7 @@ export function courseDrawing({ title, unit, limit, rows }: ReportCourse): Drawi
     words: `${title} at ${rows.length} points over ${days.toFixed(0)} days`,
     shapes: [
       ...ticks.flatMap((tick): Shape[] => [
-        across(y(tick), end, 'quiet', 0.4),
+        across(y(tick), end, 'rule', 0.5),
         {
           kind: 'text',
           at: { x: LEFT - 4, y: y(tick) + 3 },
@@ -121,6 +121,12 @@ function across(y: number, end: number, stroke: Ink, width: number) {
     stroke,
     width,
   } as const;
+}
+
+/** A label without its job, and without its sample where no other sample has one like it. */
+function shorter(label: string, rows: ReportCourse['rows']): string {
+  const tail = (text: string, parts: number): string => text.split('-').slice(-parts).join('-');
+  return tail(label, rows.filter((row) => tail(row.label, 1) === tail(label, 1)).length > 1 ? 2 : 1);
 }
 
 /** Each day that something was read on, as far as their names find room. */

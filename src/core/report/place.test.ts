@@ -94,8 +94,8 @@ const COURSE: ReportCourse = {
   unit: '%',
   limit: { value: 85, holds: 'at most' },
   rows: [
-    { label: 'F-1-H1', short: 'H1', visits: [visit(0, 90), visit(7, 88), visit(14, 84)] },
-    { label: 'F-1-H2', short: 'H2', visits: [visit(0, 91, { open: true }), visit(14, 84)] },
+    { label: 'F-1-H1', visits: [visit(0, 90), visit(7, 88), visit(14, 84)] },
+    { label: 'F-1-H2', visits: [visit(0, 91, { open: true }), visit(14, 84)] },
   ],
 };
 
@@ -111,7 +111,7 @@ describe('readings of the same points over time', () => {
   });
   it('show the last seven days of many, and say so', () => {
     const visits = Array.from({ length: 12 }, (_, place) => visit(place, 90 - place));
-    const { days, notes } = courseTable({ ...COURSE, rows: [{ label: 'H', short: 'H', visits }] });
+    const { days, notes } = courseTable({ ...COURSE, rows: [{ label: 'H', visits }] });
     expect(days).toHaveLength(7);
     expect(days.at(-1)).toBe('12 Mar 31');
     expect(notes.join(' ')).toContain('Only the last 7 of 12 days');
@@ -122,6 +122,12 @@ describe('readings of the same points over time', () => {
     const circles = inks(drawing.shapes, 'circle');
     expect(circles).toHaveLength(5);
     expect(circles.filter((shape) => shape.kind === 'circle' && shape.fill === 'paper')).toHaveLength(1);
+  });
+  it('name points of two zones with their zones', () => {
+    const rows = [...COURSE.rows, { label: 'F-2-H1', visits: [visit(0, 70), visit(1, 71)] }];
+    expect(said(courseDrawing({ ...COURSE, rows }))).toEqual(
+      expect.arrayContaining(['1-H1 84', '2-H1 71', 'H2 84']),
+    );
   });
   it('name points that end at one value apart from one another', () => {
     const ends = courseDrawing(COURSE).shapes.flatMap((shape) =>
@@ -138,7 +144,7 @@ describe('readings of the same points over time', () => {
           const drawing = courseDrawing({
             ...COURSE,
             limit: limit === null ? null : { value: limit, holds: 'at most' },
-            rows: [{ label: 'H', short: 'H', visits: values.map((value, place) => visit(place, value)) }],
+            rows: [{ label: 'H', visits: values.map((value, place) => visit(place, value)) }],
           });
           const ys = inks(drawing.shapes, 'circle').map((shape) =>
             shape.kind === 'circle' ? shape.at.y : 0,

@@ -191,6 +191,25 @@ describe('the sections of a report', () => {
   });
 });
 
+it('a table has no column that none of its tests fills, and no sentence for a set of which each counts by itself', () => {
+  const test = (probe: string): ReportTest => ({
+    ...TEST,
+    specimen: SPECIMEN,
+    columns: [
+      ['Probe', probe],
+      ['Certificate', ''],
+    ],
+  });
+  const tableOf = (tests: readonly ReportTest[], sets: readonly ReportSet[]) =>
+    sectionsOf({ ...CONTENT, tests, sets }).find(({ kind }) => kind === 'table');
+  expect(tableOf([test(''), test('HP-1')], [{ ...SET, each: true, value: null }])).toMatchObject({
+    columns: expect.not.arrayContaining([expect.objectContaining({ heading: 'Certificate' })]),
+    rows: [expect.not.arrayContaining(['HP-1']), expect.arrayContaining(['HP-1'])],
+    sentences: [],
+  });
+  expect(tableOf([test('')], [SET])).toMatchObject({ sentences: [setSentence(SET)] });
+});
+
 describe('a sheet that somebody else signs', () => {
   const release = {
     title: 'Release by the engineer',
@@ -230,7 +249,7 @@ describe('a place in a report', () => {
         quantity: 'relative humidity',
         unit: '%',
         limit: null,
-        rows: [{ label: 'S-1-H1', short: 'H1', visits: [] }],
+        rows: [{ label: 'S-1-H1', visits: [] }],
       },
     ],
     notClaimed: ['Nothing between the points.'],

@@ -156,7 +156,7 @@ function specimenTables(content: ReportContent, tests: readonly ReportTest[]): S
   const { sets, waiting, discarded, words } = content;
   const tables = [...groupBy(tests, (test) => headingsOf(test).join()).values()];
   const closing = {
-    sentences: sets.map(setSentence),
+    sentences: sets.filter(({ each }) => !each).map(setSentence),
     notes: [
       ...sets.flatMap(({ trimmed }) =>
         trimmed.length > 0 ? [`Left out of the mean by its rule: ${trimmed.join(', ')}.`] : [],
@@ -179,7 +179,12 @@ function specimenTables(content: ReportContent, tests: readonly ReportTest[]): S
 function specimenRows(
   tests: readonly ReportTest[],
 ): Pick<Extract<Section, { kind: 'table' }>, 'columns' | 'rows'> {
-  const headings = tests[0] ? headingsOf(tests[0]) : [];
+  // What none of them has is no column.
+  const shown =
+    tests[0]?.columns.flatMap((_, place) =>
+      tests.some(({ columns }) => columns[place]?.[1]) ? [place] : [],
+    ) ?? [];
+  const headings = shown.map((place) => tests[0]?.columns[place]?.[0] ?? '');
   const aged = tests.some(({ specimen }) => specimen?.designatedAge);
   const titled = aged || new Set(tests.map(({ title }) => title)).size > 1;
   return {
@@ -205,7 +210,7 @@ function specimenRows(
         specimen?.label ?? '',
         ...(titled ? [test.title] : []),
         ...(aged ? [specimen?.designatedAge ?? '', specimen?.age ?? ''] : []),
-        ...test.columns.map(([, text]) => text),
+        ...shown.map((place) => test.columns[place]?.[1] ?? ''),
         resultText(test),
         // The offset stands with the working, and with when the sample was taken.
         `${test.at.split(' UTC')[0]}, ${test.by}`,

@@ -4,8 +4,9 @@ import { formText } from '@/core/materials/forms';
 import { findMethod, METHODS } from '@/core/methods/registry';
 import { batches, batchMembers, samples, specimens } from '@/db/schema';
 import { batchLabel } from '../batches';
+import { refuseOffBench } from '../bench-work';
 import { Conflict, NotFound } from '../errors';
-import { BENCH, defineUseCase } from '../use-case';
+import { defineUseCase, STAFF } from '../use-case';
 import { startRun } from './runs';
 
 export class MakeBatchInput {
@@ -28,10 +29,11 @@ export class MakeBatchInput {
 /** Specimens that are made ready together, in this order; their run sheet is opened with it. */
 export const makeBatch = defineUseCase({
   name: 'make batch',
-  roles: BENCH,
+  roles: STAFF,
   Input: MakeBatchInput,
   async act(context, input) {
     const { tx, actor, now } = context;
+    refuseOffBench(actor, input.kind);
     const [there] = await tx.select().from(batches).where(eq(batches.id, input.id));
     if (!there) {
       const rows = await tx

@@ -43,21 +43,13 @@ import {
   specimenEvents,
   specimens,
 } from '@/db/schema';
-import { Conflict, Invalid, NotFound, Refused } from '../errors';
+import { refuseOffBench } from '../bench-work';
+import { Conflict, Invalid, NotFound } from '../errors';
 import { gatherFacts, runsRestingOn } from '../facts';
 import { currentReadings, inputOf } from '../readings';
 import { type RunPlace, runPlace } from '../run-place';
 import { newestRevision, runSetup } from '../run-setup';
-import {
-  type Actor,
-  BENCH,
-  type Context,
-  defineUseCase,
-  refuseFields,
-  SIGNERS,
-  STAFF,
-  type Transaction,
-} from '../use-case';
+import { type Context, defineUseCase, refuseFields, SIGNERS, STAFF, type Transaction } from '../use-case';
 import { projectRun, projectSample } from '../waits';
 
 export class StartRunInput {
@@ -164,11 +156,6 @@ async function carryOver(context: Context, runId: string, method: Method, specim
   );
 }
 
-/** What is done on specimens and their ends is the laboratory's. @throws Refused for who works in the field only */
-function refuseOffBench(run: Pick<typeof runs.$inferSelect, 'specimenId' | 'batchId'>, actor: Actor): void {
-  if ((run.specimenId || run.batchId) && !BENCH.includes(actor.role)) throw new Refused();
-}
-
 /** Opens a run, or gives back the one that is open. */
 export const startRun = defineUseCase({
   name: 'start run',
@@ -186,8 +173,7 @@ export const startRun = defineUseCase({
     const subject = method && given[method.runOn];
     if (!method || !subject || Object.values(given).filter(Boolean).length !== 1)
       throw new NotFound('This run');
-    if ((method.runOn === 'specimen' || method.runOn === 'batch') && !BENCH.includes(actor.role))
-      throw new Refused();
+    refuseOffBench(actor, method.id);
     const { column, table, owner } = SUBJECTS[method.runOn];
     const [there] = await tx.select({ id: table.id }).from(table).where(eq(table.id, subject)).for('update');
     if (!there) throw new NotFound(`This ${method.runOn}`);
@@ -287,7 +273,7 @@ export const saveReadings = defineUseCase({
     const { tx, actor } = context;
     const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
     if (!run) throw new NotFound('This run');
-    refuseOffBench(run, actor);
+    refuseOffBench(actor, run.method);
     const method = findMethod(run.method);
     if (!method) throw new NotFound('This run');
     const place = await runPlace(tx, run.id);
@@ -438,7 +424,9 @@ async function recordOutcome(
   if (place.specimen && (method.spends !== false || method.tests)) {
     const at = typed[method.performedAt];
     const testedAt = typeof at === 'string' ? new Date(at) : now;
-    if (place.specimen.testedAt?.getTime() !== testedAt.getTime()) {
+    const before = place.specimen.testedAt;
+    // What nothing spends is tested since its first test: a later visit changes nothing of it.
+    if (before?.getTime() !== testedAt.getTime() && !(before && method.tests)) {
       await tx.update(specimens).set({ testedAt }).where(eq(specimens.id, place.specimen.id));
     }
   }
@@ -449,9 +437,14 @@ async function recordOutcome(
 /** Computes those runs anew that took a fact from this one, where what they are told is another thing now. */
 async function recomputeResting(context: Context, place: RunPlace, seen: Set<string>): Promise<void> {
   const { tx } = context;
-  for (const { id, resting } of await runsRestingOn(tx, place)) {
+  for (const { id, resting, signed } of await runsRestingOn(tx, place)) {
     if (seen.has(id)) continue;
     const other = await runPlace(tx, id);
+    if (signed) {
+      // It stays as it was signed; what it waited for may be done all the same.
+      await projectRun(tx, other, context.now);
+      continue;
+    }
     const method = findMethod(other.run.method);
     const [last] = await tx
       .select({ input: outcomes.input, setup: outcomes.setup })
@@ -498,7 +491,7 @@ export const completeRun = defineUseCase({
     const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
     const method = run && findMethod(run.method);
     if (!run || !method) throw new NotFound('This run');
-    refuseOffBench(run, actor);
+    refuseOffBench(actor, method.id);
     if (run.state === 'complete') return { runId: run.id, outcome: null };
     const place = await runPlace(tx, run.id);
     const current = await currentReadings(tx, run.id);
@@ -577,7 +570,7 @@ export const giveReason = defineUseCase({
   async act({ tx, actor, now }, input) {
     const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
     if (!run) throw new NotFound('This run');
-    refuseOffBench(run, actor);
+    refuseOffBench(actor, run.method);
     const [newest] = await tx
       .select({ outcome: outcomes.outcome })
       .from(outcomes)

@@ -1,5 +1,6 @@
 import { and, asc, eq, gt, isNull, or } from 'drizzle-orm';
 import { formText } from '@/core/materials/forms';
+import { methodsFor } from '@/core/methods/registry';
 import type { PlanPage, PointView } from '@/core/plan';
 import { exact, plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
@@ -9,6 +10,7 @@ import { readAt } from '../points';
 import { limitsNow } from '../run-setup';
 import { anyOf, present } from '../scope';
 import type { Actor } from '../use-case';
+import { everyRun, type SpecimenView } from './dossier';
 import { lotHead } from './lot';
 import { sampleDossiers } from './sample';
 
@@ -69,6 +71,8 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
             formText: formText(view.form),
             place: view.place,
             begun: view.run !== null || view.whole.length > 0,
+            open: everyRun(view).find(({ state }) => state === 'open')?.id ?? null,
+            next: nextAt(view, asked),
             waits: waiting
               // What was glued waits to be pulled, and no longer once it was.
               .filter(
@@ -89,4 +93,14 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
       pointText: distance('plan.point'),
     },
   };
+}
+
+/** The test that a point is ready for: the first of its form that was not made, else one that is made again freely. */
+function nextAt(view: SpecimenView, asked: Record<string, unknown>): PointView['next'] {
+  const made = new Set(everyRun(view).map(({ method }) => method));
+  const own = methodsFor(view, asked).filter(({ onSite }) => onSite);
+  const found =
+    (view.testedAt ? undefined : own.find(({ id }) => !made.has(id))) ??
+    own.find(({ id, again }) => again === 'freely' && made.has(id));
+  return found ? { method: found.id, title: found.title } : null;
 }

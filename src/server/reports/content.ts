@@ -258,6 +258,7 @@ function reportSet(set: SpecimenSet, of: { readonly sample?: string }): ReportSe
     unit: unitLabel(set.test.unit),
     state: set.test.state,
     strength: set.what === undefined,
+    ...(findMethod(set.method)?.set?.combine === 'each alone' ? { each: true as const } : {}),
     used: set.test.used,
     trimmed: set.what && set.test.text ? reported.filter((label) => !set.test.used.includes(label)) : [],
     leftOut: set.test.leftOut,

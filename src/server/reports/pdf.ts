@@ -260,6 +260,7 @@ function plotPart({ of, plot }: Extract<Section, { kind: 'plots' }>['plots'][num
 const INKS: Readonly<Record<Ink, string>> = {
   ink: INK,
   quiet: '#55636B',
+  rule: RULE,
   line: TEAL,
   stop: STOP,
   pass: '#3F6B3A',

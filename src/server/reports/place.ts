@@ -7,7 +7,7 @@ import type { ReportContent, ReportCourse, ReportedVisit } from '@/core/report';
 import type { Queryable } from '@/db/client';
 import { lotPictures } from '@/db/schema';
 import { newestPlan } from '../plans';
-import { heldBy, readAt, shortLabel, type ToldRun, toldBy } from '../points';
+import { heldBy, readAt, type ToldRun, toldBy } from '../points';
 import type { sampleDossiers } from '../queries/sample';
 
 type Dossier = Awaited<ReturnType<typeof sampleDossiers>>[number];
@@ -67,7 +67,6 @@ export function coursesOf(dossiers: readonly Dossier[], zone: string): ReportCou
     const [first] = own;
     const rows = [...groupBy(own, ({ view }) => view.label)].map(([label, visits]) => ({
       label,
-      short: shortLabel(label),
       visits: visits
         .flatMap(({ run }) => visitOf(run, zone))
         .toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at)),

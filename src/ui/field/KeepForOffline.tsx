@@ -1,8 +1,12 @@
 'use client';
 import { useEffect } from 'react';
 
-/** Lets the browser keep this page and its parts, so that a reload without a network brings it back. */
-export function KeepForOffline() {
+/**
+ * Lets the browser keep this page and its parts, so that a reload without a network brings it back.
+ * @param mark when it changes the page is another one, and is kept anew
+ */
+export function KeepForOffline({ mark = '' }: { readonly mark?: string }) {
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the mark is what says that the page has changed
   useEffect(() => {
     // Only where the browser trusts the address (https, or this machine); elsewhere the page works as long as it stands.
     if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production') return;
@@ -28,7 +32,7 @@ export function KeepForOffline() {
       })
       .catch(() => undefined);
     return () => watch?.disconnect();
-  }, []);
+  }, [mark]);
   return null;
 }
 

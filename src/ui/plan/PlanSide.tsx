@@ -1,10 +1,13 @@
 'use client';
-import { Button, Stack, ToggleButton, Typography } from '@mui/material';
+import { Stack, ToggleButton, Typography } from '@mui/material';
 import { setupMeasure } from '@/core/methods/measure-text';
 import { areaOf, type FloorPlan, type PlanPage, type PointView, planProblems } from '@/core/plan';
 import { Card } from '../parts/Card';
+import type { Run } from '../runsheet/run';
+import type { RunSheetData } from '../runsheet/types';
 import { areaText } from './lengths';
 import type { DrawnPoint } from './PlanCanvas';
+import { PointCard } from './PointCard';
 import { RoundList } from './RoundList';
 
 /** Problems that are said at once. */
@@ -15,6 +18,9 @@ const OFF = 0.1;
 /** What stands beside a plan: the point that is looked at, what is not placed, what is wrong, the round. */
 export function PlanSide({
   page,
+  sheets,
+  held,
+  canWrite,
   plan,
   points,
   unplaced,
@@ -23,6 +29,10 @@ export function PlanSide({
   select,
 }: {
   readonly page: PlanPage;
+  readonly sheets: readonly RunSheetData[];
+  /** The runs of the sheets as they stand on this device. */
+  readonly held: ReadonlyMap<string, Run>;
+  readonly canWrite: boolean;
   readonly plan: FloorPlan;
   readonly points: readonly DrawnPoint[];
   /** Points that may still be placed by this person. */
@@ -37,16 +47,14 @@ export function PlanSide({
   return (
     <Stack spacing={1.5}>
       {own ? (
-        <Card title={own.short}>
-          <Typography>{`${own.formText}, ${names.get(own.sampleId) ?? ''}`}</Typography>
-          {own.value ? <Typography className="mono">{own.value}</Typography> : null}
-          {own.waits.map((wait) => (
-            <Typography key={wait.what}>{wait.what}</Typography>
-          ))}
-          <Button href={`/specimens/${own.id}`} variant="outlined" sx={{ mt: 1 }}>
-            {`Open ${own.short}`}
-          </Button>
-        </Card>
+        <PointCard
+          key={own.id}
+          point={own}
+          zoneName={names.get(own.sampleId) ?? ''}
+          sheet={sheets.find(({ runId }) => runId === own.open)}
+          run={own.open ? held.get(own.open) : undefined}
+          canWrite={canWrite}
+        />
       ) : null}
       {unplaced.length > 0 ? (
         <Card title="Not placed yet">
@@ -86,7 +94,15 @@ export function PlanSide({
           );
         })}
       </Card>
-      <RoundList points={points} zone={zone} system={system} now={now} select={select} />
+      <RoundList
+        points={points}
+        zone={zone}
+        system={system}
+        now={now}
+        select={select}
+        held={held}
+        canWrite={canWrite}
+      />
     </Stack>
   );
 }

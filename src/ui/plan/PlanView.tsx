@@ -21,9 +21,13 @@ import {
   sizeBy,
 } from '@/core/plan';
 import { perform } from '../api';
+import { RunHolder } from '../field/RunHolder';
 import { newId } from '../ids';
+import { InMethodFolder } from '../methods/registry';
 import { Empty } from '../parts/Card';
 import { useNotice } from '../parts/Notice';
+import type { Run } from '../runsheet/run';
+import type { RunSheetData } from '../runsheet/types';
 import { BeginPlan } from './BeginPlan';
 import { lengthText, metresOf } from './lengths';
 import { PictureButton } from './PictureButton';
@@ -51,7 +55,16 @@ const SAYS: Readonly<Record<Tool, string>> = {
 const STEP = { US: 0.3048, SI: 0.25 } as const;
 
 /** The plan of a floor, drawn and worked with: zones, walls, corridors, points and the round that is due. */
-export function PlanView({ page, canWrite }: { readonly page: PlanPage; readonly canWrite: boolean }) {
+export function PlanView({
+  page,
+  sheets = [],
+  canWrite,
+}: {
+  readonly page: PlanPage;
+  /** The run sheets that are open at its points. */
+  readonly sheets?: readonly RunSheetData[];
+  readonly canWrite: boolean;
+}) {
   const router = useRouter();
   const notice = useNotice();
   const { lotId, system, wants, rules } = page;
@@ -67,6 +80,8 @@ export function PlanView({ page, canWrite }: { readonly page: PlanPage; readonly
   const [dragged, setDragged] = useState<{ id: string; at: Spot } | null>(null);
   const refresh = useCallback(() => router.refresh(), [router]);
   const { waiting, refused, offline, put } = usePlaces(lotId, refresh);
+  const [held, setHeld] = useState<ReadonlyMap<string, Run>>(new Map());
+  const hold = useCallback((runId: string, run: Run) => setHeld((all) => new Map(all).set(runId, run)), []);
   const names = useMemo(() => new Map(wants.map(({ sampleId, name }) => [sampleId, name])), [wants]);
   const points = useMemo(
     (): DrawnPoint[] =>
@@ -354,8 +369,16 @@ export function PlanView({ page, canWrite }: { readonly page: PlanPage; readonly
               : '')}
         </Typography>
       </Stack>
+      {sheets.map((data) => (
+        <InMethodFolder key={data.runId} id={data.method}>
+          <RunHolder data={data} now={page.now} onRun={hold} />
+        </InMethodFolder>
+      ))}
       <PlanSide
         page={page}
+        sheets={sheets}
+        held={held}
+        canWrite={canWrite}
         plan={plan}
         points={points}
         unplaced={canWrite ? unplaced : []}

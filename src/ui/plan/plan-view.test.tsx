@@ -26,6 +26,8 @@ const point = (short: string, over: Partial<PointView> = {}): PointView => ({
   formText: 'Hole',
   place: null,
   begun: false,
+  open: null,
+  next: null,
   value: null,
   stands: null,
   waits: [],
@@ -212,6 +214,47 @@ describe('points on it', () => {
     ]);
     fireEvent.click(button('Show TST-001-H3'));
     expect(screen.getByRole('link', { name: 'Open H3' }).getAttribute('href')).toBe('/specimens/id-H3');
+  });
+});
+
+describe('a round', () => {
+  const next = { method: 'slab-humidity', title: 'Humidity in the slab' };
+  const waits = [{ what: 'Read the humidity of the hole', opensAt: Date.now() - 3_600_000, closesAt: null }];
+  const due = (short: string, x: number, over: Partial<PointView> = {}) =>
+    point(short, { place: { x, y: 0.5 }, waits, next, ...over });
+  it('opens the sheets of what is due, those that are closed only, in the order of the way', async () => {
+    render(
+      <PlanView
+        page={page({ points: [due('H3', 0.4), due('H1', 0.1), due('H2', 0.2, { open: 'run-2' })] })}
+        canWrite
+      />,
+    );
+    expect(screen.getByText('sheet open')).toBeDefined();
+    fireEvent.click(button('Open 2 sheets to take along'));
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent.map(({ useCase, data }) => [useCase, data.specimenId, data.method])).toEqual([
+      ['start-run', 'id-H1', 'slab-humidity'],
+      ['start-run', 'id-H3', 'slab-humidity'],
+    ]);
+  });
+  it('says at which point the server refused, and opens no more', async () => {
+    answer = () => Response.json({ message: 'You do not have the right to do this.' }, { status: 403 });
+    render(<PlanView page={page({ points: [due('H1', 0.1), due('H2', 0.2)] })} canWrite />);
+    fireEvent.click(button('Open 2 sheets to take along'));
+    await waitFor(() => expect(told).toEqual(['H1: You do not have the right to do this.']));
+    expect(sent).toHaveLength(1);
+  });
+  it('begins one test at the point that is looked at; who only reads begins none', async () => {
+    const { unmount } = render(<PlanView page={page({ points: [due('H1', 0.1)] })} canWrite />);
+    fireEvent.click(button('Show TST-001-H1'));
+    fireEvent.click(button('Begin: humidity in the slab'));
+    await waitFor(() =>
+      expect(sent[0]?.data).toMatchObject({ method: 'slab-humidity', specimenId: 'id-H1' }),
+    );
+    unmount();
+    render(<PlanView page={page({ points: [due('H1', 0.1)] })} canWrite={false} />);
+    fireEvent.click(button('Show TST-001-H1'));
+    expect(screen.queryByRole('button', { name: /Begin|take along/u })).toBeNull();
   });
 });
 

@@ -14,6 +14,7 @@ export function ReportDrawing({
   const inks: Readonly<Record<Ink, string>> = {
     ink: palette.text.primary,
     quiet: palette.text.secondary,
+    rule: palette.divider,
     line: palette.primary.main,
     stop: palette.error.main,
     pass: palette.success.main,

@@ -24,10 +24,10 @@ const WAY: Way = {
     { id: 'c', label: 'QY-1-U5', usual: true },
   ],
 };
-const draw = (over: Partial<Way> = {}, canWrite = true) =>
+const draw = (over: Partial<Way> = {}) =>
   render(
     <NoticeProvider>
-      <Together ways={[{ ...WAY, ...over }]} canWrite={canWrite} />
+      <Together ways={[{ ...WAY, ...over }]} />
     </NoticeProvider>,
   );
 
@@ -65,7 +65,7 @@ describe('what is done together', () => {
     expect(push).not.toHaveBeenCalled();
   });
   it('leads to what is under way or done, and begins nothing for who only reads', () => {
-    draw({ batches: [{ runId: 'r7', label: 'SK-0003', state: 'open', members: 3 }] }, false);
+    draw({ choices: [], batches: [{ runId: 'r7', label: 'SK-0003', state: 'open', members: 3 }] });
     expect(screen.getByRole('link', { name: 'SK-0003' }).getAttribute('href')).toBe('/runs/r7');
     expect(screen.getByText(/, 3, under way/u)).toBeDefined();
     expect(screen.queryByRole('button')).toBeNull();

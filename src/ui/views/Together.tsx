@@ -28,11 +28,12 @@ export interface Way {
     readonly state: 'open' | 'complete';
     readonly members: number;
   }[];
+  /** Those that it can be begun with; none for who may not. */
   readonly choices: readonly { readonly id: string; readonly label: string; readonly usual: boolean }[];
 }
 
 /** What is done with the specimens of a sample together, in the order of the work: begun here, gone on with from here. */
-export function Together({ ways, canWrite }: { ways: readonly Way[]; canWrite: boolean }) {
+export function Together({ ways }: { ways: readonly Way[] }) {
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1 }}>
       {ways.map((way) => (
@@ -49,7 +50,7 @@ export function Together({ ways, canWrite }: { ways: readonly Way[]; canWrite: b
               {`, ${members}${state === 'open' ? ', under way' : ''}`}
             </Typography>
           ))}
-          {canWrite && way.choices.length > 0 ? <Begin way={way} /> : null}
+          {way.choices.length > 0 ? <Begin way={way} /> : null}
         </Box>
       ))}
     </Box>

@@ -14,6 +14,7 @@ export const gluing: Method<GluingInput> = {
   title: 'Gluing dollies',
   designations: [standard('ASTM D4541'), standard('ASTM D7234')],
   runOn: 'batch',
+  onSite: true,
   forms: ['dolly'],
   batch: {
     letters: 'GB',

@@ -29,6 +29,7 @@ export const pullOff: Method<PullOffInput> = {
     standard('EN 1542'),
   ],
   runOn: 'specimen',
+  onSite: true,
   forms: ['dolly'],
   facts: {
     pullBy: asked('pullBy', { options: PULL_IDS }),

@@ -15,6 +15,7 @@ export const slabEmission: Method<SlabEmissionInput> = {
   title: 'Vapour emission',
   designations: [standard('ASTM F1869')],
   runOn: 'specimen',
+  onSite: true,
   forms: ['slab-dish'],
   facts: {
     aggregate: { of: 'sample', take: 'aggregate', is: { options: AGGREGATES } },

@@ -14,6 +14,7 @@ export const slabHole: Method<SlabHoleInput> = {
   title: 'Hole for humidity',
   designations: [standard('ASTM F2170')],
   runOn: 'specimen',
+  onSite: true,
   forms: ['slab-hole'],
   spends: false,
   facts: {
@@ -73,7 +74,6 @@ export const slabHole: Method<SlabHoleInput> = {
     { heading: 'Slab', of: ['thickness'] },
     { heading: 'Known by', of: ['thicknessBy'] },
     { heading: 'Sensor', of: ['serial'] },
-    { heading: 'Sealed', of: ['sealedAt'] },
   ],
   plan(system, setup) {
     const kind: SlabKind = factOption(setup, 'slab', SLAB_KINDS) ?? 'grade';

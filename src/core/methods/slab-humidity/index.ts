@@ -7,6 +7,7 @@ import { limitRows } from '../limit-rows';
 import { FLOOR_IDS } from '../slab/floors';
 import { compute, HOLES, HUMIDITY } from './compute';
 import { SlabHumidityInput } from './input';
+import { waits } from './next-visit';
 
 /** One visit to a hole for humidity. Order of work: ASTM F2170 (from memory), in our own words. */
 export const slabHumidity: Method<SlabHumidityInput> = {
@@ -14,6 +15,7 @@ export const slabHumidity: Method<SlabHumidityInput> = {
   title: 'Humidity in the slab',
   designations: [standard('ASTM F2170')],
   runOn: 'specimen',
+  onSite: true,
   forms: ['slab-hole'],
   spends: false,
   tests: true,
@@ -22,6 +24,7 @@ export const slabHumidity: Method<SlabHumidityInput> = {
     sealedAt: { of: 'specimen', take: 'input.sealedAt', by: ['slab-hole'], is: 'instant' },
     hole: { of: 'specimen', take: 'picture.lies', by: ['slab-hole'], is: { options: HOLES } },
     earlier: { of: 'specimen', take: 'picture.visit', by: ['slab-humidity'], which: 'earlier', is: 'texts' },
+    lastRead: { of: 'specimen', take: 'input.readAt', by: ['slab-humidity'], is: 'instant' },
     airSince: { of: 'lot', take: 'picture.since', by: ['service-record'], is: 'instant' },
     airUntil: { of: 'lot', take: 'picture.until', by: ['service-record'], is: 'instant' },
     dryingFrom: { of: 'sample', take: 'dryingFrom', is: 'instant' },
@@ -70,10 +73,11 @@ export const slabHumidity: Method<SlabHumidityInput> = {
       title: 'What else there is',
       phase: 'after',
       instruction: 'What may explain it. Cap back on.',
-      fields: ['remarks'],
+      fields: ['nextVisit', 'remarks'],
     },
   ],
   performedAt: 'readAt',
+  waits,
   set: {
     word: 'Humidity holes',
     quantity: HUMIDITY,

@@ -110,6 +110,20 @@ export class SlabHumidityInput extends RunInput {
   @InstantField({ label: 'Read at', required: true, example: '2031-03-03T11:05:00-05:00' })
   readAt?: string;
 
+  @ChoiceField({
+    label: 'Next visit',
+    options: [
+      { value: '7', label: 'In a week' },
+      { value: '14', label: 'In two weeks' },
+      { value: '28', label: 'In four weeks' },
+      { value: 'none', label: 'None: this was the last' },
+    ],
+    aside: true,
+    help: 'From then on it waits on Today and in the round.',
+    example: '14',
+  })
+  nextVisit?: '7' | '14' | '28' | 'none';
+
   @TextField({ label: 'Remarks', help: 'Water, works near by, what is closed or off.', example: '' })
   remarks?: string;
 }

@@ -13,6 +13,7 @@ export const slabSheet: Method<SlabSheetInput> = {
   title: 'Plastic sheet',
   designations: [standard('ASTM D4263')],
   runOn: 'specimen',
+  onSite: true,
   forms: ['slab-sheet'],
   yields: [
     { quantity: SEEN, symbol: 'w' },

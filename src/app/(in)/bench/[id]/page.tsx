@@ -8,6 +8,7 @@ import { isHeld } from '@/core/moulds';
 import { ageText, durationText, windowState } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { specimenNoun } from '@/server/batches';
+import { makes } from '@/server/bench-work';
 import { factsBefore } from '@/server/facts';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { everyRun } from '@/server/queries/dossier';
@@ -42,6 +43,7 @@ export default async function BenchPage({
   const window = opensAt && closesAt ? { opensAt: opensAt.getTime(), closesAt: closesAt.getTime() } : null;
   const state = window ? windowState(window, now, new Limits(limits.changes)) : null;
   const methods = methodsFor(specimen, { ...mix.asked });
+  const own = methods.filter((method) => makes(actor, method.id));
   const plan = methods[0]?.plan(job.system, {
     limitChanges: limits.changes,
     profile: job.profile,
@@ -88,12 +90,12 @@ export default async function BenchPage({
           {`A ${formText(specimen.form).toLowerCase()} is tested by a method that this version does not carry out. Its window stands here; note the test on `}
           <TextLink href={`/specimens/${specimen.id}`}>the specimen’s page</TextLink>.
         </Typography>
-      ) : actor.role === 'field' ? (
+      ) : own.length === 0 ? (
         <Typography>Breaking specimens is the laboratory’s.</Typography>
       ) : (
         <StartRun
           specimenId={specimen.id}
-          methods={methods.map((method) => ({
+          methods={own.map((method) => ({
             id: method.id,
             label: `Start: ${method.title.toLowerCase()}`,
           }))}

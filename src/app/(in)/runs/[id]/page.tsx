@@ -7,6 +7,7 @@ import { findMethod } from '@/core/methods/registry';
 import { isHeld } from '@/core/moulds';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
+import { makes } from '@/server/bench-work';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { runSheet } from '@/server/queries/run';
 import { InMethodFolder } from '@/ui/methods/registry';
@@ -27,7 +28,6 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const material = findMaterial(mix.material);
   const placementHref = lotHref(placement.id, material);
   const [lotWord] = material?.words.lot ?? ['lot'];
-  const canWrite = specimen || sheet.batch ? actor.role !== 'field' : true;
   const set = specimen
     ? sheet.sets.find(({ specimens }) => specimens.some((each) => each.id === specimen.id))
     : undefined;
@@ -36,7 +36,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   );
   // Ends for the press have a page of their own; what is made ready together otherwise belongs to its lot.
   const ends = sheet.batch !== null && findMethod(sheet.run.method)?.batch?.ends === true;
-  const data = runSheetData(sheet, canWrite);
+  const data = runSheetData(sheet, makes(actor, sheet.run.method));
   return (
     <InMethodFolder id={data.method}>
       <RunSheet

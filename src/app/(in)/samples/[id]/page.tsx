@@ -10,6 +10,7 @@ import type { TimelineRow } from '@/core/waits/timeline';
 import { capital } from '@/core/words';
 import { isReportable } from '@/core/working';
 import { database, readingOnce } from '@/db/client';
+import { makes } from '@/server/bench-work';
 import { pageActor, pageData, pageId } from '@/server/page';
 import { sampleDossier } from '@/server/queries/sample';
 import { timelineOf } from '@/server/queries/timeline';
@@ -247,7 +248,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
       </Card>
       {staff && together.length > 0 ? (
         <Card title="Together">
-          <Together ways={together} canWrite={actor.role !== 'field'} />
+          <Together ways={together.map((way) => (makes(actor, way.id) ? way : { ...way, choices: [] }))} />
         </Card>
       ) : null}
       {timeline.length > 0 ? (
