@@ -70,6 +70,9 @@ function definition(head: PdfHead, content: ReportContent, pictures: PdfPictures
       mono: { font: 'Mono', fontSize: 8.5 },
     },
     ...(draft ? { watermark: { text: 'DRAFT, NOT SIGNED', color: STOP, opacity: 0.12, bold: true } } : {}),
+    // A heading does not end a page.
+    pageBreakBefore: ({ headlineLevel }, nodes) =>
+      headlineLevel === 1 && nodes.getFollowingNodesOnPage().length === 0,
     header: {
       margin: [48, 24, 48, 0],
       columns: [
@@ -171,7 +174,7 @@ function together(...stack: readonly Content[]): Content {
 
 /** A section as it is printed. */
 function sectionPart(section: Section, pictures: PdfPictures): Content[] {
-  const title: Content = { text: latin(section.title), style: 'section' };
+  const title: Content = { text: latin(section.title), style: 'section', headlineLevel: 1 };
   switch (section.kind) {
     case 'table':
       return [title, tablePart(section), ...wordsPart(section)];
@@ -325,6 +328,7 @@ function tablePart({ columns, rows }: Extract<Section, { kind: 'table' }>): Cont
   return {
     table: {
       headerRows: 1,
+      keepWithHeaderRows: 1,
       dontBreakRows: true,
       widths: columns.map(({ width }) => width ?? '*'),
       body: [

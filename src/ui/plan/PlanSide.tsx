@@ -1,5 +1,6 @@
 'use client';
-import { Stack, ToggleButton, Typography } from '@mui/material';
+import { Box, Stack, ToggleButton, Typography } from '@mui/material';
+import { useRef } from 'react';
 import { setupMeasure } from '@/core/methods/measure-text';
 import { areaOf, type FloorPlan, type PlanPage, type PointView, planProblems } from '@/core/plan';
 import { Card } from '../parts/Card';
@@ -43,19 +44,36 @@ export function PlanSide({
 }) {
   const { system, wants, rules, zone, now } = page;
   const problems = planProblems(plan, points, wants, rules);
+  const card = useRef<HTMLDivElement>(null);
+  const show = (id: string): void => {
+    select(id);
+    // From the list of the round one goes to the point, not only to its place on the plan.
+    requestAnimationFrame(() => card.current?.scrollIntoView?.({ block: 'start' }));
+  };
   const own = page.points.find(({ id }) => id === selected);
   return (
     <Stack spacing={1.5}>
-      {own ? (
-        <PointCard
-          key={own.id}
-          point={own}
-          zoneName={names.get(own.sampleId) ?? ''}
-          sheet={sheets.find(({ runId }) => runId === own.open)}
-          run={own.open ? held.get(own.open) : undefined}
-          canWrite={canWrite}
-        />
-      ) : null}
+      <RoundList
+        points={points}
+        zone={zone}
+        system={system}
+        now={now}
+        select={show}
+        held={held}
+        canWrite={canWrite}
+      />
+      <Box ref={card} sx={{ scrollMarginTop: 72 }}>
+        {own ? (
+          <PointCard
+            key={own.id}
+            point={own}
+            zoneName={names.get(own.sampleId) ?? ''}
+            sheet={sheets.find(({ runId }) => runId === own.open)}
+            run={own.open ? held.get(own.open) : undefined}
+            canWrite={canWrite}
+          />
+        ) : null}
+      </Box>
       {unplaced.length > 0 ? (
         <Card title="Not placed yet">
           <Stack direction="row" spacing={0.5} useFlexGap sx={{ flexWrap: 'wrap' }}>
@@ -94,15 +112,6 @@ export function PlanSide({
           );
         })}
       </Card>
-      <RoundList
-        points={points}
-        zone={zone}
-        system={system}
-        now={now}
-        select={select}
-        held={held}
-        canWrite={canWrite}
-      />
     </Stack>
   );
 }

@@ -98,7 +98,8 @@ export function PlanView({
     [page.points, plan, waiting, dragged],
   );
   const unplaced = page.points.filter(({ id, place }) => !place && !(id in waiting));
-  const changed = plan !== page.plan || pictureId !== page.pictureId;
+  // By what it says: the page brings a new one of the same words with each reading that was sent.
+  const changed = JSON.stringify(plan) !== JSON.stringify(page.plan) || pictureId !== page.pictureId;
   if (!plan)
     return canWrite ? (
       <BeginPlan
@@ -226,7 +227,7 @@ export function PlanView({
         alignItems: 'start',
       }}
     >
-      <Stack spacing={1}>
+      <Stack spacing={1} sx={{ position: { md: 'sticky' }, top: { md: 72 } }}>
         {canWrite ? (
           <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'center' }}>
             <ToggleButtonGroup
