@@ -4,9 +4,8 @@ export default defineConfig({
   testDir: 'e2e',
   timeout: 300_000,
   expect: { timeout: 45_000 },
-  // Files stand beside one another, the tests of one in their order. Most of a test at a press or a pump is waiting for
-  // it: four of them share two cores well.
-  workers: 4,
+  // Files stand beside one another, the tests of one in their order. Four of them on two cores were no faster.
+  workers: 2,
   fullyParallel: false,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],

@@ -68,7 +68,7 @@ test('points of a floor are proposed, moved without a network, and what was read
   await page.close();
 });
 
-test('a hole is read where no network is, by who works in the field, and is with the server later', async ({
+test('a hole is drilled where no network is, by who works in the field, and is with the server later', async ({
   browser,
 }) => {
   const page = await signedIn(browser, 'field', { width: 390, height: 844 });
@@ -76,33 +76,36 @@ test('a hole is read where no network is, by who works in the field, and is with
   await toLot(page, 'Waiting hall, ground floor');
   await page.getByRole('link', { name: 'Plan of the level' }).click();
   await page.waitForURL(/\/field\/floors\//);
-  await page.getByRole('button', { name: /to take along$/ }).click();
-  await expect(page.getByText('sheet open')).toBeVisible();
+  const look = async () => {
+    const hole = page.getByTestId('plan').getByRole('button', { name: /-H2, not read/ });
+    await hole.focus();
+    await page.keyboard.press('Enter');
+  };
+  await look();
+  await page.getByRole('button', { name: 'Begin: hole for humidity' }).click();
+  const thickness = page.getByLabel(/^Thickness$/);
+  await expect(thickness).toBeVisible();
+  await expectAccessible(page);
   // The page goes along with the sheet in it.
   await expect
     .poll(() =>
       page.evaluate(async () => {
         const kept = await (await caches.open('bricole-field')).match(location.href);
-        return (await kept?.text())?.includes('slabTemperature') ?? false;
+        return (await kept?.text())?.includes('"method\\":\\"slab-hole') ?? false;
       }),
     )
     .toBe(true);
-  const look = () => page.getByRole('button', { name: /^Show .*-H1$/ }).click();
-  const concrete = page.getByLabel(/^Concrete, in the hole/);
-  await look();
-  await expect(concrete).toBeVisible();
-  await expectAccessible(page);
   await page.context().setOffline(true);
-  await concrete.fill('66');
-  await concrete.press('Enter');
+  await thickness.fill('5.5');
+  await thickness.press('Enter');
   await expect(page.getByText('Not sent yet: readings of 1 sheet are kept on this device.')).toBeVisible();
   await page.reload();
   await look();
-  await expect(concrete).toHaveValue('66');
+  await expect(thickness).toHaveValue('5.5');
   await page.context().setOffline(false);
   await expect(page.getByText(/^Not sent yet: readings/)).toHaveCount(0);
   await page.reload();
   await look();
-  await expect(concrete).toHaveValue('66');
+  await expect(thickness).toHaveValue('5.5');
   await page.close();
 });

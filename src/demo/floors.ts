@@ -24,8 +24,8 @@ interface Zone {
   readonly name: string;
   readonly area: string;
   readonly walls: string;
-  /** Thickness and depth of each hole, in. */
-  readonly holes: readonly (readonly [thickness: string, depth: string])[];
+  /** Thickness and depth of each hole, in, and the serial number of the sensor that stays in it, where one does. */
+  readonly holes: readonly (readonly [thickness: string, depth: string, serial?: string])[];
   readonly drilledDaysAgo: number;
   readonly visits: readonly Visit[];
   /** pH at each hole, read at the second visit; none where it is still to be read. */
@@ -39,9 +39,9 @@ const ZONES: readonly Zone[] = [
     area: '930 ft2',
     walls: '2',
     holes: [
-      ['5.5', '2.19'],
-      ['5.5', '2.25'],
-      ['5.75', '2.31'],
+      ['5.5', '2.19', 'RH-0411'],
+      ['5.5', '2.25', 'RH-0412'],
+      ['5.75', '2.31', 'RH-0413'],
     ],
     drilledDaysAgo: 41,
     visits: [
@@ -167,6 +167,7 @@ export async function addFloors(db: Database, { act, read }: Hands, jobId: strin
         visit,
         now.getTime() - visit.daysAgo * DAY,
         visit.daysAgo === 39,
+        zone.holes.some(([, , serial]) => serial) ? { pack: 'SP-01' } : undefined,
       );
     zones.push(sampleId);
   }
@@ -235,7 +236,8 @@ async function drawHall(
     walls: place === 0 ? [2, 3] : place === 1 ? [0, 2] : [2],
   }));
   const corridors = [{ what: 'heating tubes', outline: box(22.4, 29.2, 2, 4.6) }];
-  const plan = { id: randomUUID(), lotId, ...HALL, zones: drawn, corridors, locked: false };
+  const flags = [{ what: 'last pour', at: { x: 17.3, y: 2 } }];
+  const plan = { id: randomUUID(), lotId, ...HALL, zones: drawn, corridors, flags, locked: false };
   await act('laboratory', drawPlan, plan, at);
   const places = [];
   for (const [place, sampleId] of zones.entries())
@@ -263,7 +265,7 @@ export async function drill(
   begun: number,
 ): Promise<void> {
   for (const [place, hole] of holes.entries()) {
-    const [thickness, depth] = sizes[place] ?? ['5.5', '2.19'];
+    const [thickness, depth, serial] = sizes[place] ?? ['5.5', '2.19'];
     const sealed = begun + (40 + 14 * place) * MINUTE;
     const asked = { method: 'slab-hole', specimenId: hole.id };
     const { runId } = await act('laboratory', startRun, asked, sealed - 12 * MINUTE);
@@ -275,19 +277,21 @@ export async function drill(
       cleaned: 'true',
       depth,
       lined: 'true',
+      ...(serial ? { serial } : {}),
       sealedAt: iso(sealed),
     };
     await read('laboratory', runId, readings, sealed, true);
   }
 }
 
-/** All holes of a zone read at one visit. */
+/** All holes of a zone read at one visit. @param by what they are read with; absent: a probe that is brought along */
 export async function visitHoles(
   { act, read }: Hands,
   holes: readonly SpecimenView[],
   { daysAgo, slab, room, shows }: Visit,
   from: number,
   first: boolean,
+  by: Readonly<Record<string, string>> | undefined = undefined,
 ): Promise<void> {
   for (const [place, hole] of holes.entries()) {
     const at = from + place * 9 * MINUTE;
@@ -297,11 +301,13 @@ export async function visitHoles(
     const readings = {
       service: first ? 'proven' : 'kept',
       capped: 'true',
-      probe: 'HP-01',
-      salt: 'kcl',
-      saltTemperature: '74',
-      saltShown: '84.3',
-      saltAt: iso(at - (3 + (daysAgo % 5)) * DAY),
+      ...(by ?? {
+        probe: 'HP-01',
+        salt: 'kcl',
+        saltTemperature: '74',
+        saltShown: '84.3',
+        saltAt: iso(at - (3 + (daysAgo % 5)) * DAY),
+      }),
       slabTemperature: String(slab),
       probeTemperature: String(slab),
       humidityFirst: (shown - 0.3).toFixed(1),

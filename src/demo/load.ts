@@ -198,7 +198,8 @@ class Loader {
       }
       // The one before too: a test of some weeks ago is judged by what was in force then.
       const before = kind === 'pressure meter' ? 2.7 : 11.5;
-      for (const months of [monthsAgo + before, monthsAgo]) {
+      // A pack has one certificate, that of its maker.
+      for (const months of 'serials' in item ? [monthsAgo] : [monthsAgo + before, monthsAgo]) {
         await this.act(
           'laboratory',
           recordVerification,
@@ -208,6 +209,7 @@ class Loader {
             certificate: months === monthsAgo ? certificate : '',
             ...('from' in item ? { verifiedFrom: item.from, verifiedTo: item.to } : {}),
             ...('verifiedAt' in item ? { loads: item.verifiedAt } : {}),
+            ...('serials' in item ? { serials: item.serials } : {}),
           },
           this.now,
         );

@@ -161,6 +161,15 @@ export const EQUIPMENT = [
     certificate: 'SV-2255',
   },
   {
+    number: 'SP-01',
+    kind: 'sensor pack',
+    name: 'Humidity sensors that stay in the hole, pack of 60',
+    place: 'Floor case',
+    monthsAgo: 4,
+    certificate: 'HS-7716',
+    serials: 'RH-0400 to RH-0459',
+  },
+  {
     number: 'PT-01',
     kind: 'pull-off tester',
     name: 'Pull-off tester, hand pump, seat that aligns itself',

@@ -164,6 +164,8 @@ export async function equipmentFacts(
       ...(item.compound ? { compound: item.compound } : {}),
       ...(feedAddress(item.number) ? { live: true } : {}),
       ...(last ? { verifiedOn: last.verifiedOn } : {}),
+      ...(last?.certificate ? { certificate: last.certificate } : {}),
+      ...(last?.serials ? { serials: last.serials } : {}),
       ...(last?.verifiedFrom ? { verifiedFrom: last.verifiedFrom } : {}),
       ...(last?.verifiedTo ? { verifiedTo: last.verifiedTo } : {}),
     };

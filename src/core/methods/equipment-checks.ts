@@ -9,6 +9,7 @@ import type { EquipmentFacts, RunSetup } from './setup';
 export function intervalLimit(kind: string): LimitId {
   if (kind === 'compression machine') return 'machine.verification';
   if (kind === 'capping compound') return 'caps.lot-interval';
+  if (kind === 'sensor pack') return 'equipment.pack';
   return kind === 'pressure meter' ? 'air-pressure.standardised' : 'equipment.yearly';
 }
 

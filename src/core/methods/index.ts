@@ -10,6 +10,7 @@ export * from './machine-facts';
 export * from './main-result';
 export * from './pad-facts';
 export * from './rows-field';
+export * from './serials';
 export * from './setup';
 export * from './specified';
 export * from './steps-of';

@@ -5,6 +5,11 @@ const C1077 = standard('ASTM C1077');
 
 export const LIMITS = {
   ...group('Testing machine', commonPractice, {
+    'equipment.pack': r(
+      'Months that the certificate of a pack of sensors holds, its maker silent',
+      '<= 24',
+      ourChoice('a sensor that is used once is not calibrated again: what its maker states counts'),
+    ),
     'equipment.yearly': r('Months between checks of callipers, thermometers and slump moulds', '<= 12'),
   }),
   ...group('Laboratory', ourChoice('the hours of the house, for what must not end while nobody is there'), {

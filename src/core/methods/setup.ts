@@ -34,6 +34,9 @@ export class EquipmentFacts {
   @IsOptional() @IsString() name?: string;
   /** Date of the last verification, `2031-04-02`. */
   @IsOptional() @IsDay() verifiedOn?: string;
+  /** The number of that certificate, and the serial numbers it is of. */
+  @IsOptional() @IsString() certificate?: string;
+  @IsOptional() @IsString() serials?: string;
   @IsOptional() @MeasureText('force') verifiedFrom?: string;
   @IsOptional() @MeasureText('force') verifiedTo?: string;
   @IsOptional() @IsBoolean() inService?: boolean;

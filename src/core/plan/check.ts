@@ -18,16 +18,16 @@ export interface ZoneWants {
 
 /**
  * Where points lie against what is asked of them: in their zone, in no corridor, apart, one by each exterior wall, enough of
- * each kind.
+ * each kind, one at each place that is flagged.
  * @param rules distances, m, and how they are written
  * @returns in the order of what matters most; none where all is well
  * Source: count and walls by ASTM F2170 (from memory); the other distances are our choice.
  */
 export function planProblems(
-  { zones, corridors }: FloorPlan,
+  { zones, corridors, flags = [] }: FloorPlan,
   points: readonly PlanPoint[],
   wants: readonly ZoneWants[],
-  rules: PlanRules & { readonly wallText: string; readonly pointText: string },
+  rules: PlanRules & { readonly wallText: string; readonly flagText: string; readonly pointText: string },
 ): readonly PlanProblem[] {
   const problems: PlanProblem[] = [];
   const say = (text: string, labels: readonly string[] = []): void => {
@@ -48,6 +48,9 @@ export function planProblems(
     for (const other of points.slice(place + 1))
       if (one.form === other.form && apart(one.at, other.at) < rules.point - 1e-9)
         say(`${one.label} and ${other.label} are nearer than ${rules.pointText}.`, [one.label, other.label]);
+  for (const { what, at } of flags)
+    if (!points.some((point) => apart(point.at, at) <= rules.flag + 1e-9))
+      say(`${what}: no point within ${rules.flagText}.`);
   for (const { sampleId, name, forms } of wants) {
     const zone = zones.find((each) => each.sampleId === sampleId);
     const inside = points.filter(

@@ -44,7 +44,9 @@ export interface PlanPage {
   readonly rules: {
     readonly wall: number;
     readonly point: number;
+    readonly flag: number;
     readonly wallText: string;
+    readonly flagText: string;
     readonly pointText: string;
   };
 }

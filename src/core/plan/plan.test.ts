@@ -23,7 +23,7 @@ const outline = (...corners: readonly (readonly [number, number])[]): Outline =>
   corners.map(([x, y]) => ({ x, y }));
 const ROOM = outline([0, 0], [12, 0], [12, 8], [0, 8]);
 const ANGLE = outline([0, 0], [80, 0], [80, 40], [40, 40], [40, 70], [0, 70]);
-const rules = { wall: 1, point: 0.3, wallText: '≤ 1 m', pointText: '0.3 m' };
+const rules = { wall: 1, flag: 1, point: 0.3, wallText: '≤ 1 m', flagText: '1 m', pointText: '0.3 m' };
 
 describe('an outline', () => {
   // Shoelace formula: 80 × 40 and 40 × 30.
@@ -92,6 +92,21 @@ describe('places that are proposed', () => {
         ...found.flatMap(({ at }, place) => found.slice(place + 1).map((other) => apart(at, other.at))),
       ),
     ).toBeGreaterThan(3);
+  });
+  it('stand at what is flagged before all, beside it where it cannot be drilled, and once only', () => {
+    const flag = { what: 'last pour', at: { x: 4, y: 4 } };
+    const at = (over: object) =>
+      proposePoints({ outline: ROOM, walls: [0] }, 3, { ...about, flags: [flag], ...over });
+    expect(at({})[0]).toEqual({ at: flag.at, why: 'last pour' });
+    expect(at({ taken: [{ x: 4.5, y: 4 }] }).map(({ why }) => why)).not.toContain('last pour');
+    const tube = { what: 'tube', outline: outline([3.7, 0], [4.3, 0], [4.3, 8], [3.7, 8]) };
+    const [beside] = at({ corridors: [tube] });
+    expect(beside?.why).toBe('last pour');
+    expect(apart(beside?.at ?? flag.at, flag.at)).toBeGreaterThan(0.3);
+    expect(apart(beside?.at ?? flag.at, flag.at)).toBeLessThanOrEqual(1);
+    // One of another zone is no business of this one.
+    const other = { what: 'far', at: { x: 40, y: 4 } };
+    expect(at({ flags: [other] }).map(({ why }) => why)).not.toContain('far');
   });
   it('need none by a wall that has one', () => {
     const taken = [{ x: 6, y: 0.5 }];
@@ -163,6 +178,12 @@ describe('what is wrong with where points lie', () => {
   const good = [point('A-H1', 'a', 6, 0.6), point('A-H2', 'a', 3, 6), point('B-H1', 'b', 18, 4)];
   const said = (points: readonly PlanPoint[], of = plan) =>
     planProblems(of, points, wants, rules).map(({ text }) => text);
+  it('says which flag has no point near it', () => {
+    const flags = [{ what: 'low spot', at: { x: 6, y: 3 } }];
+    const point = (x: number) => ({ label: 'H1', sampleId: 'a', form: 'slab-hole', at: { x, y: 3 } });
+    expect(said([point(8)], { ...plan, flags })).toContain('low spot: no point within 1 m.');
+    expect(said([point(7)], { ...plan, flags }).join()).not.toContain('low spot');
+  });
   it('is nothing where all is well', () => {
     expect(said(good)).toEqual([]);
   });

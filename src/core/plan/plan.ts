@@ -13,12 +13,19 @@ export interface Corridor {
   readonly outline: Outline;
 }
 
+/** A place that wants a test whatever the count says: a low spot, the last pour, where water stood. */
+export interface Flag {
+  readonly what: string;
+  readonly at: Spot;
+}
+
 /** A floor as it is drawn; m. */
 export interface FloorPlan {
   readonly width: number;
   readonly height: number;
   readonly zones: readonly PlanZone[];
   readonly corridors: readonly Corridor[];
+  readonly flags?: readonly Flag[];
   /** Nothing of it is moved any more. */
   readonly locked: boolean;
 }
@@ -35,6 +42,8 @@ export interface PlanPoint {
 export interface PlanRules {
   /** A point by each exterior wall lies no farther from it. */
   readonly wall: number;
+  /** A point for each flag lies no farther from it. */
+  readonly flag: number;
   /** From an earlier point. */
   readonly point: number;
 }

@@ -1,5 +1,5 @@
 import { apart, areaOf, contains, fromEdge, type Outline, type Spot, sidesOf } from './geometry';
-import type { Corridor, PlanRules, PlanZone } from './plan';
+import type { Corridor, Flag, PlanRules, PlanZone } from './plan';
 
 /** A place that is proposed, and why there. */
 export interface Proposal {
@@ -14,16 +14,26 @@ const MOST = 12_000;
 const FROM_WALL = 0.6;
 
 /**
- * Places for so many points in a zone: one by each exterior wall, the others as far from one another and from the edge as
+ * Places for so many points in a zone: one at each flag, one by each exterior wall, the others as far from one another and from the edge as
  * they can be; none in a corridor, none on another.
  * @param count how many are wanted @param taken points that are there already
- * @returns as many as find room, those by walls first
+ * @returns as many as find room, those at flags first, then those by walls
  * Source: one by each exterior wall, ASTM F2170 (from memory); the spread is our choice.
  */
 export function proposePoints(
   { outline, walls }: Pick<PlanZone, 'outline' | 'walls'>,
   count: number,
-  { corridors, taken, rules }: { corridors: readonly Corridor[]; taken: readonly Spot[]; rules: PlanRules },
+  {
+    corridors,
+    flags = [],
+    taken,
+    rules,
+  }: {
+    corridors: readonly Corridor[];
+    flags?: readonly Flag[] | undefined;
+    taken: readonly Spot[];
+    rules: PlanRules;
+  },
 ): readonly Proposal[] {
   const free = (at: Spot): boolean =>
     contains(outline, at) && !corridors.some((each) => contains(each.outline, at));
@@ -34,6 +44,13 @@ export function proposePoints(
     found.push({ at, why });
   };
   const clear = (at: Spot): boolean => free(at) && chosen.every((each) => apart(each, at) >= rules.point);
+  for (const { what, at } of flags) {
+    if (found.length >= count || !contains(outline, at)) continue;
+    if (chosen.some((each) => apart(each, at) <= rules.flag)) continue;
+    // Where the flag itself lies over something, the nearest place beside it.
+    const near = [at, ...gridIn(outline).toSorted((a, b) => apart(a, at) - apart(b, at))].find(clear);
+    if (near && apart(near, at) <= rules.flag) take(near, what);
+  }
   const sides = sidesOf(outline);
   for (const wall of walls) {
     const side = sides[wall];

@@ -19,6 +19,7 @@ const PLAN: ReportedPlan = {
   height: 10,
   zones: [{ name: 'Pour A', outline, walls: [0, 1] }],
   corridors: [],
+  flags: [],
   points: [
     { label: 'F-1-H1', short: 'H1', at: { x: 5, y: 5 }, value: '83 %', stands: 'holds' },
     { label: 'F-1-H2', short: 'H2', at: { x: 15, y: 5 }, value: '91 %', stands: 'does not hold' },
@@ -65,6 +66,10 @@ describe('a plan in a report', () => {
   it('names a corridor for what it is', () =>
     expect(said(planDrawing({ ...PLAN, corridors: [{ what: 'Tendons', outline }] }, 'SI'))).toContain(
       'Tendons: no hole',
+    ));
+  it('shows where a test was wanted, and why', () =>
+    expect(said(planDrawing({ ...PLAN, flags: [{ what: 'low spot', at: { x: 2, y: 3 } }] }, 'SI'))).toContain(
+      'low spot',
     ));
   it('fits every floor on a page', () =>
     fc.assert(

@@ -1,6 +1,7 @@
 import type { Outline, Spot } from '../plan/geometry';
 import { sidesOf } from '../plan/geometry';
 import { markOf } from '../plan/mark';
+import type { Flag } from '../plan/plan';
 import type { System } from '../quantity';
 import type { Drawing, Ink, Shape } from './drawing';
 
@@ -24,6 +25,7 @@ export interface ReportedPlan {
     readonly walls: readonly number[];
   }[];
   readonly corridors: readonly { readonly what: string; readonly outline: Outline }[];
+  readonly flags: readonly Flag[];
   readonly points: readonly ReportedPoint[];
   /** Points that nobody gave a place, by their labels. */
   readonly unplaced: readonly string[];
@@ -84,6 +86,19 @@ export function planDrawing(plan: ReportedPlan, system: System): Drawing {
         },
         textAt(on(outline[0] ?? { x: 0, y: 0 }), [3, 9], `${what}: no hole`, 'stop', 7.5),
       ]),
+      ...plan.flags.flatMap(({ what, at }): Shape[] => {
+        const { x, y } = on(at);
+        const through = [
+          { x, y },
+          { x, y: y - 14 },
+          { x: x + 9, y: y - 10.5 },
+          { x, y: y - 7 },
+        ];
+        return [
+          { kind: 'path', through, stroke: 'quiet', width: 1, fill: 'quiet' },
+          textAt({ x, y }, [3, 8], what, 'quiet', 7.5),
+        ];
+      }),
       ...plan.points.flatMap((point) => pointShapes(point, on(point.at))),
       { kind: 'path', through: rectangle(width, height), closed: true, stroke: 'ink', width: 1 },
       {

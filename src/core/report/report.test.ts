@@ -239,6 +239,7 @@ describe('a place in a report', () => {
       height: 4,
       zones: [],
       corridors: [],
+      flags: [],
       points: [],
       unplaced: ['S-1-H4'],
       picture,

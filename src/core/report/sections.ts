@@ -332,7 +332,7 @@ function planSection({ plan }: ReportContent): Section[] {
       drawing,
       ...(picture ? { picture: { of: picture, height: drawing.width * (plan.height / plan.width) } } : {}),
       notes: [
-        'Filled: read; hollow: not read; crossed: does not hold. Thick sides are exterior walls. Nothing was measured between the points.',
+        'Filled: read; hollow: not read; crossed: does not hold. Thick sides are exterior walls; a flag wanted a test near it. Nothing was measured between the points.',
         ...(unplaced.length > 0 ? [`Without a place on the plan: ${unplaced.join(', ')}.`] : []),
         ...(picture ? [`Drawn over ${picture.name}, SHA-256 ${picture.sha256}.`] : []),
       ],

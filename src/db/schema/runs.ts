@@ -167,6 +167,8 @@ export const equipmentVerifications = pgTable(
     /** Ends of the verified range with their unit, for machines. */
     verifiedFrom: text('verified_from'),
     verifiedTo: text('verified_to'),
+    /** The serial numbers that its certificate is of: a pack of sensors has one for all. */
+    serials: text('serials'),
     /** What a machine showed at each load that was applied, as the certificate lists them. */
     loads: jsonb('loads').$type<{ unit: 'lbf' | 'kN'; pairs: string[][] }>(),
     /** What a lot of capping compound proved: the mean of its cubes, with its unit. */

@@ -25,7 +25,7 @@ import {
   limitEndProblem,
   shippedLimit,
 } from '@/core/limits';
-import { fieldsOf, IsDay, MachineFacts, PadFacts, setupMeasure } from '@/core/methods';
+import { fieldsOf, IsDay, MachineFacts, PadFacts, serialsProblem, setupMeasure } from '@/core/methods';
 import { readableChange, STRESS_UNIT } from '@/core/methods/press';
 import { METHODS } from '@/core/methods/registry';
 import { verifiedLoads } from '@/core/press';
@@ -100,6 +100,11 @@ export class RecordVerificationInput {
   @IsString()
   @MaxLength(80, { message: 'Certificate: at most 80 characters.' })
   certificate?: string;
+  /** The serial numbers that the certificate is of, for a pack. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(1000, { message: 'Serial numbers: at most 1,000 characters.' })
+  serials?: string;
 }
 
 /** The range that the loads of a verification prove, or what keeps them from proving one, at their field. */
@@ -164,8 +169,17 @@ export const recordVerification = defineUseCase({
           'A machine is verified over a range of load: give both ends, or the loads it was verified at.',
       });
     }
+    const serials = item.kind === 'sensor pack' ? (input.serials?.trim() ?? '') : '';
+    if (item.kind === 'sensor pack') {
+      const bad = serials ? serialsProblem(serials) : 'Serial numbers: those that the certificate is of.';
+      refuseFields({
+        ...(bad ? { serials: bad } : {}),
+        ...(input.certificate?.trim() ? {} : { certificate: 'Certificate: its number is needed.' }),
+      });
+    }
     await tx.insert(equipmentVerifications).values({
       equipmentId: item.id,
+      serials: serials || null,
       verifiedOn: input.verifiedOn,
       verifiedFrom: from,
       verifiedTo: to,

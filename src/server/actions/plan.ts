@@ -59,6 +59,14 @@ class CorridorInput extends OutlineInput {
   what: string;
 }
 
+class FlagInput {
+  @IsNotEmpty({ message: 'Why a test is wanted there: a low spot, the last pour.' })
+  @IsString()
+  @MaxLength(80, { message: 'Why a test is wanted there: at most 80 characters.' })
+  what: string;
+  @ValidateNested() @Type(() => SpotInput) at: SpotInput;
+}
+
 export class DrawPlanInput {
   @IsUUID() id: string;
   @IsUUID() lotId: string;
@@ -83,6 +91,12 @@ export class DrawPlanInput {
   @ValidateNested({ each: true })
   @Type(() => CorridorInput)
   corridors: CorridorInput[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => FlagInput)
+  flags?: FlagInput[];
   @IsBoolean() locked: boolean;
 }
 
@@ -128,6 +142,7 @@ export const drawPlan = defineUseCase({
         walls: [...new Set(walls)].filter((wall) => wall < outline.length),
       })),
       corridors: input.corridors.map(({ what, outline }) => ({ what, outline: spots(outline) })),
+      flags: (input.flags ?? []).map(({ what, at: { x, y } }) => ({ what, at: { x, y } })),
       locked: input.locked,
     };
     await tx.insert(lotPlans).values({

@@ -31,11 +31,11 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
           .where(and(anyOf(waits.specimenId, ids), or(isNull(waits.doneAt), gt(waits.doneAt, now))))
           .orderBy(asc(waits.opensAt));
   const asked = { ...mix.asked };
-  const distance = (id: 'plan.wall' | 'plan.point'): string => {
+  const distance = (id: 'plan.wall' | 'plan.flag' | 'plan.point'): string => {
     const { low, high, unit } = limits.of(id, job.system);
     return plainOf(high ?? low ?? exact(0), unit);
   };
-  const metres = (id: 'plan.wall' | 'plan.point'): number => {
+  const metres = (id: 'plan.wall' | 'plan.flag' | 'plan.point'): number => {
     const limit = limits.of(id, 'SI');
     return (limit.high ?? limit.low)?.toNumber() ?? 0;
   };
@@ -89,7 +89,9 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
     rules: {
       wall: metres('plan.wall'),
       point: metres('plan.point'),
+      flag: metres('plan.flag'),
       wallText: distance('plan.wall'),
+      flagText: distance('plan.flag'),
       pointText: distance('plan.point'),
     },
   };

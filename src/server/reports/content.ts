@@ -408,7 +408,14 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
       .map((field) => {
         const number = String(input[field.name]);
         const facts = run.setup?.equipment?.find((each) => each.number === number);
-        return `${field.label} ${number}${facts?.verifiedOn ? `, verified ${facts.verifiedOn}` : ''}`;
+        return [
+          `${field.label} ${number}`,
+          facts?.verifiedOn ? `verified ${facts.verifiedOn}` : '',
+          facts?.certificate ? `certificate ${facts.certificate}` : '',
+          facts?.serials ? `of ${facts.serials}` : '',
+        ]
+          .filter(Boolean)
+          .join(', ');
       }),
     valid: isReportable(outcome?.findings ?? []),
     ...(kept && system ? { log: logOf(kept, system) } : {}),

@@ -39,6 +39,7 @@ export async function planOf(
         walls,
       })),
       corridors: plan.corridors,
+      flags: plan.flags ?? [],
       points: points.flatMap(({ place, ...point }) =>
         place ? [{ ...point, at: { x: place.x * plan.width, y: place.y * plan.height } }] : [],
       ),

@@ -11,6 +11,7 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { type KeyboardEvent, useCallback, useMemo, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import {
   emptyPlan,
   type FloorPlan,
@@ -29,18 +30,20 @@ import { useNotice } from '../parts/Notice';
 import type { Run } from '../runsheet/run';
 import type { RunSheetData } from '../runsheet/types';
 import { BeginPlan } from './BeginPlan';
+import { Drawn } from './Drawn';
 import { lengthText, metresOf } from './lengths';
 import { PictureButton } from './PictureButton';
 import { type DrawnPoint, PlanCanvas } from './PlanCanvas';
 import { PlanSide } from './PlanSide';
 import { usePlaces } from './use-places';
 
-type Tool = 'points' | 'zone' | 'walls' | 'corridor' | 'scale';
+type Tool = 'points' | 'zone' | 'walls' | 'corridor' | 'flag' | 'scale';
 const TOOLS: readonly (readonly [Tool, string])[] = [
   ['points', 'Points'],
   ['zone', 'Zones'],
   ['walls', 'Walls'],
   ['corridor', 'No drilling'],
+  ['flag', 'Test here'],
   ['scale', 'Scale'],
 ];
 const SAYS: Readonly<Record<Tool, string>> = {
@@ -49,6 +52,7 @@ const SAYS: Readonly<Record<Tool, string>> = {
   zone: 'Press the corners of the zone one after the other, then close it.',
   walls: 'Press the sides that are exterior walls: each wants a point within reach.',
   corridor: 'Press the corners of what may not be drilled: tendons, tubes, heating. Then say what it is.',
+  flag: 'Say why a test is wanted there, then press the place: a low spot, the last pour, where water stood.',
   scale: 'Press two places that are a known way apart, then say how far.',
 };
 /** One press of an arrow key, m: a foot, or a quarter of a metre. */
@@ -114,18 +118,19 @@ export function PlanView({
     ) : (
       <Empty>This floor has no plan yet.</Empty>
     );
+  const { flags = [] } = plan;
   const change = (next: FloorPlan): void => {
     setBefore((list) => [...list.slice(-30), plan]);
     setPlan(next);
   };
   const save = async (next: FloorPlan = plan): Promise<void> => {
-    const { width, height, zones, corridors, locked } = next;
+    const { width, height, zones, corridors, flags = [], locked } = next;
     const reply = await perform('draw-plan', {
       id: newId(),
       lotId,
       ...(pictureId ? { pictureId } : {}),
       ...(page.planId ? { basedOn: page.planId } : {}),
-      ...{ width, height, zones, corridors, locked },
+      ...{ width, height, zones, corridors, flags, locked },
     });
     notice(reply.ok ? 'The plan is kept.' : reply.message, reply.ok ? 'success' : 'error');
     if (reply.ok) refresh();
@@ -159,6 +164,9 @@ export function PlanView({
         place(own.id, at);
         setSelected(unplaced.find(({ id }) => id !== own.id)?.id ?? null);
       }
+    } else if (tool === 'flag') {
+      if (what.trim()) change({ ...plan, flags: [...flags, { what: what.trim(), at }] });
+      else notice('Say first why a test is wanted there.', 'error');
     } else if (tool === 'scale') setDraft((list) => (list.length >= 2 ? [at] : [...list, at]));
     else if (tool !== 'walls') setDraft((list) => [...list, at]);
   };
@@ -182,6 +190,7 @@ export function PlanView({
       ...size,
       zones: plan.zones.map((each) => ({ ...each, outline: larger(each.outline) })),
       corridors: plan.corridors.map((each) => ({ ...each, outline: larger(each.outline) })),
+      flags: flags.map(({ what: why, at: { x, y } }) => ({ what: why, at: { x: x * by, y: y * by } })),
     });
     setDraft([]);
     setDistance('');
@@ -194,6 +203,7 @@ export function PlanView({
         const taken = points.filter((point) => point.form === form).map(({ at }) => at);
         const found = proposePoints({ outline, walls }, free.length, {
           corridors: plan.corridors,
+          flags,
           taken,
           rules,
         });
@@ -263,10 +273,10 @@ export function PlanView({
                 ))}
               </TextField>
             ) : null}
-            {tool === 'corridor' ? (
+            {tool === 'corridor' || tool === 'flag' ? (
               <TextField
                 size="small"
-                label="What lies there"
+                label={tool === 'flag' ? 'Why a test is wanted there' : 'What lies there'}
                 value={what}
                 onChange={(event) => setWhat(event.target.value)}
               />
@@ -320,6 +330,19 @@ export function PlanView({
             </Button>
           </Stack>
         ) : null}
+        {canWrite && !plan.locked ? (
+          <Drawn
+            items={tool === 'corridor' ? plan.corridors : tool === 'flag' ? flags : []}
+            remove={(place) => {
+              const without = <T,>(list: readonly T[]): T[] => list.filter((_, order) => order !== place);
+              change(
+                tool === 'flag'
+                  ? { ...plan, flags: without(flags) }
+                  : { ...plan, corridors: without(plan.corridors) },
+              );
+            }}
+          />
+        ) : null}
         {canWrite ? (
           <Typography variant="body2" color="text.secondary">
             {plan.locked ? 'The plan is locked: nothing of it is moved.' : SAYS[tool]}
@@ -371,9 +394,12 @@ export function PlanView({
         </Typography>
       </Stack>
       {sheets.map((data) => (
-        <InMethodFolder key={data.runId} id={data.method}>
-          <RunHolder data={data} now={page.now} onRun={hold} />
-        </InMethodFolder>
+        // A sheet whose part of the application is not on this device must not take the plan with it.
+        <ErrorBoundary key={data.runId} fallback={null}>
+          <InMethodFolder id={data.method}>
+            <RunHolder data={data} now={page.now} onRun={hold} />
+          </InMethodFolder>
+        </ErrorBoundary>
       ))}
       <PlanSide
         page={page}

@@ -45,10 +45,15 @@ export function PointCard({
           {`Open ${short}`}
         </Button>
       </Stack>
-      {sheet ? (
+      {sheet && !run ? (
+        <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+          Its sheet is being fetched. Without a network it is not on this device yet.
+        </Typography>
+      ) : null}
+      {sheet && run ? (
         <KeypadProvider value={true}>
           <TestCard
-            title={run?.method.title ?? short}
+            title={run.method.title}
             data={sheet}
             run={run}
             sound={false}

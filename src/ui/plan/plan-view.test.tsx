@@ -2,12 +2,19 @@
 import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { emptyPlan, type PlanPage, type PointView } from '@/core/plan';
+import type { RunSheetData } from '../runsheet/types';
 import { areaText, lengthText, metresOf } from './lengths';
 import { PlanView } from './PlanView';
 
 const sent: { useCase: string; data: Record<string, unknown> }[] = [];
 let answer: () => Response = () => Response.json({});
 vi.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
+// A part of the application that was not kept on the device.
+vi.mock('../methods/registry', () => ({
+  InMethodFolder: () => {
+    throw new Error('failed to load chunk');
+  },
+}));
 const told: string[] = [];
 vi.mock('../parts/Notice', () => ({ useNotice: () => (text: string) => told.push(text) }));
 
@@ -53,7 +60,7 @@ const page = (over: Partial<PlanPage> = {}): PlanPage => ({
       forms: [{ form: 'slab-hole', text: 'Hole', count: 2 }],
     },
   ],
-  rules: { wall: 1, point: 0.3, wallText: '1 m', pointText: '0.3 m' },
+  rules: { wall: 1, flag: 1, point: 0.3, wallText: '1 m', flagText: '1 m', pointText: '0.3 m' },
   ...over,
 });
 
@@ -155,6 +162,25 @@ describe('a plan that is drawn', () => {
   });
 });
 
+describe('a place that wants a test', () => {
+  it('is flagged with its reason, has a point proposed at it, and can be taken away', async () => {
+    render(<PlanView page={page()} canWrite />);
+    fireEvent.click(button('Test here'));
+    press(3, 4);
+    expect(told).toEqual(['Say first why a test is wanted there.']);
+    fireEvent.change(screen.getByLabelText('Why a test is wanted there'), { target: { value: 'by the drain' } });
+    press(3, 4);
+    expect(screen.getByText('by the drain: no point within 1 m.')).toBeDefined();
+    fireEvent.click(button('Points'));
+    fireEvent.click(button('Propose places'));
+    await waitFor(() => expect(sent.at(-1)?.useCase).toBe('place-points'));
+    expect(sent.at(-1)?.data.places).toContainEqual({ specimenId: 'id-H1', x: 0.15, y: 0.5 });
+    fireEvent.click(button('Test here'));
+    fireEvent.click(screen.getByLabelText('Take away by the drain'));
+    expect(screen.queryByText(/by the drain/u)).toBeNull();
+  });
+});
+
 describe('points on it', () => {
   it('are put where they are pressed, moved by the keys, and sent', async () => {
     render(<PlanView page={page()} canWrite />);
@@ -243,6 +269,17 @@ describe('a round', () => {
     fireEvent.click(button('Open 2 sheets to take along'));
     await waitFor(() => expect(told).toEqual(['H1: You do not have the right to do this.']));
     expect(sent).toHaveLength(1);
+  });
+  it('keeps the plan where a sheet is not on the device', () => {
+    const said = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+    const sheet = { runId: 'run-2', method: 'slab-humidity' } as RunSheetData;
+    render(
+      <PlanView page={page({ points: [due('H2', 0.2, { open: 'run-2' })] })} sheets={[sheet]} canWrite />,
+    );
+    fireEvent.click(button('Show TST-001-H2'));
+    expect(screen.getByText(/Without a network it is not on this device yet/u)).toBeDefined();
+    expect(screen.getByTestId('plan')).toBeDefined();
+    said.mockRestore();
   });
   it('begins one test at the point that is looked at; who only reads begins none', async () => {
     const { unmount } = render(<PlanView page={page({ points: [due('H1', 0.1)] })} canWrite />);

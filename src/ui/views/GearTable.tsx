@@ -189,7 +189,20 @@ export function GearTable({
                                   { name: 'loadsIn', label: 'Loads in', options: FORCES },
                                 ]
                               : []),
-                            { name: 'certificate', label: 'Certificate', optional: true },
+                            {
+                              name: 'certificate',
+                              label: 'Certificate',
+                              optional: item.kind !== 'sensor pack',
+                            },
+                            ...(item.kind === 'sensor pack'
+                              ? [
+                                  {
+                                    name: 'serials',
+                                    label: 'Serial numbers it is of',
+                                    help: 'As RH-0400 to RH-0460, RH-0475.',
+                                  },
+                                ]
+                              : []),
                           ]}
                           submit="Record"
                           done={`Verification of ${item.number} recorded.`}

@@ -88,6 +88,7 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
                 ? `${item.last.verifiedFrom} to ${item.last.verifiedTo}`
                 : [
                     item.last?.strength ?? '',
+                    item.last?.serials ?? '',
                     ...(item.compound?.usableTo ? [`qualified to ${item.compound.usableTo}`] : []),
                     ...(item.compound?.potLow
                       ? [`pot ${item.compound.potLow} to ${item.compound.potHigh}`]

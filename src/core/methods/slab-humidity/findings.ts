@@ -8,6 +8,7 @@ import { equipmentUse } from '../equipment-checks';
 import { factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { hasSerial } from '../serials';
 import type { RunSetup } from '../setup';
 import type { SlabHumidityInput } from './input';
 
@@ -15,22 +16,25 @@ const HOUR = 3_600_000;
 
 /** What the instrument that was used proves of itself. */
 export function instrumentFindings(input: SlabHumidityInput, setup: RunSetup, limits: Limits): Finding[] {
-  const { system, probe, certificate, salt, saltAt, readAt } = input;
-  if (!probe && !certificate)
+  const { system, probe, pack, salt, saltAt, readAt } = input;
+  if (!probe && !pack)
     return readAt
       ? [
           finding({
             id: 'slab.certificate',
             severity: 'invalid',
-            fields: ['probe', 'certificate'],
+            fields: ['probe', 'pack'],
             message: 'Nothing says that this instrument reads right.',
             action:
-              'Name the probe, or the certificate of the sensor’s pack: without it there is no valid reading.',
+              'Name the probe, or the pack that the sensor came in: without its certificate there is no valid reading.',
           }),
         ]
       : [];
-  if (!probe) return [];
-  const found = equipmentUse(input, { probe: 'invalid' }, readAt, setup, limits);
+  const found = [
+    ...equipmentUse(input, { probe: 'invalid', pack: 'invalid' }, readAt, setup, limits),
+    ...packFindings(input, setup),
+  ];
+  if (!probe) return found;
   const [shown, jar] = [readMeasure(input, 'saltShown')?.value, celsiusOf(input, 'saltTemperature')];
   if (!salt || !shown || !jar || !saltAt)
     return [
@@ -81,6 +85,35 @@ export function instrumentFindings(input: SlabHumidityInput, setup: RunSetup, li
       ),
     );
   return found;
+}
+
+/** Whether the certificate of a pack is that of the sensor in this hole. */
+function packFindings({ pack }: SlabHumidityInput, setup: RunSetup): Finding[] {
+  const facts = setup.equipment?.find(({ number }) => number === pack);
+  if (!pack || !facts) return [];
+  const serial = factText(setup, 'sensor');
+  if (!serial)
+    return [
+      finding({
+        id: 'slab.serial',
+        severity: 'departure',
+        fields: ['pack'],
+        message: 'The serial number of the sensor in this hole is not on record.',
+        action: 'Read it off the sensor, and enter it with the hole.',
+        remark: 'Serial number of the sensor not on record.',
+      }),
+    ];
+  return hasSerial(facts.serials ?? '', serial)
+    ? []
+    : [
+        finding({
+          id: 'slab.serial',
+          severity: 'invalid',
+          fields: ['pack'],
+          message: `The certificate of ${pack} is not that of sensor ${serial}${facts.serials ? `: it is of ${facts.serials}` : ''}.`,
+          action: 'Find the pack that it came in: without its certificate there is no valid reading.',
+        }),
+      ];
 }
 
 /** What the hole and the moment do to the reading. */

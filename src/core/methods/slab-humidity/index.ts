@@ -22,6 +22,7 @@ export const slabHumidity: Method<SlabHumidityInput> = {
   again: 'freely',
   facts: {
     sealedAt: { of: 'specimen', take: 'input.sealedAt', by: ['slab-hole'], is: 'instant' },
+    sensor: { of: 'specimen', take: 'input.serial', by: ['slab-hole'], is: 'text' },
     hole: { of: 'specimen', take: 'picture.lies', by: ['slab-hole'], is: { options: HOLES } },
     earlier: { of: 'specimen', take: 'picture.visit', by: ['slab-humidity'], which: 'earlier', is: 'texts' },
     lastRead: { of: 'specimen', take: 'input.readAt', by: ['slab-humidity'], is: 'instant' },
@@ -49,7 +50,7 @@ export const slabHumidity: Method<SlabHumidityInput> = {
       phase: 'before',
       instruction:
         'A probe with its certificate of this year and its check over a salt of this month; or a sensor that stays, with the certificate of its pack.',
-      fields: ['probe', 'certificate', 'salt', 'saltTemperature', 'saltShown', 'saltAt'],
+      fields: ['probe', 'pack', 'salt', 'saltTemperature', 'saltShown', 'saltAt'],
       caution: 'Salts and their solutions: gloves, and nothing of them into the hole.',
     },
     {
@@ -91,7 +92,8 @@ export const slabHumidity: Method<SlabHumidityInput> = {
     { heading: 'Air at', of: ['airTemperature'] },
     { heading: 'Its humidity', of: ['airHumidity'] },
     { heading: 'Probe', of: ['probe'] },
-    { heading: 'Certificate', of: ['certificate'] },
+    { heading: 'Pack', of: ['pack'] },
+    { heading: 'Sensor', of: ['~sensor'] },
   ],
   notClaimed: [
     'Each reading is of its own place, depth and hour. What lies between the points was not measured.',

@@ -47,13 +47,14 @@ export class SlabHumidityInput extends RunInput {
   })
   probe?: string;
 
-  @TextField({
-    label: 'Certificate of its pack',
-    aside: true,
-    help: 'Of a sensor that stays in the hole: number and date. A copy belongs in the file of every job.',
+  @EquipmentField({
+    label: 'Pack of the sensor',
+    equipmentKind: 'sensor pack',
+    carry: true,
+    help: 'Of a sensor that stays in the hole: its pack has the certificate, a copy belongs in the file of every job.',
     example: '',
   })
-  certificate?: string;
+  pack?: string;
 
   @ChoiceField({ label: 'Checked over', options: SALTS, carry: true, example: 'nacl' })
   salt?: Salt;

@@ -24,12 +24,15 @@ const GOOD = {
   readAt: '2031-03-03T11:05:00-05:00',
 };
 const FACTS: Facts = { sealedAt: '2031-03-02T10:20:00-05:00', hole: 'right', humidityMost: '85 percent' };
-const read = (over: object = {}, facts: Facts = {}, system: 'US' | 'SI' = 'US') => {
+const PROBE = { number: 'HP-9', kind: 'humidity probe', verifiedOn: '2030-11-12' };
+const read = (
+  over: object = {},
+  facts: Facts = {},
+  system: 'US' | 'SI' = 'US',
+  equipment: RunSetup['equipment'] = [PROBE],
+) => {
   const { input } = usableInput(slabHumidity, { system, ...GOOD, ...over });
-  const setup: RunSetup = {
-    equipment: [{ number: 'HP-9', kind: 'humidity probe', verifiedOn: '2030-11-12' }],
-    facts: { ...FACTS, ...facts },
-  };
+  const setup: RunSetup = { zone: 'America/New_York', equipment, facts: { ...FACTS, ...facts } };
   return slabHumidity.compute(input, setup);
 };
 const found = (over: object = {}, facts: Facts = {}) =>
@@ -63,10 +66,40 @@ describe('a reading of a hole', () => {
     [{ readAt: '2031-03-03T10:20:00-05:00' }],
     [{ humidityFirst: '84.6', humidity: '85.3' }],
     [{ saltShown: '76.9' }],
-    [{ probe: undefined, certificate: 'pack 2231, January 2031' }],
     [{ probeTemperature: '71' }],
   ])('with %j is as good as any', (over) => {
     expect(found(over)).toEqual([]);
+  });
+  it.each([
+    ['RH-0412', 'RH-0400 to RH-0460', []],
+    ['RH-0475', 'RH-0400 to RH-0460', ['invalid slab.serial']],
+    ['RH-0412', undefined, ['invalid slab.serial']],
+    [undefined, 'RH-0400 to RH-0460', ['departure slab.serial']],
+  ])('sensor %s under a certificate of %s is told: %j', (sensor, serials, told) => {
+    const pack = {
+      number: 'SP-4',
+      kind: 'sensor pack',
+      verifiedOn: '2030-01-20',
+      ...(serials ? { serials } : {}),
+    };
+    const findings = (over: object) =>
+      read({ probe: undefined, pack: 'SP-4' }, sensor ? { sensor } : {}, 'US', [
+        { ...pack, ...over },
+      ]).findings.map(({ id, severity }) => `${severity} ${id}`);
+    expect(findings({})).toEqual(told);
+    // A certificate of three years ago shows nothing any more.
+    expect(findings({ verifiedOn: '2028-01-20' })).toContain('invalid equipment.overdue');
+  });
+  it('waits for its next visit until it was read again', () => {
+    const waits = (nextVisit: string, lastRead?: string) => {
+      const { input } = usableInput(slabHumidity, { system: 'US', ...GOOD, nextVisit });
+      return slabHumidity.waits?.(input, { facts: lastRead ? { lastRead } : {} });
+    };
+    const readAt = '2031-03-03T11:05:00-05:00';
+    expect(waits('none')).toEqual([]);
+    expect(waits('7', readAt)).toMatchObject([{ id: 'visit', opens: '2031-03-10T16:05:00.000Z' }]);
+    expect(waits('7', readAt)?.[0]?.done).toBeUndefined();
+    expect(waits('7', '2031-03-09T11:00:00-05:00')?.[0]?.done).toBe('2031-03-09T16:00:00.000Z');
   });
   it('of a night in which the clocks change is counted by the hours that passed', () => {
     // 23:30 to 23:00 the next day, and the clock jumped an hour forward: 22.5 h.

@@ -31,6 +31,7 @@ export const LIMITS = {
   ...group('Humidity in a slab', ourChoice('how a hole and a reading are judged'), {
     'slab.depth': r('Hole off its depth', '<= 0.125 in', '<= 3 mm'),
     'slab.apart': r('Probe off the temperature of the concrete', '<= 1 deltaF', '<= 0.5 deltaC'),
+    'plan.flag': r('A test at each place that was flagged, from it', '<= 3 ft', '<= 1 m'),
     'plan.point': r('Test from another of its kind', '>= 1 ft', '>= 0.3 m'),
     'slab.room': r('Humidity of the hole off that of the room, leak', '>= 5 %'),
     'slab.band': r('Two readings of the same water apart', '<= 3 %'),

@@ -1,0 +1,1 @@
+ALTER TABLE "equipment_verifications" ADD COLUMN "serials" text;
