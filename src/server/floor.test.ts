@@ -19,6 +19,7 @@ import { sampleDossier } from './queries/sample';
 import { dayList } from './queries/today';
 import { currentReadings } from './readings';
 import { composeReport } from './reports/content';
+import { equipmentFacts } from './run-setup';
 import type { Actor, UseCase } from './use-case';
 import { rebuildVerdicts } from './verdicts';
 import { rebuildWaits } from './waits';
@@ -273,6 +274,26 @@ describe('a zone of a floor', () => {
       .where(and(eq(runs.specimenId, holes[1] ?? ''), eq(runs.method, 'slab-humidity')));
     expect(own?.state).toBe('complete');
   });
+});
+
+it('a pack of sensors is in the register with its certificate and the serial numbers that it is of', async () => {
+  const { equipmentId } = await act(
+    'manager',
+    addEquipment,
+    { number: 'FLR-S', kind: 'sensor pack', name: 'Sensors' },
+    CAST,
+  );
+  const verify = (over: object) =>
+    act('laboratory', recordVerification, { equipmentId, verifiedOn: '2031-02-01', ...over }, CAST);
+  expect(Object.keys(await errorsOf(verify({})))).toEqual(['certificate']);
+  expect(Object.keys(await errorsOf(verify({ certificate: 'C-1' })))).toEqual(['serials']);
+  expect(await errorsOf(verify({ certificate: 'C-1', serials: 'all of them' }))).toEqual({
+    serials: expect.stringContaining('"all of them" is no serial number'),
+  });
+  await verify({ certificate: 'C-1', serials: 'RH-10 to RH-19' });
+  expect(await equipmentFacts(site.db, '2031-05-14', { kinds: ['sensor pack'], numbers: [] })).toMatchObject([
+    { number: 'FLR-S', certificate: 'C-1', serials: 'RH-10 to RH-19' },
+  ]);
 });
 
 describe('who works in the field only', () => {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { readInstruments } from './instruments-csv';
 
-const KINDS = ['thermometer', 'balance'];
+const KINDS = ['thermometer', 'balance', 'sensor pack'];
 const read = (rows: string, known: readonly string[] = []) =>
-  readInstruments(`number,kind,name,place,verified_on,certificate\n${rows}`, KINDS, new Set(known));
+  readInstruments(`number,kind,name,place,verified_on,certificate,serials\n${rows}`, KINDS, new Set(known));
 
 describe('a list of instruments', () => {
   it('reads what each row says', () => {
@@ -18,6 +18,7 @@ describe('a list of instruments', () => {
         verifiedFrom: '',
         verifiedTo: '',
         certificate: 'C-88',
+        serials: '',
         errors: [],
       },
     ]);
@@ -25,7 +26,9 @@ describe('a list of instruments', () => {
   it.each([
     [',thermometer,x,,,', /number is missing/],
     ['A,thermometer,,,,', /name is missing/],
-    ['A,sextant,x,,,', /kind "sextant" is none of: thermometer, balance/],
+    ['A,sextant,x,,,', /kind "sextant" is none of: thermometer, balance, sensor pack/],
+    ['A,sensor pack,x,,2031-02-03,', /certificate is missing,serials are missing/],
+    ['A,sensor pack,x,,2031-02-03,C-1,all', /"all" is no serial number/],
     ['A,balance,x,,2031-02-30,', /no day/],
     ['A,balance,x,,03.02.2031,', /no day/],
     [`${'9'.repeat(31)},balance,x,,,`, /at most 30/],

@@ -1,4 +1,5 @@
 import { DateTime } from 'luxon';
+import { serialsProblem } from '../methods/serials';
 import { readTable } from './table';
 
 /** One instrument out of a list, with its last verification where the list says it. */
@@ -12,12 +13,14 @@ export interface InstrumentRow {
   readonly verifiedFrom: string;
   readonly verifiedTo: string;
   readonly certificate: string;
+  /** The serial numbers that the certificate is of, for a pack. */
+  readonly serials: string;
   /** What is wrong; empty when it can be brought in. */
   readonly errors: readonly string[];
 }
 
 /**
- * Reads a list of instruments: `number, kind, name, place, verified_on, verified_from, verified_to, certificate`.
+ * Reads a list of instruments: `number, kind, name, place, verified_on, verified_from, verified_to, certificate, serials`.
  * @param kinds that the methods ask for
  * @param known numbers that are in the register already: they are shown and never overwritten
  */
@@ -45,6 +48,12 @@ export function readInstruments(
         ? [`verified_on "${verifiedOn}" is no day as 2031-05-14`]
         : []),
     ];
+    const serials = cells.serials ?? '';
+    if (kind === 'sensor pack' && verifiedOn !== '')
+      errors.push(
+        ...((cells.certificate ?? '') === '' ? ['certificate is missing'] : []),
+        ...(serials === '' ? ['serials are missing'] : [serialsProblem(serials) ?? []].flat()),
+      );
     seen.add(number);
     return {
       line,
@@ -56,6 +65,7 @@ export function readInstruments(
       verifiedFrom: cells.verified_from ?? '',
       verifiedTo: cells.verified_to ?? '',
       certificate: cells.certificate ?? '',
+      serials,
       errors,
     };
   });

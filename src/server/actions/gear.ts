@@ -171,11 +171,9 @@ export const recordVerification = defineUseCase({
     }
     const serials = item.kind === 'sensor pack' ? (input.serials?.trim() ?? '') : '';
     if (item.kind === 'sensor pack') {
+      if (!input.certificate?.trim()) refuseFields({ certificate: 'Certificate: its number is needed.' });
       const bad = serials ? serialsProblem(serials) : 'Serial numbers: those that the certificate is of.';
-      refuseFields({
-        ...(bad ? { serials: bad } : {}),
-        ...(input.certificate?.trim() ? {} : { certificate: 'Certificate: its number is needed.' }),
-      });
+      if (bad) refuseFields({ serials: bad });
     }
     await tx.insert(equipmentVerifications).values({
       equipmentId: item.id,
@@ -546,7 +544,8 @@ export const importEquipment = defineUseCase({
           : 'The file is not as it was in the preview. Nothing was imported.',
       });
     }
-    for (const { number, kind, name, place, verifiedOn, verifiedFrom, verifiedTo, certificate } of chosen) {
+    for (const row of chosen) {
+      const { number, kind, name, place, verifiedOn, verifiedFrom, verifiedTo, certificate, serials } = row;
       const { equipmentId } = await addEquipment.act(context, { number, kind, name, place });
       if (verifiedOn === '') continue;
       await recordVerification.act(context, {
@@ -555,6 +554,7 @@ export const importEquipment = defineUseCase({
         verifiedFrom,
         verifiedTo,
         certificate,
+        serials,
       });
     }
     return { imported: chosen.length };

@@ -168,7 +168,9 @@ describe('a place that wants a test', () => {
     fireEvent.click(button('Test here'));
     press(3, 4);
     expect(told).toEqual(['Say first why a test is wanted there.']);
-    fireEvent.change(screen.getByLabelText('Why a test is wanted there'), { target: { value: 'by the drain' } });
+    fireEvent.change(screen.getByLabelText('Why a test is wanted there'), {
+      target: { value: 'by the drain' },
+    });
     press(3, 4);
     expect(screen.getByText('by the drain: no point within 1 m.')).toBeDefined();
     fireEvent.click(button('Points'));
