@@ -116,7 +116,7 @@ await main(async () => {
     throw new Trouble('npm test takes nothing, or one of: checks, vitest, e2e');
   mkdirSync(HOME, { recursive: true });
   installPackages();
-  if (!existsSync('/usr/bin/chromium')) installDebian(['chromium'], 'Chromium');
+  if (!existsSync('/usr/bin/chromium-headless-shell')) installDebian(['chromium-headless-shell'], 'Chromium');
   if (!only || only === 'checks') {
     await Promise.all([
       check('format and lint', [tool('@biomejs/biome/bin/biome'), 'check', '--error-on-warnings', '.']),

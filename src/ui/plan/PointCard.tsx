@@ -1,5 +1,5 @@
 'use client';
-import { Button, Stack, Typography } from '@mui/material';
+import { Box, Button, Stack, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PointView } from '@/core/plan';
@@ -52,15 +52,17 @@ export function PointCard({
       ) : null}
       {sheet && run ? (
         <KeypadProvider value={true}>
-          <TestCard
-            title={run.method.title}
-            data={sheet}
-            run={run}
-            sound={false}
-            specimens={1}
-            open={open}
-            onToggle={() => setOpen(!open)}
-          />
+          <Box role="list" aria-label={`Test at ${short}`}>
+            <TestCard
+              title={run.method.title}
+              data={sheet}
+              run={run}
+              sound={false}
+              specimens={1}
+              open={open}
+              onToggle={() => setOpen(!open)}
+            />
+          </Box>
         </KeypadProvider>
       ) : null}
     </Card>
