@@ -25,6 +25,12 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'ui',
+          deps: {
+            optimizer: {
+              client: { enabled: true, include: ['@mui/material'] },
+              ssr: { enabled: true, include: ['@mui/material'] },
+            },
+          },
           include: ['src/ui/**/*.test.{ts,tsx}'],
           setupFiles: ['src/testing/setup.ts'],
           testTimeout: 60_000,
