@@ -6,6 +6,7 @@ import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { CAST, makeSample, makeSite, readingsOf, type Site, signShown } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
+import { importResults, previewResults } from './actions/import';
 import { createLot, createSpecification } from './actions/jobs';
 import { registerSpecimens } from './actions/register';
 import { prepareReport } from './actions/reports';
@@ -13,7 +14,7 @@ import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { Refused } from './errors';
 import { perform } from './perform';
-import { specimenViews } from './queries/dossier';
+import { everyRun, specimenViews } from './queries/dossier';
 import { planPage } from './queries/plan';
 import { sampleDossier } from './queries/sample';
 import { dayList } from './queries/today';
@@ -276,6 +277,51 @@ describe('a zone of a floor', () => {
   });
 });
 
+it('readings of a sensor come in from its file, visit after visit, by its serial number', async () => {
+  const { sampleId: other } = await zoneOf({ ...zone, name: 'Zone C' });
+  await act(
+    'laboratory',
+    registerSpecimens,
+    { sampleId: other, how: 'points', form: 'slab-hole', count: 1, place: 'By grid D' },
+    CAST + HOUR,
+  );
+  const [hole] = await specimenViews(site.db, [other]);
+  holes[4] = hole?.id ?? '';
+  const runId = await drill(4);
+  const serial = readingsOf({ serial: 'RH-0777' }).map((each) => ({ ...each, reason: 'forgotten' }));
+  await act('laboratory', saveReadings, { runId, readings: serial }, CAST + 3 * HOUR);
+  const row = (day: number, humidity: string) =>
+    ['RH-0777', 'kept', 'true', 'FLR-P', humidity, humidity, '70', '72', '48', iso(CAST + day * DAY)].join();
+  const file = (rows: readonly string[]) =>
+    [
+      'specimen,service,capped,probe,humidity_first_percent,humidity_percent,slab_temperature_degf,air_temperature_degf,air_humidity_percent,read_at',
+      ...rows,
+    ].join('\n');
+  const bring = (csv: string, lines: number[]) =>
+    act(
+      'laboratory',
+      importResults,
+      { method: 'slab-humidity', csv, lines, reason: 'From the file.', confirmed: true },
+      CAST + 20 * DAY,
+    );
+  const first = file([row(3, '88.0'), row(10, '86.2')]);
+  const { rows } = await previewResults(site.db, site.actors.laboratory, 'slab-humidity', first);
+  expect(rows.map(({ label, errors }) => [label, errors])).toEqual([
+    [hole?.label, []],
+    [hole?.label, []],
+  ]);
+  expect(await bring(first, [2, 3])).toEqual({ imported: 2 });
+  const [view] = await specimenViews(site.db, [other]);
+  const read = everyRun(view ?? { run: null, whole: [] }).filter(({ method }) => method === 'slab-humidity');
+  expect(read.map(({ main }) => main?.text)).toEqual(['88', '86']);
+  // The same file once more brings nothing in; what is new in it does.
+  const more = file([row(3, '88.0'), row(10, '86.2'), row(17, '84.9')]);
+  const again = await previewResults(site.db, site.actors.laboratory, 'slab-humidity', more);
+  expect(again.rows.map(({ errors }) => errors.length)).toEqual([1, 1, 0]);
+  await expect(bring(more, [2, 4])).rejects.toThrow('Nothing was');
+  expect(await bring(more, [4])).toEqual({ imported: 1 });
+});
+
 it('a pack of sensors is in the register with its certificate and the serial numbers that it is of', async () => {
   const { equipmentId } = await act(
     'manager',
@@ -342,6 +388,10 @@ describe('who works in the field only', () => {
       .where(eq(specimens.id, holes[3] ?? ''));
     const replaces = { sampleId: read?.sampleId, reason: 'A first visit.' };
     const { reportId } = await act('laboratory', prepareReport, replaces, first + HOUR);
+    const { content } = await composeReport(site.db, site.actors.reviewer, {
+      sampleId: read?.sampleId ?? '',
+    });
+    expect(content.owed?.join()).toContain('Read the hole again, from ');
     await signShown(site, reportId, new Date(first + 2 * HOUR));
     await readAt(3, '88.0', first + 7 * DAY, { nextVisit: 'none' }, 'field');
     expect(await visit()).toMatchObject([{ doneAt: new Date(first + 7 * DAY) }]);

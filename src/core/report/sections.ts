@@ -106,7 +106,8 @@ export function sectionsOf(content: ReportContent): Section[] {
     ...planSection(content),
     ...derived(content),
     ...verdicts(content),
-    ...notClaimed(content),
+    ...listed('Still to be done', content.owed),
+    ...listed('What this report does not say', content.notClaimed),
     { kind: 'list', title: 'Departures and remarks', items: remarksOf(content), none: 'None.' },
     { kind: 'list', title: 'Equipment', items: equipment, none: 'Not recorded.' },
     ...releases(content.tests),
@@ -340,8 +341,8 @@ function planSection({ plan }: ReportContent): Section[] {
   ];
 }
 
-function notClaimed({ notClaimed: items = [] }: ReportContent): Section[] {
-  return items.length > 0 ? [{ kind: 'list', title: 'What this report does not say', items, none: '' }] : [];
+function listed(title: string, items: readonly string[] = []): Section[] {
+  return items.length > 0 ? [{ kind: 'list', title, items, none: '' }] : [];
 }
 
 function photographs(tests: readonly ReportTest[]): Section[] {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { and, eq, ne } from 'drizzle-orm';
+import { and, eq, isNull, ne } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { CRITERIA } from '@/core/acceptance';
 import { groupBy } from '@/core/group-by';
@@ -20,7 +20,7 @@ import { ageText, durationText } from '@/core/windows';
 import { capital } from '@/core/words';
 import { type Finding, isReportable, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
-import { verdicts } from '@/db/schema';
+import { verdicts, waits } from '@/db/schema';
 import { CURVE_POINTS } from '../actions/load-logs';
 import { Conflict } from '../errors';
 import { curvesOf, type RunCurve, recordsOfRuns } from '../queries/curves';
@@ -138,6 +138,7 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
     ],
     ...(material?.hasPlan ? await planOf(db, placement.id, dossiers, job.system) : {}),
     ...nonEmpty('courses', coursesOf(dossiers, job.zone)),
+    ...nonEmpty('owed', await owedBy(db, runs, dossiers, job.zone)),
     ...nonEmpty('notClaimed', notClaimedBy(runs)),
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',
     methods: [
@@ -167,6 +168,39 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
 /** What is there under its name; nothing where there is none of it. */
 function nonEmpty<K extends string, T>(name: K, items: readonly T[]): { readonly [key in K]?: readonly T[] } {
   return items.length > 0 ? ({ [name]: items } as { readonly [key in K]: readonly T[] }) : {};
+}
+
+/** What tests that were made where the lot lies leave to be done there, with what it is of. */
+async function owedBy(
+  db: Queryable,
+  runs: readonly RunView[],
+  dossiers: readonly Dossier[],
+  zone: string,
+): Promise<string[]> {
+  const there = runs.filter(({ method }) => findMethod(method)?.onSite);
+  if (there.length === 0) return [];
+  const labels = new Map(
+    dossiers.flatMap(({ specimens }) => specimens.map(({ id, label }) => [id, label] as const)),
+  );
+  const { specimenId, what, opensAt } = waits;
+  const open = await db
+    .select({ specimenId, what, opensAt })
+    .from(waits)
+    .where(
+      and(
+        anyOf(
+          waits.runId,
+          there.map(({ id }) => id),
+        ),
+        isNull(waits.doneAt),
+      ),
+    )
+    .orderBy(opensAt, what);
+  return open.map((wait) =>
+    [labels.get(wait.specimenId ?? ''), `${wait.what}, from ${when(wait.opensAt, zone)}`]
+      .filter(Boolean)
+      .join(': '),
+  );
 }
 
 /** What the results of these tests do not say, by their methods, each once. */

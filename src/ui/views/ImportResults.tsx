@@ -3,11 +3,13 @@ import { Alert, Box, Button, MenuItem, Stack, TextField, Typography } from '@mui
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ImportPreview } from '@/core/interchange';
+import type { Headings } from '@/core/interchange/headings';
 import { perform, post } from '../api';
 import { ImportRows, withKey } from '../form/ImportRows';
 import { Card } from '../parts/Card';
 import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
+import { keepHeadings, keptHeadings, NameColumns } from './NameColumns';
 
 const LARGEST = 2_000_000;
 
@@ -17,6 +19,8 @@ interface Importable {
   readonly title: string;
   /** Columns that every row must fill, beside the specimen. */
   readonly columns: readonly string[];
+  /** Every column that it takes, with what is read there. */
+  readonly known: readonly { readonly column: string; readonly label: string }[];
   /** The reading that is shown of each row; empty where there is none. */
   readonly load: string;
 }
@@ -26,7 +30,8 @@ export function ImportResults({ jobId, methods }: { jobId: string; methods: read
   const router = useRouter();
   const notice = useNotice();
   const [method, setMethod] = useState(methods[0]);
-  const [csv, setCsv] = useState('');
+  const [file, setFile] = useState('');
+  const [headings, setHeadings] = useState<Headings>({});
   const [name, setName] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
@@ -36,14 +41,18 @@ export function ImportResults({ jobId, methods }: { jobId: string; methods: read
   const read = async (file: File): Promise<void> => {
     if (file.size > LARGEST) return setTrouble('The file is larger than 2 MB: split it.');
     setName(file.name);
-    await look(await file.text(), method?.id);
+    await look(await file.text(), method?.id, keptHeadings(method?.id));
   };
-  const look = async (text: string, of: string | undefined): Promise<void> => {
-    setCsv(text);
+  const look = async (text: string, of: string | undefined, called: Headings): Promise<void> => {
+    setFile(text);
+    setHeadings(called);
     setTrouble('');
-    setPreview(null);
     setBusy(true);
-    const reply = await post<ImportPreview>('/api/import', { method: of, csv: text });
+    const reply = await post<ImportPreview>('/api/import', {
+      method: of,
+      csv: text,
+      headings: called,
+    });
     setBusy(false);
     if (!reply.ok) return setTrouble(reply.message);
     setPreview(reply.data);
@@ -53,7 +62,8 @@ export function ImportResults({ jobId, methods }: { jobId: string; methods: read
     setBusy(true);
     const reply = await perform<{ imported: number }>('import-results', {
       method: method?.id,
-      csv,
+      csv: file,
+      headings,
       lines: [...chosen],
       reason,
       confirmed: true,
@@ -63,13 +73,20 @@ export function ImportResults({ jobId, methods }: { jobId: string; methods: read
     notice(`${reply.data.imported} results imported.`);
     router.push(`/jobs/${jobId}`);
   };
+  const call = (heading: string, column: string): void => {
+    const { [heading]: _, ...rest } = headings;
+    const called = column === '' ? rest : { ...rest, [heading]: column };
+    keepHeadings(method?.id, called);
+    void look(file, method?.id, called);
+  };
   const good = preview?.rows.filter(({ errors }) => errors.length === 0) ?? [];
   return (
     <Stack spacing={2}>
       <Card title="File">
         <Typography sx={{ mb: 1, maxWidth: 760 }}>
-          A CSV with a header row: a column “specimen” and the readings of the test, with the unit in the
-          column name. The export of a job has the same columns.
+          A CSV with a header row: a column “specimen”, which may hold serial numbers of sensors too, and the
+          readings of the test, with the unit in the column name. Columns that are called otherwise are named
+          below; the export of a job has them as they are called here.
         </Typography>
         <Typography
           variant="body2"
@@ -85,7 +102,7 @@ export function ImportResults({ jobId, methods }: { jobId: string; methods: read
             value={method?.id ?? ''}
             onChange={({ target }) => {
               setMethod(methods.find(({ id }) => id === target.value));
-              if (csv !== '') void look(csv, target.value);
+              if (file !== '') void look(file, target.value, keptHeadings(target.value));
             }}
             sx={{ minWidth: 260 }}
           >
@@ -115,11 +132,13 @@ export function ImportResults({ jobId, methods }: { jobId: string; methods: read
               {problem}
             </Alert>
           ))}
-          {preview.ignoredColumns.length > 0 ? (
-            <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-              {`Columns not used: ${preview.ignoredColumns.join(', ')}.`}
-            </Typography>
-          ) : null}
+          <NameColumns
+            unused={preview.ignoredColumns}
+            taken={preview.columns}
+            headings={headings}
+            known={method?.known ?? []}
+            call={call}
+          />
           <ImportRows
             columns={['Line', 'Specimen', 'Load', 'What is wrong']}
             rows={preview.rows.map((row) => ({

@@ -14,6 +14,7 @@ import { resultOf } from '../outcome';
 import { cureHours } from '../pull/glue';
 import { limitsOf, type RunSetup } from '../setup';
 import { labelsOf } from '../tested';
+import { coldestOf, loggedBy } from './coldest';
 import type { GluingInput } from './input';
 
 export const CURE = 'time to cure';
@@ -31,7 +32,7 @@ export function compute(input: GluingInput, setup: RunSetup): Outcome {
   const sheet = new Sheet(setup.rounding ?? 'half-even');
   const findings: Finding[] = strangerFindings(input.dollies, 'dollies', setup);
   const results: Result[] = [];
-  const cures = conditionsOf(input, limits);
+  const cures = conditionsOf(input, setup, limits);
   if (cures?.below)
     findings.push(
       finding({
@@ -57,6 +58,7 @@ export function compute(input: GluingInput, setup: RunSetup): Outcome {
     const colder = cures.at.minus(cures.celsius);
     if (
       readMeasure(input, 'coldest') === undefined &&
+      !input.record &&
       colder.greaterThan(limits.of('glue.worth-log', 'SI').high ?? 0)
     )
       findings.push(
@@ -66,7 +68,7 @@ export function compute(input: GluingInput, setup: RunSetup): Outcome {
           { id: 'glue.worth-log', severity: 'advice', fields: ['coldest'] },
           {
             message: `The surface was ${colder.toFixed(0)} °C colder than the sheet says it for when they were set.`,
-            action: 'A logger beside them, and its coldest typed here: the night is colder still.',
+            action: 'A logger beside them, and its file here: the night is colder still.',
           },
         ),
       );
@@ -100,7 +102,7 @@ export function compute(input: GluingInput, setup: RunSetup): Outcome {
         );
     }
   }
-  findings.push(...dewFindings(input, setup));
+  findings.push(...dewFindings(input, setup), ...logFindings(input, setup));
   return {
     results,
     lines: sheet.lines,
@@ -130,9 +132,9 @@ interface Cures {
 }
 
 /** What the glue cures at, °C; the coldest that is known counts. */
-function conditionsOf(input: GluingInput, limits: Limits): Cures | undefined {
+function conditionsOf(input: GluingInput, setup: RunSetup, limits: Limits): Cures | undefined {
   const [hours, at] = [readMeasure(input, 'cure')?.value, celsiusOf(input, 'cureAt')];
-  const celsius = celsiusOf(input, 'coldest') ?? celsiusOf(input, 'surfaceTemperature');
+  const celsius = coldestOf(input, setup);
   const least = celsiusOf(input, 'least');
   if (!hours || !at || !celsius) return undefined;
   const doubling = limits.number('glue.doubling', 'SI');
@@ -149,7 +151,7 @@ function conditionsOf(input: GluingInput, limits: Limits): Cures | undefined {
 /** When a dolly can be pulled: the time to cure after it was set, the last one where its own moment is not known. */
 function curedAt(input: GluingInput, setup: RunSetup, label?: string): string | undefined {
   const limits = limitsOf(setup);
-  const cures = conditionsOf(input, limits);
+  const cures = conditionsOf(input, setup, limits);
   const from = (label && rowsFor(input.dollies, label).at(-1)?.at) || input.setAt;
   if (!cures || cures.below || !from || Number.isNaN(Date.parse(from))) return undefined;
   const step = limits.number('glue.cure-step', input.system);
@@ -190,6 +192,32 @@ export function waits(input: GluingInput, setup: RunSetup): Wait[] {
       ? [{ id: 'pull', what: 'Pull the dolly', lane: 'slab', about: label, opens, stays: true }]
       : [];
   });
+}
+
+/** A log that says nothing of the cure, or not of all of it. */
+function logFindings(input: GluingInput, setup: RunSetup): Finding[] {
+  const logged = loggedBy(input, setup);
+  if (!logged) return [];
+  const about = { id: 'glue.log', severity: 'advice', fields: ['record'] } as const;
+  if (logged.coldest === undefined)
+    return [
+      finding({
+        ...about,
+        message: 'The log ends before the last dolly was set: it says nothing of the cure.',
+        action: 'Read the logger out again when the glue is hard.',
+      }),
+    ];
+  const hard = curedAt(input, setup);
+  const short = hard && logged.until !== undefined ? (Date.parse(hard) - logged.until) / HOUR : 0;
+  return short > 0
+    ? [
+        finding({
+          ...about,
+          message: `The log ends ${short.toFixed(1)} h before the glue is hard: how cold it was then is not known.`,
+          action: 'Read the logger out again before the first pull.',
+        }),
+      ]
+    : [];
 }
 
 /** A surface at the dew point is wet before anybody sees it. */

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { describe, expect, it } from 'vitest';
+import { plainRecord, type TemperatureRecord } from '../../temperature';
 import { type Method, usableInput } from '..';
 import { findMethod } from '../registry';
 
@@ -10,6 +11,7 @@ const glued = (
     ['A-D1', 'straight', '2031-03-02T13:05:00Z'],
     ['A-D2', 'straight', '2031-03-02T13:20:00Z'],
   ],
+  record?: TemperatureRecord,
 ) => {
   const { input } = usableInput(method, {
     system: 'SI',
@@ -32,6 +34,7 @@ const glued = (
   const setup = {
     zone: 'America/New_York',
     batch: { label: 'GB-1', seed: 1, specimens: ['A-D1', 'A-D2'].map((label) => ({ label, form: 'dolly' })) },
+    ...(record ? { records: { record } } : {}),
   };
   return { input, setup, ...method.compute(input, setup) };
 };
@@ -49,6 +52,40 @@ describe('a batch of glue', () => {
     ['30', '12.9'],
   ])('cures at %s °C in %s h', (surfaceTemperature, hours) => {
     expect(glued({ surfaceTemperature }).results[0]?.text).toBe(hours);
+  });
+  describe('with a log beside it', () => {
+    // Half an hour apart from noon on, an hour and twenty minutes before the last dolly was set.
+    const log = (celsius: readonly number[], start?: string) =>
+      plainRecord(
+        celsius.map((_, row) => row / 2),
+        { surface: [...celsius] },
+        start ?? '2031-03-02T12:00:00.000Z',
+      );
+    const night = (hours: number) => Array.from({ length: 2 * hours + 1 }, (_, row) => (row < 3 ? 3 : 15));
+    const by = (record: TemperatureRecord, over: Record<string, unknown> = {}) =>
+      glued({ record: 'night.csv', ...over }, undefined, record);
+    it('cures by the coldest since the last was set, whatever was typed', () => {
+      expect(by(log(night(60))).results[0]?.text).toBe('36.4');
+      expect(by(log(night(60)), { coldest: '21' }).results[0]?.text).toBe('36.4');
+      expect(by(log(night(60))).findings).toEqual([]);
+      // It was 3 °C before they were set: then it does not count, with no time at all it does.
+      const all = { ...log(night(60)), start: null };
+      expect(by(all).findings.map(({ id }) => id)).toContain('glue.cold');
+    });
+    it('is told where it ends too early', () => {
+      expect(by(log(night(40))).findings.map(({ message }) => message)).toEqual(
+        // Set at 13:20, hard after 36.4 h; the log ends 40 h after noon.
+        [],
+      );
+      expect(by(log(night(20))).findings.map(({ message }) => message)).toEqual([
+        'The log ends 17.7 h before the glue is hard: how cold it was then is not known.',
+      ]);
+      const before = by(log([15, 15, 15]));
+      expect(before.findings.map(({ message }) => message)).toEqual([
+        'The log ends before the last dolly was set: it says nothing of the cure.',
+      ]);
+      expect(before.results[0]?.text).toBe('24.0');
+    });
   });
   it('waits by the same rule that its time is told by, where a laboratory has its own', () => {
     const { input, setup } = glued({ surfaceTemperature: '15' });

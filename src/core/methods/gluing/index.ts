@@ -58,7 +58,7 @@ export const gluing: Method<GluingInput> = {
       title: 'While it cures',
       phase: 'after',
       instruction: 'The coldest of the surface, by a logger. A control pull on steel from the same mix.',
-      fields: ['coldest', 'control', 'remarks'],
+      fields: ['record', 'coldest', 'control', 'remarks'],
     },
   ],
   performedAt: 'setAt',

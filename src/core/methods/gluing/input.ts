@@ -2,6 +2,7 @@ import {
   ChoiceField,
   InstantField,
   MeasureField,
+  RecordField,
   RowInput,
   RunInput,
   SpecimenField,
@@ -181,10 +182,17 @@ export class GluingInput extends RunInput {
   @InstantField({ label: 'Last one set at', required: true, example: '2031-03-02T13:12:00-05:00' })
   setAt?: string;
 
+  @RecordField({
+    label: 'Log of the surface',
+    help: 'The file of a logger beside the dollies: its coldest since the last was set counts.',
+    example: '',
+  })
+  record?: string;
+
   @MeasureField({
     label: 'Coldest since',
     ...AIR_TEMPERATURE,
-    help: 'Of the surface while it cures, by a log. Left open, its temperature when they were set.',
+    help: 'Of the surface while it cures, where no log is kept here. Left open, its temperature when they were set.',
     example: '',
   })
   coldest?: string;

@@ -11,6 +11,7 @@ import { PULL_IDS, ruleNamed, ruleOf } from '../pull/standards';
 import { limitsOf, type RunSetup } from '../setup';
 import { compute } from './compute';
 import { PullOffInput } from './input';
+import { waits } from './repair';
 import { derives } from './set';
 
 const cored = (setup: RunSetup): boolean => ruleOf(setup).cored === true;
@@ -117,6 +118,7 @@ export const pullOff: Method<PullOffInput> = {
     },
   ],
   performedAt: 'pulledAt',
+  waits,
   // What a coating on concrete, or on metal with its small dollies, bears: 1.2 to 3 MPa, 5 to 14 MPa. Our choice.
   handPumped: {
     frame: 'tester',

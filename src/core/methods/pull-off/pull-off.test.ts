@@ -304,6 +304,18 @@ const judge = (
   )[0];
 };
 
+it('leaves a place to be made good, until somebody says with what', () => {
+  const waits = (over: object) => {
+    const { input } = usableInput(method, { system: 'SI', pulledAt: '2031-03-04T10:00:00Z', ...over });
+    return method.waits?.(input, {});
+  };
+  expect(waits({})).toMatchObject([
+    { what: 'Make good where it was pulled', opens: '2031-03-04T10:00:00Z', stays: true },
+  ]);
+  expect(waits({ repaired: 'patch' })).toEqual([]);
+  expect(waits({ pulledAt: undefined })).toEqual([]);
+});
+
 describe('the verdict of an area', () => {
   const asked = { pullOffLeast: 1000 };
   it('takes at least so much for a pass where that reaches it', () => {

@@ -1,7 +1,7 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { columnOf, isImportable } from '@/core/interchange/columns';
+import { columnOf, columnsOf, isImportable } from '@/core/interchange/columns';
 import { fieldsOf } from '@/core/methods';
 import { METHODS } from '@/core/methods/registry';
 import { database } from '@/db/client';
@@ -21,13 +21,14 @@ export default async function ImportPage({ params }: { params: Promise<{ id: str
       <Typography variant="h1">{`Import results, ${job.name}`}</Typography>
       <ImportResults
         jobId={job.id}
-        methods={METHODS.filter(isImportable).map(({ id: method, title, Input, press }) => ({
-          id: method,
-          title,
-          columns: fieldsOf(Input)
+        methods={METHODS.filter(isImportable).map((each) => ({
+          id: each.id,
+          title: each.title,
+          known: [...columnsOf(each)].map(([column, { field }]) => ({ column, label: field.label })),
+          columns: fieldsOf(each.Input)
             .filter(({ required }) => required)
             .map((field) => columnOf(field, job.system)),
-          load: press?.fields.load ?? '',
+          load: each.press?.fields.load ?? '',
         }))}
       />
     </Stack>
