@@ -28,6 +28,10 @@ const known = (label: string) =>
     : undefined;
 
 describe('a file with headings of its own', () => {
+  it('may call a column as it likes', () =>
+    expect(previewImport('constructor,specimen\n1,RH-0412', 'slab-humidity', known).ignoredColumns).toEqual([
+      'constructor',
+    ]));
   it('takes what says what a column is, and nothing else', () => {
     expect(headingsIn({ serial: 'specimen', rh: 7 })).toEqual({ serial: 'specimen' });
     for (const none of [null, undefined, 'serial', 7]) expect(headingsIn(none)).toEqual({});

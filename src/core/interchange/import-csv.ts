@@ -64,7 +64,7 @@ export function previewImport(
   const [rawHeader, ...body] = parsed.data;
   const header = (rawHeader ?? [])
     .map((name) => name.trim().toLowerCase())
-    .map((name) => headings[name] ?? name);
+    .map((name) => (Object.hasOwn(headings, name) ? (headings[name] ?? name) : name));
   const at = header.indexOf('specimen');
   if (header.every((name) => name === '')) return none('The file is empty: a header row is expected.');
   const doubled = header.filter((name, index) => name !== '' && header.indexOf(name) !== index);

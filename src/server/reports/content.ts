@@ -1,8 +1,6 @@
 import { createHash } from 'node:crypto';
-import { and, eq, isNull, ne } from 'drizzle-orm';
-import { DateTime } from 'luxon';
+import { and, eq, ne } from 'drizzle-orm';
 import { CRITERIA } from '@/core/acceptance';
-import { groupBy } from '@/core/group-by';
 import { sampleLabel } from '@/core/identity/labels';
 import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
 import type { LotSays, Material, Said } from '@/core/material/contract';
@@ -14,24 +12,26 @@ import { findMethod } from '@/core/methods/registry';
 import { degreeUnits } from '@/core/methods/temperature/units';
 import { isHeld } from '@/core/moulds';
 import { type System, unitLabel, withThousands, withUnit } from '@/core/quantity';
-import type { ReportContent, ReportPhoto, ReportSet, ReportTest } from '@/core/report';
+import type { ReportContent, ReportSet, ReportTest } from '@/core/report';
 import { ratePart, thinned } from '@/core/signals';
 import { ageText, durationText } from '@/core/windows';
 import { capital } from '@/core/words';
 import { type Finding, isReportable, sourceText } from '@/core/working';
 import type { Queryable } from '@/db/client';
-import { verdicts, waits } from '@/db/schema';
+import { verdicts } from '@/db/schema';
 import { CURVE_POINTS } from '../actions/load-logs';
 import { Conflict } from '../errors';
 import { curvesOf, type RunCurve, recordsOfRuns } from '../queries/curves';
 import { everyRun, type RunView, type SpecimenView } from '../queries/dossier';
 import { lotDossier } from '../queries/lot';
-import { photosOf } from '../queries/photos';
 import { sampleDossier, type sampleDossiers } from '../queries/sample';
 import { anyOf } from '../scope';
 import type { SpecimenSet } from '../sets';
 import type { Actor } from '../use-case';
+import { owedBy } from './owed';
+import { photographsOf } from './photographs';
 import { coursesOf, planOf } from './place';
+import { when } from './when';
 
 /** What stands in the way of a signature, in words; empty when nothing does. */
 export interface ComposedReport {
@@ -45,11 +45,6 @@ const STATEMENTS = [
   'Statements of conformity are arithmetical, against the named criterion; measurement uncertainty is not taken into account. Acceptance is the engineer’s.',
   'This report may be copied only in full, unless the laboratory agrees otherwise.',
 ];
-
-function when(at: Date | string, zone: string): string {
-  const instant = typeof at === 'string' ? DateTime.fromISO(at) : DateTime.fromJSDate(at);
-  return instant.setZone(zone).toFormat("d LLL yyyy HH:mm 'UTC'ZZ");
-}
 
 /** The mark of a content as it is shown, SHA-256 in hex: what is signed must be what was read. */
 export function contentMark(content: ReportContent): string {
@@ -168,39 +163,6 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
 /** What is there under its name; nothing where there is none of it. */
 function nonEmpty<K extends string, T>(name: K, items: readonly T[]): { readonly [key in K]?: readonly T[] } {
   return items.length > 0 ? ({ [name]: items } as { readonly [key in K]: readonly T[] }) : {};
-}
-
-/** What tests that were made where the lot lies leave to be done there, with what it is of. */
-async function owedBy(
-  db: Queryable,
-  runs: readonly RunView[],
-  dossiers: readonly Dossier[],
-  zone: string,
-): Promise<string[]> {
-  const there = runs.filter(({ method }) => findMethod(method)?.onSite);
-  if (there.length === 0) return [];
-  const labels = new Map(
-    dossiers.flatMap(({ specimens }) => specimens.map(({ id, label }) => [id, label] as const)),
-  );
-  const { specimenId, what, opensAt } = waits;
-  const open = await db
-    .select({ specimenId, what, opensAt })
-    .from(waits)
-    .where(
-      and(
-        anyOf(
-          waits.runId,
-          there.map(({ id }) => id),
-        ),
-        isNull(waits.doneAt),
-      ),
-    )
-    .orderBy(opensAt, what);
-  return open.map((wait) =>
-    [labels.get(wait.specimenId ?? ''), `${wait.what}, from ${when(wait.opensAt, zone)}`]
-      .filter(Boolean)
-      .join(': '),
-  );
 }
 
 /** What the results of these tests do not say, by their methods, each once. */
@@ -475,24 +437,6 @@ function releaseOf(
     ({ quantity, text, unit }): Said => [capital(quantity), withUnit(text, unit)],
   );
   return { title, said: [...read, ...came], blanks, words };
-}
-
-/** The photographs kept with tests, by the test. */
-async function photographsOf(
-  db: Queryable,
-  runs: readonly RunView[],
-  zone: string,
-): Promise<ReadonlyMap<string, readonly ReportPhoto[]>> {
-  const kept = await photosOf(
-    db,
-    runs.map(({ id }) => id),
-  );
-  return new Map(
-    [...groupBy(kept, ({ runId }) => runId)].map(([runId, own]) => [
-      runId,
-      own.map(({ id, name, mime, sha256, at }) => ({ id, name, mime, sha256, at: when(at, zone) })),
-    ]),
-  );
 }
 
 /** What samples say together, as it is printed: the picture of a page is drawn anew from what is known then. */

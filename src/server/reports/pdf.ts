@@ -1,18 +1,16 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import {
   curvePaths,
-  type Drawing,
-  type Ink,
-  pathOf,
   plotMarks,
   type ReportContent,
   rulesText,
   type Section,
-  type Shape,
   sectionsOf,
   WHOLE,
 } from '@/core/report';
 import type { WorkingLine } from '@/core/working';
+import { drawingSvg } from './drawing-svg';
+import { INK, latin, RULE, STOP, TEAL } from './ink';
 import { pdfmake } from './pdfmake';
 
 export interface PdfHead {
@@ -22,11 +20,6 @@ export interface PdfHead {
   readonly signature: { readonly name: string; readonly title: string; readonly at: string } | null;
   readonly replaces: { readonly number: string; readonly revision: number; readonly reason: string } | null;
 }
-
-const INK = '#1D2B33';
-const TEAL = '#0F6670';
-const RULE = '#B9B4A6';
-const STOP = '#A33B20';
 
 /** The pictures of a report by their ids, as data URLs; one that cannot be printed is absent. */
 export type PdfPictures = ReadonlyMap<string, string>;
@@ -40,15 +33,6 @@ export async function reportPdf(
   return pdfmake()
     .createPdf(definition(head, content, pictures))
     .getBuffer();
-}
-
-/** The embedded fonts carry Latin only: the few signs beyond it are written in words. */
-function latin(text: string): string {
-  return text
-    .replaceAll('≤', 'not more than ')
-    .replaceAll('≥', 'not less than ')
-    .replaceAll('′', "'")
-    .replaceAll('π', 'pi');
 }
 
 function cell(text: string, options: Record<string, unknown> = {}): TableCell {
@@ -258,39 +242,6 @@ function plotPart({ of, plot }: Extract<Section, { kind: 'plots' }>['plots'][num
       },
     ],
   };
-}
-
-const INKS: Readonly<Record<Ink, string>> = {
-  ink: INK,
-  quiet: '#55636B',
-  rule: RULE,
-  line: TEAL,
-  stop: STOP,
-  pass: '#3F6B3A',
-  paper: '#FFFFFF',
-};
-
-/** What is printed in a drawing, made harmless for SVG. */
-function escaped(text: string): string {
-  return latin(text).replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
-}
-
-/** @param under what lies under it, as SVG */
-function drawingSvg({ width, height, shapes }: Drawing, under = ''): string {
-  return `<svg width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${under}${shapes.map(shapeSvg).join('')}</svg>`;
-}
-
-function shapeSvg(shape: Shape): string {
-  if (shape.kind === 'circle') {
-    const { at, r, stroke, fill, width } = shape;
-    return `<circle cx="${at.x}" cy="${at.y}" r="${r}" fill="${INKS[fill]}" stroke="${INKS[stroke]}" stroke-width="${width}"/>`;
-  }
-  if (shape.kind === 'text') {
-    const { at, text, size, ink, bold, anchor } = shape;
-    return `<text x="${at.x}" y="${at.y}" font-family="Drawn" font-size="${size}" fill="${INKS[ink]}"${bold ? ' font-weight="bold"' : ''}${anchor ? ` text-anchor="${anchor}"` : ''}>${escaped(text)}</text>`;
-  }
-  const { stroke, width, dash, fill, opacity } = shape;
-  return `<path d="${pathOf(shape)}" fill="${fill ? INKS[fill] : 'none'}"${opacity === undefined ? '' : ` fill-opacity="${opacity}"`}${stroke ? ` stroke="${INKS[stroke]}" stroke-width="${width ?? 1}"` : ''}${dash ? ` stroke-dasharray="${dash.join(' ')}"` : ''}/>`;
 }
 
 function pictureUnder(
