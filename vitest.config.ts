@@ -27,8 +27,8 @@ export default defineConfig({
           name: 'ui',
           deps: {
             optimizer: {
-              client: { enabled: true, include: ['@mui/material'] },
-              ssr: { enabled: true, include: ['@mui/material'] },
+              client: { enabled: true, include: ['@mui/material', '@emotion/react', '@emotion/styled', '@emotion/cache'] },
+              ssr: { enabled: true, include: ['@mui/material', '@emotion/react', '@emotion/styled', '@emotion/cache'] },
             },
           },
           include: ['src/ui/**/*.test.{ts,tsx}'],

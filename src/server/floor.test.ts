@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { outcomes, runs, specimens, verdicts, waits } from '@/db/schema';
+import { equipment, outcomes, runs, specimens, verdicts, waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { errorsOf } from '@/testing/refusals';
 import { CAST, makeSample, makeSite, readingsOf, type Site, signShown } from '@/testing/site';
+import { keepCertificate } from './actions/certificates';
 import { addEquipment, recordVerification } from './actions/gear';
 import { importResults, previewResults } from './actions/import';
 import { createLot, createSpecification } from './actions/jobs';
@@ -12,14 +13,17 @@ import { registerSpecimens } from './actions/register';
 import { prepareReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
-import { Refused } from './errors';
+import { NotFound, Refused } from './errors';
 import { perform } from './perform';
+import { certificateFile } from './queries/certificates';
 import { everyRun, specimenViews } from './queries/dossier';
+import { gearList } from './queries/gear';
 import { planPage } from './queries/plan';
 import { sampleDossier } from './queries/sample';
 import { dayList } from './queries/today';
 import { currentReadings } from './readings';
 import { composeReport } from './reports/content';
+import { picturesOf } from './reports/pictures';
 import { equipmentFacts } from './run-setup';
 import type { Actor, UseCase } from './use-case';
 import { rebuildVerdicts } from './verdicts';
@@ -340,6 +344,44 @@ it('a pack of sensors is in the register with its certificate and the serial num
   expect(await equipmentFacts(site.db, '2031-05-14', { kinds: ['sensor pack'], numbers: [] })).toMatchObject([
     { number: 'FLR-S', certificate: 'C-1', serials: 'RH-10 to RH-19' },
   ]);
+});
+
+it('the certificate of a probe is kept once, and its copy stands in the reports of what it read', async () => {
+  const [probe] = await site.db.select().from(equipment).where(eq(equipment.number, 'FLR-P'));
+  const keep = (data: Buffer, over: object = {}) =>
+    act(
+      'laboratory',
+      keepCertificate,
+      {
+        id: randomUUID(),
+        equipmentId: probe?.id,
+        name: 'probe.pdf',
+        data: data.toString('base64'),
+        ...over,
+      },
+      CAST + DAY,
+    );
+  expect(Object.keys(await errorsOf(keep(Buffer.from('hello'))))).toEqual(['data']);
+  const { equipmentId } = await act(
+    'manager',
+    addEquipment,
+    { number: 'FLR-N', kind: 'humidity probe', name: 'Never verified' },
+    CAST,
+  );
+  const pdf = Buffer.from('%PDF-1.7 a certificate');
+  await expect(keep(pdf, { equipmentId })).rejects.toThrow('Record its verification first');
+  const id = randomUUID();
+  for (let time = 0; time < 2; time += 1) expect(await keep(pdf, { id })).toEqual({ certificateId: id });
+  const gear = await gearList(site.db, site.actors.field, '2031-05-14');
+  expect(gear.find(({ number }) => number === 'FLR-P')?.file).toEqual({ id, name: 'probe.pdf' });
+  const { content } = await composeReport(site.db, site.actors.reviewer, { sampleId });
+  expect(content.certificates).toMatchObject([
+    { id, of: 'FLR-P, verified 2031-02-01', mime: 'application/pdf', sha256: expect.any(String) },
+  ]);
+  // A PDF is named in a report, not drawn.
+  expect((await picturesOf(site.db, content)).has(id)).toBe(false);
+  expect((await certificateFile(site.db, site.actors.field, id)).bytes.equals(pdf)).toBe(true);
+  await expect(certificateFile(site.db, site.actors.client, id)).rejects.toThrow(NotFound);
 });
 
 describe('who works in the field only', () => {

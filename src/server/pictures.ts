@@ -14,6 +14,16 @@ export function pictureOf(
   return mime ? { bytes, mime, sha256: createHash('sha256').update(bytes).digest('hex') } : undefined;
 }
 
+/** A certificate as it is kept: a picture, or a PDF; undefined for what is neither. */
+export function paperOf(base64: string): ReturnType<typeof pictureOf> {
+  const picture = pictureOf(base64);
+  if (picture) return picture;
+  const bytes = Buffer.from(base64, 'base64');
+  return bytes.subarray(0, 5).toString('latin1') === '%PDF-'
+    ? { bytes, mime: 'application/pdf', sha256: createHash('sha256').update(bytes).digest('hex') }
+    : undefined;
+}
+
 /** What the first bytes of a picture say it is; the name a browser gives is not trusted. */
 function pictureType(bytes: Buffer): string | undefined {
   if (bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff]))) return 'image/jpeg';

@@ -3,6 +3,7 @@ import { attach } from './actions/attach';
 import { importBatches } from './actions/batches';
 import { addCard, withdrawCard } from './actions/cards';
 import { correctCastTime } from './actions/cast-time';
+import { keepCertificate } from './actions/certificates';
 import { drawDiameters } from './actions/diameters';
 import { addLoad, correctLoad, handOver, planSampling } from './actions/field';
 import {
@@ -58,6 +59,7 @@ export const USE_CASES = {
   'record-event': recordEvent,
   'decide-hold': decideHold,
   'hand-over': handOver,
+  'keep-certificate': keepCertificate,
   'keep-picture': keepPicture,
   'draw-plan': drawPlan,
   'place-points': placePoints,

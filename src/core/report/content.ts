@@ -127,6 +127,8 @@ export interface ReportContent {
   readonly plan?: ReportedPlan & { readonly system: System };
   /** What was read at the same points over time. */
   readonly courses?: readonly ReportCourse[];
+  /** The certificates on file of what it was tested with. */
+  readonly certificates?: readonly (ReportPhoto & { readonly of: string })[];
   /** What is still to be done where it was tested: read again, made good. */
   readonly owed?: readonly string[];
   /** What the results do not say. */

@@ -256,6 +256,14 @@ describe('a place in a report', () => {
     notClaimed: ['Nothing between the points.'],
   };
   const sections = sectionsOf(content);
+  it('has the certificates of what it was tested with, apart from photographs', () => {
+    const paper = { ...picture, id: 'c', at: '1 Feb 2031', of: 'HP-1, certificate C-7' };
+    const own = sectionsOf({ ...content, certificates: [paper] }).filter(({ kind }) => kind === 'photographs');
+    expect(own).toMatchObject([
+      { title: 'Photographs', from: 'attachments' },
+      { title: 'Certificates', from: 'certificates', photographs: [{ of: paper.of, photo: { id: 'c' } }] },
+    ]);
+  });
   it('is drawn, over its picture as high as the place is for its width, and says which point has no place', () => {
     const plan = sections.find(({ title }) => title === 'Plan');
     expect(plan).toMatchObject({ kind: 'drawing', picture: { of: picture, height: 200 } });

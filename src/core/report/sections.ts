@@ -69,6 +69,8 @@ export type Section =
   | {
       readonly kind: 'photographs';
       readonly title: string;
+      /** What they are kept as. */
+      readonly from: 'attachments' | 'certificates';
       readonly photographs: readonly { readonly of: string; readonly photo: ReportPhoto }[];
     }
   | {
@@ -114,6 +116,7 @@ export function sectionsOf(content: ReportContent): Section[] {
     ...plots(content),
     ...curves(content.tests),
     ...photographs(content.tests),
+    ...certificates(content),
     ...working(
       content,
       content.tests.filter(({ specimen, recorded }) => specimen || recorded),
@@ -352,7 +355,22 @@ function photographs(tests: readonly ReportTest[]): Section[] {
       photo,
     })),
   );
-  return all.length > 0 ? [{ kind: 'photographs', title: 'Photographs', photographs: all }] : [];
+  return all.length > 0
+    ? [{ kind: 'photographs', title: 'Photographs', from: 'attachments', photographs: all }]
+    : [];
+}
+
+function certificates({ certificates: all = [] }: ReportContent): Section[] {
+  return all.length > 0
+    ? [
+        {
+          kind: 'photographs',
+          title: 'Certificates',
+          from: 'certificates',
+          photographs: all.map(({ of, ...photo }) => ({ of, photo })),
+        },
+      ]
+    : [];
 }
 
 function plots({ sets }: ReportContent): Section[] {

@@ -180,6 +180,24 @@ export const equipmentVerifications = pgTable(
   (table) => [index().on(table.equipmentId, table.verifiedOn)],
 );
 
+/** The certificate of a verification as it came: a picture or a PDF. Append only; the newest counts. */
+export const certificates = pgTable(
+  'certificates',
+  {
+    id: uuid('id').primaryKey(),
+    verificationId: uuid('verification_id')
+      .notNull()
+      .references(() => equipmentVerifications.id),
+    name: text('name').notNull(),
+    mime: text('mime').notNull(),
+    sha256: text('sha256').notNull(),
+    bytes: bytes('bytes').notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.verificationId, table.at)],
+);
+
 /** A file that belongs to a run: photographs of the break, logs. */
 export const attachments = pgTable(
   'attachments',

@@ -22,6 +22,7 @@ import { type PadUses, padUses } from '../pads';
 import { limitsNow } from '../run-setup';
 import { staffOnly } from '../scope';
 import type { Actor } from '../use-case';
+import { certificateFiles } from './certificates';
 
 export type DueState = 'in date' | 'due soon' | 'overdue' | 'never verified' | 'out of service';
 
@@ -57,6 +58,10 @@ export async function gearList(db: Queryable, actor: Actor, today: string, { ret
       desc(equipmentVerifications.verifiedOn),
       desc(equipmentVerifications.at),
     );
+  const files = await certificateFiles(
+    db,
+    checks.map(({ id }) => id),
+  );
   const lastOf = new Map(checks.map((check) => [check.equipmentId, check]));
   const worn = await padUses(
     db,
@@ -72,6 +77,7 @@ export async function gearList(db: Queryable, actor: Actor, today: string, { ret
       pads: item.pads ? { ...item.pads, ...worn.get(item.number)?.worn } : null,
       wear: item.pads ? wearOf(worn.get(item.number), today, limits) : null,
       last: last ?? null,
+      file: (last && files.get(last.id)) ?? null,
       loads: last?.loads ? loadsOf(last.loads, limits) : null,
       due,
       // Pads are worn out by use, not by the calendar.

@@ -1,6 +1,6 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import type { Queryable } from '@/db/client';
-import { attachments, jobs, reportOutcomes, reports } from '@/db/schema';
+import { attachments, jobs, reports } from '@/db/schema';
 import { anyOf, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 
@@ -21,25 +21,28 @@ export async function photosOf(db: Queryable, runIds: readonly string[]) {
  */
 export async function photoFile(db: Queryable, actor: Actor, id: string) {
   const [file] = await db
-    .select({ runId: attachments.runId, mime: attachments.mime, bytes: attachments.bytes })
+    .select({ mime: attachments.mime, bytes: attachments.bytes })
     .from(attachments)
     .where(eq(attachments.id, id));
   const found = present(file, 'This picture');
-  if (actor.role !== 'client') return found;
-  const stands = JSON.stringify({ tests: [{ photographs: [{ id }] }] });
+  const shown =
+    actor.role !== 'client' || (await standsSigned(db, actor, { tests: [{ photographs: [{ id }] }] }));
+  return present(shown ? found : undefined, 'This picture');
+}
+
+/** True where a signed report of a job that a person may read has this in it. */
+export async function standsSigned(db: Queryable, actor: Actor, part: object): Promise<boolean> {
   const [released] = await db
     .select({ id: reports.id })
-    .from(reportOutcomes)
-    .innerJoin(reports, and(eq(reports.id, reportOutcomes.reportId), eq(reports.state, 'signed')))
+    .from(reports)
     .innerJoin(jobs, eq(jobs.id, reports.jobId))
     .where(
       and(
-        eq(reportOutcomes.runId, found.runId),
+        eq(reports.state, 'signed'),
         readableJobs(db, actor),
-        sql`${reports.content} @> ${stands}::jsonb`,
+        sql`${reports.content} @> ${JSON.stringify(part)}::jsonb`,
       ),
     )
     .limit(1);
-  present(released, 'This picture');
-  return found;
+  return released !== undefined;
 }

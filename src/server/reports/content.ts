@@ -29,7 +29,7 @@ import { anyOf } from '../scope';
 import type { SpecimenSet } from '../sets';
 import type { Actor } from '../use-case';
 import { owedBy } from './owed';
-import { photographsOf } from './photographs';
+import { certificatesUsed, photographsOf } from './photographs';
 import { coursesOf, planOf } from './place';
 import { when } from './when';
 
@@ -133,6 +133,7 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
     ],
     ...(material?.hasPlan ? await planOf(db, placement.id, dossiers, job.system) : {}),
     ...nonEmpty('courses', coursesOf(dossiers, job.zone)),
+    ...nonEmpty('certificates', await certificatesUsed(db, runs, job.zone)),
     ...nonEmpty('owed', await owedBy(db, runs, dossiers, job.zone)),
     ...nonEmpty('notClaimed', notClaimedBy(runs)),
     rounding: job.rounding === 'half-even' ? 'ASTM E29, half to even' : 'half up, as the project asks',

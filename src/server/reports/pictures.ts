@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import type { ReportContent } from '@/core/report';
 import type { Queryable } from '@/db/client';
-import { attachments, lotPictures } from '@/db/schema';
+import { attachments, certificates, lotPictures } from '@/db/schema';
 import { anyOf } from '../scope';
 import type { PdfPictures } from './pdf';
 
@@ -10,15 +10,22 @@ const PRINTED = 24;
 /** Pixels of the longer side: 200 to the inch over a page. */
 const LONGEST = 1500;
 
-/** The pictures that a report prints: that under its plan, and its first photographs. */
-export async function picturesOf(db: Queryable, { tests, plan }: ReportContent): Promise<PdfPictures> {
+/** The pictures that a report prints: that under its plan, its first photographs, and certificates that are pictures. */
+export async function picturesOf(
+  db: Queryable,
+  { tests, plan, certificates: papers = [] }: ReportContent,
+): Promise<PdfPictures> {
   const photos = tests
     .flatMap(({ photographs = [] }) => photographs)
     .slice(0, PRINTED)
     .map(({ id }) => id);
   const under = plan?.picture ? [plan.picture.id] : [];
+  const certified = papers.map(({ id }) => id).slice(0, PRINTED);
   const kept = [
     ...(photos.length > 0 ? await db.select().from(attachments).where(anyOf(attachments.id, photos)) : []),
+    ...(certified.length > 0
+      ? await db.select().from(certificates).where(anyOf(certificates.id, certified))
+      : []),
     ...(under.length > 0 ? await db.select().from(lotPictures).where(anyOf(lotPictures.id, under)) : []),
   ];
   const drawn = new Map<string, string>();

@@ -19,6 +19,7 @@ import { perform } from '../api';
 import { FormDialog } from '../form/FormDialog';
 import { useNotice } from '../parts/Notice';
 import { fullDay } from '../time';
+import { Certificate } from './Certificate';
 import { DescribeMachine } from './DescribeMachine';
 import { EndMaterial, padWords } from './EndMaterial';
 import { VerifiedLoads } from './VerifiedLoads';
@@ -34,6 +35,8 @@ interface Item {
   readonly range: string;
   readonly loads: Omit<ComponentProps<typeof VerifiedLoads>, 'number'> | null;
   readonly certificate: string;
+  /** The file of that certificate. */
+  readonly file: { readonly id: string; readonly name: string } | null;
   readonly due: string | null;
   readonly machine: MachineFacts | null;
   readonly pads: PadFacts | null;
@@ -152,7 +155,9 @@ export function GearTable({
                   {item.pads ? padWords(item.pads, item.wear) : item.range.replace(/\d{4,}/g, withThousands)}
                   {item.loads ? <VerifiedLoads number={item.number} {...item.loads} /> : null}
                 </TableCell>
-                <TableCell>{item.certificate}</TableCell>
+                <TableCell>
+                  <Certificate item={item} canKeep={canVerify} />
+                </TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap', textAlign: 'right' }}>
                   {canVerify ? (
                     <>

@@ -97,13 +97,17 @@ function SectionBody({ section }: { section: Section }) {
         <Stack direction="row" sx={{ flexWrap: 'wrap', gap: 2 }}>
           {section.photographs.map(({ of, photo }) => (
             <Box key={photo.id} component="figure" sx={{ m: 0, width: 260, maxWidth: '100%' }}>
-              <a href={`/api/attachments/${photo.id}`} target="_blank" rel="noreferrer">
-                {/* biome-ignore lint/performance/noImgElement: a record of the laboratory, shown as it was kept */}
-                <img
-                  src={`/api/attachments/${photo.id}`}
-                  alt={`${of}: ${photo.name}`}
-                  style={{ width: '100%' }}
-                />
+              <a href={`/api/${section.from}/${photo.id}`} target="_blank" rel="noreferrer">
+                {photo.mime === 'application/pdf' ? (
+                  photo.name
+                ) : (
+                  // biome-ignore lint/performance/noImgElement: a record of the laboratory, shown as it was kept
+                  <img
+                    src={`/api/${section.from}/${photo.id}`}
+                    alt={`${of}: ${photo.name}`}
+                    style={{ width: '100%' }}
+                  />
+                )}
               </a>
               <Typography component="figcaption" variant="body2" color="text.secondary">
                 {`${of}, ${photo.at}`}

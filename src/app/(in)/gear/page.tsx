@@ -100,6 +100,7 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
               pads: item.pads,
               wear: item.wear,
               certificate: item.last?.certificate ?? '',
+              file: item.file,
               due: item.due,
               machine: item.machine,
               state: item.state,
