@@ -27,8 +27,14 @@ export default defineConfig({
           name: 'ui',
           deps: {
             optimizer: {
-              client: { enabled: true, include: ['@mui/material', '@emotion/react', '@emotion/styled', '@emotion/cache'] },
-              ssr: { enabled: true, include: ['@mui/material', '@emotion/react', '@emotion/styled', '@emotion/cache'] },
+              client: {
+                enabled: true,
+                include: ['@mui/material', '@emotion/react', '@emotion/styled', '@emotion/cache'],
+              },
+              ssr: {
+                enabled: true,
+                include: ['@mui/material', '@emotion/react', '@emotion/styled', '@emotion/cache'],
+              },
             },
           },
           include: ['src/ui/**/*.test.{ts,tsx}'],

@@ -258,7 +258,9 @@ describe('a place in a report', () => {
   const sections = sectionsOf(content);
   it('has the certificates of what it was tested with, apart from photographs', () => {
     const paper = { ...picture, id: 'c', at: '1 Feb 2031', of: 'HP-1, certificate C-7' };
-    const own = sectionsOf({ ...content, certificates: [paper] }).filter(({ kind }) => kind === 'photographs');
+    const own = sectionsOf({ ...content, certificates: [paper] }).filter(
+      ({ kind }) => kind === 'photographs',
+    );
     expect(own).toMatchObject([
       { title: 'Photographs', from: 'attachments' },
       { title: 'Certificates', from: 'certificates', photographs: [{ of: paper.of, photo: { id: 'c' } }] },
