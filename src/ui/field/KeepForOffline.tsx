@@ -18,15 +18,17 @@ export function KeepForOffline({ mark = '' }: { readonly mark?: string }) {
         // The page that is open now came before the worker did: it is kept by asking for it once more.
         const cache = await caches.open('bricole-parts');
         const keep = async (parts: readonly string[]): Promise<void> => {
-          const known = await Promise.all(parts.map((part) => cache.match(part)));
-          await cache.addAll(parts.filter((_, index) => known[index] === undefined));
+          // A part is named by a link and by a script: the cache refuses a list in which it stands twice.
+          const own = [...new Set(parts)];
+          const known = await Promise.all(own.map((part) => cache.match(part)));
+          await cache.addAll(own.filter((_, index) => known[index] === undefined));
         };
         // What its tests need is fetched a moment later than the page itself.
         watch = new PerformanceObserver(
           (seen) => void keep(staticParts(seen.getEntries())).catch(() => undefined),
         );
         watch.observe({ type: 'resource' });
-        await keep(staticParts(performance.getEntriesByType('resource')));
+        await keep([...staticParts(performance.getEntriesByType('resource')), ...partsInPage()]);
         const pages = await caches.open('bricole-field');
         await pages.add(window.location.href);
       })
@@ -34,6 +36,13 @@ export function KeepForOffline({ mark = '' }: { readonly mark?: string }) {
     return () => watch?.disconnect();
   }, [mark]);
   return null;
+}
+
+/** The addresses of the parts that the page itself names: of what was fetched the browser remembers the first 250 only. */
+function partsInPage(): string[] {
+  return [...document.querySelectorAll<HTMLScriptElement>('script[src]')]
+    .map(({ src }) => src)
+    .filter((name) => name.includes('/_next/static/'));
 }
 
 /** The addresses of what the application is made of, among all that was fetched. */

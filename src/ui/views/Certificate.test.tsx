@@ -21,6 +21,7 @@ const draw = (over: object = {}, canKeep = true) =>
   );
 const give = (): void => {
   const file = new File(['%PDF-1.7'], 'C-7.pdf', { type: 'application/pdf' });
+  file.arrayBuffer = async () => new TextEncoder().encode('%PDF-1.7').buffer as ArrayBuffer;
   fireEvent.change(document.querySelector('input[type=file]') as Element, { target: { files: [file] } });
 };
 
