@@ -302,7 +302,7 @@ export class PullOffInput extends RunInput {
   @TextField({
     label: 'Made good with',
     help: 'Product and by whom; left open it is owed.',
-    example: 'patch of the coating',
+    example: '',
   })
   repaired?: string;
 
