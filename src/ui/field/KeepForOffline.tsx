@@ -21,7 +21,10 @@ export function KeepForOffline({ mark = '' }: { readonly mark?: string }) {
           // A part is named by a link and by a script: the cache refuses a list in which it stands twice.
           const own = [...new Set(parts)];
           const known = await Promise.all(own.map((part) => cache.match(part)));
-          await cache.addAll(own.filter((_, index) => known[index] === undefined));
+          // Each by itself: one that is not there any more must not keep out the others.
+          await Promise.allSettled(
+            own.filter((_, index) => known[index] === undefined).map((part) => cache.add(part)),
+          );
         };
         // What its tests need is fetched a moment later than the page itself.
         watch = new PerformanceObserver(
