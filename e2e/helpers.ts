@@ -16,8 +16,6 @@ export async function signedIn(
   browser: Browser,
   who: PersonKey,
   size = { width: 1280, height: 800 },
-  /** What the console may say besides: of a page that is used where no network is, what is not on the device. */
-  bears: RegExp = /$^/,
 ): Promise<Page> {
   const context = await browser.newContext({ viewport: size, timezoneId: 'America/New_York' });
   const page = await context.newPage();
@@ -26,11 +24,7 @@ export async function signedIn(
   page.on('console', (message) => {
     // A blocked style or script is a fault of ours; a 4xx the test provoked is not.
     const text = message.text();
-    if (
-      message.type() === 'error' &&
-      !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(text) &&
-      !bears.test(text)
-    )
+    if (message.type() === 'error' && !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(text))
       errors.push(text);
   });
   page.on('close', () => expect(errors).toEqual([]));

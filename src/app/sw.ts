@@ -6,7 +6,9 @@ import {
   type PrecacheEntry,
   Serwist,
   type SerwistGlobalConfig,
+  type SerwistPlugin,
 } from 'serwist';
+import { PARTS, partsNamed } from '../ui/field/parts-named';
 
 declare global {
   interface WorkerGlobalScope extends SerwistGlobalConfig {
@@ -18,6 +20,21 @@ declare const self: ServiceWorkerGlobalScope;
 const DAY = 86_400;
 /** After this long a page that was kept is better than one that is still waited for. */
 const PATIENCE = 4;
+
+/** A page is kept with all that it names, or not at all: one that lacks a part would not stand without the network. */
+const whole: SerwistPlugin = {
+  cacheWillUpdate: async ({ response }) => {
+    if (!response.ok || response.redirected) return null;
+    try {
+      const parts = await caches.open(PARTS);
+      const named = partsNamed(await response.clone().text());
+      await Promise.all(named.map(async (part) => (await parts.match(part)) ?? parts.add(part)));
+      return response;
+    } catch {
+      return null;
+    }
+  },
+};
 
 /**
  * The field works where the network does not: pages of samples are kept as they were last seen, so that a reload in
@@ -32,7 +49,7 @@ const worker = new Serwist({
     {
       matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/_next/static/'),
       handler: new CacheFirst({
-        cacheName: 'bricole-parts',
+        cacheName: PARTS,
         plugins: [new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 30 * DAY })],
       }),
     },
@@ -46,11 +63,14 @@ const worker = new Serwist({
     },
     {
       matcher: ({ url, sameOrigin, request }) =>
-        sameOrigin && request.mode === 'navigate' && /^\/field(\/|$)/.test(url.pathname),
+        sameOrigin &&
+        // A page that is open asks for itself once more, so that it is kept as it is now.
+        (request.mode === 'navigate' || request.headers.get('accept') === 'text/html') &&
+        /^\/field(\/|$)/.test(url.pathname),
       handler: new NetworkFirst({
         cacheName: 'bricole-field',
         networkTimeoutSeconds: PATIENCE,
-        plugins: [new ExpirationPlugin({ maxEntries: 60, maxAgeSeconds: 4 * DAY })],
+        plugins: [whole, new ExpirationPlugin({ maxEntries: 60, maxAgeSeconds: 4 * DAY })],
       }),
     },
   ],

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect } from 'react';
+import { PARTS } from './parts-named';
 
 /**
  * Lets the browser keep this page and its parts, so that a reload without a network brings it back.
@@ -14,26 +15,12 @@ export function KeepForOffline({ mark = '' }: { readonly mark?: string }) {
     void navigator.serviceWorker
       .register('/serwist/sw.js', { scope: '/' })
       .then(async () => {
-        await navigator.serviceWorker.ready;
-        // The page that is open now came before the worker did: it is kept by asking for it once more.
-        const cache = await caches.open('bricole-parts');
-        const keep = async (parts: readonly string[]): Promise<void> => {
-          // A part is named by a link and by a script: the cache refuses a list in which it stands twice.
-          const own = [...new Set(parts)];
-          const known = await Promise.all(own.map((part) => cache.match(part)));
-          // Each by itself: one that is not there any more must not keep out the others.
-          await Promise.allSettled(
-            own.filter((_, index) => known[index] === undefined).map((part) => cache.add(part)),
-          );
-        };
-        // What its tests need is fetched a moment later than the page itself.
-        watch = new PerformanceObserver(
-          (seen) => void keep(staticParts(seen.getEntries())).catch(() => undefined),
-        );
-        watch.observe({ type: 'resource' });
-        await keep([...staticParts(performance.getEntriesByType('resource')), ...partsInPage()]);
-        const pages = await caches.open('bricole-field');
-        await pages.add(window.location.href);
+        await inCharge();
+        // What its tests need is fetched a moment later than the page itself, and named nowhere in it.
+        watch = new PerformanceObserver((seen) => keepParts(seen.getEntries()));
+        watch.observe({ type: 'resource', buffered: true });
+        // The page that is open now came before the worker did, or is another since: the worker keeps what is asked for.
+        await fetch(window.location.href, { headers: { accept: 'text/html' } });
       })
       .catch(() => undefined);
     return () => watch?.disconnect();
@@ -41,14 +28,21 @@ export function KeepForOffline({ mark = '' }: { readonly mark?: string }) {
   return null;
 }
 
-/** The addresses of the parts that the page itself names: of what was fetched the browser remembers the first 250 only. */
-function partsInPage(): string[] {
-  return [...document.querySelectorAll<HTMLScriptElement>('script[src]')]
-    .map(({ src }) => src)
-    .filter((name) => name.includes('/_next/static/'));
+/** Waits until the worker answers for this page: the first time it takes over a moment after it was installed. */
+async function inCharge(): Promise<void> {
+  const { serviceWorker } = navigator;
+  if (serviceWorker.controller) return;
+  await new Promise<void>((resolve) => {
+    serviceWorker.addEventListener('controllerchange', () => resolve(), { once: true });
+  });
 }
 
-/** The addresses of what the application is made of, among all that was fetched. */
-function staticParts(entries: readonly PerformanceEntry[]): string[] {
-  return entries.map(({ name }) => name).filter((name) => name.includes('/_next/static/'));
+/** Keeps each part among what was fetched, by itself: one that is not there any more must not keep out the others. */
+function keepParts(fetched: readonly PerformanceEntry[]): void {
+  const parts = new Set(fetched.flatMap(({ name }) => (name.includes('/_next/static/') ? name : [])));
+  void caches
+    .open(PARTS)
+    .then((cache) =>
+      Promise.allSettled([...parts].map(async (part) => (await cache.match(part)) ?? cache.add(part))),
+    );
 }

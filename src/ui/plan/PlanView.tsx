@@ -12,7 +12,6 @@ import {
 import { useRouter } from 'next/navigation';
 import { type KeyboardEvent, useCallback, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import type { MethodId } from '@/core/methods/registry';
 import {
   emptyPlan,
   type FloorPlan,
@@ -63,14 +62,11 @@ const STEP = { US: 0.3048, SI: 0.25 } as const;
 export function PlanView({
   page,
   sheets = [],
-  along = [],
   canWrite,
 }: {
   readonly page: PlanPage;
   /** The run sheets that are open at its points. */
   readonly sheets?: readonly RunSheetData[];
-  /** Methods whose part of the application goes along: a sheet may be opened by somebody else before the network is gone. */
-  readonly along?: readonly MethodId[];
   readonly canWrite: boolean;
 }) {
   const router = useRouter();
@@ -397,11 +393,6 @@ export function PlanView({
               : '')}
         </Typography>
       </Stack>
-      {along.map((id) => (
-        <ErrorBoundary key={id} fallback={null}>
-          <InMethodFolder id={id}>{null}</InMethodFolder>
-        </ErrorBoundary>
-      ))}
       {sheets.map((data) => (
         // A sheet whose part of the application is not on this device must not take the plan with it.
         <ErrorBoundary key={data.runId} fallback={null}>

@@ -1,6 +1,5 @@
 import { Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { METHODS, type MethodId } from '@/core/methods/registry';
 import { database, readingOnce } from '@/db/client';
 import { makes } from '@/server/bench-work';
 import { pageActor, pageData, pageId } from '@/server/page';
@@ -13,10 +12,6 @@ import { runSheetData } from '../../../runs/sheet-data';
 
 export const metadata: Metadata = { title: 'Plan' };
 
-/** What may be opened at a point of a plan. */
-const ALONG = METHODS.flatMap(({ id, onSite, runOn }) =>
-  onSite && runOn === 'specimen' ? [id as MethodId] : [],
-);
 /** So many open sheets stand on one plan. */
 const SHEETS = 40;
 
@@ -43,13 +38,7 @@ export default async function FloorPlanPage({ params }: { params: Promise<{ id: 
         </Typography>
       </Stack>
       <KeepForOffline mark={open.join()} />
-      <PlanView
-        page={page}
-        sheets={sheets}
-        along={staff ? ALONG : []}
-        canWrite={staff}
-        key={page.planId ?? 'none'}
-      />
+      <PlanView page={page} sheets={sheets} canWrite={staff} key={page.planId ?? 'none'} />
     </Stack>
   );
 }
