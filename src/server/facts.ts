@@ -449,20 +449,18 @@ const NEAR: Readonly<Partial<Record<FactSource['of'], 'sampleId' | 'specimenId' 
 };
 
 /** The facts of a method that rest on another test of some method near by: on its sample, beside it, or on its batch. */
-function restingOn(method: Method, other: RunPlace['run']): string[] {
-  return Object.entries(method.facts ?? {})
-    .filter(([, { of, by, which }]) => {
-      const near = NEAR[of];
-      return near && other[near] !== null && which !== 'before' && by?.includes(other.method);
-    })
-    .map(([name]) => name);
+function restingOn(method: Method, other: RunPlace['run']) {
+  return Object.entries(method.facts ?? {}).filter(([, { of, by, which }]) => {
+    const near = NEAR[of];
+    return near && other[near] !== null && which !== 'before' && by?.includes(other.method);
+  });
 }
 
 /**
  * The completed runs that may take a fact from this one: of its sample, of the specimens of its sample, or of the
  * specimens of its batch.
- * @returns the runs, each with the names of its facts that rest on such a test, and whether a signed report rests on it:
- *   then it stays as it was signed
+ * @returns the runs, each with the names of what it computes from that rests on such a test (none where only what it
+ *   waits for does), and whether a signed report rests on it: then it stays as it was signed
  */
 export async function runsRestingOn(
   db: Queryable,
@@ -497,6 +495,8 @@ export async function runsRestingOn(
     .orderBy(runs.startedAt);
   return rows.map(({ method, ...each }) => ({
     ...each,
-    resting: restingOn(findMethod(method) as Method, run),
+    resting: restingOn(findMethod(method) as Method, run).flatMap(([name, { waitsOnly }]) =>
+      waitsOnly ? [] : name,
+    ),
   }));
 }

@@ -5,23 +5,29 @@ const LARGEST = 6 * 1024 * 1024;
 /** How long a picture that is sent may be, as Base64. */
 export const LONGEST_PICTURE = Math.ceil(LARGEST / 3) * 4 + 4;
 
-/** A picture as it is kept: its bytes, what they are, and their digest; undefined for what is no JPEG, PNG or WebP. */
-export function pictureOf(
-  base64: string,
-): { readonly bytes: Buffer; readonly mime: string; readonly sha256: string } | undefined {
-  const bytes = Buffer.from(base64, 'base64');
-  const mime = pictureType(bytes);
-  return mime ? { bytes, mime, sha256: createHash('sha256').update(bytes).digest('hex') } : undefined;
+/** A file as it is kept: its bytes, what they are, and their digest. */
+interface Kept {
+  readonly bytes: Buffer;
+  readonly mime: string;
+  readonly sha256: string;
+}
+
+/** A picture as it is kept; undefined for what is no JPEG, PNG or WebP. */
+export function pictureOf(base64: string): Kept | undefined {
+  return kept(base64, pictureType);
 }
 
 /** A certificate as it is kept: a picture, or a PDF; undefined for what is neither. */
-export function paperOf(base64: string): ReturnType<typeof pictureOf> {
-  const picture = pictureOf(base64);
-  if (picture) return picture;
+export function paperOf(base64: string): Kept | undefined {
+  return kept(base64, (bytes) =>
+    bytes.subarray(0, 5).toString('latin1') === '%PDF-' ? 'application/pdf' : pictureType(bytes),
+  );
+}
+
+function kept(base64: string, typeOf: (bytes: Buffer) => string | undefined): Kept | undefined {
   const bytes = Buffer.from(base64, 'base64');
-  return bytes.subarray(0, 5).toString('latin1') === '%PDF-'
-    ? { bytes, mime: 'application/pdf', sha256: createHash('sha256').update(bytes).digest('hex') }
-    : undefined;
+  const mime = typeOf(bytes);
+  return mime ? { bytes, mime, sha256: createHash('sha256').update(bytes).digest('hex') } : undefined;
 }
 
 /** What the first bytes of a picture say it is; the name a browser gives is not trusted. */

@@ -133,6 +133,18 @@ export async function projectRun(
   await projectRuns(tx, eq(runs.id, run.id), now);
 }
 
+/** What those tests wait for that are told something by a test beside them. */
+export async function projectResting(
+  tx: Transaction,
+  { sample }: Pick<RunPlace, 'sample'>,
+  ids: readonly string[],
+  now: Date,
+): Promise<void> {
+  if (ids.length === 0) return;
+  if (sample) await oneAtATime(tx, sample.id);
+  await projectRuns(tx, inArray(runs.id, [...ids]), now);
+}
+
 /** The methods that wait for what batches of some kind say, by the kind. */
 const AWAITED_BY = groupBy(
   METHODS.filter((method) => WAITING.get(method.id) === 'all').flatMap(({ id, facts }) =>

@@ -50,6 +50,8 @@ export interface FactSource {
   readonly is: FactKind;
   /** A result as it was computed, before it was rounded, and without its unit. */
   readonly unrounded?: true;
+  /** Only what is waited for rests on it: a test is not computed anew where it changes. */
+  readonly waitsOnly?: true;
 }
 
 export type FactSources = Readonly<Record<string, FactSource>>;

@@ -48,7 +48,11 @@ export function proposePoints(
     if (found.length >= count || !contains(outline, at)) continue;
     if (chosen.some((each) => apart(each, at) <= rules.flag)) continue;
     // Where the flag itself lies over something, the nearest place beside it.
-    const near = [at, ...gridIn(outline).toSorted((a, b) => apart(a, at) - apart(b, at))].find(clear);
+    const near = clear(at)
+      ? at
+      : gridIn(outline)
+          .filter(clear)
+          .toSorted((a, b) => apart(a, at) - apart(b, at))[0];
     if (near && apart(near, at) <= rules.flag) take(near, what);
   }
   const sides = sidesOf(outline);

@@ -165,12 +165,12 @@ const DAYS_SHOWN = 7;
 /** What was read by point and day, the newest days where there are many; with what has to be said of it. */
 export function courseTable({ unit, limit, rows }: ReportCourse) {
   const days = [
-    ...new Map(
+    ...new Set(
       rows
         .flatMap(({ visits }) => visits)
         .toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at))
-        .map(({ day }) => [day, day]),
-    ).keys(),
+        .map(({ day }) => day),
+    ),
   ];
   const shown = days.slice(-DAYS_SHOWN);
   const open = rows.some(({ visits }) => visits.some((visit) => visit.open));

@@ -50,7 +50,7 @@ import { currentReadings, inputOf } from '../readings';
 import { type RunPlace, runPlace } from '../run-place';
 import { newestRevision, runSetup } from '../run-setup';
 import { type Context, defineUseCase, refuseFields, SIGNERS, STAFF, type Transaction } from '../use-case';
-import { projectRun, projectSample } from '../waits';
+import { projectResting, projectRun, projectSample } from '../waits';
 
 export class StartRunInput {
   @IsString() method: string;
@@ -437,14 +437,15 @@ async function recordOutcome(
 /** Computes those runs anew that took a fact from this one, where what they are told is another thing now. */
 async function recomputeResting(context: Context, place: RunPlace, seen: Set<string>): Promise<void> {
   const { tx } = context;
+  const waiting: string[] = [];
   for (const { id, resting, signed } of await runsRestingOn(tx, place)) {
     if (seen.has(id)) continue;
-    const other = await runPlace(tx, id);
-    if (signed) {
-      // It stays as it was signed; what it waited for may be done all the same.
-      await projectRun(tx, other, context.now);
+    if (signed || resting.length === 0) {
+      // It stays as it was signed, or nothing of it is computed from this; what it waited for may be done all the same.
+      waiting.push(id);
       continue;
     }
+    const other = await runPlace(tx, id);
     const method = findMethod(other.run.method);
     const [last] = await tx
       .select({ input: outcomes.input, setup: outcomes.setup })
@@ -460,6 +461,7 @@ async function recomputeResting(context: Context, place: RunPlace, seen: Set<str
     // What it waited for may be done by what it was just told.
     await projectRun(tx, other, context.now);
   }
+  await projectResting(tx, place, waiting, context.now);
 }
 
 export class FindingReason {

@@ -25,7 +25,7 @@ export const slabHumidity: Method<SlabHumidityInput> = {
     sensor: { of: 'specimen', take: 'input.serial', by: ['slab-hole'], is: 'text' },
     hole: { of: 'specimen', take: 'picture.lies', by: ['slab-hole'], is: { options: HOLES } },
     earlier: { of: 'specimen', take: 'picture.visit', by: ['slab-humidity'], which: 'earlier', is: 'texts' },
-    lastRead: { of: 'specimen', take: 'input.readAt', by: ['slab-humidity'], is: 'instant' },
+    lastRead: { of: 'specimen', take: 'input.readAt', by: ['slab-humidity'], is: 'instant', waitsOnly: true },
     airSince: { of: 'lot', take: 'picture.since', by: ['service-record'], is: 'instant' },
     airUntil: { of: 'lot', take: 'picture.until', by: ['service-record'], is: 'instant' },
     dryingFrom: { of: 'sample', take: 'dryingFrom', is: 'instant' },

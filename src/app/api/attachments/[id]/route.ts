@@ -1,17 +1,4 @@
-import { database } from '@/db/client';
-import { NotFound } from '@/server/errors';
-import { answering, isId } from '@/server/http';
+import { fileRoute } from '@/server/file-route';
 import { photoFile } from '@/server/queries/photos';
-import { requireActor } from '@/server/session';
 
-export function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
-  return answering(async () => {
-    const actor = await requireActor(request.headers);
-    const { id } = await params;
-    if (!isId(id)) throw new NotFound('This picture');
-    const file = await photoFile(database(), actor, id);
-    return new Response(new Uint8Array(file.bytes), {
-      headers: { 'content-type': file.mime, 'cache-control': 'private, max-age=86400, immutable' },
-    });
-  });
-}
+export const GET = fileRoute('This picture', photoFile, 86_400);
