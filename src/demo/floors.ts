@@ -94,6 +94,7 @@ export async function addFloors(db: Database, { act, read }: Hands, jobId: strin
       asked: {
         floor: 'resilient',
         humidityMost: '84 %',
+        counted: 'zone',
         limitFrom: 'data sheet of the glue, named in the floor schedule',
       },
     },

@@ -51,8 +51,13 @@ const floorOf = (asked: object, code = 'F1') =>
     { jobId: site.jobId, code, title: 'Hall', material: 'floor', asked },
     CAST,
   );
-const zoneOf = (about: object) =>
-  act('laboratory', takeSample, { clientId: randomUUID(), lotId, sampledAt: iso(CAST), about }, CAST + HOUR);
+const zoneOf = (about: object, lot = lotId) =>
+  act(
+    'laboratory',
+    takeSample,
+    { clientId: randomUUID(), lotId: lot, sampledAt: iso(CAST), about },
+    CAST + HOUR,
+  );
 
 beforeAll(async () => {
   fresh = await freshDatabase();
@@ -137,12 +142,12 @@ const readAt = (
     at,
     who,
   );
-const standing = async () =>
+const standing = async (of = sampleId) =>
   (
     await site.db
       .select()
       .from(verdicts)
-      .where(and(eq(verdicts.sampleId, sampleId), eq(verdicts.released, false)))
+      .where(and(eq(verdicts.sampleId, of), eq(verdicts.released, false)))
   ).map(({ state, statistic }) => [state, statistic]);
 const waiting = async () =>
   (await site.db.select().from(waits).where(eq(waits.lane, 'slab'))).toSorted((a, b) =>
@@ -382,6 +387,37 @@ it('the certificate of a probe is kept once, and its copy stands in the reports 
   expect((await picturesOf(site.db, content)).has(id)).toBe(false);
   expect((await certificateFile(site.db, site.actors.field, id)).bytes.equals(pdf)).toBe(true);
   await expect(certificateFile(site.db, site.actors.client, id)).rejects.toThrow(NotFound);
+});
+
+describe('holes counted for a whole level', () => {
+  it('are fewer for a zone once another is known, and what it is held against follows at once', async () => {
+    const { specificationId } = await floorOf({ floor: 'carpet' }, 'F-LEVEL');
+    const { lotId: level } = await act(
+      'laboratory',
+      createLot,
+      { jobId: site.jobId, specificationId, title: 'Level 1', startsAt: iso(CAST) },
+      CAST,
+    );
+    const { sampleId: first } = await zoneOf({ ...zone, slab: 'ventilated', walls: '' }, level);
+    await act(
+      'laboratory',
+      registerSpecimens,
+      { sampleId: first, how: 'points', form: 'slab-hole', count: 2 },
+      CAST + HOUR,
+    );
+    const own = await specimenViews(site.db, [first]);
+    const before = holes;
+    holes = own.map(({ id }) => id).toSorted();
+    for (const place of [0, 1]) await drill(place, '1.00');
+    for (const place of [0, 1]) await readAt(place, '71.0', CAST + 27 * HOUR);
+    holes = before;
+    const plan = async () => (await sampleDossier(site.db, site.actors.reviewer, first)).planOf('slab-hole');
+    expect([(await plan())?.count, await standing(first)]).toEqual([3, [['not yet determinable', null]]]);
+    // 1,800 ft² of the level want four, two in each half: nothing was read or changed in this zone.
+    await zoneOf({ ...zone, name: 'Zone B', slab: 'ventilated', walls: '' }, level);
+    expect([(await plan())?.count, await standing(first)]).toEqual([2, [['meets', '71']]]);
+    expect((await site.db.transaction((tx) => rebuildVerdicts(tx))).changed).toBe(0);
+  });
 });
 
 describe('who works in the field only', () => {

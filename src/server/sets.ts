@@ -1,3 +1,4 @@
+import { asc } from 'drizzle-orm';
 import {
   combine,
   type Derived,
@@ -11,6 +12,7 @@ import {
 } from '@/core/acceptance';
 import { groupBy } from '@/core/group-by';
 import type { Limits } from '@/core/limits';
+import type { PiecePlan } from '@/core/material/contract';
 import { findForm } from '@/core/materials/forms';
 import { findMaterial } from '@/core/materials/registry';
 import { type Facts, type Method, type Result, setupMeasure } from '@/core/methods';
@@ -21,11 +23,12 @@ import { exact, type UnitId, unitOf } from '@/core/quantity';
 import { ageText } from '@/core/windows';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
-import type { jobs, lots, samples, specifications } from '@/db/schema';
+import { type jobs, type lots, samples, type specifications } from '@/db/schema';
 import { factsBefore } from './facts';
 import { factsStored } from './facts-stored';
 import { type SpecimenView, specimenViews, withoutUnreleased } from './queries/dossier';
 import { limitsOfJobs } from './run-setup';
+import { anyOf } from './scope';
 
 /** Specimens of one sample whose results stand together, and what they say. */
 export interface SpecimenSet {
@@ -327,6 +330,7 @@ export async function setsOfViews<P extends Place>(
 ) {
   const views = groupBy(all, ({ sampleId }) => sampleId);
   const known = new Map<string, ReadonlyMap<string, Facts>>();
+  const lotOf = await samplesOfLots(db, places);
   const made = [];
   for (const place of places) {
     const specimens = views.get(place.sample.id) ?? [];
@@ -340,11 +344,41 @@ export async function setsOfViews<P extends Place>(
     const limits = limitsBy(place.job);
     const { sample, job, mix } = place;
     const material = findMaterial(mix.material);
-    const planned = (form: string): number | undefined =>
-      material?.plan?.(sample.about, limits, job.system, { ...mix.asked }, form).count;
-    made.push({ place, limits, specimens, sets: setsOf(specimens, job, mix, limits, facts, planned) });
+    const lot = lotOf.get(sample.lotId) ?? [];
+    /** How many pieces the sample wants, of a form where each has its own plan; undefined where none is known. */
+    const planOf = (form?: string): PiecePlan | undefined =>
+      material?.plan?.(sample.about, {
+        limits,
+        system: job.system,
+        asked: { ...mix.asked },
+        form,
+        among: {
+          samples: lot.map(({ about }) => about),
+          place: lot.findIndex(({ id }) => id === sample.id),
+        },
+      });
+    const planned = (form: string): number | undefined => planOf(form)?.count;
+    made.push({
+      place,
+      limits,
+      specimens,
+      planOf,
+      sets: setsOf(specimens, job, mix, limits, facts, planned),
+    });
   }
   return made;
+}
+
+/** All samples of the lots that these are of, by lot, in the order of their numbers: what a sample wants may hang on them. */
+async function samplesOfLots(db: Queryable, places: readonly Place[]) {
+  const planned = places.filter(({ mix }) => findMaterial(mix.material)?.plan);
+  const lotIds = [...new Set(planned.map(({ sample }) => sample.lotId))];
+  const { id, lotId, about, number } = samples;
+  const all =
+    lotIds.length === 0
+      ? []
+      : await db.select({ id, lotId, about }).from(samples).where(anyOf(lotId, lotIds)).orderBy(asc(number));
+  return groupBy(all, (each) => each.lotId);
 }
 
 /** What the rules of these specimens' methods ask to know, by method. */

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, inArray, isNotNull, notInArray, type SQL, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNotNull, notInArray, or, type SQL, sql } from 'drizzle-orm';
 import {
   criteriaOf,
   evaluateSeries,
@@ -79,6 +79,9 @@ export async function projectTouched(tx: Transaction): Promise<void> {
   if (touched) await projectSamples(tx, touched.split(' '));
 }
 
+/** The materials whose samples are zones of one place. */
+const COUNTED_TOGETHER = MATERIALS.flatMap(({ id, hasPlan }) => (hasPlan ? [id] : []));
+
 /**
  * Derives anew what samples come to and what is decided by them, as staff and as clients see it.
  * @returns how many rows are another thing than before
@@ -93,13 +96,20 @@ export async function projectSamples(tx: Transaction, sampleIds: readonly string
   // Two who decide on one specification at a time: the second reads only after the first has written.
   for (const { id } of touched)
     await tx.execute(sql`SELECT pg_advisory_xact_lock(hashtext(${`verdicts ${id}`}))`);
+  // Where pieces are counted over a whole place, what one zone of it wants hangs on the others.
+  const beside = tx
+    .select({ id: samples.lotId })
+    .from(samples)
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .where(and(anyOf(samples.id, sampleIds), inArray(specifications.material, COUNTED_TOGETHER)));
   const places = await tx
     .select({ sample: samples, placement: lots, mix: specifications, job: jobs })
     .from(samples)
     .innerJoin(lots, eq(lots.id, samples.lotId))
     .innerJoin(specifications, eq(specifications.id, lots.specificationId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
-    .where(anyOf(samples.id, sampleIds));
+    .where(or(anyOf(samples.id, sampleIds), inArray(samples.lotId, beside)));
   let changed = 0;
   for (const own of groupBy(places, ({ mix }) => mix.id).values()) changed += await projectOf(tx, own);
   return changed;

@@ -101,6 +101,24 @@ export interface SampleOfLot {
   readonly tested: readonly string[];
 }
 
+/** What the number of pieces of a sample goes by besides itself. */
+export interface PlanAbout {
+  readonly limits: Limits;
+  readonly system: System;
+  readonly asked: Stored;
+  /** What they are, where each form has a plan of its own. */
+  readonly form?: string | undefined;
+  /** All samples of its lot in the order of their numbers, and its place among them; absent: it stands alone. */
+  readonly among?: { readonly samples: readonly Stored[]; readonly place: number };
+}
+
+/** How many pieces a sample wants, how many to take for that, and why. */
+export interface PiecePlan {
+  readonly count: number;
+  readonly take: number;
+  readonly why: string;
+}
+
 /** What is known besides the samples of a lot. */
 export interface LotAbout {
   readonly mode: RoundingMode;
@@ -165,13 +183,7 @@ export interface Material {
   /** The forms that have a plan of their own, where a sample wants so many of each; absent: one plan for all of it. */
   plannedForms?(asked: Stored, sample: Stored): readonly string[];
   /** How many pieces a sample wants (of a form, where each has its own), how many to take for that, and why. */
-  plan?(
-    sample: Stored,
-    limits: Limits,
-    system: System,
-    asked: Stored,
-    form?: string,
-  ): { count: number; take: number; why: string };
+  plan?(sample: Stored, about: PlanAbout): PiecePlan;
   /** How many samples a lot of its size asks for, in words. */
   lotWants?(lot: Stored, limits: Limits, asked: Stored): string;
   /** What a sample cannot be beside those that its lot has already, by field. */

@@ -61,7 +61,7 @@ describe('concrete block of another school', () => {
       ['is2185', 11],
       ['a165', 8],
     ] as const)
-      expect(masonry.plan?.({}, limits, 'SI', { product })).toMatchObject({ count });
+      expect(masonry.plan?.({}, { limits, system: 'SI', asked: { product } })).toMatchObject({ count });
     const roles = Array.from({ length: 10 }, (_, before) =>
       masonry.registers?.[0]?.role?.(before, { product: 'en771-3' }, limits),
     );

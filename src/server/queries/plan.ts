@@ -4,7 +4,7 @@ import { methodsFor } from '@/core/methods/registry';
 import type { PlanPage, PointView } from '@/core/plan';
 import { exact, plainOf } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
-import { samples, waits } from '@/db/schema';
+import { lotPictures, samples, waits } from '@/db/schema';
 import { newestPlan } from '../plans';
 import { readAt } from '../points';
 import { limitsNow } from '../run-setup';
@@ -13,6 +13,14 @@ import type { Actor } from '../use-case';
 import { everyRun, type SpecimenView } from './dossier';
 import { lotHead } from './lot';
 import { sampleDossiers } from './sample';
+
+/** The picture that a floor is drawn over: who may read the floor may see it. @throws NotFound for any other */
+export async function planPicture(db: Queryable, actor: Actor, id: string) {
+  const [found] = await db.select().from(lotPictures).where(eq(lotPictures.id, id));
+  const file = present(found, 'This picture');
+  await lotHead(db, actor, file.lotId);
+  return file;
+}
 
 /** Everything the plan of a floor shows: what is drawn, where its points lie, what was read there and what waits. */
 export async function planPage(db: Queryable, actor: Actor, lotId: string, now: Date): Promise<PlanPage> {
@@ -50,12 +58,12 @@ export async function planPage(db: Queryable, actor: Actor, lotId: string, now: 
     planId: drawn?.id ?? null,
     pictureId: drawn?.pictureId ?? null,
     plan: drawn?.plan ?? null,
-    wants: dossiers.map(({ sample }) => ({
+    wants: dossiers.map(({ sample, planOf }) => ({
       sampleId: sample.id,
       name: String(sample.about.name ?? ''),
       area: String(sample.about.area ?? ''),
       forms: (material.plannedForms?.(asked, sample.about) ?? []).map((form) => {
-        const plan = material.plan?.(sample.about, limits, job.system, asked, form);
+        const plan = planOf(form);
         return { form, text: `${formText(form)}: ${plan?.why ?? ''}`, count: plan?.count ?? 0 };
       }),
     })),

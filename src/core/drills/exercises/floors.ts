@@ -1,5 +1,5 @@
 import { Limits } from '../../limits';
-import { holesWanted } from '../../materials/floor/count';
+import { pointsWanted } from '../../materials/floor/count';
 import { dollyAnswers } from '../../methods/pull/dolly';
 import { faceText, glueShare, leadingPlane, type Plane } from '../../methods/pull/faces';
 import { depthRow, type SlabKind } from '../../methods/slab/drying';
@@ -52,7 +52,13 @@ export const depthAndCountExercise = onPaper(
         why: `${share} % of what is there, not of what is drawn: ${depth.toFixed(2)} in. A slab that dries from both sides wants half as deep a hole.`,
       };
     }
-    const wanted = holesWanted({ area: `${area} ft2`, walls: String(walls), slab: kind }, LIMITS, 'US');
+    const wanted = pointsWanted(
+      'holes',
+      [{ area: `${area} ft2`, walls: String(walls), slab: kind }],
+      0,
+      LIMITS,
+      'US',
+    );
     const count = wanted?.count ?? 0;
     return {
       kind: 'paper',

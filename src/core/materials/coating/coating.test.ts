@@ -8,7 +8,7 @@ describe('a coating or an overlay', () => {
   // Three of an area by ASTM D4541, D7234, C1583 (from memory).
   it('wants three pulls of an area, and one in five more for one that slides', () => {
     const plan = (area: string | undefined, asked: object = {}) =>
-      coating.plan?.(area ? { area } : {}, limits, 'SI', { ...asked });
+      coating.plan?.(area ? { area } : {}, { limits, system: 'SI', asked: { ...asked } });
     expect(plan('400 m2')).toMatchObject({ count: 3, take: 4 });
     expect(plan('461 m2')).toMatchObject({ count: 6, take: 8 });
     expect(plan(undefined)).toMatchObject({ count: 3 });

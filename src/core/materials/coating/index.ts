@@ -46,7 +46,7 @@ export const coating: Material = {
     },
   ],
   together: [{ method: 'gluing' }],
-  plan: (area, limits, system, asked) => {
+  plan: (area, { limits, system, asked }) => {
     const { count, why } = pullsWanted(area, limits, system, asked);
     return {
       count,

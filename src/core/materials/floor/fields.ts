@@ -75,6 +75,17 @@ export class Asked extends RunInput {
   @MeasureField({ label: 'Pull-off strength at least', ...PULL_OFF, help: PULL_OFF_HELP, example: '' })
   pullOffLeast?: string;
 
+  @ChoiceField({
+    label: 'Points are counted for',
+    options: [
+      { value: 'level', label: 'The whole level, shared out to its zones' },
+      { value: 'zone', label: 'Each zone by itself, which asks for more' },
+    ],
+    help: 'Left open, the whole level; every zone gets one at the least.',
+    example: '',
+  })
+  counted?: 'level' | 'zone';
+
   @TextField({
     label: 'Whose limit',
     help: 'Maker, sheet and its date.',

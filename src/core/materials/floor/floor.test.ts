@@ -4,11 +4,12 @@ import { criteriaOf, evaluate, type Member } from '../../acceptance';
 import { Limits } from '../../limits';
 import { exact } from '../../quantity';
 import { floor } from '.';
-import { holesWanted } from './count';
+import { pointsWanted } from './count';
+import { shareOut } from './share';
 
 const limits = new Limits();
 const wanted = (area: string, system: 'US' | 'SI' = 'US', walls = '0', slab = 'grade') =>
-  holesWanted({ area, walls, slab }, limits, system);
+  pointsWanted('holes', [{ area, walls, slab }], 0, limits, system);
 
 describe('how many holes a zone wants', () => {
   // ASTM F2170 (from memory): three for the first 1000 ft² (100 m²), one for each further one or part of it.
@@ -43,8 +44,76 @@ describe('how many holes a zone wants', () => {
         );
       }),
     );
-    expect(holesWanted({}, limits, 'US')).toBeUndefined();
-    expect(floor.plan?.({}, limits, 'US', {}).count).toBe(0);
+    expect(pointsWanted('holes', [{}], 0, limits, 'US')).toBeUndefined();
+    expect(floor.plan?.({}, { limits, system: 'US', asked: {} }).count).toBe(0);
+  });
+});
+
+describe('points counted for a whole level', () => {
+  const hall = [
+    { area: '930 ft2', slab: 'grade', walls: '2' },
+    { area: '1240 ft2', slab: 'grade', walls: '3' },
+    { area: '1080 ft2', slab: 'grade', walls: '1' },
+  ];
+  const plans = (zones: readonly object[], asked: object = {}, form = 'slab-hole') =>
+    zones.map((zone, place) =>
+      floor.plan?.(
+        { ...zone },
+        {
+          limits,
+          system: 'US',
+          asked: { ...asked },
+          form,
+          among: { samples: zones.map((each) => ({ ...each })), place },
+        },
+      ),
+    );
+  const counts = (...of: Parameters<typeof plans>) => plans(...of).map((plan) => plan?.count);
+  it('are shared out by area, each by its walls; by zone they are more', () => {
+    // 3,250 ft² want 3 + 3 by area, 6 walls and one inside want 7 (ASTM F2170, from memory).
+    expect(counts(hall)).toEqual([2, 3, 2]);
+    expect(plans(hall)[1]?.why).toBe(
+      'of 7 for the level, by its 6 exterior walls; 6 by 3,250 ft², shared out by area, none without.',
+    );
+    expect(counts(hall, { counted: 'zone' })).toEqual([3, 4, 4]);
+    const open = hall.map((zone) => ({ ...zone, walls: '0' }));
+    expect(counts(open)).toEqual([2, 2, 2]);
+    expect(plans(open)[0]?.why).toContain('of 6 for the 3,250 ft² of the level');
+    // One for each 500 ft² of the level, ASTM D4263 (from memory).
+    expect(counts(open, {}, 'slab-sheet')).toEqual([2, 3, 2]);
+  });
+  it('leave out a zone that wants none of them', () => {
+    const zones = [...hall.slice(0, 2), { area: '4000 ft2', slab: 'grade', top: 'gypsum' }];
+    expect(counts(zones).slice(0, 2)).toEqual(counts(hall.slice(0, 2)));
+  });
+  it('are as many as the level wants, at least one and as many as walls in each', () => {
+    const zone = fc.record({
+      area: fc.integer({ min: 1, max: 9000 }),
+      least: fc.integer({ min: 0, max: 6 }),
+    });
+    fc.assert(
+      fc.property(fc.array(zone, { minLength: 1, maxLength: 8 }), fc.nat(60), (zones, total) => {
+        const parts = zones.map(({ area, least }) => ({ area: exact(area), least }));
+        const shares = shareOut(total, parts);
+        const all = shares.reduce((sum, each) => sum + each, 0);
+        expect(all).toBeGreaterThanOrEqual(Math.max(total, zones.length));
+        shares.forEach((share, place) => {
+          expect(share).toBeGreaterThanOrEqual(Math.max(1, zones[place]?.least ?? 0));
+        });
+        const free = shareOut(
+          total,
+          parts.map((part) => ({ ...part, least: 0 })),
+        );
+        expect(free.reduce((sum, each) => sum + each, 0)).toBe(Math.max(total, zones.length));
+        // The larger zone never gets less.
+        free.forEach((share, place) => {
+          free.forEach((other, beside) => {
+            if ((zones[place]?.area ?? 0) > (zones[beside]?.area ?? 0))
+              expect(share).toBeGreaterThanOrEqual(other);
+          });
+        });
+      }),
+    );
   });
 });
 

@@ -1,8 +1,8 @@
-import type { Material, Stored } from '../../material/contract';
+import type { Material, PlanAbout, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import { FLOORS } from '../../methods/slab/floors';
 import { pullsWanted } from '../coating/count';
-import { holesWanted, sheetsWanted } from './count';
+import { pointsWanted } from './count';
 import { Asked, Lot, Zone } from './fields';
 import { FORMS } from './forms';
 import { levelSays, zoneSays } from './says';
@@ -50,21 +50,9 @@ export const floor: Material = {
     },
   ],
   together: [{ method: 'gluing' }],
-  plannedForms: (asked, zone) => {
-    const methods = testsWanted(asked, zone).required.map(([method]) => method);
-    return [
-      ...(methods.includes('slab-humidity') ? ['slab-hole'] : []),
-      ...(methods.includes('slab-emission') ? ['slab-dish'] : []),
-      ...(methods.includes('pull-off') ? ['dolly'] : []),
-    ];
-  },
-  plan: (zone, limits, system, asked, form = 'slab-hole') => {
-    const wanted =
-      form === 'dolly'
-        ? pullsWanted(zone, limits, system, asked)
-        : form === 'slab-sheet'
-          ? sheetsWanted(zone, limits, system)
-          : holesWanted(zone, limits, system);
+  plannedForms: formsOf,
+  plan: (zone, about) => {
+    const wanted = wantedOf(zone, about);
     return wanted
       ? { count: wanted.count, take: wanted.count, why: wanted.why }
       : { count: 0, take: 0, why: 'its area is not known.' };
@@ -75,6 +63,7 @@ export const floor: Material = {
     ['Emission at most', measureWords(asked.emissionMost)],
     ['pH of the surface', phWords(asked)],
     ['Pull-off at least', measureWords(asked.pullOffLeast)],
+    ['Counted for', asked.counted === 'zone' ? 'each zone' : 'the whole level'],
     ['Whose limit', String(asked.limitFrom ?? '')],
   ],
   problems: (asked): Record<string, string> => {
@@ -95,6 +84,31 @@ export const floor: Material = {
   across: levelSays,
   criteria: ['slab-humidity', 'slab-emission', 'slab-sheet', 'pull-off-each'],
 };
+
+/** The points that a zone is decided by, of each form that has some. */
+function formsOf(asked: Stored, zone: Stored): readonly string[] {
+  const methods = testsWanted(asked, zone).required.map(([method]) => method);
+  return FORM_OF.flatMap(([method, form]) => (methods.includes(method) ? [form] : []));
+}
+
+const FORM_OF = [
+  ['slab-humidity', 'slab-hole'],
+  ['slab-emission', 'slab-dish'],
+  ['pull-off', 'dolly'],
+] as const;
+
+function wantedOf(zone: Stored, about: PlanAbout) {
+  const { limits, system, asked, form = 'slab-hole', among = { samples: [zone], place: 0 } } = about;
+  if (form === 'dolly') return pullsWanted(zone, limits, system, asked);
+  // Counted for the level, its area is that of the zones that want such points at all.
+  const alike = (each: Stored): boolean => form === 'slab-sheet' || formsOf(asked, each).includes(form);
+  const zones =
+    asked.counted === 'zone'
+      ? [zone]
+      : among.samples.filter((each, place) => place === among.place || alike(each));
+  const place = asked.counted === 'zone' ? 0 : among.samples.slice(0, among.place).filter(alike).length;
+  return pointsWanted(form === 'slab-sheet' ? 'sheets' : 'holes', zones, place, limits, system);
+}
 
 /** What is said by a maker, with whose words it is. */
 const OF_A_MAKER = [

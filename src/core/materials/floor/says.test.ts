@@ -144,7 +144,7 @@ describe('how a level stands', () => {
 describe('how many of each a zone wants', () => {
   const limits = new Limits();
   const count = (form: string, area: string, asked: object = { floor: 'resin' }) =>
-    floor.plan?.({ area, slab: 'ventilated' }, limits, 'US', { ...asked }, form).count;
+    floor.plan?.({ area, slab: 'ventilated' }, { limits, system: 'US', asked: { ...asked }, form }).count;
   // ASTM D4263: one sheet for each 500 ft² or part of it (from memory).
   it.each([
     ['400 ft2', 1],

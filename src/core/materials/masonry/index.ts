@@ -62,7 +62,7 @@ export const masonry: Material = {
       register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
     },
   ],
-  plan: (_, limits, _system, asked) => {
+  plan: (_, { limits, asked }) => {
     const [broken, dried] = countsOf(asked.product, limits);
     return {
       count: broken + dried,

@@ -178,7 +178,7 @@ export const prism: Material = {
       },
     },
   ],
-  plan: (_, limits, system) => {
+  plan: (_, { limits, system }) => {
     const count = limits.number('prism.count', system).toNumber();
     return {
       count,

@@ -50,7 +50,7 @@ export const rock: Material = {
       register: (_, { sampledAt }) => ({ ok: true, value: { since: sampledAt, about: {} } }),
     },
   ],
-  plan: ({ pieces }, limits, system) => {
+  plan: ({ pieces }, { limits, system }) => {
     const lumps = pieces === 'rock-lump';
     const count = limits.number(lumps ? 'point.pieces-lump' : 'point.pieces-core', system).toNumber();
     const share = limits.number(lumps ? 'point.yield-lump' : 'point.yield-core', system).toNumber();

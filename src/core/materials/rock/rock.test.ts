@@ -20,7 +20,7 @@ describe('rock', () => {
     ['rock-core', 10, 12],
     ['rock-block', 10, 12],
   ])('of %s wants %i valid tests and takes %i', (pieces, count, take) => {
-    expect(rock.plan?.({ pieces }, limits, 'SI', {})).toMatchObject({ count, take });
+    expect(rock.plan?.({ pieces }, { limits, system: 'SI', asked: {} })).toMatchObject({ count, take });
     expect(rock.registers?.[0]?.forms({ pieces }, 'SI')).toEqual([pieces]);
     expect(findForm(pieces)).toBeDefined();
   });

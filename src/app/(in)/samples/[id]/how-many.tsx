@@ -20,13 +20,11 @@ export interface PlanStands {
 /** The plans of a sample against what there is. */
 export function plansOf(
   material: Material | undefined,
-  { sample, specimens, mix, job, limits }: Awaited<ReturnType<typeof sampleDossier>>,
+  { sample, specimens, mix, planOf }: Awaited<ReturnType<typeof sampleDossier>>,
 ): PlanStands[] {
-  if (!material?.plan) return [];
-  const asked = { ...mix.asked };
-  const forms = material.plannedForms?.(asked, sample.about) ?? [undefined];
+  const forms = material?.plannedForms?.({ ...mix.asked }, sample.about) ?? [undefined];
   return forms.flatMap((form) => {
-    const plan = material.plan?.(sample.about, limits, job.system, asked, form);
+    const plan = planOf(form);
     const own = specimens.filter((each) => form === undefined || each.form === form);
     if (!plan) return [];
     return [
