@@ -13,6 +13,7 @@ import { LIMITS as BEAM_ARRIVAL } from '../methods/beam-arrival/limits';
 import { LIMITS as BEAM_SECTION } from '../methods/beam-section/limits';
 import { LIMITS as BEND } from '../methods/bend/limits';
 import { LIMITS as BRICK_TESTS } from '../methods/brick/limits';
+import { LIMITS as CARBIDE } from '../methods/carbide/limits';
 import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
 import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
 import { LIMITS as CUBE_COMPRESSION } from '../methods/cube-compression/limits';
@@ -45,6 +46,7 @@ import { LIMITS as SLUMP } from '../methods/slump/limits';
 import { LIMITS as SLUMP_FLOW } from '../methods/slump-flow/limits';
 import { LIMITS as SPLITTING_TENSILE } from '../methods/splitting-tensile/limits';
 import { LIMITS as STATIC_MODULUS } from '../methods/static-modulus/limits';
+import { LIMITS as SURFACE_HOOD } from '../methods/surface-hood/limits';
 import { LIMITS as SURFACE_PH } from '../methods/surface-ph/limits';
 import { LIMITS as SURFACE_PROFILE } from '../methods/surface-profile/limits';
 import { LIMITS as TEMPERATURE } from '../methods/temperature/limits';
@@ -94,6 +96,8 @@ export const REGISTER = {
   ...SERVICE_RECORD,
   ...SLAB_EMISSION,
   ...SLAB_SHEET,
+  ...SURFACE_HOOD,
+  ...CARBIDE,
   ...IMPEDANCE,
   ...SURFACE_PH,
   ...SURFACE_PROFILE,

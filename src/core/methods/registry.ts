@@ -15,6 +15,7 @@ import { brickSize } from './brick-size';
 import { brickSoak } from './brick-soak';
 import { brickSuction } from './brick-suction';
 import { capping } from './capping';
+import { carbide } from './carbide';
 import { complete } from './complete';
 import { concreteTemperature } from './concrete-temperature';
 import type { Method } from './contract';
@@ -56,6 +57,7 @@ import { slump } from './slump';
 import { slumpFlow } from './slump-flow';
 import { splittingTensile } from './splitting-tensile';
 import { staticModulus } from './static-modulus';
+import { surfaceHood } from './surface-hood';
 import { surfacePh } from './surface-ph';
 import { surfaceProfile } from './surface-profile';
 import { temperatureRecord } from './temperature-record';
@@ -132,6 +134,8 @@ const REGISTRY = {
   'slab-humidity': slabHumidity,
   'slab-emission': slabEmission,
   'slab-sheet': slabSheet,
+  'surface-hood': surfaceHood,
+  carbide,
   impedance,
   'surface-ph': surfacePh,
   'surface-profile': surfaceProfile,

@@ -128,6 +128,7 @@ describe('units', () => {
     kN: 'kN',
     lbf: 'lbf',
     Pa: 'Pa',
+    bar: 'bar',
     MPa: 'MPa',
     psi: 'psi',
     degC: 'tempC',

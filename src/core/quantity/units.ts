@@ -88,6 +88,7 @@ export const UNITS = {
   'kN/mm': unit('stiffness', 'kN/mm', 1_000_000, ['kn/mm']),
   'lbf/in': unit('stiffness', 'lbf/in', POUND_FORCE.div('0.0254'), ['lbf/in', 'lb/in']),
   Pa: unit('stress', 'Pa', 1, ['pa']),
+  bar: unit('stress', 'bar', 100_000, ['bar']),
   MPa: unit('stress', 'MPa', 1_000_000, ['mpa', 'n/mm2', 'n/mm²']),
   psi: unit('stress', 'psi', PSI, ['psi', 'lbf/in2', 'lb/in2']),
   ksi: unit('stress', 'ksi', PSI.times(1000), ['ksi']),

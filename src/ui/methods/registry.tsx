@@ -77,6 +77,8 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'slab-humidity': dynamic(() => import('./slab-humidity').then((all) => all.InSlabHumidity)),
   'slab-emission': dynamic(() => import('./slab-emission').then((all) => all.InSlabEmission)),
   'slab-sheet': dynamic(() => import('./slab-sheet').then((all) => all.InSlabSheet)),
+  'surface-hood': dynamic(() => import('./surface-hood').then((all) => all.InSurfaceHood)),
+  carbide: dynamic(() => import('./carbide').then((all) => all.InCarbide)),
   impedance: dynamic(() => import('./impedance').then((all) => all.InImpedance)),
   'surface-profile': dynamic(() => import('./surface-profile').then((all) => all.InSurfaceProfile)),
   gluing: dynamic(() => import('./gluing').then((all) => all.InGluing)),

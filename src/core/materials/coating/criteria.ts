@@ -11,12 +11,18 @@ const PULLS = {
   count: 'planned',
 } as const;
 
-/** What one pull has to bear: by its specification; a coating on concrete of which nothing is said, what is common. */
+/** What one pull has to bear: by its specification; a coating or a fibre sheet on concrete of which nothing is said, what is common. */
 const each: Extract<CriterionLimit, (...given: never[]) => unknown> = ({ asked, said, limits, system }) => {
   const own = asked('pullOffLeast');
   if (own) return own;
-  const row = limits.of('pull.coating-concrete', system);
-  return said('floor') === 'resin' && row.low ? { value: row.low, source: row.source } : undefined;
+  const silent =
+    said('floor') === 'resin'
+      ? 'pull.coating-concrete'
+      : said('pullBy') === 'd7522'
+        ? 'pull.fibre'
+        : undefined;
+  const row = silent && limits.of(silent, system);
+  return row?.low ? { value: row.low, source: row.source } : undefined;
 };
 
 /** What pulls are held against: each, and their mean where that is asked for. */

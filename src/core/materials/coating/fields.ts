@@ -10,7 +10,7 @@ export class Asked extends RunInput {
 
   @TextField({
     label: 'Coats',
-    help: 'From what they lie on outwards, with their letters: A steel, B primer 3 mil, C epoxy 6 mil.',
+    help: 'From what they lie on outwards, with their letters: A steel, B primer 3 mil, C epoxy 6 mil; A concrete, B resin, C fibre sheet.',
     required: true,
     example: 'A steel, B zinc primer 3 mil, C epoxy 7 mil',
   })

@@ -1,7 +1,10 @@
 import type { Criterion } from '../../acceptance/criterion';
 import { silentLimit } from '../../methods/slab/floors';
-import { EMISSION, SEEN } from '../../methods/slab/quantities';
+import { CARBIDE, EMISSION, SEEN, UNDER_BOX } from '../../methods/slab/quantities';
+import { screedLimit } from '../../methods/slab/screeds';
 import { standard } from '../../working';
+
+const WAITS = 'The floor waits, or its maker, another product or a membrane is asked about it.';
 
 /** What a slab is held against before its floor goes on: every hole, never their mean. */
 export const CRITERIA: readonly Criterion[] = [
@@ -20,7 +23,43 @@ export const CRITERIA: readonly Criterion[] = [
     compare: 'rounded',
     count: 'planned',
     early: true,
-    whenNot: 'The floor waits, or its maker, another product or a membrane is asked about it.',
+    whenNot: WAITS,
+  },
+  {
+    id: 'surface-hood',
+    title: 'Humidity under every box',
+    asks: 'No box above',
+    source: standard('project specification'),
+    quantity: UNDER_BOX,
+    by: ['surface-hood'],
+    population: 'set',
+    statistic: 'greatest',
+    holds: 'at most',
+    limit: ({ asked, limits, system }) => {
+      const row = limits.of('floor.hood', system);
+      return asked('hoodMost') ?? (row.high && { value: row.high, source: row.source });
+    },
+    compare: 'rounded',
+    count: 'planned',
+    early: true,
+    whenNot: WAITS,
+  },
+  {
+    id: 'carbide',
+    title: 'Carbide moisture of every sample',
+    asks: 'No sample above',
+    source: standard('project specification'),
+    quantity: CARBIDE,
+    by: ['carbide'],
+    population: 'set',
+    statistic: 'greatest',
+    holds: 'at most',
+    limit: ({ asked, said, limits, system }) =>
+      asked('carbideMost') ?? screedLimit(said('screed'), limits, system),
+    compare: 'rounded',
+    count: 'planned',
+    early: true,
+    whenNot: WAITS,
   },
   {
     id: 'slab-emission',
@@ -39,7 +78,7 @@ export const CRITERIA: readonly Criterion[] = [
     compare: 'rounded',
     count: 'planned',
     early: true,
-    whenNot: 'The floor waits, or its maker, another product or a membrane is asked about it.',
+    whenNot: WAITS,
   },
   {
     id: 'slab-sheet',

@@ -7,9 +7,11 @@ import {
   TextField,
 } from '../../methods/fields';
 import { PULL_OFF, PULL_OFF_HELP } from '../../methods/pull/strength';
+import { DECIDES, type Decides } from '../../methods/slab/decides';
 import { SLABS, type SlabKind } from '../../methods/slab/drying';
 import { FLOORS, type Floor } from '../../methods/slab/floors';
 import { LAYERS, type Layer } from '../../methods/slab/layers';
+import { SCREEDS, type Screed } from '../../methods/slab/screeds';
 import { AGGREGATE, type Aggregate, TOP, type Top } from '../../methods/slab/surfaces';
 import { countSpec, lengthSpec, percentSpec } from '../../methods/specs';
 
@@ -25,6 +27,41 @@ export class Asked extends RunInput {
     example: '85 %',
   })
   humidityMost?: string;
+
+  @ChoiceField({
+    label: 'Moisture is decided by',
+    options: DECIDES,
+    help: 'Left open, humidity in the slab. The others are those of other countries.',
+    example: '',
+  })
+  decidedBy?: Decides;
+
+  @MeasureField({
+    label: 'Humidity under a box at most',
+    ...percentSpec('1', '100'),
+    help: 'By the maker; left open, 75 %.',
+    example: '',
+  })
+  hoodMost?: string;
+
+  @ChoiceField({
+    label: 'Screed, for carbide',
+    options: SCREEDS,
+    help: 'The usual limit goes by it.',
+    example: '',
+  })
+  screed?: Screed;
+
+  @MeasureField({
+    label: 'Carbide at most',
+    dimension: 'percent',
+    unit: { US: 'percent', SI: 'percent' },
+    step: { US: '0.1', SI: '0.1' },
+    possible: { US: ['0.1', '10'], SI: ['0.1', '10'] },
+    help: 'By the maker; left open, by the screed.',
+    example: '',
+  })
+  carbideMost?: string;
 
   @MeasureField({
     label: 'Emission at most',

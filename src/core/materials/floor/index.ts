@@ -1,5 +1,6 @@
 import type { Material, PlanAbout, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
+import { DECIDES } from '../../methods/slab/decides';
 import { FLOORS } from '../../methods/slab/floors';
 import { pullsWanted } from '../coating/count';
 import { pointsWanted } from './count';
@@ -60,6 +61,9 @@ export const floor: Material = {
   summary: (asked) => [
     ['Goes on it', floorWords(asked)],
     ['Humidity at most', measureWords(asked.humidityMost)],
+    ['Decided by', DECIDES.find(({ value }) => value === asked.decidedBy)?.label ?? ''],
+    ['Humidity under a box at most', measureWords(asked.hoodMost)],
+    ['Carbide at most', measureWords(asked.carbideMost)],
     ['Emission at most', measureWords(asked.emissionMost)],
     ['pH of the surface', phWords(asked)],
     ['Pull-off at least', measureWords(asked.pullOffLeast)],
@@ -82,7 +86,7 @@ export const floor: Material = {
   onLot: ['service-record'],
   sampleSays: zoneSays,
   across: levelSays,
-  criteria: ['slab-humidity', 'slab-emission', 'slab-sheet', 'pull-off-each'],
+  criteria: ['slab-humidity', 'surface-hood', 'carbide', 'slab-emission', 'slab-sheet', 'pull-off-each'],
 };
 
 /** The points that a zone is decided by, of each form that has some. */
@@ -93,6 +97,8 @@ function formsOf(asked: Stored, zone: Stored): readonly string[] {
 
 const FORM_OF = [
   ['slab-humidity', 'slab-hole'],
+  ['surface-hood', 'surface-hood'],
+  ['carbide', 'screed-sample'],
   ['slab-emission', 'slab-dish'],
   ['pull-off', 'dolly'],
 ] as const;
@@ -113,6 +119,8 @@ function wantedOf(zone: Stored, about: PlanAbout) {
 /** What is said by a maker, with whose words it is. */
 const OF_A_MAKER = [
   'humidityMost',
+  'hoodMost',
+  'carbideMost',
   'emissionMost',
   'phLow',
   'phHigh',

@@ -11,10 +11,16 @@ export interface Wanted {
 }
 
 const HUMIDITY = ['slab-humidity', 'humidity in the slab'] as const;
+const BY: Readonly<Record<string, readonly [method: string, name: string]>> = {
+  hood: ['surface-hood', 'humidity under a box'],
+  carbide: ['carbide', 'carbide moisture'],
+};
 const PH = ['surface-ph', 'pH of the surface'] as const;
 const DISH = ['slab-emission', 'vapour emission'] as const;
 const PROFILE = ['surface-profile', 'profile of the surface'] as const;
 const PULL = ['pull-off', 'pull-off'] as const;
+
+const APART = 'Humidity, emission and content are three things: none is turned into another by a formula.';
 
 /**
  * Which tests a zone wants, by what goes on it and what it is.
@@ -31,15 +37,20 @@ export function testsWanted(asked: Stored, zone: Stored): Wanted {
     ...(noDish ? [`No dish ${noDish}.`] : []),
     ...(top === 'film' ? ['No plastic sheet over a film: nothing comes up to be seen.'] : []),
   ];
+  const other = BY[String(asked.decidedBy)];
   if (top === 'gypsum')
     return {
-      required: [PH],
+      required: [...(other ? [other] : []), PH],
       helps: ['a survey by impedance'],
       refused,
-      remarks: ['On gypsum the maker of the floor says how moisture is measured: carbide, or a hood on it.'],
+      remarks: other
+        ? [APART]
+        : [
+            'On gypsum the maker of the floor says how moisture is measured: carbide, or a box on it. Say which in what is asked of the floor.',
+          ],
     };
   return {
-    required: [HUMIDITY, ...(dish && !noDish ? [DISH] : []), PH, ...(resin ? [PROFILE, PULL] : [])],
+    required: [other ?? HUMIDITY, ...(dish && !noDish ? [DISH] : []), PH, ...(resin ? [PROFILE, PULL] : [])],
     helps: [
       'a survey by impedance, to choose the places',
       ...(dish || noDish ? [] : ['dishes, where the maker asks for them']),
@@ -48,13 +59,15 @@ export function testsWanted(asked: Stored, zone: Stored): Wanted {
     refused,
     remarks: [
       ...(resin ? ['A plastic sheet that stays dry never clears a coating by itself.'] : []),
-      ...(top === 'topping'
-        ? ['A hole of two fifths may reach through a thin topping: ask its maker how moisture is measured.']
+      ...(top === 'topping' && !other
+        ? [
+            'A hole of two fifths may reach through a thin topping: ask its maker how moisture is measured, a box on it or carbide.',
+          ]
         : []),
       ...(dish && noDish
         ? ['Dishes are asked for and say nothing here: humidity decides; tell who asked.']
         : []),
-      'Humidity, emission and content are three things: none is turned into another by a formula.',
+      APART,
     ],
   };
 }

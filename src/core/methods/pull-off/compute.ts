@@ -12,7 +12,7 @@ import { resultOf } from '../outcome';
 import { type Face, faceOf, faceText, glueShare, inTens, leadingPlane, PLANE_IDS } from '../pull/faces';
 import { readPainting, sharesOf } from '../pull/painted';
 import { GLUE, PLANE, STRENGTH } from '../pull/quantities';
-import { type PullRule, ruleOf } from '../pull/standards';
+import { modeOf, type PullRule, ruleOf } from '../pull/standards';
 import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
 import { cutFindings, rateFindings } from './findings';
@@ -139,7 +139,7 @@ export function compute(input: PullOffInput, setup: RunSetup): Outcome {
     });
     results.push({
       ...resultOf({ quantity: PLANE, symbol: 'n', value: place, unit: 'one', step, mode }),
-      text: faceText(inTens(face)),
+      text: [modeText(rule, face), faceText(inTens(face))].filter(Boolean).join(': '),
     });
   }
   const skin = readMeasure(input, 'broken')?.value;
@@ -159,7 +159,10 @@ export function compute(input: PullOffInput, setup: RunSetup): Outcome {
     results,
     lines: sheet.lines,
     findings: bySeverity(findings),
-    verdicts: whole && bore ? forbidden(face, bore.stress, setup, limits, system) : [],
+    verdicts:
+      whole && bore
+        ? [...forbidden(face, bore.stress, setup, limits, system), ...elsewhere(face, rule, inGlue)]
+        : [],
     picture: {
       kind: 'pull-off',
       values: {
@@ -171,11 +174,17 @@ export function compute(input: PullOffInput, setup: RunSetup): Outcome {
         said: lead && bore ? sentence(face, lead, rule, skin, limits, system) : '',
         cored: rule.cored === true,
         concrete: rule.concrete === true,
+        fibre: rule.wantsConcrete === true,
         rate: rate.words,
         seat: input.seat ?? null,
       },
     },
   };
+}
+
+function modeText(rule: PullRule, face: Face): string {
+  const mode = modeOf(rule, face);
+  return mode ? `mode ${mode}` : '';
 }
 
 /** The first of the planes that are of the glue. */
@@ -247,7 +256,8 @@ function sentence(
     Y: 'the glue itself: cold, badly mixed, not hard yet?',
     'Y/Z': 'the glue did not hold the dolly: its face was not roughened',
   };
-  return `Weakest plane ${lead.replace('-', '−')}, ${share} % of the face: ${means[lead]}.`;
+  const mode = modeText(rule, face);
+  return `Weakest plane ${lead.replace('-', '−')}, ${share} % of the face${mode && `, ${mode}`}: ${rule.modes?.[lead]?.means ?? means[lead]}.`;
 }
 
 /** The certificate of the tester proves a range of forces. */
@@ -381,6 +391,24 @@ function seatFindings({ seat }: PullOffInput, setup: RunSetup): Finding[] {
       message: 'Others of this area were pulled with the other kind of seat.',
       action: 'A fixed seat reads lower: the two are never one mean. Pull all with one.',
       remark: 'Pulled with another kind of seat than others of the area: not to be put together.',
+    }),
+  ];
+}
+
+/** Where the standard wants the break in the concrete: one elsewhere that is not of the glue is for the engineer, however strong. */
+function elsewhere(face: Face, rule: PullRule, inGlue: boolean): Verdict[] {
+  if (!rule.wantsConcrete || inGlue) return [];
+  const asked = 'Break in the concrete';
+  const inConcrete = modeOf(rule, face) === rule.modes?.A?.letter;
+  const where = faceText(inTens(face));
+  return [
+    verdictWith({
+      criterion: asked,
+      limit: asked,
+      state: inConcrete ? 'meets' : 'needs decision',
+      sentence: inConcrete
+        ? `It broke in the concrete: ${where}.`
+        : `It did not break in the concrete alone: ${where}. ${rule.designation}. The engineer decides, however strong it was.`,
     }),
   ];
 }

@@ -176,6 +176,17 @@ export function cutFindings(input: PullOffInput, rule: PullRule, limits: Limits)
           },
         ),
       );
+  } else if (rule.always) {
+    if (cut === 'no')
+      findings.push(
+        finding({
+          id: 'pull.not-scored',
+          severity: 'invalid',
+          fields: ['cut'],
+          message: 'Uncut, the sheet beside the dolly carries with it.',
+          action: 'Cut round the dolly, through the sheet and into the concrete, before it is glued.',
+        }),
+      );
   } else if (rule.cutFrom && film && cut === 'no') {
     const from = limits.number(rule.cutFrom, system);
     const thick = system === 'US' ? film.value.div(1000) : film.value.div(1000);

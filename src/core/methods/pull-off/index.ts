@@ -28,6 +28,7 @@ export const pullOff: Method<PullOffInput> = {
     standard('ASTM C1583/C1583M'),
     standard('ISO 4624'),
     standard('EN 1542'),
+    standard('ASTM D7522/D7522M'),
   ],
   runOn: 'specimen',
   onSite: true,

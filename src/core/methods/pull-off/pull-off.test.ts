@@ -197,6 +197,43 @@ describe('what makes it no test', () => {
   });
 });
 
+describe('a fibre sheet glued to concrete', () => {
+  const fibre = { shown: '300', depth: '0.35', seconds: '130' };
+  const by = { pullBy: 'd7522' };
+  // ASTM D7522: the concrete is G, what glues the sheet D, bond and concrete together F; 1 MPa/min at most (from memory).
+  it.each<[Parts, string, string]>([
+    [[['A', 100]], 'mode G: A 100 %', 'meets'],
+    [[['A/B', 100]], 'mode E: A/B 100 %', 'needs decision'],
+    [[['B', 100]], 'mode D: B 100 %', 'needs decision'],
+    [[['B/C', 100]], 'mode C: B/C 100 %', 'needs decision'],
+    [[['C', 100]], 'mode B: C 100 %', 'needs decision'],
+    [
+      [
+        ['A', 60],
+        ['A/B', 40],
+      ],
+      'mode F: A 60 %, A/B 40 %',
+      'needs decision',
+    ],
+  ])('%j is %s', (face, text, state) => {
+    const outcome = pull('US', fibre, by, face);
+    expect(outcome.results.find(({ symbol }) => symbol === 'n')?.text).toBe(text);
+    expect(outcome.verdicts).toMatchObject([{ criterion: 'Break in the concrete', state }]);
+    expect(outcome.findings).toEqual([]);
+  });
+  it('is put before nobody where only the glue of the dolly let go: it is at least so much', () => {
+    const outcome = pull('US', fibre, by, [['Y', 100]]);
+    expect(outcome.verdicts).toEqual([]);
+    expect(outcome.results[0]?.bound).toBe('at least');
+    expect(outcome.results.find(({ symbol }) => symbol === 'n')?.text).toBe('mode A: Y 100 %');
+  });
+  it('is cut through, 6 to 12 mm into the concrete, and pulled slowly', () => {
+    expect(found('US', { ...fibre, cut: 'no' }, by)).toEqual(['invalid pull.not-scored']);
+    expect(found('US', { ...fibre, depth: '0.6' }, by)).toEqual(['departure pull.cut-d7522']);
+    expect(found('US', { ...fibre, seconds: '60' }, by)).toEqual(['departure pull.rate-d7522']);
+  });
+});
+
 describe('the words beside it', () => {
   it('name the weakest plane and what it means', () => {
     const { picture } = pull('US', { shown: '300' }, {}, [

@@ -6,6 +6,7 @@ const ISO4624 = standard('ISO 4624');
 const D7234 = standard('ASTM D7234');
 const C1583 = standard('ASTM C1583/C1583M');
 const EN1542 = standard('EN 1542');
+const D7522 = standard('ASTM D7522/D7522M');
 
 export const LIMITS = {
   ...group('Pull-off', D4541, {
@@ -29,6 +30,14 @@ export const LIMITS = {
     'pull.step-core': r('Pull-off of an overlay reported to', '= 5 psi', '= 0.1 MPa', C1583),
     'pull.rate-en1542': r('Pull of an overlay, EN', '5.8 to 8.7 psi/s', '0.04 to 0.06 MPa/s', EN1542),
     'pull.cut-en1542': r('Core into the substrate, EN', '0.4 to 0.8 in', '10 to 20 mm', EN1542),
+    'pull.rate-d7522': r('Pull of a glued fibre sheet', '<= 2.4 psi/s', '<= 0.0167 MPa/s', D7522),
+    'pull.cut-d7522': r('Cut into the concrete under a fibre sheet', '0.25 to 0.5 in', '6 to 12 mm', D7522),
+    'pull.fibre': r(
+      'Fibre sheet on concrete, nothing said',
+      '>= 200 psi',
+      '>= 1.4 MPa',
+      standard('ACI 440.2R'),
+    ),
     'pull.count': r('Pulls of one area', '= 3'),
     'pull.glue': r('Share of the face that may have parted in the glue', '<= 50 %'),
   }),

@@ -1,6 +1,7 @@
 import type { LimitId } from '../../limits';
 import { factOption } from '../facts';
 import type { RunSetup } from '../setup';
+import { type Face, leadingPlane, type Plane } from './faces';
 
 /** By which standard a dolly is pulled. */
 export const PULL_STANDARDS = [
@@ -9,6 +10,7 @@ export const PULL_STANDARDS = [
   { value: 'iso4624', label: 'Coating on metal, ISO 4624' },
   { value: 'c1583', label: 'Overlay, repair or concrete surface, ASTM C1583' },
   { value: 'en1542', label: 'Overlay or repair, EN 1542' },
+  { value: 'd7522', label: 'Fibre sheet glued to concrete, ASTM D7522' },
 ] as const;
 export type PullStandard = (typeof PULL_STANDARDS)[number]['value'];
 export const PULL_IDS: readonly PullStandard[] = PULL_STANDARDS.map(({ value }) => value);
@@ -27,7 +29,31 @@ export interface PullRule {
   /** Film from which it has to be cut through. */
   readonly cutFrom?: LimitId;
   readonly concrete?: true;
+  /** It is cut through round the dolly whatever the thickness. */
+  readonly always?: true;
+  /** How it calls the planes, and what lets go there. */
+  readonly modes?: Readonly<Partial<Record<Plane, Mode>>>;
+  /** A break anywhere but in the concrete is put before the engineer, however strong. */
+  readonly wantsConcrete?: true;
 }
+
+/** A plane by the letter of a standard. */
+export interface Mode {
+  readonly letter: string;
+  readonly means: string;
+}
+
+/** The letters of a glued fibre sheet, the concrete G and what glues it D; E and G on one face are F. Source: ASTM D7522 (from memory). */
+const FIBRE_MODES: PullRule['modes'] = {
+  A: { letter: 'G', means: 'the concrete, as it should be' },
+  'A/B': { letter: 'E', means: 'the resin let go of the concrete: dust, laitance, water?' },
+  B: { letter: 'D', means: 'the resin itself: badly mixed, not cured?' },
+  'B/C': { letter: 'C', means: 'the sheet let go of the resin: not wetted through?' },
+  C: { letter: 'B', means: 'within the sheet: dry fibres, too little resin?' },
+  '-/Y': { letter: 'A', means: 'the glue of the dolly let go of the sheet: not roughened, not clean?' },
+  Y: { letter: 'A', means: 'the glue of the dolly itself: cold, badly mixed, not hard yet?' },
+  'Y/Z': { letter: 'A', means: 'the glue did not hold the dolly: its face was not roughened' },
+};
 
 const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
   d4541: {
@@ -68,7 +94,25 @@ const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
     cut: 'pull.cut-en1542',
     concrete: true,
   },
+  d7522: {
+    designation: 'ASTM D7522/D7522M',
+    rate: 'pull.rate-d7522',
+    step: 'pull.step-core',
+    cut: 'pull.cut-d7522',
+    concrete: true,
+    always: true,
+    modes: FIBRE_MODES,
+    wantsConcrete: true,
+  },
 };
+
+/** The mode of a face by the letter of its standard: of bond and concrete together a letter of its own; undefined where it has none. */
+export function modeOf({ modes }: PullRule, face: Face): string | undefined {
+  const lead = leadingPlane(face);
+  if (!modes || !lead) return undefined;
+  const both = (['A', 'A/B'] as const).every((plane) => face.some(([each]) => each === plane));
+  return both && (lead === 'A' || lead === 'A/B') ? 'F' : modes[lead]?.letter;
+}
 
 /** The rule of a standard; of none that is named that of coatings on concrete: a floor names none. */
 export function ruleNamed(name: string | undefined): PullRule {

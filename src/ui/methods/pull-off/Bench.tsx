@@ -7,6 +7,8 @@ import type { BenchProps } from '../kit';
 import { Layers } from './Layers';
 import { PlanePatterns, planeFill, planeName } from './planes';
 
+const FIBRE = { B: 'resin', C: 'fibre sheet' };
+
 /** The face of the dolly with its planes, the cut through the coats, and which of them was the weak one. */
 export function PullOffBench({ picture: { values } }: BenchProps) {
   const face: Face = String(values.face ?? '')
@@ -35,7 +37,12 @@ export function PullOffBench({ picture: { values } }: BenchProps) {
         }}
       >
         <FaceDrawing face={face} painted={typeof values.painted === 'string' ? values.painted : null} />
-        <Layers face={face} concrete={values.concrete === true} coats={values.cored === true ? 1 : 2} />
+        <Layers
+          face={face}
+          concrete={values.concrete === true}
+          coats={values.cored === true ? 1 : 2}
+          words={values.fibre === true ? FIBRE : {}}
+        />
       </Box>
       <Typography sx={{ mt: 1 }}>{String(values.said ?? '')}</Typography>
       <Typography color={total > 0 && total !== 100 ? 'error' : 'text.secondary'}>

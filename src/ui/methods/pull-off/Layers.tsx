@@ -19,10 +19,13 @@ export function Layers({
   face,
   concrete,
   coats = 3,
+  words = {},
 }: {
   readonly face: Face;
   readonly concrete: boolean;
   readonly coats?: number;
+  /** What its layers are called, by letter, where they are no coats. */
+  readonly words?: Readonly<Record<string, string>>;
 }) {
   const { palette } = useTheme();
   const used = face.map(([plane]) => plane);
@@ -41,7 +44,7 @@ export function Layers({
       y += high;
       return [
         letter as string,
-        { top, high, word: letter === 'A' ? (concrete ? 'concrete' : 'metal') : word },
+        { top, high, word: words[letter] ?? (letter === 'A' ? (concrete ? 'concrete' : 'metal') : word) },
       ];
     }),
   );
