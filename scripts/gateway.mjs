@@ -26,8 +26,15 @@ function addressOf(request) {
 const agent = new http.Agent({ keepAlive: true, maxSockets: 512, timeout: 30_000 });
 const proxy = httpProxy.createProxyServer({ xfwd: false, agent });
 const again = new WeakSet();
+// Who has gone hears nothing any more: what was being read for them is let go, or a live line would stay for good.
+proxy.on('proxyReq', (asked, _, answer) => {
+  answer.on('close', () => {
+    if (!answer.writableFinished) asked.destroy();
+  });
+});
 proxy.on('error', (error, request, answer) => {
   if (!('writeHead' in answer)) return answer.destroy();
+  if (answer.destroyed) return undefined;
   if (answer.headersSent) return answer.destroy();
   // A kept connection that was cut as it was used took nothing in: what only reads is asked once more.
   if (error.code === 'ECONNRESET' && ['GET', 'HEAD'].includes(request.method) && !again.has(request)) {

@@ -5,12 +5,17 @@ import net from 'node:net';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 
+/** The streams that somebody is told something by. */
+const open = new Set<http.ServerResponse>();
+
 /** A server that says what reached it. */
 function echo(name: string): http.Server {
   return http.createServer((request, answer) => {
     if (request.url === '/stream') {
       answer.writeHead(200, { 'content-type': 'text/event-stream' });
       answer.write('data: 1\n\n');
+      open.add(answer);
+      answer.on('close', () => open.delete(answer));
       return;
     }
     answer.setHeader('content-type', 'application/json');
@@ -120,7 +125,10 @@ describe('the gateway', () => {
     const answer = await fetch(`${own}/stream`, { signal: gone.signal });
     const { value } = (await answer.body?.getReader().read()) ?? {};
     expect(new TextDecoder().decode(value)).toBe('data: 1\n\n');
+    expect(open.size).toBe(1);
     gone.abort();
+    // Who has gone hears nothing any more, and nothing is kept for them.
+    await expect.poll(() => open.size).toBe(0);
   });
   it('asks once more where a kept connection is cut as it is used, but sends nothing twice', async () => {
     // It answers the first request of a connection, and cuts it at the second.

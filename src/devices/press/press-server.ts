@@ -6,6 +6,8 @@ import type { StandIn } from './stand-in';
 /** Readings that are remembered for clients that come back: ten minutes of fifty a second. */
 const REMEMBERED = 30_000;
 const TICK_MS = 20;
+/** Where nobody listens it reads on, but looks up less often. */
+const ALONE_MS = 250;
 
 export interface PressServerOptions {
   readonly number: string;
@@ -55,6 +57,7 @@ export class PressServer {
 
   private tick(): void {
     const now = Date.now();
+    if (this.clients.size === 0 && now - this.last < ALONE_MS) return;
     // A machine that was asleep does not catch up for minutes.
     const passed = Math.min(now - this.last, 1000);
     this.last = now;
@@ -78,6 +81,7 @@ export class PressServer {
   }
 
   private send(lines: readonly object[], to: Iterable<net.Socket> = this.clients): void {
+    if (to === this.clients && this.clients.size === 0) return;
     const text = lines.map((line) => `${JSON.stringify(line)}\n`).join('');
     for (const client of to) client.write(text);
   }
