@@ -3,6 +3,8 @@ import { promisify } from 'node:util';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { verdicts, waits } from '@/db/schema';
+import { rebuildVerdicts } from '@/server/verdicts';
+import { rebuildWaits } from '@/server/waits';
 import { freshDatabase } from '@/testing/database';
 import { AT_28_DAYS, breakSpecimen, makeSample, makeSite } from '@/testing/site';
 
@@ -40,7 +42,8 @@ it('mends what is not, and says how much that was', async () => {
     'bricole: 3 waits, 3 rows were another thing and are mended',
     'bricole: 2 verdicts, 1 row was another thing and is mended',
   ]);
-  expect((await rebuilt()).slice(1).every((line) => line.endsWith('all as they were'))).toBe(true);
+  expect((await fresh.db.transaction((tx) => rebuildVerdicts(tx))).changed).toBe(0);
+  expect((await fresh.db.transaction((tx) => rebuildWaits(tx, new Date()))).changed).toBe(0);
 });
 
 it('asks which database is meant', async () => {

@@ -1,10 +1,11 @@
 import 'reflect-metadata';
-import { openDatabase } from '../src/db/client';
-import { rebuildVerdicts } from '../src/server/verdicts';
-import { rebuildWaits } from '../src/server/waits';
 
 const url = process.env.BRICOLE_DATABASE_URL;
 if (!url) throw new Error('BRICOLE_DATABASE_URL');
+// Read only now: it takes seconds, and nothing of it is wanted where no database is named.
+const { openDatabase } = await import('../src/db/client');
+const { rebuildVerdicts } = await import('../src/server/verdicts');
+const { rebuildWaits } = await import('../src/server/waits');
 const { db, pool } = openDatabase(url);
 const said = (what: string, { rows, changed }: { rows: number; changed: number }): void => {
   const words =

@@ -121,7 +121,7 @@ describe('a projection', () => {
     ['run_reasons', ['INSERT', 'UPDATE']],
     ['reason_acceptances', ['INSERT', 'UPDATE']],
     ['specimen_events', ['INSERT']],
-    ['samples', ['UPDATE']],
+    ['samples', ['INSERT', 'UPDATE']],
     ['reports', ['UPDATE']],
   ])('is told by %s which sample was touched, at %j', async (table, when) => {
     const { rows } = await fresh.owner.query(

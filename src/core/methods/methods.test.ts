@@ -105,7 +105,7 @@ describe.each(CASES)('$name', (testCase) => {
           if (found.severity === 'departure') expect(found.remark).toBeTruthy();
         }
       }),
-      { numRuns: 120 },
+      { numRuns: 60 },
     );
   });
 
@@ -118,7 +118,7 @@ describe.each(CASES)('$name', (testCase) => {
           for (const message of Object.values(checked.errors)) expect(message.length).toBeGreaterThan(3);
         usableInput(method, { ...anything, system });
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
 
