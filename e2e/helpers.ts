@@ -17,7 +17,12 @@ export async function signedIn(
   who: PersonKey,
   size = { width: 1280, height: 800 },
 ): Promise<Page> {
-  const context = await browser.newContext({ viewport: size, timezoneId: 'America/New_York' });
+  // Motion is drawn frame by frame by the processors that the tests need.
+  const context = await browser.newContext({
+    viewport: size,
+    timezoneId: 'America/New_York',
+    reducedMotion: 'reduce',
+  });
   const page = await context.newPage();
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error.message));

@@ -105,6 +105,14 @@ export function themeOf(scheme: Scheme): Theme {
           body: { fontVariantNumeric: 'lining-nums' },
           // Twice, so that it stands against the family that each text brings along.
           '.mono.mono': { fontFamily: MONO, fontVariantNumeric: 'tabular-nums' },
+          // Who asks their device for less motion gets none that only pleases.
+          '@media (prefers-reduced-motion: reduce)': {
+            '*, *::before, *::after': {
+              animationDuration: '0.01ms !important',
+              animationIterationCount: '1 !important',
+              transitionDuration: '0.01ms !important',
+            },
+          },
           '@media print': { '.no-print': { display: 'none !important' }, body: { background: '#fff' } },
         },
       },
