@@ -91,12 +91,13 @@ export function planDrawing(plan: ReportedPlan, system: System): Drawing {
         const through = [
           { x, y },
           { x, y: y - 14 },
-          { x: x + 9, y: y - 10.5 },
+          { x: x - 9, y: y - 10.5 },
           { x, y: y - 7 },
         ];
         return [
           { kind: 'path', through, stroke: 'quiet', width: 1, fill: 'quiet' },
-          textAt({ x, y }, [3, 8], what, 'quiet', 7.5),
+          // To the left: the point that is set at it has its number on the right.
+          { ...textAt({ x, y }, [-7, 2.5], what, 'quiet', 7.5), anchor: 'end' },
         ];
       }),
       ...plan.points.flatMap((point) => pointShapes(point, on(point.at))),

@@ -206,7 +206,7 @@ function specimenRows(
         return { heading, as: 'small', ...(last ? {} : { width: 'auto' }) };
       }),
       { heading: 'Result', as: 'strong', width: 'auto' },
-      { heading: 'Tested', as: 'small', width: 62 },
+      { heading: 'Tested', as: 'small', width: headings.length < 7 ? 96 : 62 },
     ],
     rows: tests.map((test) => {
       const { specimen } = test;

@@ -111,6 +111,13 @@ const LINES = {
   paddingBottom: () => 3,
 };
 
+/** The same under a title that stands in the head of its table. */
+const TITLED = {
+  ...LINES,
+  hLineWidth: (row: number, node: { table: { body: unknown[] } }) =>
+    row === 0 ? 0 : LINES.hLineWidth(row - 1, { table: { body: node.table.body.slice(1) } }),
+};
+
 function pairs(rows: ReportContent['facts']): Content {
   return {
     table: {
@@ -161,7 +168,7 @@ function sectionPart(section: Section, pictures: PdfPictures): Content[] {
   const title: Content = { text: latin(section.title), style: 'section', headlineLevel: 1 };
   switch (section.kind) {
     case 'table':
-      return [title, tablePart(section), ...wordsPart(section)];
+      return [tablePart(section, section.title), ...wordsPart(section)];
     case 'verdicts':
       return [
         title,
@@ -275,14 +282,20 @@ function photographPart(
   };
 }
 
-function tablePart({ columns, rows }: Extract<Section, { kind: 'table' }>): Content {
+/** A table with its title in its head: so neither ends a page without rows, and a page it goes on to says what it is. */
+function tablePart({ columns, rows }: Extract<Section, { kind: 'table' }>, title: string): Content {
+  const [, ...others] = columns;
   return {
     table: {
-      headerRows: 1,
+      headerRows: 2,
       keepWithHeaderRows: 1,
       dontBreakRows: true,
       widths: columns.map(({ width }) => width ?? '*'),
       body: [
+        [
+          { text: latin(title), style: 'section', margin: [-4, 12, 0, 2], colSpan: columns.length },
+          ...others.map(() => ''),
+        ],
         columns.map(({ heading }) => cell(heading, { style: 'label' })),
         ...rows.map((row) =>
           columns.map(({ as }, place) => {
@@ -293,7 +306,7 @@ function tablePart({ columns, rows }: Extract<Section, { kind: 'table' }>): Cont
         ),
       ],
     },
-    layout: LINES,
+    layout: TITLED,
   };
 }
 

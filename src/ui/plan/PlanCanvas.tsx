@@ -210,12 +210,19 @@ export function PlanCanvas(props: CanvasProps) {
             {(plan.flags ?? []).map(({ what, at }) => (
               <g key={`${what} ${at.x} ${at.y}`} transform={`translate(${at.x} ${at.y})`}>
                 <path
-                  d={`M0 0V${-unit * 3.2}L${unit * 2} ${-unit * 2.4}L0 ${-unit * 1.6}`}
+                  d={`M0 0V${-unit * 3.2}L${-unit * 2} ${-unit * 2.4}L0 ${-unit * 1.6}`}
                   fill={palette.warning.main}
                   stroke={palette.warning.main}
                   strokeWidth={unit * 0.25}
                 />
-                <text x={unit * 0.6} y={unit * 1.6} fontSize={unit * 1.5} fill={palette.warning.main}>
+                {/* To the left: the point that is set at it has its number on the right. */}
+                <text
+                  x={-unit * 1.6}
+                  y={unit * 0.5}
+                  fontSize={unit * 1.5}
+                  textAnchor="end"
+                  fill={palette.warning.main}
+                >
                   {what}
                 </text>
               </g>

@@ -1,4 +1,4 @@
-import { convert, exact, parseMeasure } from '@/core/quantity';
+import { convert, exact, parseMeasure, plainOf } from '@/core/quantity';
 
 export type Units = 'US' | 'SI';
 
@@ -11,9 +11,10 @@ export function lengthText(metres: number, system: Units): string {
 
 /** An area on a plan as it is said, ft² or m². */
 export function areaText(squareMetres: number, system: Units): string {
+  const area = exact(squareMetres.toFixed(6));
   return system === 'US'
-    ? `${convert(exact(squareMetres.toFixed(6)), 'm2', 'ft2').toFixed(0)} ft²`
-    : `${squareMetres.toFixed(1)} m²`;
+    ? plainOf(exact(convert(area, 'm2', 'ft2').toFixed(0)), 'ft2')
+    : plainOf(exact(area.toFixed(1)), 'm2');
 }
 
 /** A length that was typed, m; what is wrong with it in words. Without a unit in ft or m. */

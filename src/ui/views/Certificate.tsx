@@ -58,6 +58,7 @@ export function Certificate({
       {canKeep && verifiedOn ? (
         <FileButton
           size="small"
+          sx={{ px: 0, minWidth: 0, whiteSpace: 'nowrap' }}
           loading={busy}
           accept="image/*,application/pdf"
           take={(chosen) => void keep(chosen)}

@@ -40,7 +40,7 @@ export class Asked extends RunInput {
     label: 'Humidity under a box at most',
     ...percentSpec('1', '100'),
     help: 'By the maker; left open, 75 %.',
-    example: '',
+    example: '72 %',
   })
   hoodMost?: string;
 
@@ -59,7 +59,7 @@ export class Asked extends RunInput {
     step: { US: '0.1', SI: '0.1' },
     possible: { US: ['0.1', '10'], SI: ['0.1', '10'] },
     help: 'By the maker; left open, by the screed.',
-    example: '',
+    example: '1.5 %',
   })
   carbideMost?: string;
 

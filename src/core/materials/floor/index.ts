@@ -61,9 +61,7 @@ export const floor: Material = {
   summary: (asked) => [
     ['Goes on it', floorWords(asked)],
     ['Humidity at most', measureWords(asked.humidityMost)],
-    ['Decided by', DECIDES.find(({ value }) => value === asked.decidedBy)?.label ?? ''],
-    ['Humidity under a box at most', measureWords(asked.hoodMost)],
-    ['Carbide at most', measureWords(asked.carbideMost)],
+    ['Decided by', decidedWords(asked)],
     ['Emission at most', measureWords(asked.emissionMost)],
     ['pH of the surface', phWords(asked)],
     ['Pull-off at least', measureWords(asked.pullOffLeast)],
@@ -133,6 +131,13 @@ function phWords({ phLow, phHigh }: Stored): string {
   if (phLow && phHigh) return `${phLow} to ${phHigh}`;
   if (phHigh) return `at most ${phHigh}`;
   return phLow ? `at least ${phLow}` : '';
+}
+
+/** What decides in place of humidity, with its own limit. */
+function decidedWords({ decidedBy, hoodMost, carbideMost }: Stored): string {
+  const by = DECIDES.find(({ value }) => value === decidedBy);
+  const most = measureWords({ hood: hoodMost, carbide: carbideMost }[String(by?.value)]);
+  return [by?.label, most && `at most ${most}`].filter(Boolean).join(', ');
 }
 
 function floorWords({ floor: on }: Stored): string {
