@@ -43,12 +43,12 @@ interface Drawn {
 const chart = (): Drawn => drawn.mock.calls.at(-1)?.[0] as Drawn;
 
 describe('the set beside a run', () => {
-  it('names each with what it has: a strength, this one, or not broken', () => {
+  it('names each with what it has: a strength, this one, or not tested', () => {
     shown();
     const texts = ['S-1-F', 'S-1-G', 'S-1-H'].map(
       (label) => screen.getByText(label).nextElementSibling?.textContent,
     );
-    expect(texts).toEqual(['445', 'this one', 'not broken']);
+    expect(texts).toEqual(['445', 'this one', 'not tested']);
     expect(screen.getByText('Mean 445 psi so far')).toBeDefined();
     expect(screen.getByText(/1 of the 2 beams/u)).toBeDefined();
   });

@@ -56,7 +56,7 @@ export function SetBeside({
             {member.label}
           </Typography>
           <Typography {...(member.strength ? { className: 'mono' } : { color: 'text.secondary' })}>
-            {member.strength ?? (member.here ? 'this one' : 'not broken')}
+            {member.strength ?? (member.here ? 'this one' : 'not tested')}
           </Typography>
         </Box>
       ))}

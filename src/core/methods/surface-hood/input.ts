@@ -37,7 +37,7 @@ export class SurfaceHoodInput extends RunInput {
     carry: true,
     options: [
       { value: 'none', label: 'There is none' },
-      { value: 'off', label: 'Off since' },
+      { value: 'off', label: 'Off' },
       {
         value: 'on',
         label: 'On',
@@ -53,7 +53,7 @@ export class SurfaceHoodInput extends RunInput {
   })
   heating?: 'none' | 'off' | 'on';
 
-  @InstantField({ label: 'Off since', carry: true, help: 'Where there is one.', example: '' })
+  @InstantField({ label: 'Heating off since', carry: true, help: 'Where there is one.', example: '' })
   offAt?: string;
 
   @EquipmentField({
