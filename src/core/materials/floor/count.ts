@@ -1,5 +1,6 @@
 import type { Limits } from '../../limits';
 import type { Stored } from '../../material/registration';
+import { setupMeasure } from '../../methods/measure-text';
 import { areaTold, countByArea } from '../../methods/slab/count';
 import { exact, plainOf, type System } from '../../quantity';
 import { shareOut } from './share';
@@ -54,6 +55,26 @@ export function pointsWanted(
     count: shares[place] ?? 0,
     why: `${whyOf(zones.length, all, own.count, allWalls, area)}${counted}`,
   };
+}
+
+/**
+ * How many sheets a wall or a ceiling wants: by its area as a slab does, and one for each part of its height.
+ * @returns undefined while its area is not known
+ * Source: ASTM D4263: one for each 10 ft [3 m] of rise, the lowest within 12 in [0.3 m] of the floor (from memory).
+ */
+export function sheetsOnWall(
+  zone: Stored,
+  limits: Limits,
+  system: System,
+): { readonly count: number; readonly why: string } | undefined {
+  const byArea = pointsWanted('sheets', [zone], 0, limits, system);
+  const unit = system === 'US' ? 'ft' : 'm';
+  const rise = typeof zone.rise === 'string' ? setupMeasure(zone.rise, 'length', unit) : undefined;
+  if (!byArea || !rise) return byArea;
+  const byRise = rise.div(limits.number('sheet.rise', system)).ceil().toNumber();
+  return byRise > byArea.count
+    ? { count: byRise, why: `for ${plainOf(rise, unit)} of height, the lowest near the floor.` }
+    : byArea;
 }
 
 /** Why so many: of one zone by itself, or as the share of a level. */

@@ -1,6 +1,7 @@
 import type { Criterion } from '../../acceptance/criterion';
 import { silentLimit } from '../../methods/slab/floors';
 import { CARBIDE, EMISSION, SEEN, UNDER_BOX } from '../../methods/slab/quantities';
+import { lessUncertainty } from '../../methods/slab/reading';
 import { screedLimit } from '../../methods/slab/screeds';
 import { standard } from '../../working';
 
@@ -18,8 +19,12 @@ export const CRITERIA: readonly Criterion[] = [
     population: 'set',
     statistic: 'greatest',
     holds: 'at most',
-    limit: ({ asked, said, limits, system }) =>
-      asked('humidityMost') ?? silentLimit(said('floor'), limits, system),
+    limit: ({ asked, said, limits, system }) => {
+      const own = asked('humidityMost');
+      if (own) return lessUncertainty(own, asked);
+      const silent = silentLimit(said('floor'), limits, system);
+      return silent && { ...silent, value: lessUncertainty(silent.value, asked) };
+    },
     compare: 'rounded',
     count: 'planned',
     early: true,

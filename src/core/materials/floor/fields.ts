@@ -11,6 +11,7 @@ import { DECIDES, type Decides } from '../../methods/slab/decides';
 import { SLABS, type SlabKind } from '../../methods/slab/drying';
 import { FLOORS, type Floor } from '../../methods/slab/floors';
 import { LAYERS, type Layer } from '../../methods/slab/layers';
+import { CONDITIONS, type Conditions, EDITIONS, type Edition } from '../../methods/slab/reading';
 import { SCREEDS, type Screed } from '../../methods/slab/screeds';
 import { AGGREGATE, type Aggregate, TOP, type Top } from '../../methods/slab/surfaces';
 import { countSpec, lengthSpec, percentSpec } from '../../methods/specs';
@@ -27,6 +28,28 @@ export class Asked extends RunInput {
     example: '85 %',
   })
   humidityMost?: string;
+
+  @ChoiceField({ label: 'Holes are read by the edition', options: EDITIONS, example: '' })
+  edition?: Edition;
+
+  @ChoiceField({
+    label: 'Service conditions for 48 h',
+    options: CONDITIONS,
+    help: 'Left open, before the hole is sealed: that satisfies both.',
+    example: '',
+  })
+  conditions?: Conditions;
+
+  @MeasureField({
+    label: 'Uncertainty added to humidity',
+    dimension: 'percent',
+    unit: { US: 'percent', SI: 'percent' },
+    step: { US: '0.1', SI: '0.1' },
+    possible: { US: ['0.1', '10'], SI: ['0.1', '10'] },
+    help: 'Where it is added to a reading before that is held against the limit, as in the north; often 2 %.',
+    example: '2 %',
+  })
+  uncertainty?: string;
 
   @ChoiceField({
     label: 'Moisture is decided by',
@@ -164,6 +187,17 @@ export class Zone extends RunInput {
     example: '2',
   })
   walls?: string;
+
+  @MeasureField({
+    label: 'Height of the wall',
+    dimension: 'length',
+    unit: { US: 'ft', SI: 'm' },
+    step: { US: '0.1', SI: '0.01' },
+    possible: { US: ['1', '400'], SI: ['0.3', '120'] },
+    help: 'Where it is one: a sheet for each 10 ft [3 m] of it, the lowest within 12 in [0.3 m] of the floor.',
+    example: '',
+  })
+  rise?: string;
 
   @MeasureField({
     label: 'Thickness drawn',

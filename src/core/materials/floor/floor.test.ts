@@ -160,6 +160,21 @@ describe('what a zone is held against', () => {
     expect(judge([...two, { value: '84', bound: 'at most' }])?.state).toBe('meets');
     expect(judge([...two, { value: '88', bound: 'at most' }])?.state).toBe('not yet determinable');
   });
+  it('is held against what is allowed less an uncertainty, where that is added', () => {
+    const less = (most: string | null, value: string) =>
+      evaluate(criterion, [{ id: '1', label: 'H1', value }], {
+        ...{ system: 'SI', unit: 'percent', limits, mode: 'half-even', planned: 1 },
+        asked: (name: string) =>
+          name === 'uncertainty' ? exact(2) : name === 'humidityMost' && most ? exact(most) : undefined,
+        ...{ said: () => 'resin', step: exact(1) },
+      } as Parameters<typeof evaluate>[2])[0];
+    expect([less('85', '83')?.state, less('85', '84')?.state]).toEqual(['meets', 'does not meet']);
+    // The usual limit of a resin is 80 %.
+    expect([less(null, '78')?.state, less(null, '79')?.state]).toEqual(['meets', 'does not meet']);
+    expect(floor.summary({ humidityMost: '85 percent', uncertainty: '2 percent' })[1]?.[1]).toBe(
+      '85 %, less 2 %',
+    );
+  });
   it('decides nothing by a reading for the trend', () => {
     const trend = { value: '92', provisional: 'not at service conditions' };
     expect(judge([{ value: '80' }, { value: '81' }, trend])?.sentence).toContain(

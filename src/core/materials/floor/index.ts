@@ -1,9 +1,10 @@
 import type { Material, PlanAbout, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import { DECIDES } from '../../methods/slab/decides';
+import { noSlab } from '../../methods/slab/drying';
 import { FLOORS } from '../../methods/slab/floors';
 import { pullsWanted } from '../coating/count';
-import { pointsWanted } from './count';
+import { pointsWanted, sheetsOnWall } from './count';
 import { Asked, Lot, Zone } from './fields';
 import { FORMS } from './forms';
 import { levelSays, zoneSays } from './says';
@@ -60,7 +61,12 @@ export const floor: Material = {
   },
   summary: (asked) => [
     ['Goes on it', floorWords(asked)],
-    ['Humidity at most', measureWords(asked.humidityMost)],
+    [
+      'Humidity at most',
+      [measureWords(asked.humidityMost), asked.uncertainty && `less ${measureWords(asked.uncertainty)}`]
+        .filter(Boolean)
+        .join(', '),
+    ],
     ['Decided by', decidedWords(asked)],
     ['Emission at most', measureWords(asked.emissionMost)],
     ['pH of the surface', phWords(asked)],
@@ -98,14 +104,17 @@ const FORM_OF = [
   ['surface-hood', 'surface-hood'],
   ['carbide', 'screed-sample'],
   ['slab-emission', 'slab-dish'],
+  ['slab-sheet', 'slab-sheet'],
   ['pull-off', 'dolly'],
 ] as const;
 
 function wantedOf(zone: Stored, about: PlanAbout) {
   const { limits, system, asked, form = 'slab-hole', among = { samples: [zone], place: 0 } } = about;
   if (form === 'dolly') return pullsWanted(zone, limits, system, asked);
+  if (noSlab(zone.slab)) return sheetsOnWall(zone, limits, system);
   // Counted for the level, its area is that of the zones that want such points at all.
-  const alike = (each: Stored): boolean => form === 'slab-sheet' || formsOf(asked, each).includes(form);
+  const alike = (each: Stored): boolean =>
+    !noSlab(each.slab) && (form === 'slab-sheet' || formsOf(asked, each).includes(form));
   const zones =
     asked.counted === 'zone'
       ? [zone]

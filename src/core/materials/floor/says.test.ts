@@ -35,6 +35,27 @@ describe('which tests a zone wants', () => {
     expect(names({ floor: 'resilient' }, { top: 'gypsum' })).toEqual(['surface-ph']);
     expect(testsWanted({ floor: 'wood' }, { top: 'topping' }).remarks.join(' ')).toContain('thin topping');
   });
+  // ASTM F2170, F1869 are of slabs; D4263: one sheet for each 10 ft [3 m] of rise (from memory).
+  it('refuses holes and dishes in walls and ceilings, where a sheet decides', () => {
+    for (const slab of ['wall', 'ceiling']) {
+      const wanted = testsWanted({ floor: 'resin', emissionMost: '3' }, { slab, top: 'film' });
+      expect(wanted.required.map(([method]) => method)).toEqual([
+        'slab-sheet',
+        'surface-ph',
+        'surface-profile',
+        'pull-off',
+      ]);
+      expect(wanted.refused.join(' ')).toMatch(/^No hole and no dish in a (?:wall|ceiling).*film off/u);
+    }
+    const wall = { slab: 'wall', area: '40 m2', rise: '8.5 m' };
+    const count = (zone: object) =>
+      floor.plan?.({ ...zone }, { limits: new Limits(), system: 'SI', asked: {}, form: 'slab-sheet' });
+    expect(floor.plannedForms?.({ floor: 'wood' }, wall)).toEqual(['slab-sheet']);
+    expect(count(wall)).toMatchObject({ count: 3, why: expect.stringContaining('8.5 m of height') });
+    expect(count({ ...wall, rise: '3 m' })?.count).toBe(1);
+    expect(count({ ...wall, area: '200 m2' })?.count).toBe(5);
+    expect(count({ ...wall, area: '' })?.count).toBe(0);
+  });
   it('never turns one measure into another, and never clears a coating by a dry sheet', () => {
     const { remarks } = testsWanted({ floor: 'resin' }, {});
     expect(remarks.join(' ')).toContain('none is turned into another');
@@ -106,6 +127,20 @@ describe('how a zone stands', () => {
         ]),
       )?.state,
     ).toBe('needs decision');
+  });
+  it('goes by the sheet where nothing else can be tested', () => {
+    const wall = (state: VerdictState): SampleOfLot => {
+      const one = zone([
+        ['slab-sheet', state],
+        ['surface-ph', 'meets'],
+      ]);
+      return { ...one, about: { ...one.about, slab: 'wall' } };
+    };
+    expect(stands(wall('meets'))?.state).toBe('meets');
+    expect(stands(wall('does not meet'))).toMatchObject({
+      state: 'does not meet',
+      sentence: expect.stringContaining('plastic sheet'),
+    });
   });
   it('asks the engineer where a sheet saw moisture that the rest did not', () => {
     expect(stands(zone([...DRY, ['slab-sheet', 'does not meet']]))?.state).toBe('needs decision');

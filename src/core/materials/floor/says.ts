@@ -17,7 +17,10 @@ function stands({ about, verdicts, tested }: SampleOfLot, asked: LotAbout['asked
       verdicts.flatMap((each) => (each.state === state ? (names.get(each.method) ?? each.title) : [])),
     ),
   ];
-  const bad = verdicts.filter(({ state, method }) => state === 'does not meet' && method !== 'slab-sheet');
+  // On a slab a sheet is a sign beside the tests that decide; where nothing else can be tested it decides.
+  const decides = (method: string): boolean =>
+    method !== 'slab-sheet' || required.some(([wanted]) => wanted === method);
+  const bad = verdicts.filter(({ state, method }) => state === 'does not meet' && decides(method));
   if (bad.length > 0)
     return {
       state: 'does not meet',

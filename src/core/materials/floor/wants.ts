@@ -1,4 +1,5 @@
 import type { Stored } from '../../material/contract';
+import { noSlab } from '../../methods/slab/drying';
 import { AGGREGATES, noDishOver, TOPS } from '../../methods/slab/surfaces';
 
 /** Which tests a zone is decided by, which help, and which say nothing here, with why. */
@@ -15,6 +16,7 @@ const BY: Readonly<Record<string, readonly [method: string, name: string]>> = {
   hood: ['surface-hood', 'humidity under a box'],
   carbide: ['carbide', 'carbide moisture'],
 };
+const SHEET = ['slab-sheet', 'plastic sheet'] as const;
 const PH = ['surface-ph', 'pH of the surface'] as const;
 const DISH = ['slab-emission', 'vapour emission'] as const;
 const PROFILE = ['surface-profile', 'profile of the surface'] as const;
@@ -37,6 +39,19 @@ export function testsWanted(asked: Stored, zone: Stored): Wanted {
     ...(noDish ? [`No dish ${noDish}.`] : []),
     ...(top === 'film' ? ['No plastic sheet over a film: nothing comes up to be seen.'] : []),
   ];
+  const upright = noSlab(zone.slab);
+  if (upright)
+    return {
+      required: [SHEET, PH, ...(resin ? [PROFILE, PULL] : [])],
+      helps: ['a survey by impedance'],
+      refused: [
+        `No hole and no dish in ${upright}: both are tests of floor slabs.`,
+        ...(top === 'film' ? ['Take the film off first: under it nothing comes up to be seen.'] : []),
+      ],
+      remarks: [
+        'A sheet says that moisture was seen or not, and no more: the maker of the coating is asked too.',
+      ],
+    };
   const other = BY[String(asked.decidedBy)];
   if (top === 'gypsum')
     return {

@@ -197,6 +197,22 @@ describe('what makes it no test', () => {
   });
 });
 
+describe('neighbours of a repair', () => {
+  const core = { shows: 'force', force: '2000', core1: '50', core2: '50' };
+  // EN 1015-12: 0.003 to 0.1 MPa/s, broken in 20 to 60 s (from memory). 2000 N on 50 mm are 1.02 MPa.
+  it.each([
+    ['en1015', '30', []],
+    ['en1015', '15', ['departure pull.time-en1015']],
+    ['en1015', '8', ['departure pull.rate-en1015', 'departure pull.time-en1015']],
+    ['en13892', '20', []],
+    ['en13892', '10', ['departure pull.rate-en-near']],
+    ['en12636', '40', ['departure pull.rate-en-near']],
+  ])('%s in %s s', (pullBy, seconds, ids) => {
+    expect(found('SI', { ...core, seconds }, { pullBy })).toEqual(ids);
+    expect(strength('SI', { ...core, seconds }, { pullBy })?.reported).toBe('1.0');
+  });
+});
+
 describe('a fibre sheet glued to concrete', () => {
   const fibre = { shown: '300', depth: '0.35', seconds: '130' };
   const by = { pullBy: 'd7522' };

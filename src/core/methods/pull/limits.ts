@@ -6,6 +6,7 @@ const ISO4624 = standard('ISO 4624');
 const D7234 = standard('ASTM D7234');
 const C1583 = standard('ASTM C1583/C1583M');
 const EN1542 = standard('EN 1542');
+const EN1015 = standard('EN 1015-12');
 const D7522 = standard('ASTM D7522/D7522M');
 
 export const LIMITS = {
@@ -30,6 +31,8 @@ export const LIMITS = {
     'pull.step-core': r('Pull-off of an overlay reported to', '= 5 psi', '= 0.1 MPa', C1583),
     'pull.rate-en1542': r('Pull of an overlay, EN', '5.8 to 8.7 psi/s', '0.04 to 0.06 MPa/s', EN1542),
     'pull.cut-en1542': r('Core into the substrate, EN', '0.4 to 0.8 in', '10 to 20 mm', EN1542),
+    'pull.rate-en1015': r('Pull of mortar, EN', '0.43 to 14.5 psi/s', '0.003 to 0.1 MPa/s', EN1015),
+    'pull.time-en1015': r('Pull of mortar, EN, from start to break', '20 to 60 s', EN1015),
     'pull.rate-d7522': r('Pull of a glued fibre sheet', '<= 2.4 psi/s', '<= 0.0167 MPa/s', D7522),
     'pull.cut-d7522': r('Cut into the concrete under a fibre sheet', '0.25 to 0.5 in', '6 to 12 mm', D7522),
     'pull.fibre': r(
@@ -47,6 +50,11 @@ export const LIMITS = {
     'glue.doubling': r('Glue cures twice as fast for each', '= 18 deltaF', '= 10 deltaC'),
   }),
   ...group('Pull-off', ourChoice('how a pull is judged'), {
+    'pull.rate-en-near': r(
+      'Pull of a screed or a glued bond, EN, as of a repair',
+      '5.8 to 8.7 psi/s',
+      '0.04 to 0.06 MPa/s',
+    ),
     'pull.count-area': r('Area with three pulls, and each further one', '= 5000 ft2', '= 460 m2'),
     'pull.cut-d7234': r('Cut into the concrete under a coating', '<= 0.0625 in', '<= 1.5 mm'),
     'pull.range': r('Expected stress, of the reach of the machine with this dolly', '20 to 80 %'),

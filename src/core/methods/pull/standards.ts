@@ -10,6 +10,9 @@ export const PULL_STANDARDS = [
   { value: 'iso4624', label: 'Coating on metal, ISO 4624' },
   { value: 'c1583', label: 'Overlay, repair or concrete surface, ASTM C1583' },
   { value: 'en1542', label: 'Overlay or repair, EN 1542' },
+  { value: 'en1015', label: 'Mortar on what it lies on, EN 1015-12' },
+  { value: 'en13892', label: 'Screed on what it lies on, EN 13892-8' },
+  { value: 'en12636', label: 'Concrete glued to concrete, EN 12636' },
   { value: 'd7522', label: 'Fibre sheet glued to concrete, ASTM D7522' },
 ] as const;
 export type PullStandard = (typeof PULL_STANDARDS)[number]['value'];
@@ -55,6 +58,9 @@ const FIBRE_MODES: PullRule['modes'] = {
   'Y/Z': { letter: 'A', means: 'the glue did not hold the dolly: its face was not roughened' },
 };
 
+/** What the European tests of a bond have in common: cored, and reported alike. */
+const EN_CORE = { step: 'pull.step-core', cored: true, concrete: true } as const satisfies Partial<PullRule>;
+
 const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
   d4541: {
     designation: 'ASTM D4541',
@@ -86,14 +92,10 @@ const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
     cut: 'pull.cut-c1583',
     concrete: true,
   },
-  en1542: {
-    designation: 'EN 1542',
-    rate: 'pull.rate-en1542',
-    step: 'pull.step-core',
-    cored: true,
-    cut: 'pull.cut-en1542',
-    concrete: true,
-  },
+  en1542: { ...EN_CORE, designation: 'EN 1542', rate: 'pull.rate-en1542', cut: 'pull.cut-en1542' },
+  en1015: { ...EN_CORE, designation: 'EN 1015-12', rate: 'pull.rate-en1015', time: 'pull.time-en1015' },
+  en13892: { ...EN_CORE, designation: 'EN 13892-8', rate: 'pull.rate-en-near' },
+  en12636: { ...EN_CORE, designation: 'EN 12636', rate: 'pull.rate-en-near' },
   d7522: {
     designation: 'ASTM D7522/D7522M',
     rate: 'pull.rate-d7522',

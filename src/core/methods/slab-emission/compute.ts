@@ -9,6 +9,7 @@ import { limitFinding } from '../limit-finding';
 import { closedFindings } from '../opening';
 import { coarseReading, resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
+import { noSlab, SLAB_KINDS } from '../slab/drying';
 import { EMISSION } from '../slab/quantities';
 import { notProven } from '../slab/service';
 import { AGGREGATES, noDishOver, TOPS } from '../slab/surfaces';
@@ -43,7 +44,10 @@ export function compute(input: SlabEmissionInput, setup: RunSetup): Outcome {
   ];
   const open = notProven(input, limits, 'Emission');
   if (open) findings.push(open.finding);
-  const refused = noDishOver(factOption(setup, 'aggregate', AGGREGATES), factOption(setup, 'top', TOPS));
+  const upright = noSlab(factOption(setup, 'slab', SLAB_KINDS));
+  const refused = upright
+    ? `on ${upright}: the test is of floor slabs`
+    : noDishOver(factOption(setup, 'aggregate', AGGREGATES), factOption(setup, 'top', TOPS));
   if (refused)
     findings.push(
       finding({

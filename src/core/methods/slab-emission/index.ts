@@ -4,6 +4,7 @@ import { exampleInput } from '../example';
 import { asked } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitRows } from '../limit-rows';
+import { SLAB_KINDS } from '../slab/drying';
 import { EMISSION } from '../slab/quantities';
 import { AGGREGATES, TOPS } from '../slab/surfaces';
 import { compute } from './compute';
@@ -19,6 +20,7 @@ export const slabEmission: Method<SlabEmissionInput> = {
   forms: ['slab-dish'],
   facts: {
     aggregate: { of: 'sample', take: 'aggregate', is: { options: AGGREGATES } },
+    slab: { of: 'sample', take: 'slab', is: { options: SLAB_KINDS } },
     top: { of: 'sample', take: 'top', is: { options: TOPS } },
     emissionMost: asked('emissionMost', { dimension: 'emission' }),
   },

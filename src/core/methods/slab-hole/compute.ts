@@ -1,13 +1,14 @@
 import { plainOf } from '../../quantity';
 import type { Wait } from '../../waits/wait';
-import { bySeverity, type Finding, Sheet, standard } from '../../working';
+import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { factOption, factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
-import { depthRow, SLAB_KINDS } from '../slab/drying';
+import { depthRow, noSlab, SLAB_KINDS } from '../slab/drying';
+import { sealedRow } from '../slab/reading';
 import type { SlabHoleInput } from './input';
 
 const F2170 = standard('ASTM F2170');
@@ -29,7 +30,19 @@ export function compute(input: SlabHoleInput, setup: RunSetup): Outcome {
   const unit = system === 'US' ? 'in' : 'mm';
   const share = kind && limits.number(depthRow(kind), system);
   const results: Result[] = [];
-  const findings: Finding[] = [];
+  const upright = noSlab(kind);
+  const findings: Finding[] = upright
+    ? [
+        finding({
+          id: 'slab.no-slab',
+          severity: 'invalid',
+          fields: ['scanned'],
+          beforeLoad: true,
+          message: `No hole in ${upright}: the test is of floor slabs.`,
+          action: 'Tape a plastic sheet on it; ask the maker of the coating what else is wanted.',
+        }),
+      ]
+    : [];
   const wanted =
     t && share
       ? sheet.line({
@@ -119,11 +132,11 @@ export function compute(input: SlabHoleInput, setup: RunSetup): Outcome {
   };
 }
 
-/** A hole that is sealed is read from a day later on, and waits until it was read. */
+/** A hole that is sealed is read from a day later on, by an older edition from three, and waits until it was read. */
 export function waits(input: SlabHoleInput, setup: RunSetup): readonly Wait[] {
   const { sealedAt } = input;
   if (!sealedAt) return [];
-  const hours = limitsOf(setup).number('slab.sealed', input.system).toNumber();
+  const hours = limitsOf(setup).number(sealedRow(setup), input.system).toNumber();
   const read = factText(setup, 'readAt');
   return [
     {

@@ -1,10 +1,11 @@
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
-import { factOption } from '../facts';
+import { asked, factOption } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitRows } from '../limit-rows';
 import { depthRow, SLAB_KINDS, type SlabKind } from '../slab/drying';
+import { EDITION_IDS, sealedRow } from '../slab/reading';
 import { compute, waits } from './compute';
 import { SlabHoleInput } from './input';
 
@@ -19,6 +20,7 @@ export const slabHole: Method<SlabHoleInput> = {
   spends: false,
   facts: {
     slab: { of: 'sample', take: 'slab', is: { options: SLAB_KINDS } },
+    edition: asked('edition', { options: EDITION_IDS }),
     readAt: { of: 'specimen', take: 'input.readAt', by: ['slab-humidity'], is: 'instant' },
   },
   yields: [{ quantity: 'depth over thickness', symbol: 'd/t' }],
@@ -77,7 +79,7 @@ export const slabHole: Method<SlabHoleInput> = {
   ],
   plan(system, setup) {
     const kind: SlabKind = factOption(setup, 'slab', SLAB_KINDS) ?? 'grade';
-    return limitRows([depthRow(kind), 'slab.depth', 'slab.sealed'], system, setup);
+    return limitRows([depthRow(kind), 'slab.depth', sealedRow(setup)], system, setup);
   },
   compute,
   example: (system) => ({

@@ -69,3 +69,12 @@ describe('a hole for humidity', () => {
     expect(slabHole.waits?.(hole('5', '2', 'grade', { sealedAt: undefined }).input, setup)).toEqual([]);
   });
 });
+
+// ASTM F2170: 24 h, in its editions to 2011 72 h (from memory).
+it.each([
+  [undefined, '2031-03-03T15:20:00.000Z'],
+  ['2011', '2031-03-05T15:20:00.000Z'],
+])('is read from its time on, by the edition %s', (edition, opens) => {
+  const { input } = hole('4.00', '1.60');
+  expect(slabHole.waits?.(input as never, { facts: edition ? { edition } : {} })).toMatchObject([{ opens }]);
+});

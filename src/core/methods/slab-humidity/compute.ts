@@ -13,6 +13,7 @@ import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { FLOOR_IDS, silentLimit } from '../slab/floors';
+import { CONDITION_IDS, lessUncertainty } from '../slab/reading';
 import { notProven } from '../slab/service';
 import { instrumentFindings, readingFindings } from './findings';
 import type { SlabHumidityInput } from './input';
@@ -49,9 +50,10 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
   const open = notProven(input, limits, 'Humidity', recordSays(input, setup, limits, before.length > 0));
   if (open) findings.push(open.finding);
   const lies = factOption(setup, 'hole', HOLES);
-  const allowed =
+  const most =
     factMeasure(setup, 'humidityMost', 'percent', 'percent') ??
     silentLimit(factOption(setup, 'floor', FLOOR_IDS), limits, system)?.value;
+  const allowed = most && lessUncertainty(most, (name) => factMeasure(setup, name, 'percent', 'percent'));
   let said = '';
   let visit: Visit | undefined;
   // Without the temperature of the concrete there is no reading.
@@ -139,7 +141,12 @@ function recordSays(
   if (!readAt || until === undefined) return undefined;
   return notProvenBy(
     { since, until },
-    { at: Date.parse(readAt), sealedAt: sealed, later },
+    {
+      at: Date.parse(readAt),
+      // Counted back from the reading, the wait of the hole lies within them.
+      sealedAt: factOption(setup, 'conditions', CONDITION_IDS) === 'read' ? Date.parse(readAt) : sealed,
+      later,
+    },
     {
       hours: limits.number('slab.service', system).toNumber(),
       ends: limits.of('service.ends', system).high?.toNumber() ?? 0,

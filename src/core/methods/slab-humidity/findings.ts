@@ -10,6 +10,7 @@ import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { hasSerial } from '../serials';
 import type { RunSetup } from '../setup';
+import { sealedRow } from '../slab/reading';
 import type { SlabHumidityInput } from './input';
 
 const HOUR = 3_600_000;
@@ -126,17 +127,18 @@ export function readingFindings(input: SlabHumidityInput, setup: RunSetup, limit
   const sealedAt = factText(setup, 'sealedAt');
   if (sealedAt && readAt) {
     const hours = (Date.parse(readAt) - Date.parse(sealedAt)) / HOUR;
-    const least = limits.of('slab.sealed', system);
+    const row = sealedRow(setup);
+    const least = limits.of(row, system);
     // Counted by instants: a night in which the clocks change is as long as it was.
     if (hours < Number(least.low))
       found.push(
         limitFinding(
           limits,
           system,
-          { id: 'slab.sealed', severity: 'invalid', fields: ['readAt'] },
+          { id: row, severity: 'invalid', fields: ['readAt'] },
           {
             message: `Sealed ${hoursText(hours)} before: ${hoursText(Number(least.low) - hours)} too early.`,
-            action: 'Keep it as a preview; read it again when the day is over.',
+            action: 'Keep it as a preview; read it again when its time is over.',
           },
         ),
       );

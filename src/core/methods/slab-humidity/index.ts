@@ -5,6 +5,7 @@ import { asked } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitRows } from '../limit-rows';
 import { FLOOR_IDS } from '../slab/floors';
+import { CONDITION_IDS, EDITION_IDS, sealedRow } from '../slab/reading';
 import { compute, HOLES, HUMIDITY } from './compute';
 import { SlabHumidityInput } from './input';
 import { waits } from './next-visit';
@@ -31,6 +32,9 @@ export const slabHumidity: Method<SlabHumidityInput> = {
     dryingFrom: { of: 'sample', take: 'dryingFrom', is: 'instant' },
     humidityMost: asked('humidityMost', { dimension: 'percent' }),
     floor: asked('floor', { options: FLOOR_IDS }),
+    edition: asked('edition', { options: EDITION_IDS }),
+    conditions: asked('conditions', { options: CONDITION_IDS }),
+    uncertainty: asked('uncertainty', { dimension: 'percent' }),
   },
   awaits: { lane: 'slab', facts: { sealedAt: 'the hole, drilled and sealed' } },
   yields: [{ quantity: HUMIDITY, symbol: 'RH' }],
@@ -101,7 +105,7 @@ export const slabHumidity: Method<SlabHumidityInput> = {
     'When a floor may be dry is a forecast and releases nothing: a reading does.',
   ],
   plan(system, setup) {
-    return limitRows(['slab.sealed', 'slab.drift', 'slab.apart', 'slab.salt'], system, setup);
+    return limitRows([sealedRow(setup), 'slab.drift', 'slab.apart', 'slab.salt'], system, setup);
   },
   compute,
   example: (system) => ({

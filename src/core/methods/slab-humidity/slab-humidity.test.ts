@@ -90,6 +90,23 @@ describe('a reading of a hole', () => {
     // A certificate of three years ago shows nothing any more.
     expect(findings({ verifiedOn: '2028-01-20' })).toContain('invalid equipment.overdue');
   });
+  // ASTM F2170: 72 h in its editions to 2011; Nordic practice adds the uncertainty first (all from memory).
+  it('is read as its project reads: by an older edition, conditions counted from the reading, less an uncertainty', () => {
+    const days = (sealed: number) => ({
+      sealedAt: new Date(Date.parse(GOOD.readAt) - sealed * 24 * 3_600_000).toISOString(),
+      edition: '2011',
+    });
+    expect(found({}, { edition: '2011' })).toEqual(['invalid slab.sealed-2011']);
+    expect(found({}, days(3))).toEqual([]);
+    expect(found({}, days(2.99))).toEqual(['invalid slab.sealed-2011']);
+    // The air is held for 50 h before the reading, and for 25 h before the hole was sealed.
+    const air = { airSince: '2031-03-01T09:05:00-05:00', airUntil: '2031-03-03T11:00:00-05:00' };
+    expect(found({}, air)).toEqual(['departure slab.service']);
+    expect(found({}, { ...air, conditions: 'sealed' })).toEqual(['departure slab.service']);
+    expect(found({}, { ...air, conditions: 'read' })).toEqual([]);
+    expect(read({}, { uncertainty: '2 percent' }).picture.values.allowed).toBe(83);
+    expect(read({}, { uncertainty: '2 percent', humidityMost: '' }).picture.values.allowed).toBeNull();
+  });
   it('waits for its next visit until it was read again', () => {
     const waits = (nextVisit: string, lastRead?: string) => {
       const { input } = usableInput(slabHumidity, { system: 'US', ...GOOD, nextVisit });

@@ -8,6 +8,7 @@ export const LIMITS = {
     'slab.depth-one': r('Depth of a hole, slab that dries from one side, of its thickness', '= 40 %'),
     'slab.depth-two': r('Depth of a hole, slab that dries from both sides, of its thickness', '= 20 %'),
     'slab.sealed': r('Hole sealed before it is read', '>= 24 h'),
+    'slab.sealed-2011': r('Hole sealed before it is read, editions to 2011', '>= 72 h'),
     'slab.drift': r('Humidity over five minutes', '<= 1 %'),
     'slab.service': r('Service conditions before the test and during it', '>= 48 h'),
     'slab.salt': r('Probe off the humidity of its salt', '<= 2 %'),

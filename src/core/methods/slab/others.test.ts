@@ -146,3 +146,18 @@ describe('a floor that is decided as in another country', () => {
     expect(Object.fromEntries(floor.summary(asked))['Decided by']).toBe('Carbide, DIN 18560');
   });
 });
+
+// ASTM F2170 and F1869 are of floor slabs (from memory).
+it.each([
+  ['wall', 'a wall'],
+  ['ceiling', 'a ceiling'],
+])('neither hole nor dish says anything of %s', (slab, words) => {
+  for (const [id, finding] of [
+    ['slab-hole', 'slab.no-slab'],
+    ['slab-emission', 'emission.refused'],
+  ] as const) {
+    const [first] = run(id, {}, { slab }).findings.filter(({ id: found }) => found === finding);
+    expect(first).toMatchObject({ severity: 'invalid', message: expect.stringContaining(words) });
+    expect(run(id, {}, { slab: 'grade' }).findings.map(({ id: found }) => found)).not.toContain(finding);
+  }
+});
