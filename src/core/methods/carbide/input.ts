@@ -7,7 +7,7 @@ import {
   RunInput,
   TextField,
 } from '../fields';
-import { AIR_TEMPERATURE } from '../specs';
+import { ROOM_AIR } from '../slab/room';
 
 /** Portions that the gauge of a bottle is used with, g. */
 export const PORTIONS = [
@@ -124,9 +124,7 @@ export class CarbideInput extends RunInput {
   readAt?: string;
 
   @MeasureField({
-    label: 'Air of the room',
-    ...AIR_TEMPERATURE,
-    required: true,
+    ...ROOM_AIR,
     example: { US: '68', SI: '20' },
   })
   airTemperature?: string;

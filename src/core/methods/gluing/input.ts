@@ -10,7 +10,8 @@ import {
 } from '../fields';
 import { PULL_OFF } from '../pull/strength';
 import { RowsField } from '../rows-field';
-import { AIR_TEMPERATURE, percentSpec } from '../specs';
+import { ROOM_HUMIDITY } from '../slab/room';
+import { AIR_TEMPERATURE } from '../specs';
 
 const HOURS = {
   dimension: 'duration',
@@ -161,7 +162,7 @@ export class GluingInput extends RunInput {
   @MeasureField({ label: 'Air', ...AIR_TEMPERATURE, required: true, example: { US: '71', SI: '21.5' } })
   airTemperature?: string;
 
-  @MeasureField({ label: 'Its humidity', ...percentSpec('1', '100'), required: true, example: '49' })
+  @MeasureField({ ...ROOM_HUMIDITY, example: '49' })
   airHumidity?: string;
 
   @InstantField({ label: 'Mixed at', required: true, example: '2031-03-02T13:02:00-05:00' })

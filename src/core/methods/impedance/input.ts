@@ -8,7 +8,8 @@ import {
   TextField,
 } from '../fields';
 import { RowsField } from '../rows-field';
-import { AIR_TEMPERATURE, countSpec, percentSpec } from '../specs';
+import { ROOM_AIR, ROOM_HUMIDITY } from '../slab/room';
+import { countSpec } from '../specs';
 
 const SHOWN = countSpec('0.1', '100');
 
@@ -88,14 +89,12 @@ export class ImpedanceInput extends RunInput {
   places?: ImpedanceRow[];
 
   @MeasureField({
-    label: 'Air of the room',
-    ...AIR_TEMPERATURE,
-    required: true,
+    ...ROOM_AIR,
     example: { US: '70', SI: '21' },
   })
   airTemperature?: string;
 
-  @MeasureField({ label: 'Its humidity', ...percentSpec('1', '100'), required: true, example: '48' })
+  @MeasureField({ ...ROOM_HUMIDITY, example: '48' })
   airHumidity?: string;
 
   @InstantField({ label: 'Read at', required: true, example: '2031-03-01T11:40:00-05:00' })

@@ -7,8 +7,9 @@ import {
   RunInput,
   TextField,
 } from '../fields';
+import { ROOM_AIR, ROOM_HUMIDITY } from '../slab/room';
 import { SERVICE, type Service } from '../slab/service';
-import { AIR_TEMPERATURE, countSpec, lengthSpec, percentSpec } from '../specs';
+import { countSpec, lengthSpec } from '../specs';
 
 /** A dish with its lid, as a balance shows it, g in both systems. */
 const DISH_MASS = {
@@ -195,14 +196,12 @@ export class SlabEmissionInput extends RunInput {
   massAfter?: string;
 
   @MeasureField({
-    label: 'Air of the room',
-    ...AIR_TEMPERATURE,
-    required: true,
+    ...ROOM_AIR,
     example: { US: '71', SI: '21.5' },
   })
   airTemperature?: string;
 
-  @MeasureField({ label: 'Its humidity', ...percentSpec('1', '100'), required: true, example: '47' })
+  @MeasureField({ ...ROOM_HUMIDITY, example: '47' })
   airHumidity?: string;
 
   @TextField({ label: 'Remarks', help: 'A dark or damp square under the cover, cracks.', example: '' })

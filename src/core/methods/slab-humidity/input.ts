@@ -7,6 +7,7 @@ import {
   RunInput,
   TextField,
 } from '../fields';
+import { ROOM_AIR, ROOM_HUMIDITY } from '../slab/room';
 import { SERVICE, type Service } from '../slab/service';
 import { AIR_TEMPERATURE, percentSpec } from '../specs';
 
@@ -98,14 +99,12 @@ export class SlabHumidityInput extends RunInput {
   humidity?: string;
 
   @MeasureField({
-    label: 'Air of the room',
-    ...AIR_TEMPERATURE,
-    required: true,
+    ...ROOM_AIR,
     example: { US: '72', SI: '22' },
   })
   airTemperature?: string;
 
-  @MeasureField({ label: 'Its humidity', ...percentSpec('1', '100'), required: true, example: '48' })
+  @MeasureField({ ...ROOM_HUMIDITY, example: '48' })
   airHumidity?: string;
 
   @InstantField({ label: 'Read at', required: true, example: '2031-03-03T11:05:00-05:00' })

@@ -1,5 +1,6 @@
 import { CheckField, ChoiceField, InstantField, MeasureField, RunInput, TextField } from '../fields';
-import { AIR_TEMPERATURE, percentSpec } from '../specs';
+import { ROOM_AIR, ROOM_HUMIDITY } from '../slab/room';
+import { AIR_TEMPERATURE } from '../specs';
 
 /** What is seen under a plastic sheet that was taped to concrete overnight. */
 export class SlabSheetInput extends RunInput {
@@ -113,14 +114,12 @@ export class SlabSheetInput extends RunInput {
   sheetTemperature?: string;
 
   @MeasureField({
-    label: 'Air of the room',
-    ...AIR_TEMPERATURE,
-    required: true,
+    ...ROOM_AIR,
     example: { US: '69', SI: '20.5' },
   })
   airTemperature?: string;
 
-  @MeasureField({ label: 'Its humidity', ...percentSpec('1', '100'), required: true, example: '46' })
+  @MeasureField({ ...ROOM_HUMIDITY, example: '46' })
   airHumidity?: string;
 
   @TextField({ label: 'Photographs', help: 'Their numbers: before and after, the same frame.', example: '' })

@@ -9,6 +9,7 @@ import {
   TextField,
 } from '../fields';
 import { RowsField } from '../rows-field';
+import { ROOM_AIR, ROOM_HUMIDITY } from '../slab/room';
 import { SERVICE, type Service } from '../slab/service';
 import { AIR_TEMPERATURE, percentSpec } from '../specs';
 
@@ -102,14 +103,12 @@ export class SurfaceHoodInput extends RunInput {
   slabTemperature?: string;
 
   @MeasureField({
-    label: 'Air of the room',
-    ...AIR_TEMPERATURE,
-    required: true,
+    ...ROOM_AIR,
     example: { US: '69', SI: '20.5' },
   })
   airTemperature?: string;
 
-  @MeasureField({ label: 'Its humidity', ...percentSpec('1', '100'), required: true, example: '46' })
+  @MeasureField({ ...ROOM_HUMIDITY, example: '46' })
   airHumidity?: string;
 
   @InstantField({ label: 'Taken off at', required: true, example: '2031-03-06T10:20:00-05:00' })
