@@ -194,6 +194,9 @@ describe('what is asked of a floor', () => {
       'limitFrom',
     ]);
     expect(Object.keys(floor.problems?.({ floor: 'other' }) ?? {})).toEqual(['humidityMost']);
+    expect(Object.keys(floor.problems?.({ floor: 'wood', decidedBy: 'carbide' }) ?? {})).toEqual(['screed']);
+    expect(floor.problems?.({ floor: 'other', decidedBy: 'carbide', screed: 'sulfate' })).toEqual({});
+    expect(floor.problems?.({ floor: 'other', decidedBy: 'hood' })).toEqual({});
     expect(floor.problems?.({ floor: 'wood' })).toEqual({});
     expect(Object.keys(floor.problems?.({ floor: 'wood', phHigh: '11' }) ?? {})).toEqual(['limitFrom']);
     expect(Object.keys(floor.problems?.({ floor: 'wood', phLow: '9', phHigh: '8' }) ?? {})).toEqual([

@@ -82,7 +82,12 @@ export const floor: Material = {
       return { profileHigh: 'The rougher chip has the greater number.' };
     if (OF_A_MAKER.some((name) => asked[name]) && !limitFrom)
       return { limitFrom: 'Say whose limit it is, with its date: it is printed beside every verdict.' };
-    return on === 'other' && !humidityMost
+    if (asked.decidedBy === 'carbide' && !asked.screed && !asked.carbideMost)
+      return {
+        screed: 'Say what the screed is, or what its maker allows: else nothing is held against a limit.',
+      };
+    const byHumidity = !asked.decidedBy || asked.decidedBy === 'humidity';
+    return on === 'other' && byHumidity && !humidityMost
       ? { humidityMost: 'Of something else no usual limit is known: ask its maker.' }
       : {};
   },

@@ -80,7 +80,7 @@ export function testsWanted(asked: Stored, zone: Stored): Wanted {
           ]
         : []),
       ...(dish && noDish
-        ? ['Dishes are asked for and say nothing here: humidity decides; tell who asked.']
+        ? ['Dishes are asked for and say nothing here: the other tests decide; tell who asked.']
         : []),
       APART,
     ],

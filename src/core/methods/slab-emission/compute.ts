@@ -59,6 +59,17 @@ export function compute(input: SlabEmissionInput, setup: RunSetup): Outcome {
         action: 'Measure humidity in the slab, or what the maker of the floor asks for instead.',
       }),
     );
+  if (input.weighed === 'sent' && after && !(read('daysSent') && input.cameIn))
+    findings.push(
+      finding({
+        id: 'emission.unsaid',
+        severity: 'departure',
+        fields: ['daysSent', 'cameIn'],
+        message: 'How long it was on its way, and how it came in, is not said.',
+        action: 'Ask the laboratory that weighed it, and type both.',
+        remark: 'Days on its way, or how the dish came in, not told.',
+      }),
+    );
   for (const name of ['massBefore', 'massAfter'] as const) {
     const measure = readMeasure(input, name);
     if (measure)

@@ -192,6 +192,55 @@ export class SlabEmissionInput extends RunInput {
   })
   lid?: boolean;
 
+  @ChoiceField({
+    label: 'Weighed again',
+    options: [
+      { value: 'here', label: 'Here, at once' },
+      {
+        value: 'sent',
+        label: 'By another laboratory, sent there',
+        means: {
+          id: 'emission.sent',
+          severity: 'departure',
+          message: 'What the dish takes up on its way counts as the slab’s.',
+          action: 'Lid taped all round; its days and how it came in are said with the result.',
+          remark: 'Dish sent away and weighed by another laboratory.',
+        },
+      },
+    ],
+    carry: true,
+    example: 'here',
+  })
+  weighed?: 'here' | 'sent';
+
+  @MeasureField({
+    label: 'Days on its way',
+    ...countSpec('1', '60'),
+    help: 'Where it was sent.',
+    example: '',
+  })
+  daysSent?: string;
+
+  @ChoiceField({
+    label: 'It came in',
+    options: [
+      { value: 'whole', label: 'Lid on, tape whole' },
+      {
+        value: 'open',
+        label: 'Tape or lid loose',
+        means: {
+          id: 'emission.came-open',
+          severity: 'invalid',
+          message: 'Air got to the salt on its way.',
+          action: 'A fresh kit on the same spot, weighed here.',
+        },
+      },
+    ],
+    help: 'Where it was sent.',
+    example: '',
+  })
+  cameIn?: 'whole' | 'open';
+
   @MeasureField({ label: 'Mass after', ...DISH_MASS, required: true, example: '34.9' })
   massAfter?: string;
 

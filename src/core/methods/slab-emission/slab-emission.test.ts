@@ -136,6 +136,18 @@ describe('the hours of a dish', () => {
   });
 });
 
+it('of a dish that was sent away is told with its days and how it came in', () => {
+  const of = (over: Record<string, unknown>) =>
+    found(['33.0', '34.6'], 66, over).filter((each) => each !== 'advice emission.division');
+  expect(of({ weighed: 'here' })).toEqual([]);
+  expect(of({ weighed: 'sent', daysSent: '3', cameIn: 'whole' })).toEqual(['departure emission.sent']);
+  expect(of({ weighed: 'sent', daysSent: '3' })).toEqual([
+    'departure emission.unsaid',
+    'departure emission.sent',
+  ]);
+  expect(of({ weighed: 'sent', daysSent: '3', cameIn: 'open' })[0]).toBe('invalid emission.came-open');
+});
+
 describe('where no dish says anything', () => {
   it('is refused with why', () => {
     for (const [aggregate, top] of [

@@ -90,10 +90,21 @@ export class SlabHoleInput extends RunInput {
           action: 'Give this hole up and patch it. A new one, dry, at least 12 in [300 mm] away.',
         },
       },
+      {
+        value: 'formed',
+        label: 'Not: formed when it was cast, to its depth',
+        means: {
+          id: 'slab.formed',
+          severity: 'departure',
+          message: 'A hole that was formed is a variant of the test.',
+          action: 'See that the edition in hand has it, and say so with every reading.',
+          remark: 'Hole formed in the fresh concrete, not drilled.',
+        },
+      },
     ],
     example: 'dry',
   })
-  drilled?: 'dry' | 'wet';
+  drilled?: 'dry' | 'wet' | 'formed';
 
   @MeasureField({
     label: 'Depth at its deepest',

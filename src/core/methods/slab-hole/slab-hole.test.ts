@@ -78,3 +78,9 @@ it.each([
   const { input } = hole('4.00', '1.60');
   expect(slabHole.waits?.(input as never, { facts: edition ? { edition } : {} })).toMatchObject([{ opens }]);
 });
+
+it('that was formed when it was cast is told as a variant', () => {
+  const formed = hole('4.00', '1.60', 'grade', { drilled: 'formed' });
+  expect(formed.findings.map(({ id, severity }) => `${severity} ${id}`)).toEqual(['departure slab.formed']);
+  expect(formed.results).toHaveLength(1);
+});
