@@ -6,8 +6,6 @@ import type { StandIn } from './stand-in';
 /** Readings that are remembered for clients that come back: ten minutes of fifty a second. */
 const REMEMBERED = 30_000;
 const TICK_MS = 20;
-/** Where nobody listens it reads on, but looks up less often. */
-const ALONE_MS = 250;
 
 export interface PressServerOptions {
   readonly number: string;
@@ -57,7 +55,6 @@ export class PressServer {
 
   private tick(): void {
     const now = Date.now();
-    if (this.clients.size === 0 && now - this.last < ALONE_MS) return;
     // A machine that was asleep does not catch up for minutes.
     const passed = Math.min(now - this.last, 1000);
     this.last = now;
