@@ -8,7 +8,7 @@ import {
   type SerwistGlobalConfig,
   type SerwistPlugin,
 } from 'serwist';
-import { PARTS, partsNamed } from '../ui/field/parts-named';
+import { keepPart, PARTS, partsNamed } from '../ui/field/parts-named';
 
 declare global {
   interface WorkerGlobalScope extends SerwistGlobalConfig {
@@ -28,7 +28,7 @@ const whole: SerwistPlugin = {
     try {
       const parts = await caches.open(PARTS);
       const named = partsNamed(await response.clone().text());
-      await Promise.all(named.map(async (part) => (await parts.match(part)) ?? parts.add(part)));
+      await Promise.all(named.map((part) => keepPart(parts, part)));
       return response;
     } catch {
       return null;

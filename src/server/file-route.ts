@@ -1,5 +1,4 @@
-import type { Queryable } from '@/db/client';
-import { database } from '@/db/client';
+import { database, type Queryable } from '@/db/client';
 import { NotFound } from './errors';
 import { answering, isId } from './http';
 import { requireActor } from './session';

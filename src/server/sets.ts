@@ -344,7 +344,11 @@ export async function setsOfViews<P extends Place>(
     const limits = limitsBy(place.job);
     const { sample, job, mix } = place;
     const material = findMaterial(mix.material);
-    const lot = lotOf.get(sample.lotId) ?? [];
+    const lot = lotOf.get(sample.lotId);
+    const among = lot && {
+      samples: lot.map(({ about }) => about),
+      place: lot.findIndex(({ id }) => id === sample.id),
+    };
     /** How many pieces the sample wants, of a form where each has its own plan; undefined where none is known. */
     const planOf = (form?: string): PiecePlan | undefined =>
       material?.plan?.(sample.about, {
@@ -352,10 +356,7 @@ export async function setsOfViews<P extends Place>(
         system: job.system,
         asked: { ...mix.asked },
         form,
-        among: {
-          samples: lot.map(({ about }) => about),
-          place: lot.findIndex(({ id }) => id === sample.id),
-        },
+        ...(among ? { among } : {}),
       });
     const planned = (form: string): number | undefined => planOf(form)?.count;
     made.push({
@@ -369,10 +370,10 @@ export async function setsOfViews<P extends Place>(
   return made;
 }
 
-/** All samples of the lots that these are of, by lot, in the order of their numbers: what a sample wants may hang on them. */
+/** All zones of the places that these are of, by lot, in the order of their numbers: what one wants hangs on them. */
 async function samplesOfLots(db: Queryable, places: readonly Place[]) {
-  const planned = places.filter(({ mix }) => findMaterial(mix.material)?.plan);
-  const lotIds = [...new Set(planned.map(({ sample }) => sample.lotId))];
+  const zones = places.filter(({ mix }) => findMaterial(mix.material)?.hasPlan);
+  const lotIds = [...new Set(zones.map(({ sample }) => sample.lotId))];
   const { id, lotId, about, number } = samples;
   const all =
     lotIds.length === 0

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect } from 'react';
-import { PARTS } from './parts-named';
+import { keepPart, PARTS } from './parts-named';
 
 /**
  * Lets the browser keep this page and its parts, so that a reload without a network brings it back.
@@ -42,7 +42,5 @@ function keepParts(fetched: readonly PerformanceEntry[]): void {
   const parts = new Set(fetched.flatMap(({ name }) => (name.includes('/_next/static/') ? name : [])));
   void caches
     .open(PARTS)
-    .then((cache) =>
-      Promise.allSettled([...parts].map(async (part) => (await cache.match(part)) ?? cache.add(part))),
-    );
+    .then((cache) => Promise.allSettled([...parts].map((part) => keepPart(cache, part))));
 }

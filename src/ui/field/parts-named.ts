@@ -5,3 +5,8 @@ export const PARTS = 'bricole-parts';
 export function partsNamed(html: string): readonly string[] {
   return [...new Set(html.match(/\/_next\/static\/[^"'\\\s?<>]+\.(?:js|css)/gu) ?? [])];
 }
+
+/** Keeps a part, unless it is kept already: under its name it never changes. */
+export async function keepPart(kept: Cache, part: string): Promise<void> {
+  if (!(await kept.match(part))) await kept.add(part);
+}

@@ -1,5 +1,6 @@
 import type { Criterion, CriterionLimit } from '../../acceptance/criterion';
 import { STRENGTH } from '../../methods/pull/quantities';
+import { ruleNamed } from '../../methods/pull/standards';
 import { standard } from '../../working';
 
 const PULLS = {
@@ -15,12 +16,7 @@ const PULLS = {
 const each: Extract<CriterionLimit, (...given: never[]) => unknown> = ({ asked, said, limits, system }) => {
   const own = asked('pullOffLeast');
   if (own) return own;
-  const silent =
-    said('floor') === 'resin'
-      ? 'pull.coating-concrete'
-      : said('pullBy') === 'd7522'
-        ? 'pull.fibre'
-        : undefined;
+  const silent = said('floor') === 'resin' ? 'pull.coating-concrete' : ruleNamed(said('pullBy')).silent;
   const row = silent && limits.of(silent, system);
   return row?.low ? { value: row.low, source: row.source } : undefined;
 };

@@ -7,7 +7,6 @@ import {
   TextField,
 } from '../../methods/fields';
 import { PULL_OFF, PULL_OFF_HELP } from '../../methods/pull/strength';
-import { DECIDES, type Decides } from '../../methods/slab/decides';
 import { SLABS, type SlabKind } from '../../methods/slab/drying';
 import { FLOORS, type Floor } from '../../methods/slab/floors';
 import { LAYERS, type Layer } from '../../methods/slab/layers';
@@ -15,6 +14,7 @@ import { CONDITIONS, type Conditions, EDITIONS, type Edition } from '../../metho
 import { SCREEDS, type Screed } from '../../methods/slab/screeds';
 import { AGGREGATE, type Aggregate, TOP, type Top } from '../../methods/slab/surfaces';
 import { countSpec, lengthSpec, percentSpec } from '../../methods/specs';
+import { DECIDES, type Decides } from './decides';
 
 /** What goes on the slab, and what its maker allows. */
 export class Asked extends RunInput {

@@ -1,10 +1,10 @@
 import type { Material, PlanAbout, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
-import { DECIDES } from '../../methods/slab/decides';
 import { noSlab } from '../../methods/slab/drying';
 import { FLOORS } from '../../methods/slab/floors';
 import { pullsWanted } from '../coating/count';
 import { pointsWanted, sheetsOnWall } from './count';
+import { DECIDES } from './decides';
 import { Asked, Lot, Zone } from './fields';
 import { FORMS } from './forms';
 import { levelSays, zoneSays } from './says';
@@ -114,18 +114,16 @@ const FORM_OF = [
 ] as const;
 
 function wantedOf(zone: Stored, about: PlanAbout) {
-  const { limits, system, asked, form = 'slab-hole', among = { samples: [zone], place: 0 } } = about;
+  const { limits, system, asked, form = 'slab-hole', among } = about;
   if (form === 'dolly') return pullsWanted(zone, limits, system, asked);
   if (noSlab(zone.slab)) return sheetsOnWall(zone, limits, system);
   // Counted for the level, its area is that of the zones that want such points at all.
   const alike = (each: Stored): boolean =>
     !noSlab(each.slab) && (form === 'slab-sheet' || formsOf(asked, each).includes(form));
-  const zones =
-    asked.counted === 'zone'
-      ? [zone]
-      : among.samples.filter((each, place) => place === among.place || alike(each));
-  const place = asked.counted === 'zone' ? 0 : among.samples.slice(0, among.place).filter(alike).length;
-  return pointsWanted(form === 'slab-sheet' ? 'sheets' : 'holes', zones, place, limits, system);
+  const { samples, place } = (asked.counted !== 'zone' && among) || { samples: [zone], place: 0 };
+  const zones = samples.filter((each, at) => at === place || alike(each));
+  const before = samples.slice(0, place).filter(alike).length;
+  return pointsWanted(form === 'slab-sheet' ? 'sheets' : 'holes', zones, before, limits, system);
 }
 
 /** What is said by a maker, with whose words it is. */

@@ -1,6 +1,7 @@
 import type { Stored } from '../../material/contract';
 import { noSlab } from '../../methods/slab/drying';
 import { AGGREGATES, noDishOver, TOPS } from '../../methods/slab/surfaces';
+import { DECIDES } from './decides';
 
 /** Which tests a zone is decided by, which help, and which say nothing here, with why. */
 export interface Wanted {
@@ -11,11 +12,6 @@ export interface Wanted {
   readonly remarks: readonly string[];
 }
 
-const HUMIDITY = ['slab-humidity', 'humidity in the slab'] as const;
-const BY: Readonly<Record<string, readonly [method: string, name: string]>> = {
-  hood: ['surface-hood', 'humidity under a box'],
-  carbide: ['carbide', 'carbide moisture'],
-};
 const SHEET = ['slab-sheet', 'plastic sheet'] as const;
 const PH = ['surface-ph', 'pH of the surface'] as const;
 const DISH = ['slab-emission', 'vapour emission'] as const;
@@ -52,10 +48,11 @@ export function testsWanted(asked: Stored, zone: Stored): Wanted {
         'A sheet says that moisture was seen or not, and no more: the maker of the coating is asked too.',
       ],
     };
-  const other = BY[String(asked.decidedBy)];
+  const { value: decides, wants } = DECIDES.find(({ value }) => value === asked.decidedBy) ?? DECIDES[0];
+  const other = decides !== 'humidity';
   if (top === 'gypsum')
     return {
-      required: [...(other ? [other] : []), PH],
+      required: [...(other ? [wants] : []), PH],
       helps: ['a survey by impedance'],
       refused,
       remarks: other
@@ -65,7 +62,7 @@ export function testsWanted(asked: Stored, zone: Stored): Wanted {
           ],
     };
   return {
-    required: [other ?? HUMIDITY, ...(dish && !noDish ? [DISH] : []), PH, ...(resin ? [PROFILE, PULL] : [])],
+    required: [wants, ...(dish && !noDish ? [DISH] : []), PH, ...(resin ? [PROFILE, PULL] : [])],
     helps: [
       'a survey by impedance, to choose the places',
       ...(dish || noDish ? [] : ['dishes, where the maker asks for them']),

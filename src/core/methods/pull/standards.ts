@@ -32,6 +32,8 @@ export interface PullRule {
   /** Film from which it has to be cut through. */
   readonly cutFrom?: LimitId;
   readonly concrete?: true;
+  /** What a pull has to bear where nothing is said. */
+  readonly silent?: LimitId;
   /** It is cut through round the dolly whatever the thickness. */
   readonly always?: true;
   /** How it calls the planes, and what lets go there. */
@@ -102,6 +104,7 @@ const PULL_RULES: Readonly<Record<PullStandard, PullRule>> = {
     step: 'pull.step-core',
     cut: 'pull.cut-d7522',
     concrete: true,
+    silent: 'pull.fibre',
     always: true,
     modes: FIBRE_MODES,
     wantsConcrete: true,

@@ -53,7 +53,7 @@ export function compute(input: SlabHumidityInput, setup: RunSetup): Outcome {
   const most =
     factMeasure(setup, 'humidityMost', 'percent', 'percent') ??
     silentLimit(factOption(setup, 'floor', FLOOR_IDS), limits, system)?.value;
-  const allowed = most && lessUncertainty(most, (name) => factMeasure(setup, name, 'percent', 'percent'));
+  const allowed = most && lessUncertainty(most, factMeasure(setup, 'uncertainty', 'percent', 'percent'));
   let said = '';
   let visit: Visit | undefined;
   // Without the temperature of the concrete there is no reading.

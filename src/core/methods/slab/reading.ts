@@ -1,5 +1,5 @@
 import type { LimitId } from '../../limits';
-import type { Exact, UnitId } from '../../quantity';
+import type { Exact } from '../../quantity';
 import { factOption } from '../facts';
 import type { RunSetup } from '../setup';
 
@@ -26,13 +26,9 @@ export function sealedRow(setup: RunSetup): LimitId {
 
 /**
  * What a reading may be, where its uncertainty is added before it is held against what is allowed.
- * @param asked a measure that is asked for, by its name and a unit
+ * @param allowed,added percent
  * Source: Nordic practice (from memory).
  */
-export function lessUncertainty(
-  allowed: Exact,
-  asked: (name: string, unit: UnitId) => Exact | undefined,
-): Exact {
-  const added = asked('uncertainty', 'percent');
+export function lessUncertainty(allowed: Exact, added: Exact | undefined): Exact {
   return added ? allowed.minus(added) : allowed;
 }

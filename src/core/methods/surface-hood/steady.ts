@@ -1,5 +1,5 @@
 import { isWithin, type Limits } from '../../limits';
-import { type Exact, exact, type System } from '../../quantity';
+import type { Exact, System } from '../../quantity';
 import { readMeasure } from '../fields';
 import { wholeRows } from '../rows-field';
 import type { SurfaceHoodInput } from './input';
@@ -30,8 +30,7 @@ export interface Steadiness {
  */
 export function steadiness(input: SurfaceHoodInput, limits: Limits): Steadiness {
   const system: System = input.system;
-  const hours = (id: 'hood.sealed' | 'hood.between'): number =>
-    (limits.of(id, system).low ?? exact(0)).toNumber() * HOUR;
+  const hours = (id: 'hood.sealed' | 'hood.between'): number => limits.number(id, system).toNumber() * HOUR;
   const sealed = Date.parse(input.sealedAt ?? '');
   if (Number.isNaN(sealed)) return { counted: [], early: 0, pair: undefined, next: undefined };
   const from = sealed + hours('hood.sealed');
