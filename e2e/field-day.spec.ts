@@ -88,8 +88,16 @@ test('a whole sample on a phone: a plan, a truck, a sheared slump, a leaked air 
   await card(page, 'Slump')
     .getByRole('button', { name: /Count strokes: 3 × 25/ })
     .click();
-  for (let stroke = 0; stroke < 75; stroke += 1)
-    await page.getByRole('button', { name: 'One stroke' }).click();
+  const stroke = page.getByRole('button', { name: 'One stroke' });
+  await stroke.click();
+  // The other 74 at one go: each waited for by itself would take as long as the slump may.
+  await stroke.evaluate(async (button: HTMLElement) => {
+    for (let left = 74; left > 0; left -= 1) {
+      button.click();
+      // What a press does is drawn before the next.
+      await null;
+    }
+  });
   await page.getByRole('button', { name: 'Keep these counts' }).click();
   await expect(card(page, 'Slump').getByLabel(/Strokes counted/)).toHaveValue('25 25 25');
 

@@ -159,3 +159,20 @@ export async function perform(page: Page, name: string, data: object): Promise<R
     [name, data] as const,
   );
 }
+
+/** Readings that other tests walk through, given at once to the run that is shown. @returns its id */
+export async function given(page: Page, values: Readonly<Record<string, string>>): Promise<string> {
+  const runId = page.url().split('/').at(-1)?.split('?')[0] ?? '';
+  const takenAt = new Date().toISOString();
+  await perform(page, 'save-readings', {
+    runId,
+    readings: Object.entries(values).map(([field, text]) => ({
+      id: crypto.randomUUID(),
+      field,
+      text,
+      takenAt,
+    })),
+  });
+  await page.reload();
+  return runId;
+}

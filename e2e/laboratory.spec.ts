@@ -246,21 +246,3 @@ test('the dial is practised by the keyboard, judged and listed', async ({ browse
   await page.goto('/practice');
   await expect(page.getByRole('row', { name: /Read the dial/ }).first()).toBeVisible();
 });
-
-test('the press of an exercise is driven by keys, and the load follows', async ({ browser }) => {
-  const page = await signedIn(browser, 'laboratory');
-  await page.goto('/practice/at-the-press/hold-band?seed=6');
-  await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await page.getByRole('button', { name: '× 4' }).click();
-  await page.getByRole('heading', { name: /Practice/ }).click();
-  for (const key of ['d', 'p', 'a']) await page.keyboard.press(key);
-  // The approach stays open: contact is a shock, and the load rises at once.
-  await expect(async () => {
-    const peak = /peak ([\d.]+) kN/.exec((await page.getByText(/^peak /).textContent()) ?? '');
-    expect(Number(peak?.[1])).toBeGreaterThan(20);
-  }).toPass({ timeout: 60_000 });
-  await page.keyboard.press('p');
-  await page.getByRole('button', { name: 'The test is over' }).click();
-  await expect(page.getByRole('heading', { name: 'Not passed' })).toBeVisible();
-  await expect(page.getByText('The load jumped: the approach was still open.')).toBeVisible();
-});

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { choose, expectAccessible, signedIn, take, toBench, toStep } from './helpers';
+import { choose, expectAccessible, given, signedIn, take, toBench, toStep } from './helpers';
 
 /** Breaks the piece that is open, up to where it is looked at. */
 async function breakPiece(page: Page, sizes: Readonly<Record<string, string>>, load: string): Promise<void> {
@@ -120,9 +120,11 @@ test('lumps out of a face are laid, broken, rejected or counted, and make a grou
   await page.getByRole('link', { name: /^Next: / }).click();
   await page.getByRole('button', { name: 'Start: point load' }).click();
   await page.waitForURL('**/runs/**');
-  await choose(page, 'Irregular lump');
-  await breakPiece(page, { depth: '1.80', width1: '2.30', freeEnd: '1.40' }, '2140');
-  await choose(page, 'Two or three planes');
+  await given(page, {
+    ...{ frame: 'PL-01', safe: 'true', type: 'lump', depth: '1.80', width1: '2.30', freeEnd: '1.40' },
+    ...{ separation: '1.80', zeroed: 'touching', load: '2140', time: '24', fracture: 'three' },
+    testedAt: new Date().toISOString(),
+  });
   await page.keyboard.press('Control+Enter');
   await expect(page.getByText('This run is complete.')).toBeVisible();
 

@@ -18,6 +18,8 @@ import {
 // Two checks that are no test runners count as one test each; the runners report their own numbers.
 const tally = { passed: 0, failed: 0 };
 const broken = [];
+// A name of this run's own: what a run that was killed left behind is nobody's stage.
+const DEMO = `demo_${Date.now()}`;
 const began = Date.now();
 const tool = (file) => path.join(PROJECT, 'node_modules', file);
 
@@ -71,19 +73,21 @@ async function vitest(env) {
   count('Vitest', result.status, numbers.numPassedTests, numbers.numFailedTests);
 }
 
-async function playwright(cluster) {
-  const database = `e2e_${Date.now()}`;
-  const app = cluster.appUrl(database);
-  // The scenario is loaded while the application is built.
+/** The scenario, loaded once: Vitest looks at a copy of it, the browser works on it. */
+async function demo(cluster) {
+  say('loading the demo scenario');
   const loading = start(
     'node',
     [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts', '--demo'],
-    cluster.prepareEnv(database),
+    cluster.prepareEnv(DEMO),
   );
-  const loaded = once(loading, 'exit');
-  buildApplication();
-  const [status] = await loaded;
+  const [status] = await once(loading, 'exit');
   if (status !== 0) throw new Trouble('the demo scenario could not be loaded');
+}
+
+async function playwright(cluster) {
+  const app = cluster.appUrl(DEMO);
+  buildApplication();
   const application = await startApplication({
     databaseUrl: app,
     secret: 'only-for-this-test-run-0123456789abcdef',
@@ -117,8 +121,8 @@ await main(async () => {
   mkdirSync(HOME, { recursive: true });
   installPackages();
   if (!existsSync('/usr/bin/chromium-headless-shell')) installDebian(['chromium-headless-shell'], 'Chromium');
-  if (!only || only === 'checks') {
-    await Promise.all([
+  const checks = async () =>
+    Promise.all([
       check('format and lint', [tool('@biomejs/biome/bin/biome'), 'check', '--error-on-warnings', '.']),
       check('types', [tool('typescript/bin/tsc'), '-p', '.']),
       check('architecture arrows', [
@@ -131,8 +135,8 @@ await main(async () => {
       ]),
       check('unused files, exports and packages', [tool('knip/bin/knip.js')]),
     ]);
-  }
-  if (only !== 'checks') {
+  if (only === 'checks') await checks();
+  else {
     const cluster = await startCluster('test-database', { durable: false });
     try {
       run('node', [tool('tsx/dist/cli.mjs'), 'scripts/prepare-database.ts'], {
@@ -143,7 +147,9 @@ await main(async () => {
         BRICOLE_TEST_OWNER_URL: cluster.ownerUrl('postgres'),
         BRICOLE_TEST_APP_URL: cluster.appUrl('postgres'),
         BRICOLE_TEST_TEMPLATE: 'bricole_test',
+        BRICOLE_TEST_DEMO: DEMO,
       };
+      await Promise.all([demo(cluster), only ? undefined : checks()]);
       if (only !== 'e2e') await vitest(env);
       if (only !== 'vitest') await playwright(cluster);
     } finally {

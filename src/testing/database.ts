@@ -5,16 +5,18 @@ import { migrateDatabase } from '@/db/migrate';
 import { accounts, people, type Role } from '@/db/schema';
 import type { Actor } from '@/server/use-case';
 
-/** A fresh, migrated database for one test file, on the cluster that npm test started. */
-export async function freshDatabase(): Promise<{
+/**
+ * A fresh, migrated database for one test file, on the cluster that npm test started.
+ * @param template the database that it is a copy of: without data, or the demo's (`BRICOLE_TEST_DEMO`)
+ */
+export async function freshDatabase(template = process.env.BRICOLE_TEST_TEMPLATE): Promise<{
   db: Database;
   /** The owner of its tables, who is no superuser. */
   owner: pg.Pool;
   url: string;
   close: () => Promise<void>;
 }> {
-  const { BRICOLE_TEST_ROOT_URL, BRICOLE_TEST_OWNER_URL, BRICOLE_TEST_APP_URL, BRICOLE_TEST_TEMPLATE } =
-    process.env;
+  const { BRICOLE_TEST_ROOT_URL, BRICOLE_TEST_OWNER_URL, BRICOLE_TEST_APP_URL } = process.env;
   if (!BRICOLE_TEST_ROOT_URL || !BRICOLE_TEST_OWNER_URL || !BRICOLE_TEST_APP_URL) {
     throw new Error('these tests need the cluster that npm test starts (npm test -- vitest)');
   }
@@ -23,8 +25,7 @@ export async function freshDatabase(): Promise<{
   const admin = new pg.Client({ connectionString: BRICOLE_TEST_ROOT_URL });
   await admin.connect();
   // A copy of the one that is migrated already is there in a moment.
-  const template = BRICOLE_TEST_TEMPLATE ? ` TEMPLATE ${BRICOLE_TEST_TEMPLATE}` : '';
-  await admin.query(`CREATE DATABASE ${name} OWNER bricole_owner${template}`);
+  await admin.query(`CREATE DATABASE ${name} OWNER bricole_owner${template ? ` TEMPLATE ${template}` : ''}`);
   // Who may do what in a database is not copied with it.
   await admin.query(`REVOKE ALL ON DATABASE ${name} FROM PUBLIC`);
   await admin.query(`GRANT CONNECT ON DATABASE ${name} TO bricole_app`);
