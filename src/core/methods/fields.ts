@@ -49,7 +49,7 @@ interface FieldBase {
   readonly also?: Readonly<Record<string, UnitId | ''>>;
   /** What of its sample it sets, which is kept with the sample too. */
   readonly sets?: 'sampledAt' | 'kind';
-  /** Seldom read: Enter passes it over, the pointer and Tab reach it. */
+  /** Seldom read: Enter passes it over, the pointer and Tab reach it; a form asks for it on demand. */
   readonly rare?: boolean;
   /** Kept by an instrument of its step, as it draws: neither typed nor read out. */
   readonly kept?: true;

@@ -153,3 +153,33 @@ it('a password is what was typed, blanks and all', async () => {
   await screen.findByText('The tank is there.');
   expect(data()).toEqual({ password: ' four words with blanks ' });
 });
+
+const SELDOM = [
+  { name: 'name', label: 'Name' },
+  { name: 'rows', label: 'Rows', type: 'number' },
+  { name: 'depth', label: 'Depth', optional: true, rare: true },
+] as const;
+
+it('what is seldom asked stands behind a button, and what was typed there goes out when it is put away', async () => {
+  await opened({ fields: SELDOM });
+  type('Name', 'Tank C');
+  expect(screen.queryByRole('textbox', { name: /^Depth/ })).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: /1 more/ }));
+  type(/^Depth/, '3 ft');
+  fireEvent.click(screen.getByRole('button', { expanded: true }));
+  expect(screen.queryByRole('textbox', { name: /^Depth/ })).toBeNull();
+  submit();
+  await waitFor(() => expect(data()).toEqual({ kind: 'tank', name: 'Tank C', rows: 4, depth: '3 ft' }));
+});
+
+it('what is seldom asked stands open where it holds something, and opens where it is wrong', async () => {
+  await opened({ fields: SELDOM, initial: { rows: '4', depth: '2 ft' } });
+  expect((screen.getByLabelText(/^Depth/) as HTMLInputElement).value).toBe('2 ft');
+  cleanup();
+  reply = refused(422, { message: 'Not all is right.', errors: { depth: 'Depth: that is no depth.' } });
+  await opened({ fields: SELDOM });
+  type('Name', 'Tank D');
+  submit();
+  await screen.findByText('Depth: that is no depth.');
+  expect(document.activeElement).toBe(screen.getByLabelText(/^Depth/));
+});

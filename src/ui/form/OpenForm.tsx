@@ -19,7 +19,8 @@ import {
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useId, useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { flushSync } from 'react-dom';
+import { type Control, Controller, useForm } from 'react-hook-form';
 import { type Failure, perform } from '../api';
 import { useNotice } from '../parts/Notice';
 import { fromLocalInput } from '../time';
@@ -32,6 +33,9 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
   const notice = useNotice();
   const titleId = useId();
   const [failure, setFailure] = useState<Failure | null>(null);
+  const rare = fields.filter((field) => field.rare);
+  const usual = fields.filter((field) => !field.rare);
+  const [more, setMore] = useState(rare.some(({ name }) => (initial[name] ?? '') !== ''));
   const form = useForm<Record<string, string>>({
     defaultValues: Object.fromEntries(fields.map(({ name }) => [name, initial[name] ?? ''])),
   });
@@ -59,6 +63,8 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
       const elsewhere = Object.entries(reply.errors).filter(([name]) => !names.has(name));
       // A long form stands before the first field that is wrong, not where it was sent from.
       const wrong = fields.filter(({ name }) => reply.errors[name] !== undefined);
+      // What is wrong stands open before it is gone to.
+      if (wrong.some((field) => field.rare)) flushSync(() => setMore(true));
       for (const [order, { name }] of wrong.entries())
         form.setError(name, { message: reply.errors[name] ?? '' }, { shouldFocus: order === 0 });
       const atFields = Object.keys(reply.errors).length > 0 && elsewhere.length === 0;
@@ -80,49 +86,19 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
           <Stack spacing={2} sx={{ pt: 1 }}>
             {typeof props.intro === 'string' ? <Typography>{props.intro}</Typography> : props.intro}
             {failure ? <Alert severity="error">{failure.message}</Alert> : null}
-            {fields.map((field, index) => (
-              <Controller
-                key={field.name}
-                name={field.name}
-                control={form.control}
-                render={({ field: control, fieldState }) =>
-                  field.type === 'checks' ? (
-                    <Checks
-                      field={field}
-                      value={control.value ?? ''}
-                      onChange={control.onChange}
-                      error={fieldState.error?.message}
-                    />
-                  ) : (
-                    <TextField
-                      {...control}
-                      inputRef={control.ref}
-                      label={`${field.label}${field.optional ? ' (optional)' : ''}`}
-                      type={inputType(field)}
-                      select={field.options !== undefined}
-                      multiline={field.type === 'lines'}
-                      minRows={field.type === 'lines' ? 3 : undefined}
-                      autoFocus={index === 0}
-                      autoComplete={field.type === 'password' ? 'new-password' : 'off'}
-                      error={fieldState.error !== undefined}
-                      helperText={fieldState.error?.message ?? field.help}
-                      slotProps={{
-                        inputLabel:
-                          field.type === 'date' || field.type === 'datetime' ? { shrink: true } : {},
-                        htmlInput: field.type === 'number' ? { inputMode: 'numeric' } : {},
-                      }}
-                      fullWidth
-                    >
-                      {field.options?.map((option) => (
-                        <MenuItem key={option.value} value={option.value}>
-                          {option.label}
-                        </MenuItem>
-                      ))}
-                    </TextField>
-                  )
-                }
-              />
+            {usual.map((field, index) => (
+              <Asked key={field.name} field={field} control={form.control} first={index === 0} />
             ))}
+            {rare.length > 0 ? (
+              <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ alignSelf: 'start' }}>
+                {more ? '▾ Without what is seldom asked' : `▸ ${rare.length} more that are seldom asked`}
+              </Button>
+            ) : null}
+            <Stack spacing={2} hidden={!more} sx={{ '&[hidden]': { display: 'none' } }}>
+              {rare.map((field) => (
+                <Asked key={field.name} field={field} control={form.control} />
+              ))}
+            </Stack>
           </Stack>
         </DialogContent>
         <DialogActions>
@@ -135,6 +111,59 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
         </DialogActions>
       </form>
     </Dialog>
+  );
+}
+
+/** One field of the form, with what is wrong with it. */
+function Asked({
+  field,
+  control,
+  first = false,
+}: {
+  field: FormField;
+  control: Control<Record<string, string>>;
+  first?: boolean;
+}) {
+  return (
+    <Controller
+      name={field.name}
+      control={control}
+      render={({ field: { ref, ...own }, fieldState }) =>
+        field.type === 'checks' ? (
+          <Checks
+            field={field}
+            value={own.value ?? ''}
+            onChange={own.onChange}
+            error={fieldState.error?.message}
+          />
+        ) : (
+          <TextField
+            {...own}
+            inputRef={ref}
+            label={`${field.label}${field.optional ? ' (optional)' : ''}`}
+            type={inputType(field)}
+            select={field.options !== undefined}
+            multiline={field.type === 'lines'}
+            minRows={field.type === 'lines' ? 3 : undefined}
+            autoFocus={first}
+            autoComplete={field.type === 'password' ? 'new-password' : 'off'}
+            error={fieldState.error !== undefined}
+            helperText={fieldState.error?.message ?? field.help}
+            slotProps={{
+              inputLabel: field.type === 'date' || field.type === 'datetime' ? { shrink: true } : {},
+              htmlInput: field.type === 'number' ? { inputMode: 'numeric' } : {},
+            }}
+            fullWidth
+          >
+            {field.options?.map((option) => (
+              <MenuItem key={option.value} value={option.value}>
+                {option.label}
+              </MenuItem>
+            ))}
+          </TextField>
+        )
+      }
+    />
   );
 }
 

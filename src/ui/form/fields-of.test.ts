@@ -68,6 +68,14 @@ describe('a form out of a class of fields', () => {
     expect(of('width', 'SI')?.help).toBe('At the middle. As 90 mm.');
   });
 
+  it('puts nothing that is required where it is only seen on demand', () => {
+    const asked = MATERIALS.flatMap(({ Asked, Lot, Sample }) =>
+      [Asked, Lot, ...(Sample ? [Sample] : [])].flatMap((input) => formFields(fieldsOf(input), 'US')),
+    );
+    expect(asked.filter(({ rare }) => rare).length).toBeGreaterThan(5);
+    expect(asked.filter(({ rare, optional }) => rare && !optional)).toEqual([]);
+  });
+
   it('lets a choice be left open, and asks a tick as yes or no', () => {
     expect(of('state')?.options).toEqual([
       { value: '', label: 'none' },

@@ -8,7 +8,12 @@ export function formFields(fields: readonly FieldSpec[], system: System): FormFi
 }
 
 function formField(field: CellSpec, system: System): FormField {
-  const base = { name: field.name, label: field.label, ...(field.required ? {} : { optional: true }) };
+  const base = {
+    name: field.name,
+    label: field.label,
+    ...(field.required ? {} : { optional: true }),
+    ...(field.rare ? { rare: true } : {}),
+  };
   if (field.kind === 'instant')
     return { ...base, type: 'datetime', ...(field.help ? { help: field.help } : {}) };
   if (field.kind === 'check')

@@ -10,6 +10,8 @@ export interface FormField {
   readonly options?: readonly { readonly value: string; readonly label: string }[];
   /** Sent only when it holds something. */
   readonly optional?: boolean;
+  /** Seldom asked: stands behind a button until it is wanted, holds something or is wrong. */
+  readonly rare?: boolean;
 }
 
 /** What a form in a dialog is made of. */

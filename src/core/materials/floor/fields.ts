@@ -29,7 +29,7 @@ export class Asked extends RunInput {
   })
   humidityMost?: string;
 
-  @ChoiceField({ label: 'Holes are read by the edition', options: EDITIONS, example: '' })
+  @ChoiceField({ label: 'Holes are read by the edition', options: EDITIONS, example: '', rare: true })
   edition?: Edition;
 
   @ChoiceField({
@@ -37,6 +37,7 @@ export class Asked extends RunInput {
     options: CONDITIONS,
     help: 'Left open, before the hole is sealed: that satisfies both.',
     example: '',
+    rare: true,
   })
   conditions?: Conditions;
 
@@ -48,6 +49,7 @@ export class Asked extends RunInput {
     possible: { US: ['0.1', '10'], SI: ['0.1', '10'] },
     help: 'Where it is added to a reading before that is held against the limit, as in the north; often 2 %.',
     example: '2 %',
+    rare: true,
   })
   uncertainty?: string;
 
@@ -56,6 +58,7 @@ export class Asked extends RunInput {
     options: DECIDES,
     help: 'Left open, humidity in the slab. The others are those of other countries.',
     example: '',
+    rare: true,
   })
   decidedBy?: Decides;
 
@@ -64,6 +67,7 @@ export class Asked extends RunInput {
     ...percentSpec('1', '100'),
     help: 'By the maker; left open, 75 %.',
     example: '72 %',
+    rare: true,
   })
   hoodMost?: string;
 
@@ -72,6 +76,7 @@ export class Asked extends RunInput {
     options: SCREEDS,
     help: 'The usual limit goes by it.',
     example: '',
+    rare: true,
   })
   screed?: Screed;
 
@@ -83,6 +88,7 @@ export class Asked extends RunInput {
     possible: { US: ['0.1', '10'], SI: ['0.1', '10'] },
     help: 'By the maker; left open, by the screed.',
     example: '1.5 %',
+    rare: true,
   })
   carbideMost?: string;
 
@@ -126,10 +132,11 @@ export class Asked extends RunInput {
     ...countSpec('1', '10'),
     help: 'By the maker; left open, by the thickness.',
     example: '',
+    rare: true,
   })
   profileLow?: string;
 
-  @MeasureField({ label: 'Profile, not rougher than chip', ...countSpec('1', '10'), example: '' })
+  @MeasureField({ label: 'Profile, not rougher than chip', ...countSpec('1', '10'), example: '', rare: true })
   profileHigh?: string;
 
   @MeasureField({ label: 'Pull-off strength at least', ...PULL_OFF, help: PULL_OFF_HELP, example: '' })
@@ -143,6 +150,7 @@ export class Asked extends RunInput {
     ],
     help: 'Left open, the whole level; every zone gets one at the least.',
     example: '',
+    rare: true,
   })
   counted?: 'level' | 'zone';
 
