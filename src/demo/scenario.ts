@@ -170,6 +170,14 @@ export const EQUIPMENT = [
     serials: 'RH-0400 to RH-0459',
   },
   {
+    number: 'CB-01',
+    kind: 'carbide bottle',
+    name: 'Carbide bottle with gauge, 3 to 100 g, and its test ampoules',
+    place: 'Floor case',
+    monthsAgo: 4,
+    certificate: 'SV-2262',
+  },
+  {
     number: 'PT-01',
     kind: 'pull-off tester',
     name: 'Pull-off tester, hand pump, seat that aligns itself',
@@ -177,7 +185,7 @@ export const EQUIPMENT = [
     monthsAgo: 4,
     from: '40 lbf',
     to: '1,400 lbf',
-    certificate: 'SV-2261',
+    certificate: 'SV-2264',
   },
   {
     number: 'PR-01',

@@ -98,6 +98,10 @@ export function PlanCanvas(props: CanvasProps) {
           borderColor: 'divider',
           bgcolor: 'background.paper',
           touchAction: 'none',
+          // A browser draws its outline in the units of the drawing, which are metres: ours is drawn with the point.
+          '& .point:focus-visible': { outline: 'none' },
+          '& .point:focus-visible > .focus': { stroke: palette.text.primary },
+          '& line.point:focus-visible': { strokeOpacity: 0.8 },
         }}
       >
         <div ref={moved} style={{ transformOrigin: '0 0', willChange: 'transform' }}>
@@ -342,7 +346,7 @@ function Point({
         }
       }}
     >
-      <circle className="point" r={r * 2.2} fill="transparent" />
+      <circle className="point focus" r={r * 2.4} fill="transparent" strokeWidth={unit * 0.3} />
       {selected ? (
         <circle
           className="point"
