@@ -170,7 +170,7 @@ test('lumps out of a face are laid, broken, rejected or counted, and make a grou
   await page.goto(bench);
   await page.getByRole('button', { name: 'Prepare the report' }).click();
   await page.waitForURL('**/reports/**');
-  await expect(page.getByRole('heading', { name: 'Pieces under the point load' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Pieces' })).toBeVisible();
   await expect(page.getByText('no valid result').first()).toBeVisible();
   await expectAccessible(page);
   const pdf = await page.request.get(`${page.url().replace('/reports/', '/api/reports/')}/pdf`);

@@ -5,9 +5,8 @@ import { makeBatch } from '@/server/actions/make-batch';
 import { registerSpecimens } from '@/server/actions/register';
 import { startRun } from '@/server/actions/runs';
 import { specimenViews } from '@/server/queries/dossier';
-import type { Readings } from './fresh';
-import type { Act } from './laboratory';
-import { JOB, type PersonKey } from './scenario';
+import type { Hands } from './hands';
+import { JOB } from './scenario';
 
 /** What three cores out of the questioned footing came to, with strength and pieces of their caps; made up. */
 const CORES = [
@@ -34,12 +33,6 @@ const CORES = [
   },
 ] as const;
 const PLATE = 'P2';
-
-interface Hands {
-  readonly act: Act;
-  /** Takes readings into a run, and completes it when asked. */
-  read(who: PersonKey, runId: string, values: Readings, at: number, complete: boolean): Promise<void>;
-}
 
 /**
  * The low test of the scenario is followed up: three cores drilled, bagged, capped together and broken.

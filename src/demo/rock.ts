@@ -9,14 +9,9 @@ import { startRun } from '@/server/actions/runs';
 import { takeSample } from '@/server/actions/samples';
 import { specimenViews } from '@/server/queries/dossier';
 import type { Readings } from './fresh';
-import type { Act } from './laboratory';
-import { JOB, type PersonKey } from './scenario';
-
-interface Hands {
-  readonly act: Act;
-  /** Takes readings into a run, and completes it when asked. */
-  read(who: PersonKey, runId: string, values: Readings, at: number, complete: boolean): Promise<void>;
-}
+import type { Hands } from './hands';
+import { addCores } from './rock-cores';
+import { JOB } from './scenario';
 
 const SIZE = 1.9685;
 const EXPONENT = 0.45;
@@ -154,4 +149,5 @@ export async function addRock(db: Database, { act, read }: Hands, jobId: string,
   await addGroup(hole.lotId, ALONG, on(0, 15));
   await addGroup(cut.lotId, LUMPS, on(7, 9, 20));
   await act('laboratory', prepareReport, { lotId: hole.lotId }, on(2, 10));
+  await addCores(db, { act, read }, jobId, now);
 }

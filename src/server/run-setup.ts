@@ -252,13 +252,15 @@ async function loadLogFacts(db: Queryable, runId: string): Promise<Pick<RunSetup
     .orderBy(desc(loadLogs.at))
     .limit(1);
   if (!kept) return {};
-  const { verdict, troubles, outside, underRead, dips, spikes, halfAt, peakAt, bend } = kept.analysis;
+  const { verdict, troubles, outside, underRead, dips, spikes, startAt, halfAt, peakAt, bend } =
+    kept.analysis;
   return {
     loadLog: {
       verdict,
       troubles: [...troubles],
       outside,
       underRead,
+      toPeak: Math.max(0, peakAt - startAt),
       secondHalf: halfAt === null ? null : Math.max(0, peakAt - halfAt),
       dips: dips.map(({ load, depth }) => ({ load, depth })),
       spikes: spikes.map(({ was, now }) => ({ was, now })),

@@ -36,6 +36,8 @@ import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
 import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
 import { LIMITS as PULL } from '../methods/pull/limits';
+import { LIMITS as ROCK_COMPRESSION } from '../methods/rock-compression/limits';
+import { LIMITS as ROCK_WATER } from '../methods/rock-water/limits';
 import { LIMITS as SAMPLING } from '../methods/sampling/limits';
 import { LIMITS as SERVICE_RECORD } from '../methods/service-record/limits';
 import { LIMITS as SITE_FACTOR } from '../methods/site-factor/limits';
@@ -91,6 +93,8 @@ export const REGISTER = {
   ...MORTAR_CUBE,
   ...GROUT_PRISM,
   ...POINT_LOAD,
+  ...ROCK_COMPRESSION,
+  ...ROCK_WATER,
   ...SITE_FACTOR,
   ...SLAB,
   ...SERVICE_RECORD,

@@ -34,7 +34,8 @@ export type DrawingId =
   | 'slump-true'
   | 'slump-shear'
   | 'slump-collapse'
-  | `point-${'through' | 'three' | 'leaning' | 'one' | 'chip' | 'old' | 'off' | 'sank'}`;
+  | `point-${'through' | 'three' | 'leaning' | 'one' | 'chip' | 'old' | 'off' | 'sank'}`
+  | `rock-${'splitting' | 'shear' | 'cone' | 'multiple' | 'fabric' | 'joint' | 'spall'}`;
 
 interface FieldBase {
   /** How the reading is called on the form and in messages. */

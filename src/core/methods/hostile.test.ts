@@ -144,10 +144,18 @@ function unfit(outcome: Outcome, typed: readonly string[]): string[] {
 
 type Over = (input: Readonly<Record<string, unknown>>) => Record<string, unknown>;
 
-function computedWith(method: Method, system: System, over: Record<string, unknown> | Over) {
+function typedInto(method: Method, system: System, over: Record<string, unknown> | Over) {
   const { input, setup } = method.example(system);
-  const usable = usableInput(method, { ...input, ...(typeof over === 'function' ? over(input) : over) });
-  return { errors: usable.errors, outcome: method.compute(usable.input, setup) };
+  const { errors, input: usable } = usableInput(method, {
+    ...input,
+    ...(typeof over === 'function' ? over(input) : over),
+  });
+  return { errors, compute: () => method.compute(usable, setup) };
+}
+
+function computedWith(...about: Parameters<typeof typedInto>) {
+  const { errors, compute } = typedInto(...about);
+  return { errors, outcome: compute() };
 }
 
 /** Words about a field: refused at it, or a finding that names it. */
@@ -164,12 +172,17 @@ describe('hostile but honest readings', () => {
     '%s: none throws, none gives a number that is none',
     (id, method) => {
       let tried = 0;
+      const refused = new Set<string>();
       for (const { place, text } of cases.filter((each) => each.method.id === id)) {
         // What is no reading in one system is none in the other: they take turns.
         const system = SYSTEMS[tried % SYSTEMS.length] ?? 'US';
-        const { outcome } = computedWith(method, system, (input) => place.put(input, text));
-        expect(unfit(outcome, [text]), `${place.path} = ${JSON.stringify(text.slice(0, 60))}`).toEqual([]);
+        const { errors, compute } = typedInto(method, system, (input) => place.put(input, text));
         tried += 1;
+        // What is refused at its field is left aside: one such computes as any other of that field.
+        const aside = `${system} ${place.path}`;
+        if (place.path in errors && refused.has(aside)) continue;
+        if (place.path in errors) refused.add(aside);
+        expect(unfit(compute(), [text]), `${place.path} = ${JSON.stringify(text.slice(0, 60))}`).toEqual([]);
       }
       expect(tried).toBeGreaterThan(20);
     },

@@ -46,6 +46,8 @@ import { prismBuilding } from './prism-building';
 import { prismCompression } from './prism-compression';
 import { pullOff } from './pull-off';
 import { residualBeam } from './residual-beam';
+import { rockCompression } from './rock-compression';
+import { rockWater } from './rock-water';
 import { sampling } from './sampling';
 import { serviceRecord } from './service-record';
 import { siteFactor } from './site-factor';
@@ -107,6 +109,8 @@ const REGISTRY = {
   'water-density': waterDensity,
   'static-modulus': staticModulus,
   'point-load': pointLoad,
+  'rock-compression': rockCompression,
+  'rock-water': rockWater,
   'site-factor': siteFactor,
   'unit-receiving': unitReceiving,
   'unit-conditioning': unitConditioning,

@@ -87,6 +87,8 @@ export class LoadLogFacts {
   @IsOptional() @IsNumber() underRead?: number | null;
   /** Seconds from half of the peak to the peak. */
   @IsOptional() @IsNumber() @Min(0) secondHalf?: number | null;
+  /** Seconds from the first load to the peak. */
+  @IsOptional() @IsNumber() @Min(0) toPeak?: number;
   /** Load before each drop that recovered, in the unit of the run, and its depth in percent. */
   @IsArray() @ValidateNested({ each: true }) @Type(() => DipFact) dips: DipFact[];
   @IsArray() @ValidateNested({ each: true }) @Type(() => SpikeFact) spikes: SpikeFact[];

@@ -9,6 +9,7 @@ const FUNCTIONS: Readonly<Record<string, (given: readonly Exact[]) => Exact>> = 
   abs: ([x]) => of(x).abs(),
   exp: ([x]) => of(x).exp(),
   log10: ([x]) => of(x).log(10),
+  atan: ([x]) => of(x).atan(),
   min: (given) => Exact.min(...given),
   max: (given) => Exact.max(...given),
   mean: (given) => meanOf(given),

@@ -1,6 +1,7 @@
 'use client';
 import { useTheme } from '@mui/material';
 import type { DrawingId } from '@/core/methods';
+import { failurePath } from './failure-path';
 
 interface Shape {
   /** What is looked at. */
@@ -8,11 +9,16 @@ interface Shape {
   /** The line that says what to look at: the cone as it stood, the plane it slid on, the crack. */
   readonly mark: string;
   /** What it stands on, or what it is held between. */
-  readonly on: 'ground' | 'points';
+  readonly on: 'ground' | 'points' | 'platens';
 }
 
 const LUMP = 'M14 22L26 10L54 9L68 20L70 40L56 52L24 53L11 42Z';
 const crack = (mark: string): Shape => ({ body: LUMP, mark, on: 'points' });
+const core = (failure: string): Shape => ({
+  body: 'M29 6H51V56H29Z',
+  mark: failurePath(failure, { left: 29, top: 6, wide: 22, high: 50 }) ?? '',
+  on: 'platens',
+});
 
 /**
  * Bodies of concrete after the lift: settled evenly, slid off, spread out; and pieces of rock after the points met no
@@ -42,20 +48,30 @@ const SHAPES: Readonly<Record<DrawingId, Shape>> = {
   'point-old': crack('M12 34L30 30L50 32L70 28M12 37L30 33L50 35L70 31'),
   'point-off': crack('M14 24H68M12 33H70M14 43H66M40 10L44 24L36 33L52 44L56 52'),
   'point-sank': crack('M36 10L40 20L44 10M36 52L40 42L44 52'),
+  'rock-splitting': core('splitting'),
+  'rock-shear': core('shear'),
+  'rock-cone': core('cone'),
+  'rock-multiple': core('multiple'),
+  'rock-fabric': core('fabric'),
+  'rock-joint': core('joint'),
+  'rock-spall': core('spall'),
 };
 
 /** A small drawing beside an answer that is judged by eye. */
 export function Drawing({ id }: { id: DrawingId }) {
   const { palette } = useTheme();
   const { body, mark, on } = SHAPES[id];
-  const points = on === 'points';
+  const held = on !== 'ground';
   return (
     <svg width="80" height="62" viewBox="0 0 80 62" aria-hidden="true">
-      {points ? null : <path d={mark} fill="none" stroke={palette.text.secondary} strokeDasharray="3 3" />}
+      {held ? null : <path d={mark} fill="none" stroke={palette.text.secondary} strokeDasharray="3 3" />}
       <path d={body} fill={palette.divider} stroke={palette.text.primary} strokeWidth="1.5" />
-      {points ? (
+      {held ? (
         <>
-          <path d="M34 0H46L40 10ZM34 62H46L40 52Z" fill={palette.text.primary} />
+          <path
+            d={on === 'points' ? 'M34 0H46L40 10ZM34 62H46L40 52Z' : 'M14 0H66V6H14ZM14 56H66V62H14Z'}
+            fill={palette.text.primary}
+          />
           <path d={mark} fill="none" stroke={palette.error.main} strokeWidth="2" />
         </>
       ) : (

@@ -84,6 +84,8 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   gluing: dynamic(() => import('./gluing').then((all) => all.InGluing)),
   'pull-off': dynamic(() => import('./pull-off').then((all) => all.InPullOff)),
   'surface-ph': dynamic(() => import('./surface-ph').then((all) => all.InSurfacePh)),
+  'rock-compression': dynamic(() => import('./rock-compression').then((all) => all.InRockCompression)),
+  'rock-water': dynamic(() => import('./rock-water').then((all) => all.InRockWater)),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };
 

@@ -8,6 +8,7 @@ import { chooseDollyExercise, depthAndCountExercise, readFaceExercise, whyItRose
 import { blockRateExercise, couponExercise, falseMassExercise, netAreaExercise } from './masonry';
 import { nameFractureExercise } from './name-fracture';
 import { readDialExercise } from './read-dial';
+import { coreRateExercise, endFitExercise } from './rocks';
 import { removeOrNotExercise, whichLiesExercise } from './temperatures';
 import type { Exercise } from './types';
 
@@ -35,6 +36,8 @@ export const EXERCISES: readonly Exercise[] = [
   whyItRoseExercise,
   chooseDollyExercise,
   readFaceExercise,
+  endFitExercise,
+  coreRateExercise,
 ];
 
 /** An exercise by its id; undefined when there is none. */

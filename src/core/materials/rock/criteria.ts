@@ -11,6 +11,8 @@ const ROCK = {
   compare: 'unrounded',
 } as const;
 
+const CORES = { ...ROCK, quantity: 'uniaxial strength', by: ['rock-compression'] } as const;
+
 export const CRITERIA: readonly Criterion[] = [
   {
     ...ROCK,
@@ -36,5 +38,21 @@ export const CRITERIA: readonly Criterion[] = [
     quantity: 'estimated strength',
     statistic: 'value',
     limit: { asked: 'leastStrength' },
+  },
+  {
+    ...CORES,
+    id: 'rock-cores-mean',
+    title: 'Mean strength of cores',
+    asks: 'Mean strength of a group of cores at least',
+    statistic: 'mean',
+    limit: { asked: 'leastCores' },
+  },
+  {
+    ...CORES,
+    id: 'rock-cores-least',
+    title: 'Lowest strength of a core',
+    asks: 'No core below',
+    statistic: 'least',
+    limit: { asked: 'leastCore' },
   },
 ];

@@ -61,6 +61,22 @@ export class Asked extends RunInput {
   })
   leastStrength?: string;
 
+  @MeasureField({
+    label: 'Mean strength of cores at least',
+    ...STRENGTH,
+    help: 'Of a group that is compressed, where the project asks for it.',
+    example: '',
+  })
+  leastCores?: string;
+
+  @MeasureField({
+    label: 'Lowest strength of a core at least',
+    ...STRENGTH,
+    help: 'Of every whole core in the shape of the method.',
+    example: '',
+  })
+  leastCore?: string;
+
   @ChoiceField({
     label: 'Strength is estimated by',
     options: [
@@ -161,11 +177,12 @@ export class Group extends RunInput {
       { value: 'rock-lump', label: 'Irregular lumps' },
       { value: 'rock-core', label: 'Core' },
       { value: 'rock-block', label: 'Sawn blocks' },
+      { value: 'rock-cylinder', label: 'Core, ends ground, for compression' },
     ],
     required: true,
     example: 'rock-lump',
   })
-  pieces?: 'rock-lump' | 'rock-core' | 'rock-block';
+  pieces?: 'rock-lump' | 'rock-core' | 'rock-block' | 'rock-cylinder';
 
   @ChoiceField({
     label: 'Load to the fabric',

@@ -1,8 +1,9 @@
 import type { Material, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import { across } from './across';
+import { CRITERIA } from './criteria';
 import { Asked, Group, Lot } from './fields';
-import { FORMS } from './forms';
+import { CYLINDER, FORMS } from './forms';
 
 const LAWS: Readonly<Record<string, string>> = {
   general: 'general K',
@@ -21,7 +22,7 @@ export const rock: Material = {
     specimen: ['piece', 'pieces'],
     report: 'Report of tests on rock',
     onSample: 'Tests of the group',
-    onSpecimens: 'Pieces under the point load',
+    onSpecimens: 'Pieces',
   },
   Asked,
   Lot,
@@ -51,6 +52,10 @@ export const rock: Material = {
     },
   ],
   plan: ({ pieces }, { limits, system }) => {
+    if (pieces === CYLINDER) {
+      const cores = limits.number('ucs.cores', system).toNumber();
+      return { count: cores, take: cores, why: `${cores} cores in the shape of the method make a group.` };
+    }
     const lumps = pieces === 'rock-lump';
     const count = limits.number(lumps ? 'point.pieces-lump' : 'point.pieces-core', system).toNumber();
     const share = limits.number(lumps ? 'point.yield-lump' : 'point.yield-core', system).toNumber();
@@ -65,6 +70,8 @@ export const rock: Material = {
     ['Mean index', atLeast(asked, 'leastIndex')],
     ['Lowest index', atLeast(asked, 'leastPiece')],
     ['Estimated strength', atLeast(asked, 'leastStrength')],
+    ['Mean of cores', atLeast(asked, 'leastCores')],
+    ['Lowest core', atLeast(asked, 'leastCore')],
     ['Estimated by', lawWords(asked)],
   ],
   problems: ({ law, factor, factorFrom }): Record<string, string> => {
@@ -83,7 +90,7 @@ export const rock: Material = {
   opens: () => [],
   onLot: ['site-factor'],
   across,
-  criteria: ['rock-index-mean', 'rock-index-least', 'rock-estimate'],
+  criteria: CRITERIA.map(({ id }) => id),
 };
 
 function atLeast(asked: Stored, name: string): string {

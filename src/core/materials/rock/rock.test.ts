@@ -19,6 +19,8 @@ describe('rock', () => {
     ['rock-lump', 20, 27],
     ['rock-core', 10, 12],
     ['rock-block', 10, 12],
+    // Five cores, ISRM (from memory); none is spare.
+    ['rock-cylinder', 5, 5],
   ])('of %s wants %i valid tests and takes %i', (pieces, count, take) => {
     expect(rock.plan?.({ pieces }, { limits, system: 'SI', asked: {} })).toMatchObject({ count, take });
     expect(rock.registers?.[0]?.forms({ pieces }, 'SI')).toEqual([pieces]);
@@ -31,6 +33,8 @@ describe('rock', () => {
       'Mean index': 'at least 2.1 MPa',
       'Lowest index': '',
       'Estimated strength': '',
+      'Mean of cores': '',
+      'Lowest core': '',
       'Estimated by': 'K 21',
     });
     expect(Object.fromEntries(rock.summary({ law: 'gb' }))['Estimated by']).toContain('50218');
