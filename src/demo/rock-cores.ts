@@ -29,7 +29,7 @@ const CORES: readonly Core[] = [
   { strength: 6_900, tilt: 1.1, failure: 'joint' },
   { strength: 18_400, tilt: 0.7, failure: 'multiple' },
 ];
-const ACROSS = [0.1, 0.35, 0.6, 0.85, 1.1, 1.35, 1.6, 1.85, 2.1] as const;
+const ACROSS = [0.1, 0.35, 0.6, 0.85, 1.1, 1.35, 1.6, 1.85] as const;
 
 /** The dial along both diameters of both ends, a quarter of an inch apart; parallel ends lean opposite ways. */
 function endReadings({ tilt }: Core, chance: Chance): Readings['endReadings'] {
@@ -45,12 +45,12 @@ function endReadings({ tilt }: Core, chance: Chance): Readings['endReadings'] {
 }
 
 function readingsOf(core: Core, chance: Chance): Readings {
-  const middle = 2.13 + chance.between(-0.004, 0.004);
+  const middle = 2.0 + chance.between(-0.004, 0.004);
   const around = (): string => (middle + chance.between(-0.003, 0.003)).toFixed(3);
-  const length = 4.66 + chance.between(-0.08, 0.08);
+  const length = 4.42 + chance.between(-0.06, 0.06);
   const load = core.strength * ((Math.PI * middle ** 2) / 4);
   return {
-    machine: 'PR-01',
+    machine: 'PR-04',
     calliper: 'CA-01',
     cracked: core.failure === 'joint' ? 'closed' : 'none',
     grain: '0.14',
@@ -65,7 +65,7 @@ function readingsOf(core: Core, chance: Chance): Readings {
     ...{ length1: length.toFixed(2), length2: (length + 0.01).toFixed(2), length3: length.toFixed(2) },
     ...{ ends: 'ground', side: '0.006', sense: 'outward', endReadings: endReadings(core, chance) },
     ...{ control: 'stress', chosenRate: '100', loadingRate: String(Math.round(chance.between(95, 105))) },
-    ...{ spacers: 'none', flush: 'yes', zeroed: 'true', guarded: 'true' },
+    ...{ zeroed: 'true', guarded: 'true' },
     maximumLoad: String(Math.round(load / 10) * 10),
     time: String(Math.round(core.strength / 100)),
     failure: core.failure,

@@ -60,6 +60,7 @@ import { LIMITS as UNIT_REPORT } from '../methods/unit-report/limits';
 import { LIMITS as UNIT_SAWING } from '../methods/unit-sawing/limits';
 import { LIMITS as UNIT_SOAK } from '../methods/unit-soak/limits';
 import { LIMITS as WATER_DENSITY } from '../methods/water-density/limits';
+import { LIMITS as PIPE } from '../pipe/limits';
 import { LIMITS as PLAN } from '../sampling-plan/limits';
 import { LIMITS as STRENGTH_GAIN } from '../strength-gain/limits';
 import { LIMITS as AGES } from '../windows/limits';
@@ -93,6 +94,7 @@ export const REGISTER = {
   ...MORTAR_CUBE,
   ...GROUT_PRISM,
   ...POINT_LOAD,
+  ...PIPE,
   ...ROCK_COMPRESSION,
   ...ROCK_WATER,
   ...SITE_FACTOR,

@@ -46,6 +46,8 @@ export interface Yield {
   readonly instead?: true;
   /** The number alone does not say what it is: its name stands under it. */
   readonly named?: true;
+  /** It is of something else than what a group is made of: its specimen counts in none. */
+  readonly apart?: true;
 }
 
 export interface Outcome {

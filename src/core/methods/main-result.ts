@@ -12,5 +12,16 @@ export function mainOf(
 ): Result | undefined {
   const of = (wanted: string | undefined): Result | undefined =>
     results.find(({ quantity }) => quantity === wanted);
-  return of(mainQuantity(method)) ?? of(method.yields.find(({ instead }) => instead)?.quantity);
+  return (
+    of(mainQuantity(method)) ??
+    method.yields.flatMap(({ instead, quantity }) => (instead ? (of(quantity) ?? []) : []))[0]
+  );
+}
+
+/** True where what it gave counts in no group: it is of something else than what a group is made of. */
+export function standsApart(
+  { yields }: Pick<Method, 'yields'>,
+  main: Pick<Result, 'quantity'> | undefined,
+): boolean {
+  return yields.some(({ apart, quantity }) => apart && quantity === main?.quantity);
 }

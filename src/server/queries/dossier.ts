@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import { groupBy } from '@/core/group-by';
 import type { SpecimenAbout } from '@/core/materials/concrete/record';
-import { mainOf, type Outcome, type Result, type RunSetup } from '@/core/methods';
+import { mainOf, type Outcome, type Result, type RunSetup, standsApart } from '@/core/methods';
 import { findMethod, METHODS } from '@/core/methods/registry';
 import type { Queryable } from '@/db/client';
 import {
@@ -42,6 +42,8 @@ export interface RunView {
   readonly outcome: Outcome | null;
   /** The result that its method is made for. */
   readonly main: Result | undefined;
+  /** It is of something else than what a group is made of: counts in none. */
+  readonly apart: boolean;
   readonly input: Record<string, unknown> | null;
   readonly setup: RunSetup | null;
   readonly reasons: readonly ReasonView[];
@@ -154,6 +156,7 @@ export async function runViews(
     const method = findMethod(run.method);
     const own = reasonsBy.get(run.id) ?? [];
     const accepted = new Set(own.filter((reason) => reason.acceptedByName).map((reason) => reason.findingId));
+    const main = method && last ? mainOf(method, last.outcome) : undefined;
     const asked = (last?.outcome.findings ?? []).filter((found) => found.needsReason).map(({ id }) => id);
     return {
       id: run.id,
@@ -168,7 +171,8 @@ export async function runViews(
       completedBy: by,
       outcomeId: last?.id ?? null,
       outcome: last?.outcome ?? null,
-      main: method && last ? mainOf(method, last.outcome) : undefined,
+      main,
+      apart: method ? standsApart(method, main) : false,
       input: last?.input ?? null,
       setup: last?.setup ?? null,
       reasons: own,

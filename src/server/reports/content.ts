@@ -243,7 +243,11 @@ function askedAge(view: SpecimenView): string {
 
 function reportSet(set: SpecimenSet, of: { readonly sample?: string }): ReportSet {
   const reported = set.specimens.flatMap(({ label, run, leftOut }) =>
-    run?.state === 'complete' && leftOut === null && run.main && isReportable(run.outcome?.findings ?? [])
+    run?.state === 'complete' &&
+    leftOut === null &&
+    run.main &&
+    !run.apart &&
+    isReportable(run.outcome?.findings ?? [])
       ? [label]
       : [],
   );

@@ -7,6 +7,7 @@ import { findFaultExercise } from './find-fault';
 import { chooseDollyExercise, depthAndCountExercise, readFaceExercise, whyItRoseExercise } from './floors';
 import { blockRateExercise, couponExercise, falseMassExercise, netAreaExercise } from './masonry';
 import { nameFractureExercise } from './name-fracture';
+import { isItTheCrackExercise, keepRateExercise, setStripsExercise } from './pipes';
 import { readDialExercise } from './read-dial';
 import { coreRateExercise, endFitExercise } from './rocks';
 import { removeOrNotExercise, whichLiesExercise } from './temperatures';
@@ -38,6 +39,9 @@ export const EXERCISES: readonly Exercise[] = [
   readFaceExercise,
   endFitExercise,
   coreRateExercise,
+  setStripsExercise,
+  keepRateExercise,
+  isItTheCrackExercise,
 ];
 
 /** An exercise by its id; undefined when there is none. */

@@ -23,8 +23,6 @@ export const rockCompression = pressed<RockCompressionInput>({
   forms: [CYLINDER],
   facts: {
     expectedStrength: asked('expectedStrength', { dimension: 'stress' }),
-    moisture: { of: 'lot', take: 'moisture', is: 'text' },
-    direction: { of: 'sample', take: 'direction', is: 'text' },
   },
   columns: [
     { heading: 'D', of: ['=D'] },
@@ -32,12 +30,11 @@ export const rockCompression = pressed<RockCompressionInput>({
     { heading: 'Load', of: ['=P', 'maximumLoad'], first: true },
     { heading: 'Time, s', of: ['time'] },
     { heading: 'How it failed', of: ['failure'] },
-    { heading: 'Moisture', of: ['~moisture'] },
   ],
   yields: [
     { quantity: STRENGTH.rock, symbol: 'S' },
-    { quantity: STRENGTH.other, symbol: 'S', instead: true, named: true },
-    { quantity: STRENGTH.joint, symbol: 'S', instead: true, named: true },
+    { quantity: STRENGTH.other, symbol: 'S', instead: true, named: true, apart: true },
+    { quantity: STRENGTH.joint, symbol: 'S', instead: true, named: true, apart: true },
   ],
   Input: RockCompressionInput,
   steps: {
@@ -112,7 +109,7 @@ export const rockCompression = pressed<RockCompressionInput>({
   press: PRESS,
   looksFirst: 'failure',
   set: {
-    word: 'Mean strength of the group',
+    word: 'Cores',
     quantity: STRENGTH.rock,
     by: [],
     combine: 'mean',
@@ -149,6 +146,6 @@ export const rockCompression = pressed<RockCompressionInput>({
   example: (system) => ({
     form: CYLINDER,
     input: { maximumLoad: system === 'US' ? '45,800' : '203.7' },
-    facts: { expectedStrength: system === 'US' ? '13,000 psi' : '90 MPa', moisture: 'received' },
+    facts: { expectedStrength: system === 'US' ? '13,000 psi' : '90 MPa' },
   }),
 });

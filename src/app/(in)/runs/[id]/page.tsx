@@ -95,7 +95,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
               members={set.specimens.map((each) => ({
                 id: each.id,
                 label: each.label,
-                strength: each.run?.main?.text ?? null,
+                strength: each.run?.main ? `${each.run.main.text}${each.run.apart ? ', apart' : ''}` : null,
                 here: each.id === specimen.id,
               }))}
               findings={set.test.findings}

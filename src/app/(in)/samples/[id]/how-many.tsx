@@ -33,7 +33,8 @@ export function plansOf(
         ...plan,
         here: own.length,
         done: own.filter(
-          ({ testedAt, run }) => testedAt !== null && isReportable(run?.outcome?.findings ?? []),
+          ({ testedAt, run }) =>
+            testedAt !== null && isReportable(run?.outcome?.findings ?? []) && !run?.apart,
         ).length,
         waiting: own.filter((each) => !each.testedAt && each.discarded === null && !isCut(each, specimens))
           .length,

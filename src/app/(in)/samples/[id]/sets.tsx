@@ -90,7 +90,7 @@ function piecesOf({ specimens, test }: SpecimenSet) {
       {
         id,
         label,
-        value: run.main && isReportable(findings) ? Number(run.main.reported) : null,
+        value: run.main && !run.apart && isReportable(findings) ? Number(run.main.reported) : null,
         used: test.used.includes(label),
       },
     ];

@@ -128,6 +128,7 @@ function Came({ view: { run, whole } }: { view: SpecimenView }) {
       sx={{ whiteSpace: 'nowrap', ...(valid ? {} : { textDecoration: 'line-through' }) }}
     >
       {main ? `${main.text} ${unitLabel(main.unit)}` : ''}
+      {run?.apart && main ? <Typography variant="body2">{main.quantity}</Typography> : null}
       {whole.map((each) => (
         <Typography key={each.id} variant="body2" className="mono">
           {each.main
