@@ -71,6 +71,7 @@ test('a core of rock goes from its end checks to its strength, and counts only i
   // 16,200 psi at 140 psi/s would be over in 116 s.
   await take(page, { chosenRate: '140' });
   await expect(page.getByText('At this rate it would fail after 116 s.')).toBeVisible();
+  await toStep(page, 'Choose the rate');
   await take(page, { chosenRate: '100' });
   await expect(page.getByText(/At this rate it would fail/)).toHaveCount(0);
   await toStep(page, 'Place, zero, guard');

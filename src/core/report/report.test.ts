@@ -284,3 +284,18 @@ describe('a place in a report', () => {
       photographs: [{ of: 'Cylinder compression', photo: { name: 'hall.jpg' } }],
     }));
 });
+
+it('a result of something else than its group is made of says what it is of', () => {
+  const result = {
+    quantity: 'strength along a joint',
+    symbol: 'S',
+    value: '6900',
+    reported: '6900',
+    text: '6,900',
+    unit: 'psi',
+  } as const;
+  expect(resultText({ results: [result], valid: true, apart: result.quantity })).toBe(
+    '6,900 psi, strength along a joint',
+  );
+  expect(resultText({ results: [result], valid: true })).toBe('6,900 psi');
+});

@@ -88,11 +88,15 @@ export type Section =
 export const WHOLE = /^\S+(?: \S{1,6})?$/u;
 
 /** What a test came to, as it is printed; one that has no number of its own is done. */
-export function resultText({ results, valid }: Pick<ReportTest, 'results' | 'valid'>): string {
+export function resultText({
+  results,
+  valid,
+  apart,
+}: Pick<ReportTest, 'results' | 'valid' | 'apart'>): string {
   if (!valid) return 'no valid result';
   const [result] = results;
   return result
-    ? `${withUnit(result.text, result.unit)}${result.provisional ? ' (provisional)' : ''}`
+    ? `${withUnit(result.text, result.unit)}${result.provisional ? ' (provisional)' : ''}${apart ? `, ${apart}` : ''}`
     : 'done';
 }
 

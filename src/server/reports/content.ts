@@ -397,6 +397,7 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
         text: readingText(field, input[field.name], zone, String(input.system)),
       })),
     results: outcome?.results ?? [],
+    ...(run.apart && run.main ? { apart: run.main.quantity } : {}),
     lines: outcome?.lines ?? [],
     remarks: [
       ...(run.repeatReason ? [`Made again: ${run.repeatReason}`] : []),

@@ -1,4 +1,4 @@
-import { circleArea, convert, type Exact, exact, type RoundingMode } from '../../quantity';
+import { circleArea, convert, type Exact, exact, type RoundingMode, type System } from '../../quantity';
 import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, PressTest, PressUse, Result } from '../contract';
 import { readMeasure } from '../fields';
@@ -9,7 +9,7 @@ import { limitsOf, type RunSetup } from '../setup';
 import { profilesOf } from './ends';
 import { type CoreValues, coreFindings, SHAPE } from './findings';
 import type { RockCompressionInput } from './input';
-import { besideLine, endLines, sizeLines } from './lines';
+import { besideLine, type EndValues, endLines, sizeLines } from './lines';
 import { bandOf, expectedStress } from './rate';
 import { DIAMETERS, LENGTHS, meanRead, readAll } from './sizes';
 
@@ -97,6 +97,7 @@ export function compute(input: RockCompressionInput, setup: RunSetup): Outcome {
   const density = densityLine(input, { area: area || undefined, length }, sheet);
   const values: CoreValues = { diameter, ratio, ends, profiles, density, time: timeOf(input, setup) };
   const findings = coreFindings(input, values, setup, limits);
+  const ended = endResults(ends, findings, system, mode);
   const load = loadLine(input, sheet);
   if (area && load?.greaterThan(0)) {
     const figures = limits.number('ucs.figures', system).toNumber();
@@ -131,6 +132,7 @@ export function compute(input: RockCompressionInput, setup: RunSetup): Outcome {
     if (input.beside && length?.greaterThan(0) && diameter)
       results.push(besideResult(input.beside, { strength, diameter, length }, { input, setup, sheet, mode }));
   }
+  results.push(...ended);
   if (density)
     results.push(
       resultOf({
@@ -168,6 +170,26 @@ export function compute(input: RockCompressionInput, setup: RunSetup): Outcome {
       },
     },
   };
+}
+
+/** The worst of each check of the ends as a result of its own: it stands in the table of a report, held or not. */
+function endResults(
+  { flat, square, parallel }: EndValues,
+  findings: Outcome['findings'],
+  system: System,
+  mode: RoundingMode,
+): Result[] {
+  const checks = [
+    ['ends off flat', 'e', flat, LENGTH_UNIT[system], system === 'US' ? '0.0001' : '0.001', 'ucs.flat'],
+    ['ends off square', 'q', square, 'one', '0.0001', 'ucs.square'],
+    ['ends off parallel', 'w', parallel, 'deg', '0.01', 'ucs.parallel'],
+  ] as const;
+  return checks.flatMap(([quantity, symbol, value, unit, step, id]): Result[] => {
+    if (!value) return [];
+    const result = resultOf({ quantity, symbol, value, unit, step, mode });
+    const off = findings.some((each) => each.id === id);
+    return [{ ...result, text: `${result.text}${off ? ' ✕' : ''}` }];
+  });
 }
 
 /** Which of the three checks of the ends an outcome says do not hold. */

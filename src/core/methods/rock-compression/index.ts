@@ -27,6 +27,9 @@ export const rockCompression = pressed<RockCompressionInput>({
   columns: [
     { heading: 'D', of: ['=D'] },
     { heading: 'L/D', of: ['=R'] },
+    { heading: 'Flat', of: ['*e'] },
+    { heading: 'Square', of: ['*q'] },
+    { heading: 'Parallel', of: ['*w'] },
     { heading: 'Load', of: ['=P', 'maximumLoad'], first: true },
     { heading: 'Time, s', of: ['time'] },
     { heading: 'How it failed', of: ['failure'] },
