@@ -97,7 +97,10 @@ test('a core of rock goes from its end checks to its strength, and counts only i
   const at = (hours: number): string => new Date(Date.now() + hours * 3_600_000).toISOString();
   await given(page, { tin: 'T-9', tinMass: '120.0', wetMass: '100.0', wetAt: at(-0.2) });
   await expect(page.getByText('Tin and pieces weigh no more than the tin.')).toBeVisible();
-  await given(page, { wetMass: '640.0', inAt: at(0), temperature: '230' });
+  await toStep(page, 'Weigh wet');
+  await take(page, { wetMass: '640.0' });
+  await expect(page.getByText('Tin and pieces weigh no more than the tin.')).toHaveCount(0);
+  await given(page, { inAt: at(0), temperature: '230' });
   await toStep(page, 'Dry, and weigh again');
   await expect(page.getByRole('table', { name: 'The next weighing of each' })).toContainText('from ');
   await page.close();
