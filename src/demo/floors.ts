@@ -130,6 +130,8 @@ export async function addFloors(db: Database, { act, read }: Hands, jobId: strin
           thickness: '5.5 in',
           aggregate: 'normal',
           retarder: 'yes',
+          pouredAt: iso(from - 118 * DAY),
+          enclosedAt: iso(from - 31 * DAY),
           dryingFrom: iso(from - 25 * DAY),
         },
       },

@@ -95,6 +95,7 @@ export async function addPlantRoom(db: Database, hands: Hands, jobId: string, no
         aggregate: 'normal',
         top: 'bare',
         retarder: 'yes',
+        pouredAt: iso(from - 150 * DAY),
         dryingFrom: iso(from - 60 * DAY),
       },
     },

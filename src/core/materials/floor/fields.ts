@@ -242,8 +242,22 @@ export class Zone extends RunInput {
   retarder?: 'yes' | 'no' | 'unknown';
 
   @InstantField({
+    label: 'Poured at',
+    help: 'As far as the papers say.',
+    example: '2030-11-04T07:30:00-05:00',
+  })
+  pouredAt?: string;
+
+  @InstantField({
+    label: 'Closed in at',
+    help: 'Roof and windows in.',
+    example: '2031-01-06T09:00:00-05:00',
+  })
+  enclosedAt?: string;
+
+  @InstantField({
     label: 'Dries since',
-    help: 'Roof and windows in, no more water on it.',
+    help: 'Closed in, and no more water on it.',
     example: '2031-01-20T09:00:00-05:00',
   })
   dryingFrom?: string;

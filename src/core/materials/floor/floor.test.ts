@@ -206,3 +206,17 @@ describe('what is asked of a floor', () => {
     expect(said['pH of the surface']).toBe('7 to 11');
   });
 });
+
+describe('a zone', () => {
+  const at = (day: number): string => `2031-01-${String(day).padStart(2, '0')}T09:00:00Z`;
+  it.each([
+    [{ pouredAt: at(2), enclosedAt: at(10), dryingFrom: at(12) }, {}],
+    [{ pouredAt: at(12), enclosedAt: at(10) }, { enclosedAt: 'Closed in lies before poured.' }],
+    [{ enclosedAt: at(10), dryingFrom: at(9) }, { dryingFrom: 'Dries since lies before closed in.' }],
+    // Where nobody knows when it was closed in, it is held against the pour.
+    [{ pouredAt: at(12), dryingFrom: at(9) }, { dryingFrom: 'Dries since lies before poured.' }],
+    [{ dryingFrom: at(9) }, {}],
+  ])('as %j says %j', (zone, wrong) => {
+    expect(floor.sampleProblems?.(zone, [])).toEqual(wrong);
+  });
+});

@@ -10,6 +10,13 @@ import { FORMS } from './forms';
 import { levelSays, zoneSays } from './says';
 import { testsWanted } from './wants';
 
+/** What happens to a zone before it is tested, in its order. */
+const LIFE = [
+  ['pouredAt', 'Poured'],
+  ['enclosedAt', 'Closed in'],
+  ['dryingFrom', 'Dries since'],
+] as const;
+
 /** A floor before it is covered: levels, zones and the points that are tested in them over weeks. */
 export const floor: Material = {
   id: 'floor',
@@ -74,6 +81,14 @@ export const floor: Material = {
     ['Counted for', asked.counted === 'zone' ? 'each zone' : 'the whole level'],
     ['Whose limit', String(asked.limitFrom ?? '')],
   ],
+  sampleProblems: (zone) =>
+    Object.fromEntries(
+      LIFE.slice(1).flatMap(([name, words], place) => {
+        const before = LIFE.slice(0, place + 1).findLast(([each]) => zone[each]);
+        const early = before && Date.parse(String(zone[name])) < Date.parse(String(zone[before[0]]));
+        return early ? [[name, `${words} lies before ${before[1].toLowerCase()}.`]] : [];
+      }),
+    ),
   problems: (asked): Record<string, string> => {
     const { floor: on, humidityMost, phLow, phHigh, profileLow, profileHigh, limitFrom } = asked;
     if (phLow && phHigh && Number(phLow) >= Number(phHigh))

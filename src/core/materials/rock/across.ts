@@ -1,44 +1,99 @@
+import { isWithin } from '../../limits';
 import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
 import { resultOf } from '../../methods/outcome';
 import { type Exact, exact, meanOf } from '../../quantity';
 import { Sheet, standard } from '../../working';
 
 const INDEX = 'point load strength index';
+const STRENGTH = 'uniaxial strength';
+
+/** Every result of a quantity that the samples of a lot gave, in the unit of the job. */
+function valuesOf(samples: readonly SampleOfLot[], quantity: string): Exact[] {
+  return samples.flatMap(({ results }) =>
+    results.filter((each) => each.quantity === quantity).map(({ value }) => exact(value)),
+  );
+}
+
+/** The mean of what is there; undefined for nothing. */
+const meanAll = (values: readonly Exact[]): Exact | undefined =>
+  values.length > 0 ? meanOf(values) : undefined;
 
 /**
- * The anisotropy index of a lot: mean index across the planes over that along one plane, each of its groups.
- * @returns null while there is no group of each
- * Source: ASTM D5731, ISRM 1985 (from memory): Ia(50), about 1 where the rock has no direction.
+ * What the groups of a lot say together: the anisotropy index, mean index across the planes over that along one plane; and the
+ * strength of its cores over the index of its pieces, which is what a factor K stands for.
+ * @returns null while there are no two groups of either
+ * Source: ASTM D5731, ISRM 1985 (from memory): Ia(50), about 1 where the rock has no direction; strength is 15 to 50 times the
+ *   index.
  */
-export function across(samples: readonly SampleOfLot[], { mode }: Pick<LotAbout, 'mode'>): LotSays | null {
-  const means = (direction: string): Exact[] =>
-    samples
-      .filter(({ about }) => about.direction === direction)
-      .flatMap(({ results }) =>
-        results.filter(({ quantity }) => quantity === INDEX).map(({ value }) => exact(value)),
-      );
-  const [strong, weak] = [means('perpendicular'), means('parallel')];
-  if (strong.length === 0 || weak.length === 0) return null;
-  const [up, along] = [meanOf(strong), meanOf(weak)];
-  if (!along.greaterThan(0)) return null;
+export function across(
+  samples: readonly SampleOfLot[],
+  { mode, limits, system }: Pick<LotAbout, 'mode' | 'limits' | 'system'>,
+): LotSays | null {
   const sheet = new Sheet(mode);
-  const step = '0.01';
-  const ratio = sheet.line({
-    symbol: 'Ia50',
-    name: 'Anisotropy index, mean across the planes over mean along one plane',
-    formula: 'Ip / Il',
-    uses: { Ip: up, Il: along },
-    unit: 'one',
-    source: standard('ASTM D5731'),
-    round: { step, rule: 'two decimals' },
-  });
+  const of = (direction: string): Exact | undefined =>
+    meanAll(
+      valuesOf(
+        samples.filter(({ about }) => about.direction === direction),
+        INDEX,
+      ),
+    );
+  const [up, along] = [of('perpendicular'), of('parallel')];
+  const anisotropy =
+    up && along?.greaterThan(0)
+      ? sheet.line({
+          symbol: 'Ia50',
+          name: 'Anisotropy index, mean across the planes over mean along one plane',
+          formula: 'Ip / Il',
+          uses: { Ip: up, Il: along },
+          unit: 'one',
+          source: standard('ASTM D5731'),
+          round: { step: '0.01', rule: 'two decimals' },
+        })
+      : undefined;
+  const [strength, index] = [STRENGTH, INDEX].map((quantity) => meanAll(valuesOf(samples, quantity)));
+  const factor =
+    strength && index?.greaterThan(0)
+      ? sheet.line({
+          symbol: 'K',
+          name: 'Mean strength of the cores over the mean index of the pieces',
+          formula: 'S / Is',
+          uses: { S: strength, Is: index },
+          unit: 'one',
+          source: standard('ISRM suggested method, point load strength, 1985'),
+          round: { step: '0.1', rule: 'one decimal' },
+        })
+      : undefined;
+  if (!anisotropy && !factor) return null;
+  const usual = limits.of('ucs.index', system);
   return {
     results: [
-      resultOf({ quantity: 'anisotropy index', symbol: 'Ia50', value: ratio, unit: 'one', step, mode }),
+      ...(anisotropy
+        ? [
+            resultOf({
+              ...{ quantity: 'anisotropy index', symbol: 'Ia50', value: anisotropy, mode },
+              ...{ unit: 'one', step: '0.01' },
+            }),
+          ]
+        : []),
+      ...(factor
+        ? [
+            resultOf({
+              ...{ quantity: 'strength over index', symbol: 'K', value: factor, mode },
+              ...{ unit: 'one', step: '0.1' },
+            }),
+          ]
+        : []),
     ],
     lines: sheet.lines,
-    remarks: ratio.lessThan(1)
-      ? ['Weaker across the planes than along one: are the directions of the groups the wrong way round?']
-      : [],
+    remarks: [
+      ...(anisotropy?.lessThan(1)
+        ? ['Weaker across the planes than along one: are the directions of the groups the wrong way round?']
+        : []),
+      ...(factor && !isWithin(factor, usual)
+        ? [
+            `The cores bear ${factor.toFixed(1)} times the index of the pieces, where ${usual.text} is usual: look at both again.`,
+          ]
+        : []),
+    ],
   };
 }

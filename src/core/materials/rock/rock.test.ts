@@ -75,11 +75,11 @@ describe('rock', () => {
   });
 });
 
-describe('the anisotropy index', () => {
-  const group = (direction: string, value: string) => ({
+describe('what the groups of a lot say together', () => {
+  const group = (direction: string, value: string, quantity = 'point load strength index') => ({
     label: direction,
     about: { direction },
-    results: [{ quantity: 'point load strength index', value, count: 10 }],
+    results: [{ quantity, value, count: 10 }],
     found: {},
     verdicts: [],
     tested: [],
@@ -87,6 +87,22 @@ describe('the anisotropy index', () => {
   const across = (...samples: ReturnType<typeof group>[]) =>
     rock.across?.(samples, { mode: 'half-even', system: 'US', limits: new Limits(), asked: {}, tests: [] }) ??
     null;
+  // ISRM 1985 (from memory): strength is 15 to 50 times the index.
+  it.each([
+    ['92.6', '4.12', '22.5', 0],
+    ['92.6', '1.70', '54.5', 1],
+    ['92.6', '6.30', '14.7', 1],
+    ['60', '4', '15.0', 0],
+  ])(
+    'cores of %s over pieces of %s are %s times as strong, remarks %i',
+    (strength, index, times, remarks) => {
+      const cores = group('none', strength, 'uniaxial strength');
+      const said = across(group('none', index), cores);
+      expect(said?.results).toMatchObject([{ quantity: 'strength over index', reported: times }]);
+      expect(said?.remarks).toHaveLength(remarks);
+      expect(across(cores)).toBeNull();
+    },
+  );
   // ASTM D5731 (from memory): mean across the planes over mean along one.
   it('is the mean across the planes over that along one', () => {
     expect(across(group('perpendicular', '4.12'), group('parallel', '2.05'))?.results[0]).toMatchObject({

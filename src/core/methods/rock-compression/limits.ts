@@ -48,6 +48,11 @@ export const LIMITS = {
       ourChoice('ask again outside'),
     ),
     'ucs.scatter': r('Deviation of a group, of its mean', '<= 35 %', ourChoice('more are two rocks')),
+    'ucs.index': r(
+      'Strength of cores over the index of pieces of the same rock',
+      '15 to 50',
+      standard('ISRM suggested method, point load strength, 1985'),
+    ),
     'ucs.low': r(
       'A core against the median of its group',
       '>= 60 %',
