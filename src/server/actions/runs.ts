@@ -50,6 +50,7 @@ import { currentReadings, inputOf } from '../readings';
 import { type RunPlace, runPlace } from '../run-place';
 import { newestRevision, runSetup } from '../run-setup';
 import { type Context, defineUseCase, refuseFields, SIGNERS, STAFF, type Transaction } from '../use-case';
+import { projectSamples } from '../verdicts';
 import { projectResting, projectRun, projectSample } from '../waits';
 
 export class StartRunInput {
@@ -204,6 +205,17 @@ export const startRun = defineUseCase({
       })
       .returning({ id: runs.id });
     if (run && method.runOn === 'specimen') await carryOver(context, run.id, method, subject);
+    // A set of those that a test was begun on has one more.
+    if (method.set?.begun) {
+      const of = await tx
+        .select({ id: specimens.sampleId })
+        .from(specimens)
+        .where(eq(specimens.id, input.specimenId ?? ''));
+      await projectSamples(
+        tx,
+        of.map(({ id }) => id),
+      );
+    }
     return { runId: run?.id ?? '' };
   },
 });

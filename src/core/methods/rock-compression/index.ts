@@ -108,7 +108,6 @@ export const rockCompression = pressed<RockCompressionInput>({
       },
     ],
   },
-  sequence: [],
   press: PRESS,
   looksFirst: 'failure',
   set: {

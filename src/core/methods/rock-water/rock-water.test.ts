@@ -75,7 +75,7 @@ describe('the water content of pieces', () => {
 });
 
 describe('dryness', () => {
-  // 0.80 of 547.57 g of pieces are 0.146 %; with the tin it would be 0.140 %.
+  // 0.80 of 546.77 g of pieces are 0.146 %; with the tin it would be 0.140 %.
   it('is told by the loss of the pieces alone, and the number is provisional until then', () => {
     const outcome = dried(
       ['25.13', '588.42'],
