@@ -11,7 +11,7 @@ import { limitsOf, type RunSetup } from '../setup';
 import { type Arrangement, RUPTURE } from './arrangement';
 import { beamFindings, preloadFindings, strengthFindings } from './findings';
 import type { BeamInput } from './input';
-import { type MeanWords, meanLine } from './mean-line';
+import { type MeanWords, meanLength } from './mean-line';
 import { type BreakPlace, placeLimits, placeOf } from './place';
 import { pressOf } from './press';
 import { BREAKS, DEPTHS, lengthOf, readAll, sizeOf, WIDTHS } from './sizes';
@@ -52,7 +52,7 @@ export function computeBeam(input: BeamInput, setup: RunSetup, arrangement: Arra
   const breaks = readAll(input, BREAKS);
   const a =
     breaks &&
-    meanLine(sheet, breaks, {
+    meanLength(sheet, breaks, {
       symbol: 'a',
       name: 'Break to the nearer support, mean',
       source,
@@ -125,8 +125,8 @@ function measuredLines(
 ): OwnSize | undefined {
   const [widths, depths] = [readAll(input, WIDTHS), readAll(input, DEPTHS)];
   if (!widths || !depths) return undefined;
-  const b = meanLine(sheet, widths, { symbol: 'b', name: 'Width, mean', ...words });
-  return { b, d: meanLine(sheet, depths, { symbol: 'd', name: 'Depth, mean', ...words }) };
+  const b = meanLength(sheet, widths, { symbol: 'b', name: 'Width, mean', ...words });
+  return { b, d: meanLength(sheet, depths, { symbol: 'd', name: 'Depth, mean', ...words }) };
 }
 
 /** What a load in the middle says besides: the stress at the break itself, and what third points would have read about. */

@@ -1,6 +1,7 @@
 import type { Limits } from '../../limits';
 import type { Exact, System } from '../../quantity';
-import { numbered, type Sheet, type Source } from '../../working';
+import type { Sheet, Source } from '../../working';
+import { meanLine } from '../mean-line';
 import { LENGTH_UNIT } from '../press';
 
 /** What a mean of lengths is called, and by which document it is taken. */
@@ -13,19 +14,13 @@ export interface MeanWords {
 }
 
 /** A line for the mean of lengths of a beam, and the mean, unrounded; in or mm. */
-export function meanLine(
+export function meanLength(
   sheet: Sheet,
   values: readonly Exact[],
   { symbol, name, source, system, limits }: MeanWords,
 ): Exact {
-  const uses = numbered(symbol, values);
-  return sheet.line({
-    symbol,
-    name,
-    formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
-    uses,
-    unit: LENGTH_UNIT[system],
-    source,
+  return meanLine(sheet, values, {
+    ...{ symbol, name, source, unit: LENGTH_UNIT[system] },
     round: {
       step: limits.number('beam.size-step', system),
       rule: 'printed to what it is read to; used unrounded',

@@ -2,7 +2,7 @@ import { isWithin, type Limits } from '../../limits';
 import { convert, type Exact, exact, meanOf, plainOf, type System } from '../../quantity';
 import type { BendTrouble } from '../../signals';
 import { type Finding, finding, type Sheet } from '../../working';
-import { type MeanWords, meanLine } from '../beam/mean-line';
+import { type MeanWords, meanLength } from '../beam/mean-line';
 import { DEPTHS, readAll, WIDTHS } from '../beam/sizes';
 import type { Driven, Outcome } from '../contract';
 import { equipmentUse } from '../equipment-checks';
@@ -27,7 +27,7 @@ export function meanReadLine(
   about: MeanWords,
 ): Exact | undefined {
   const read = readAll(input, names);
-  return read && meanLine(sheet, read, about);
+  return read && meanLength(sheet, read, about);
 }
 
 /** Mean width and mean depth, in in or mm. */

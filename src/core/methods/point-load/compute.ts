@@ -1,8 +1,9 @@
 import type { Limits } from '../../limits';
 import { type Exact, exact, type System } from '../../quantity';
-import { bySeverity, numbered, Sheet, standard } from '../../working';
+import { bySeverity, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { readMeasure } from '../fields';
+import { meanLine } from '../mean-line';
 import { resultOf } from '../outcome';
 import { FORCE_FACTOR, FORCE_UNIT, LENGTH_UNIT, STRESS_UNIT } from '../press';
 import { limitsOf, type RunSetup } from '../setup';
@@ -81,12 +82,9 @@ function widthLine(input: PointLoadInput, sheet: Sheet): Exact | undefined {
   const widths = widthsOf(input);
   const [first] = widths;
   if (!first || widths.length === 1) return first;
-  const uses = numbered('W', widths);
-  return sheet.line({
+  return meanLine(sheet, widths, {
     symbol: 'W',
     name: 'Width, mean',
-    formula: `(${Object.keys(uses).join(' + ')}) / ${widths.length}`,
-    uses,
     unit: LENGTH_UNIT[input.system],
     source: D5731,
   });

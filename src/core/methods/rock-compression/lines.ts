@@ -1,6 +1,7 @@
 import type { Limits } from '../../limits';
 import { type Exact, exact, type System } from '../../quantity';
-import { numbered, ourChoice, type Sheet, standard } from '../../working';
+import { ourChoice, type Sheet, standard } from '../../working';
+import { meanLine } from '../mean-line';
 import { LENGTH_UNIT, STRESS_UNIT } from '../press/units';
 import { type Profile, pairsOf } from './ends';
 import type { RockCompressionInput } from './input';
@@ -96,19 +97,10 @@ export function sizeLines(
   system: System,
   sheet: Sheet,
 ): { diameter: Exact | undefined; length: Exact | undefined; ratio: Exact | undefined } {
-  const mean = (symbol: string, name: string, values: readonly Exact[]): Exact | undefined => {
-    if (values.length === 0) return undefined;
-    const uses = numbered(symbol, values);
-    return sheet.line({
-      symbol,
-      name,
-      formula: `(${Object.keys(uses).join(' + ')}) / ${values.length}`,
-      uses,
-      unit: LENGTH_UNIT[system],
-      source: D4543,
-      show: 5,
-    });
-  };
+  const mean = (symbol: string, name: string, values: readonly Exact[]): Exact | undefined =>
+    values.length > 0
+      ? meanLine(sheet, values, { symbol, name, unit: LENGTH_UNIT[system], source: D4543, show: 5 })
+      : undefined;
   const diameter = mean('D', 'Mean diameter', read.diameters);
   const length = mean('L', 'Mean length', read.lengths);
   const ratio =
