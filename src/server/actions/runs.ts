@@ -206,11 +206,11 @@ export const startRun = defineUseCase({
       .returning({ id: runs.id });
     if (run && method.runOn === 'specimen') await carryOver(context, run.id, method, subject);
     // A set of those that a test was begun on has one more.
-    if (method.set?.begun) {
+    if (method.set?.begun && input.specimenId) {
       const of = await tx
         .select({ id: specimens.sampleId })
         .from(specimens)
-        .where(eq(specimens.id, input.specimenId ?? ''));
+        .where(eq(specimens.id, input.specimenId));
       await projectSamples(
         tx,
         of.map(({ id }) => id),

@@ -166,14 +166,12 @@ export const isItTheCrackExercise = onPaper(
     const long = wanted === 'it is not' ? chance.between(5, 10) : chance.between(12.5, 19);
     const at = [start];
     while ((at.at(-1) ?? 0) - start < long) at.push((at.at(-1) ?? 0) + step());
-    // One that it does not enter, in the middle of a foot: no run is left.
-    const hole = wanted === 'it is not' && chance.between(0, 1) < 0.5 ? at.length : -1;
+    // It enters again behind one that it does not: that makes no run of both.
+    const goesOn = wanted === 'it is not' && chance.between(0, 1) < 0.5;
     const all: Probe[] = [
       ...at.map((each) => ({ at: each, enters: true })),
       { at: (at.at(-1) ?? 0) + 2, enters: false },
-      ...(hole < 0
-        ? []
-        : [(at.at(-1) ?? 0) + 4, (at.at(-1) ?? 0) + 6].map((each) => ({ at: each, enters: true }))),
+      ...(goesOn ? [4, 6] : []).map((more) => ({ at: (at.at(-1) ?? 0) + more, enters: true })),
     ];
     const told = crackOf(all, LIMITS, 'US');
     const list = (enters: boolean): string =>

@@ -1,6 +1,6 @@
 import { isWithin, Limits } from '../../limits';
 import { profileOf } from '../../methods/rock-compression/ends';
-import { crossheadSpeed, isInConflict, ratesInTime } from '../../methods/rock-compression/rate';
+import { crossheadSpeed, ratesAllowed, ratesInTime } from '../../methods/rock-compression/rate';
 import { exact, withThousands } from '../../quantity';
 import { onPaper } from './on-paper';
 
@@ -88,7 +88,8 @@ export const coreRateExercise = onPaper(
       ['Strength expected', `${withThousands(expected.toFixed())} psi`],
       ['Length', `${length.toFixed()} in`],
     ] as const;
-    if (isInConflict(expected, LIMITS, 'US')) {
+    const allowed = ratesAllowed(expected, LIMITS, 'US');
+    if (!allowed) {
       const speed = crossheadSpeed(length, LIMITS, 'US').toNumber();
       return {
         kind: 'paper',
@@ -102,8 +103,7 @@ export const coreRateExercise = onPaper(
     }
     const band = LIMITS.of('ucs.rate', 'US');
     const inTime = ratesInTime(expected, LIMITS, 'US');
-    const low = Math.max(band.low?.toNumber() ?? 0, inTime?.low.toNumber() ?? 0);
-    const high = Math.min(band.high?.toNumber() ?? 0, inTime?.high.toNumber() ?? 0);
+    const [low, high] = [allowed.low.toNumber(), allowed.high.toNumber()];
     return {
       kind: 'paper',
       lines,

@@ -1,8 +1,9 @@
 import { isWithin } from '../../limits';
 import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
+import type { Result } from '../../methods/contract';
 import { resultOf } from '../../methods/outcome';
 import { type Exact, exact, meanOf } from '../../quantity';
-import { Sheet, standard } from '../../working';
+import { type LineRequest, Sheet, standard } from '../../working';
 
 const INDEX = 'point load strength index';
 const STRENGTH = 'uniaxial strength';
@@ -17,6 +18,23 @@ function valuesOf(samples: readonly SampleOfLot[], quantity: string): Exact[] {
 /** The mean of what is there; undefined for nothing. */
 const meanAll = (values: readonly Exact[]): Exact | undefined =>
   values.length > 0 ? meanOf(values) : undefined;
+
+/** A line for one mean over another; undefined where either is not there. */
+function quotient(
+  sheet: Sheet,
+  over: Exact | undefined,
+  under: Exact | undefined,
+  {
+    names: [a, b],
+    ...about
+  }: Pick<LineRequest, 'symbol' | 'name' | 'source' | 'round'> & {
+    readonly names: readonly [string, string];
+  },
+): Exact | undefined {
+  return over && under?.greaterThan(0)
+    ? sheet.line({ ...about, formula: `${a} / ${b}`, uses: { [a]: over, [b]: under }, unit: 'one' })
+    : undefined;
+}
 
 /**
  * What the groups of a lot say together: the anisotropy index, mean index across the planes over that along one plane; and the
@@ -37,52 +55,28 @@ export function across(
         INDEX,
       ),
     );
-  const [up, along] = [of('perpendicular'), of('parallel')];
-  const anisotropy =
-    up && along?.greaterThan(0)
-      ? sheet.line({
-          symbol: 'Ia50',
-          name: 'Anisotropy index, mean across the planes over mean along one plane',
-          formula: 'Ip / Il',
-          uses: { Ip: up, Il: along },
-          unit: 'one',
-          source: standard('ASTM D5731'),
-          round: { step: '0.01', rule: 'two decimals' },
-        })
-      : undefined;
-  const [strength, index] = [STRENGTH, INDEX].map((quantity) => meanAll(valuesOf(samples, quantity)));
-  const factor =
-    strength && index?.greaterThan(0)
-      ? sheet.line({
-          symbol: 'K',
-          name: 'Mean strength of the cores over the mean index of the pieces',
-          formula: 'S / Is',
-          uses: { S: strength, Is: index },
-          unit: 'one',
-          source: standard('ISRM suggested method, point load strength, 1985'),
-          round: { step: '0.1', rule: 'one decimal' },
-        })
-      : undefined;
+  const anisotropy = quotient(sheet, of('perpendicular'), of('parallel'), {
+    symbol: 'Ia50',
+    name: 'Anisotropy index, mean across the planes over mean along one plane',
+    names: ['Ip', 'Il'],
+    source: standard('ASTM D5731'),
+    round: { step: '0.01', rule: 'two decimals' },
+  });
+  const factor = quotient(sheet, meanAll(valuesOf(samples, STRENGTH)), meanAll(valuesOf(samples, INDEX)), {
+    symbol: 'K',
+    name: 'Mean strength of the cores over the mean index of the pieces',
+    names: ['S', 'Is'],
+    source: standard('ISRM suggested method, point load strength, 1985'),
+    round: { step: '0.1', rule: 'one decimal' },
+  });
   if (!anisotropy && !factor) return null;
   const usual = limits.of('ucs.index', system);
+  const result = (quantity: string, symbol: string, value: Exact | undefined, step: string): Result[] =>
+    value ? [resultOf({ quantity, symbol, value, unit: 'one', step, mode })] : [];
   return {
     results: [
-      ...(anisotropy
-        ? [
-            resultOf({
-              ...{ quantity: 'anisotropy index', symbol: 'Ia50', value: anisotropy, mode },
-              ...{ unit: 'one', step: '0.01' },
-            }),
-          ]
-        : []),
-      ...(factor
-        ? [
-            resultOf({
-              ...{ quantity: 'strength over index', symbol: 'K', value: factor, mode },
-              ...{ unit: 'one', step: '0.1' },
-            }),
-          ]
-        : []),
+      ...result('anisotropy index', 'Ia50', anisotropy, '0.01'),
+      ...result('strength over index', 'K', factor, '0.1'),
     ],
     lines: sheet.lines,
     remarks: [

@@ -104,6 +104,7 @@ export function compute(input: RockCompressionInput, setup: RunSetup): Outcome {
     const finest = limits.number('ucs.step', system);
     const unit = STRESS_UNIT[system];
     const rough = load.times(FORCE_FACTOR[system]).div(area);
+    const step = stepOf(rough, figures, finest);
     const strength = sheet.line({
       symbol: 'S',
       name: 'Uniaxial strength',
@@ -111,7 +112,7 @@ export function compute(input: RockCompressionInput, setup: RunSetup): Outcome {
       uses: { k: exact(FORCE_FACTOR[system]), P: load, A: area },
       unit,
       source: D7012,
-      round: { step: stepOf(rough, figures, finest), rule: `${figures} figures` },
+      round: { step, rule: `${figures} figures` },
     });
     const other = system === 'US' ? 'SI' : 'US';
     const shaped = !findings.some(({ id }) => (SHAPE as readonly string[]).includes(id));
@@ -121,7 +122,7 @@ export function compute(input: RockCompressionInput, setup: RunSetup): Outcome {
         symbol: 'S',
         value: strength,
         unit,
-        step: stepOf(rough, figures, finest),
+        step,
         mode,
         other: {
           unit: STRESS_UNIT[other],

@@ -1,5 +1,5 @@
 import { isWithin, type LimitId, type Limits } from '../../limits';
-import { type Exact, exact, largest, plainOf, smallest } from '../../quantity';
+import { type Exact, largest, plainOf, smallest } from '../../quantity';
 import { type Finding, finding } from '../../working';
 import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
@@ -9,7 +9,7 @@ import type { RunSetup } from '../setup';
 import type { Profile } from './ends';
 import type { RockCompressionInput } from './input';
 import type { EndValues } from './lines';
-import { expectedStress, isInConflict, ratesInTime } from './rate';
+import { expectedStress, ratesAllowed, ratesInTime } from './rate';
 import { DIAMETERS, readAll } from './sizes';
 
 /** What a core came to, as far as it is known; in or mm. */
@@ -217,8 +217,9 @@ function loadFindings(
   const chosen = readMeasure(input, 'chosenRate')?.value;
   const band = limits.of('ucs.rate', system);
   const inTime = expected && ratesInTime(expected, limits, system);
+  const allowed = expected && ratesAllowed(expected, limits, system);
   const takes = expected && chosen?.greaterThan(0) ? expected.div(chosen) : undefined;
-  if (input.control !== 'strain' && expected && inTime && isInConflict(expected, limits, system))
+  if (input.control !== 'strain' && expected && inTime && !allowed)
     found.push(
       finding({
         id: 'ucs.conflict',
@@ -229,7 +230,7 @@ function loadFindings(
         action: 'Drive it by the crosshead: the time to failure decides.',
       }),
     );
-  else if (input.control !== 'strain' && takes && !isWithin(takes, limits.of('ucs.time', system)))
+  else if (input.control !== 'strain' && takes && allowed && !isWithin(takes, limits.of('ucs.time', system)))
     found.push(
       finding({
         id: 'ucs.conflict',
@@ -237,7 +238,7 @@ function loadFindings(
         beforeLoad: true,
         fields: ['chosenRate'],
         message: `At this rate it would fail after ${takes.toFixed(0)} s.`,
-        action: `Set ${plainOf((inTime?.low.greaterThan(band.low ?? 0) ? inTime.low : (band.low ?? exact(0))).toSignificantDigits(3), band.unit)} to ${plainOf((inTime?.high.lessThan(band.high ?? 0) ? inTime.high : (band.high ?? exact(0))).toSignificantDigits(3), band.unit)}.`,
+        action: `Set ${plainOf(allowed.low.toSignificantDigits(3), band.unit)} to ${plainOf(allowed.high.toSignificantDigits(3), band.unit)}.`,
       }),
     );
   if (input.control !== 'strain' && chosen && !isWithin(chosen, band))

@@ -1,15 +1,9 @@
 import type { DeriveAbout, Derived } from '../../acceptance/set-rule';
 import { isWithin } from '../../limits';
 import { type Exact, exact } from '../../quantity';
+import { median } from '../../statistics/median';
 import { standardDeviation } from '../../statistics/summary';
 import { ourChoice, Sheet } from '../../working';
-
-/** The value in the middle, or halfway between the two there. */
-function medianOf(values: readonly Exact[]): Exact {
-  const sorted = values.toSorted((a, b) => a.comparedTo(b));
-  const [low, high] = [sorted[(sorted.length - 1) >> 1], sorted[sorted.length >> 1]];
-  return low && high ? low.plus(high).div(2) : exact(0);
-}
 
 /** How far the cores of a group lie apart, and which of them lies far below its neighbours. */
 export function derives(mean: Exact, { pieces, limits, system, mode }: DeriveAbout): Derived {
@@ -26,9 +20,9 @@ export function derives(mean: Exact, { pieces, limits, system, mode }: DeriveAbo
     source: ourChoice('as any sample, n − 1'),
     show: 3,
   });
-  const median = medianOf(values);
+  const middle = median(values.map(Number));
   const low = pieces.filter(
-    ({ value }) => !isWithin(exact(value).div(median).times(100), limits.of('ucs.low', system)),
+    ({ value }) => !isWithin(exact(value).div(middle).times(100), limits.of('ucs.low', system)),
   );
   return {
     values: {},

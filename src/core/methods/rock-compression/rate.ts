@@ -1,5 +1,5 @@
 import type { Limit, Limits } from '../../limits';
-import { type Exact, exact, plainOf, type System } from '../../quantity';
+import { Exact, exact, plainOf, type System } from '../../quantity';
 import type { PlanItem } from '../contract';
 import { factMeasure } from '../facts';
 import { readMeasure } from '../fields';
@@ -51,11 +51,17 @@ export function bandOf(input: RockCompressionInput, expected: Exact | undefined,
     : band;
 }
 
-/** True where no rate that the method allows fails it in the time that it asks for. */
-export function isInConflict(expected: Exact, limits: Limits, system: System): boolean {
-  const { low, high } = limits.of('ucs.rate', system);
+/** The rates that the method allows and that fail it in the time that it asks for; undefined where there is none. */
+export function ratesAllowed(
+  expected: Exact,
+  limits: Limits,
+  system: System,
+): { readonly low: Exact; readonly high: Exact } | undefined {
+  const band = limits.of('ucs.rate', system);
   const inTime = ratesInTime(expected, limits, system);
-  return Boolean(low && high && inTime && (inTime.high.lessThan(low) || inTime.low.greaterThan(high)));
+  if (!band.low || !band.high || !inTime) return undefined;
+  const [low, high] = [Exact.max(band.low, inTime.low), Exact.min(band.high, inTime.high)];
+  return low.greaterThan(high) ? undefined : { low, high };
 }
 
 /**

@@ -8,7 +8,7 @@ import { findMethod } from '../registry';
 import type { LoadLogFacts } from '../setup';
 import { rockCompression as own } from '.';
 import { pairsOf, profilesOf } from './ends';
-import { crossheadSpeed, isInConflict, ratesInTime } from './rate';
+import { crossheadSpeed, ratesAllowed, ratesInTime } from './rate';
 import { EndRow, type Scan } from './rows';
 
 const limits = new Limits();
@@ -204,7 +204,7 @@ describe('the rate of a core', () => {
     ['18', true, '0.020', '0.150'],
     ['60', false, '0.067', '0.500'],
   ])('expected at %s MPa: conflict %s, in time at %s to %s MPa/s', (expected, conflict, low, high) => {
-    expect(isInConflict(exact(expected), limits, 'SI')).toBe(conflict);
+    expect(ratesAllowed(exact(expected), limits, 'SI') === undefined).toBe(conflict);
     const inTime = ratesInTime(exact(expected), limits, 'SI');
     expect([inTime?.low.toFixed(3), inTime?.high.toFixed(3)]).toEqual([low, high]);
   });
