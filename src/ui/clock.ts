@@ -6,7 +6,7 @@ const LOOK_MS = 1000;
 const ASK_AGAIN_MS = 5 * 60_000;
 
 let clock: DeviceClock | null = null;
-let asking: Promise<void> | null = null;
+let asking: Promise<boolean> | null = null;
 let asked = false;
 const watchers = new Set<() => void>();
 
@@ -19,27 +19,29 @@ function look(): DeviceClock {
   return clock;
 }
 
-/** Asks the server for its time; without a network the device’s own word stands until it comes back. */
-function ask(): Promise<void> {
-  if (!navigator.onLine) return Promise.resolve();
+/** Asks the server for its time, and says whether it answered; without a network the device’s own word stands until it comes back. */
+function ask(): Promise<boolean> {
+  if (!navigator.onLine) return Promise.resolve(false);
   asking ??= askOnce().finally(() => {
     asking = null;
   });
   return asking;
 }
 
-async function askOnce(): Promise<void> {
+async function askOnce(): Promise<boolean> {
   try {
     const sent = Date.now();
     const response = await fetch('/api/health', { cache: 'no-store' });
     const { now, bearable = 0 } = (await response.json()) as { now?: number; bearable?: number };
-    if (!response.ok || now === undefined || !clock) return;
+    if (!response.ok || now === undefined || !clock) return false;
     asked = true;
     const before = clock.offset;
     clock = askedServer(clock, sent, Date.now(), now, bearable);
     if (clock.offset !== before) for (const told of watchers) told();
+    return true;
   } catch {
     // Not reached: asked again when the network is back or the clock is next found to have jumped.
+    return false;
   }
 }
 
@@ -55,6 +57,18 @@ export async function momentOfPress(): Promise<number> {
   }
   return wall + (clock?.offset ?? 0);
 }
+
+/**
+ * Whether a page that stands on the device is an older one than was asked for, and the server could give a newer one now.
+ * @param madeAt when the server made the page, ms since the epoch
+ */
+export async function newerToBeHad(madeAt: number): Promise<boolean> {
+  look();
+  return (await ask()) && performance.timeOrigin + (clock?.offset ?? 0) - madeAt > OLDER_MS;
+}
+
+/** A page made this long before it was asked for was kept: clocks that agree do so to a second or two. */
+const OLDER_MS = 2000;
 
 function watch(told: () => void): () => void {
   watchers.add(told);

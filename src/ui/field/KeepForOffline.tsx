@@ -1,12 +1,23 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
+import { newerToBeHad } from '../clock';
 import { keepPart, PARTS } from './parts-named';
 
 /**
- * Lets the browser keep this page and its parts, so that a reload without a network brings it back.
+ * Lets the browser keep this page and its parts, so that a reload without a network brings it back; and renews it where
+ * it is a kept one and the server answers after all, as when it was only slow.
  * @param mark when it changes the page is another one, and is kept anew
+ * @param madeAt when the server made the page, ms since the epoch
  */
-export function KeepForOffline({ mark = '' }: { readonly mark?: string }) {
+export function KeepForOffline({ mark = '', madeAt }: { readonly mark?: string; readonly madeAt: number }) {
+  const router = useRouter();
+  useEffect(() => {
+    const look = (): void => void newerToBeHad(madeAt).then((newer) => newer && router.refresh());
+    look();
+    window.addEventListener('online', look);
+    return () => window.removeEventListener('online', look);
+  }, [madeAt, router]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the mark is what says that the page has changed
   useEffect(() => {
     // Only where the browser trusts the address (https, or this machine); elsewhere the page works as long as it stands.

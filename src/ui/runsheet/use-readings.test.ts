@@ -42,6 +42,7 @@ function answer(status: number, body: unknown): Response {
 let server: Server;
 beforeEach(() => {
   localStorage.clear();
+  sessionStorage.clear();
   server = new Server();
   vi.stubGlobal('fetch', server.fetch);
 });
@@ -105,6 +106,23 @@ it('a page that is opened again brings back what was not sent, shows it and send
   await waitFor(() => expect(result.current.values.load).toBe('61,870'));
   expect(await act(() => result.current.whenSaved())).toBe(true);
   expect(server.stored).toMatchObject([{ field: 'load', text: '61,870', basedOn: 7 }]);
+});
+
+it('a page that was kept is older than what was sent since: what was acknowledged is shown until a page brings it', async () => {
+  const first = opened();
+  act(() => first.result.current.save('load', '61,870'));
+  expect(await act(() => first.result.current.whenSaved())).toBe(true);
+  first.unmount();
+  // The network is gone: the page comes back as it was kept, before the reading.
+  server.up = false;
+  const { result, rerender } = opened([{ field: 'length', text: '8.02', seq: 3 }]);
+  await waitFor(() => expect(result.current.values).toEqual({ length: '8.02', load: '61,870' }));
+  // It is no reading to be sent once more, and another's later one goes before it.
+  act(() => result.current.save('load', '61,870'));
+  expect(kept()).toEqual([]);
+  rerender({ news: [{ field: 'load', text: '61,900', seq: 500 }] });
+  await waitFor(() => expect(result.current.values.load).toBe('61,900'));
+  expect(sessionStorage.getItem('sent/run-1')).toBeNull();
 });
 
 it('what is typed and not taken yet is there again too, and is not sent', async () => {

@@ -30,6 +30,27 @@ export interface OtherReading {
 
 export type SaveState = 'saved' | 'saving' | 'waiting';
 
+/** What the server has acknowledged of a run since its page was made, by field. */
+type Sent = Record<string, { readonly text: string; readonly seq: number }>;
+
+/** Without storage, or with what cannot be read in it, nothing is known to be sent. */
+function sentOf(store: string): Sent {
+  try {
+    return JSON.parse(sessionStorage.getItem(store) ?? '{}') as Sent;
+  } catch {
+    return {};
+  }
+}
+
+function keepSent(store: string, sent: Sent): void {
+  try {
+    if (Object.keys(sent).length === 0) sessionStorage.removeItem(store);
+    else sessionStorage.setItem(store, JSON.stringify(sent));
+  } catch {
+    // Then a page that was kept shows what it was kept with, until the network brings a newer one.
+  }
+}
+
 const RETRY_MS = 3000;
 const SETTLE_MS = 6000;
 /** Cells of rows that go in one request: a table out of a file is hundreds of them. */
@@ -56,6 +77,7 @@ export function useReadings(
 ) {
   const store = `readings/${runId}`;
   const typed = `typed/${runId}`;
+  const sentStore = `sent/${runId}`;
   const [values, setValues] = useState<Record<string, string>>(() =>
     Object.fromEntries(initial.map(({ field, text }) => [field, text ?? ''])),
   );
@@ -107,11 +129,14 @@ export function useReadings(
       queue.current = queue.current.slice(sent.length);
       keep();
       if (reply.ok) {
+        const texts = Object.fromEntries(sent.map(({ field, text }) => [field, text]));
         for (const { field, seq } of reply.data.saved) seqs.current[field] = seq;
-        saved.current = {
-          ...saved.current,
-          ...Object.fromEntries(sent.map(({ field, text }) => [field, text])),
-        };
+        saved.current = { ...saved.current, ...texts };
+        const acknowledged = reply.data.saved.map(({ field, seq }) => [
+          field,
+          { text: texts[field] ?? '', seq },
+        ]);
+        keepSent(sentStore, { ...sentOf(sentStore), ...Object.fromEntries(acknowledged) });
       } else if (reply.status === 409 && reply.details.theirs) {
         setConflicts((all) => ({ ...all, [first.field]: reply.details.theirs as OtherReading }));
       } else {
@@ -121,7 +146,7 @@ export function useReadings(
     }
     busy.current = false;
     setState('saved');
-  }, [runId, keep]);
+  }, [runId, keep, sentStore]);
 
   useEffect(() => {
     try {
@@ -184,7 +209,15 @@ export function useReadings(
   // What somebody else entered meanwhile comes in with the page's renewed data. A field that this person is typing in
   // keeps what is typed: when it is saved, the difference is put before them.
   useEffect(() => {
-    const news = initial.filter(({ field, seq }) => seq > (seqs.current[field] ?? 0));
+    // A page that was kept for where no network is may be older than what this device has sent since.
+    const shown = new Map(initial.map(({ field, seq }) => [field, seq]));
+    const newer = Object.entries(sentOf(sentStore)).filter(
+      ([field, { seq }]) => seq > (shown.get(field) ?? 0),
+    );
+    keepSent(sentStore, Object.fromEntries(newer));
+    const news = [...newer.map(([field, { text, seq }]) => ({ field, text, seq })), ...initial].filter(
+      ({ field, seq }) => seq > (seqs.current[field] ?? 0),
+    );
     if (news.length === 0) return;
     const pending = new Set(queue.current.map(({ field }) => field));
     const taken: Record<string, string> = {};
@@ -201,7 +234,7 @@ export function useReadings(
       );
       return { ...all, ...Object.fromEntries(untouched) };
     });
-  }, [initial]);
+  }, [initial, sentStore]);
 
   const { reason, amendmentId } = correction;
   const save = useCallback(

@@ -57,7 +57,7 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
           {`${sample.kind === 'acceptance' ? '' : `${sample.kind}, `}${placement.title}, ${mix.code}`}
         </Typography>
       </Stack>
-      <KeepForOffline mark={field.runs.map(({ id }) => id).join()} />
+      <KeepForOffline mark={field.runs.map(({ id }) => id).join()} madeAt={now.getTime()} />
       <FieldSample
         sampleId={sample.id}
         lotId={placement.id}

@@ -37,7 +37,7 @@ export default async function FloorPlanPage({ params }: { params: Promise<{ id: 
           {`. ${page.jobText}`}
         </Typography>
       </Stack>
-      <KeepForOffline mark={open.join()} />
+      <KeepForOffline mark={open.join()} madeAt={now.getTime()} />
       <PlanView page={page} sheets={sheets} canWrite={staff} key={page.planId ?? 'none'} />
     </Stack>
   );
