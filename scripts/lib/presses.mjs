@@ -7,6 +7,8 @@ const HAND_PUMPED = ['PL-01'];
 const TESTERS = ['PT-01'];
 /** Frames that are driven by their displacement. */
 const DRIVEN = ['SF-01'];
+/** Frames that press pipe. */
+const PIPE_PRESSES = ['PB-01'];
 /** Balances, with what they weigh in. */
 const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
 /** Loggers of temperatures, with what they are. */
@@ -21,6 +23,7 @@ const STAND_INS = [
   ...HAND_PUMPED,
   ...TESTERS,
   ...DRIVEN,
+  ...PIPE_PRESSES,
   ...Object.keys(BALANCES),
   ...Object.keys(LOGGERS),
 ];
@@ -54,6 +57,7 @@ export function startPresses(env) {
         BRICOLE_HAND_PUMPED: HAND_PUMPED.join(),
         BRICOLE_TESTERS: TESTERS.join(),
         BRICOLE_DRIVEN: DRIVEN.join(),
+        BRICOLE_PIPE_PRESSES: PIPE_PRESSES.join(),
         BRICOLE_BALANCES: named(BALANCES),
         BRICOLE_LOGGERS: named(LOGGERS),
         BRICOLE_SMALL: named(SMALL),

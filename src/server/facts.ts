@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNotNull, isNull, lt, ne, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import {
   type Fact,
   type FactSource,
@@ -323,6 +323,30 @@ async function severalOnLotsOf(
     .filter((text) => text !== '');
 }
 
+/** What the newest tests on the specimens of a lot's samples say, in the order that they were sampled; valid ones only. */
+async function ofSamplesOf(
+  db: Queryable,
+  source: FactSource,
+  { placement, job }: Pick<RunPlace, 'placement' | 'job'>,
+): Promise<string[] | undefined> {
+  const rows = await db
+    .selectDistinctOn([samples.number, outcomes.runId], SAID)
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .innerJoin(specimens, eq(specimens.id, runs.specimenId))
+    .innerJoin(samples, eq(samples.id, specimens.sampleId))
+    .where(
+      and(
+        eq(samples.lotId, placement.id),
+        isNull(specimens.discardedAt),
+        inArray(runs.method, [...(source.by ?? [])]),
+      ),
+    )
+    .orderBy(samples.number, outcomes.runId, desc(outcomes.seq));
+  const said = rows.flatMap((row) => taken(source, row, job.system) ?? []);
+  return said.length > 0 ? said : undefined;
+}
+
 /** What is known before any test is begun: of the records it belongs to, and of tests of such lots. */
 export async function factsBefore(
   db: Queryable,
@@ -399,6 +423,8 @@ export async function gatherFacts(
           : ofTests(db, source, specimen.id, job.system);
       case 'lot':
         return onLotBefore(db, source, place, input);
+      case 'samples':
+        return ofSamplesOf(db, source, place);
       case 'before': {
         // The last test counts, by whichever method; where it was not valid nothing is compared.
         const last = before.find(({ method: made }) => source.by?.includes(made));
@@ -451,14 +477,14 @@ const NEAR: Readonly<Partial<Record<FactSource['of'], 'sampleId' | 'specimenId' 
 /** The facts of a method that rest on another test of some method near by: on its sample, beside it, or on its batch. */
 function restingOn(method: Method, other: RunPlace['run']) {
   return Object.entries(method.facts ?? {}).filter(([, { of, by, which }]) => {
-    const near = NEAR[of];
+    const near = of === 'samples' ? 'specimenId' : NEAR[of];
     return near && other[near] !== null && which !== 'before' && by?.includes(other.method);
   });
 }
 
 /**
- * The completed runs that may take a fact from this one: of its sample, of the specimens of its sample, or of the
- * specimens of its batch.
+ * The completed runs that may take a fact from this one: of its sample, of the specimens of its sample, of the specimens of
+ * its batch, or of its lot; of its lot those that are open too, since they go on as long as it does.
  * @returns the runs, each with the names of what it computes from that rests on such a test (none where only what it
  *   waits for does), and whether a signed report rests on it: then it stays as it was signed
  */
@@ -483,20 +509,32 @@ export async function runsRestingOn(
       : sample && run.sampleId
         ? eq(runs.sampleId, sample.id)
         : undefined;
+  const onLot = specimen ? eq(runs.lotId, place.placement.id) : undefined;
   if (!beside) return [];
   const rows = await db
     .select({
       id: runs.id,
       method: runs.method,
+      state: runs.state,
       signed: sql<boolean>`report_locking_run(${runs.id}) IS NOT NULL`,
     })
     .from(runs)
-    .where(and(beside, ne(runs.id, run.id), eq(runs.state, 'complete'), inArray(runs.method, methods)))
+    .where(
+      and(
+        or(and(beside, eq(runs.state, 'complete')), onLot),
+        ne(runs.id, run.id),
+        inArray(runs.method, methods),
+      ),
+    )
     .orderBy(runs.startedAt);
-  return rows.map(({ method, ...each }) => ({
+  return rows.map(({ method, state, ...each }) => ({
     ...each,
-    resting: restingOn(findMethod(method) as Method, run).flatMap(([name, { waitsOnly }]) =>
-      waitsOnly ? [] : name,
-    ),
+    // What is open is computed when it is completed: only what it waits for is another thing now.
+    resting:
+      state === 'open'
+        ? []
+        : restingOn(findMethod(method) as Method, run).flatMap(([name, { waitsOnly }]) =>
+            waitsOnly ? [] : name,
+          ),
   }));
 }

@@ -63,13 +63,13 @@ afterAll(async () => {
 it('bears what a dolly of its size would, and nothing while its size is not known', async () => {
   expect((await errorsOf(act(pumpFrame, { runId, what: 'place' })))['']).toMatch(/Choose the frame/u);
   await act(saveReadings, { runId, readings: readingsOf({ tester: 'TSR-T' }) });
-  expect((await pieceFor(site.db, runId)).splits).toBe(0);
+  expect((await pieceFor(site.db, runId, new Date())).splits).toBe(0);
   await act(saveReadings, { runId, readings: readingsOf({ dolly: '50' }) });
-  const { splits } = await pieceFor(site.db, runId);
+  const { splits } = await pieceFor(site.db, runId, new Date());
   // 1.2 to 3 MPa on a face of 50 mm, kN.
   expect(splits).toBeGreaterThan(2.3);
   expect(splits).toBeLessThan(5.9);
-  expect((await pieceFor(site.db, runId)).splits).toBe(splits);
+  expect((await pieceFor(site.db, runId, new Date())).splits).toBe(splits);
 });
 
 it('rises while a stroke goes on, as long and as far as it is told, and lets go by itself', async () => {
@@ -77,7 +77,7 @@ it('rises while a stroke goes on, as long and as far as it is told, and lets go 
   const leave = pressFeed('TSR-T')?.subscribe({
     readings: (some) => seen.push(...some.filter(isLoad).map(({ load, peak }) => ({ load, peak }))),
   });
-  const { splits } = await pieceFor(site.db, runId);
+  const { splits } = await pieceFor(site.db, runId, new Date());
   await act(pumpFrame, { runId, what: 'place' });
   for (let stroke = 0; stroke < 30 && !seen.some(({ peak }) => peak >= splits - 0.01); stroke += 1) {
     await act(pumpFrame, { runId, what: 'stroke', seconds: 0.4, part: 1 });

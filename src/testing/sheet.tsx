@@ -44,6 +44,8 @@ export interface Asked {
  * @returns what was asked so far
  */
 export function standInServer(answers: Readonly<Record<string, () => Response>> = {}): readonly Asked[] {
+  // It has acknowledged nothing yet.
+  sessionStorage.clear();
   const asked: Asked[] = [];
   let seq = 100;
   vi.stubGlobal('fetch', async (path: string, init?: { body: string }) => {

@@ -5,6 +5,7 @@ import { CRITERIA as FLOOR } from '../materials/floor/criteria';
 import { CRITERIA as GROUT } from '../materials/grout/criteria';
 import { CRITERIA as MASONRY } from '../materials/masonry/criteria';
 import { CRITERIA as MORTAR } from '../materials/mortar/criteria';
+import { CRITERIA as PIPE } from '../materials/pipe/criteria';
 import { CRITERIA as PRISM } from '../materials/prism/criteria';
 import { CRITERIA as ROCK } from '../materials/rock/criteria';
 import type { Criterion } from './criterion';
@@ -20,6 +21,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...ROCK,
   ...FLOOR,
   ...COATING,
+  ...PIPE,
 ];
 
 const BY_ID = new Map(CRITERIA.map((criterion) => [criterion.id, criterion]));

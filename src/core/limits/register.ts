@@ -33,6 +33,7 @@ import { LIMITS as MATURITY } from '../methods/maturity/limits';
 import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
 import { LIMITS as MOULDING } from '../methods/moulding/limits';
 import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
+import { LIMITS as PIPE_ABSORPTION } from '../methods/pipe-absorption/limits';
 import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
 import { LIMITS as PULL } from '../methods/pull/limits';
@@ -95,6 +96,7 @@ export const REGISTER = {
   ...GROUT_PRISM,
   ...POINT_LOAD,
   ...PIPE,
+  ...PIPE_ABSORPTION,
   ...ROCK_COMPRESSION,
   ...ROCK_WATER,
   ...SITE_FACTOR,

@@ -6,6 +6,7 @@ import { floor } from './floor';
 import { grout } from './grout';
 import { masonry } from './masonry';
 import { mortar } from './mortar';
+import { pipe } from './pipe';
 import { prism } from './prism';
 import { rock } from './rock';
 
@@ -20,6 +21,7 @@ const REGISTRY = {
   rock,
   floor,
   coating,
+  pipe,
 } as const satisfies Record<string, Material>;
 
 export const MATERIALS: readonly Material[] = Object.values(REGISTRY);

@@ -2,7 +2,7 @@ import type { Verdict } from '../acceptance/criterion';
 import type { SetRule } from '../acceptance/set-rule';
 import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
-import type { Behaviour } from '../press';
+import type { Behaviour, PlacedPiece } from '../press';
 import type { Exact, System, UnitId } from '../quantity';
 import type { BendAsked } from '../signals';
 import type { Lane, Wait } from '../waits/wait';
@@ -256,10 +256,13 @@ export interface Method<I extends RunInput = RunInput> {
   /** What is asked of its record over the displacement, for methods that bend by it; undefined while it is not known. */
   readonly bends?: (input: I, setup: RunSetup) => BendAsked | undefined;
   /**
-   * For methods loaded by a pump worked by hand: the reading that names its frame, and the force in kN that a stand-in's
-   * piece bears, by its readings so far. @param share 0 to 1, where it lies among what such pieces bear
+   * For methods loaded by a pump worked by hand: the reading that names its frame, and what a stand-in's piece
+   * bears, kN, by its readings so far. @param share 0 to 1, where it lies among what such pieces bear
    */
-  readonly handPumped?: { readonly frame: string; bears(input: I, share: number): number };
+  readonly handPumped?: {
+    readonly frame: string;
+    bears(input: I, share: number, setup: RunSetup): Pick<PlacedPiece, 'splits' | 'opens' | 'crackAt'>;
+  };
   /** What the results of several specimens say together. */
   readonly set?: SetRule;
   /**

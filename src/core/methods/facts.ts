@@ -29,9 +29,19 @@ export type FactKind =
 export interface FactSource {
   /**
    * Whose: what is specified, the lot, the same sample, the specimen itself, what it was cut from, the other specimens of
-   * its sample, the batch it was made ready in, or everything made to the same specification.
+   * its sample, the batch it was made ready in, everything made to the same specification, or of a test of a lot the
+   * specimens of all its samples.
    */
-  readonly of: 'asked' | 'lot' | 'sample' | 'specimen' | 'parent' | 'companions' | 'batch' | 'specification';
+  readonly of:
+    | 'asked'
+    | 'lot'
+    | 'sample'
+    | 'specimen'
+    | 'parent'
+    | 'companions'
+    | 'batch'
+    | 'specification'
+    | 'samples';
   /**
    * A field of what is asked, of the lot, the sample or the specimen; a quantity of a result; `input.shape`, a reading;
    * `picture.pairs`, what it draws, as text;

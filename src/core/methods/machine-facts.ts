@@ -1,4 +1,4 @@
-import { IsArray, IsIn, IsOptional, IsString } from 'class-validator';
+import { IsArray, IsIn, IsOptional, IsString, Matches } from 'class-validator';
 import { IsDay } from './instant-rules';
 import { MeasureText } from './measure-text';
 
@@ -28,6 +28,19 @@ export class MachineFacts {
   @IsOptional() @IsIn(SPACER_PLACES) spacersUnder?: (typeof SPACER_PLACES)[number];
   /** The day the spherical seat was last cleaned and oiled. */
   @IsOptional() @IsDay() seatOiledOn?: string;
+  /** Of a machine whose gauge shows pressure: how many rams, the area of each, load over pressure times area where it is not all. */
+  @IsOptional() @Matches(/^[1-9]$/u, { message: 'Rams: a whole number, 1 to 9.' }) rams?: string;
+  @IsOptional() @MeasureText('area') ramArea?: string;
+  @IsOptional()
+  @Matches(/^(?:0\.[5-9]\d{0,3}|1(?:\.0{1,4})?)$/u, {
+    message: 'Share that reaches the pipe: 0.5 to 1, as 0.97.',
+  })
+  ramFactor?: string;
+  /** What its upper beam weighs with what is fixed to it, where the gauge does not show it. */
+  @IsOptional() @MeasureText('force') beamWeight?: string;
+  /** Division and end of that gauge. */
+  @IsOptional() @MeasureText('stress') gaugeDivision?: string;
+  @IsOptional() @MeasureText('stress') gaugeEnd?: string;
   /** Which way the approach lever opens. */
   @IsOptional() @IsString() approachOpens?: string;
 }

@@ -41,6 +41,8 @@ import { mortarMaking } from './mortar-making';
 import { moulding } from './moulding';
 import { notchedBeam } from './notched-beam';
 import { ovenDrying } from './oven-drying';
+import { pipeAbsorption } from './pipe-absorption';
+import { pipeYear } from './pipe-year';
 import { pointLoad } from './point-load';
 import { prismBuilding } from './prism-building';
 import { prismCompression } from './prism-compression';
@@ -63,6 +65,7 @@ import { surfaceHood } from './surface-hood';
 import { surfacePh } from './surface-ph';
 import { surfaceProfile } from './surface-profile';
 import { temperatureRecord } from './temperature-record';
+import { threeEdge } from './three-edge';
 import { unitAbsorption } from './unit-absorption';
 import { unitCompression } from './unit-compression';
 import { unitConditioning } from './unit-conditioning';
@@ -145,6 +148,9 @@ const REGISTRY = {
   'surface-profile': surfaceProfile,
   gluing,
   'pull-off': pullOff,
+  'three-edge': threeEdge,
+  'pipe-year': pipeYear,
+  'pipe-absorption': pipeAbsorption,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

@@ -3,7 +3,7 @@ import { type Exact, exact } from '../quantity';
 /**
  * Load on a pipe of a D-load.
  * @param strength lbf/ft/ft or N/m/mm @param diameter ft or mm, as designated, never as measured; of an ellipse or an arch its
- *   span @param length of the test, ft or m
+ *   inside span, the horizontal opening @param length of the test by its joint, ft or m
  * @returns lbf or N
  * Source: ASTM C76/C76M, the definition of the D-load (from memory).
  */

@@ -1,5 +1,6 @@
 import type { Limits } from '../limits';
-import { Exact, type System } from '../quantity';
+import { Exact, exact, type System } from '../quantity';
+import { fitLine } from '../statistics/line';
 
 /** How a pipe is loaded: loads in lbf or kN, rates in the same a minute, times in seconds. */
 export interface RatePlan {
@@ -68,5 +69,47 @@ export function tooFast(log: readonly LoadAt[], plan: RatePlan): TooFast[] {
     return parts.flatMap(([part, inside, most]) =>
       inside && rate.greaterThan(most) ? [{ part, from, to, rate }] : [],
     );
+  });
+}
+
+/**
+ * Where a record of a recorder was too fast: the slope of a line through the readings of some seconds, held with an
+ * allowance, in each part by its own readings alone.
+ * @param log in the order of time, many readings a second
+ * @returns the steepest of each part that was too fast
+ * Source: our choice of the seconds and the allowance.
+ */
+export function streamedTooFast(
+  log: readonly LoadAt[],
+  plan: RatePlan,
+  limits: Limits,
+  system: System,
+): TooFast[] {
+  const over = limits.number('teb.window', system).toNumber();
+  const allowed = limits.number('teb.allowance', system).div(100).plus(1);
+  const all = log.map(({ seconds, load }) => [seconds.toNumber(), load.toNumber()] as const);
+  const [turn, design] = [plan.turn.toNumber(), plan.design.toNumber()];
+  // As far as it was loaded: what it does while it is held or let down is no rate of loading.
+  const reached = all.findIndex(([, load]) => load >= design);
+  const loading = reached < 0 ? all : all.slice(0, reached + 1);
+  const turned = loading.findIndex(([, load]) => load >= turn);
+  const split = turned < 0 ? loading.length : turned;
+  const parts = [
+    ['first', 0, split, plan.first],
+    ['second', split, loading.length, plan.second],
+  ] as const;
+  return parts.flatMap(([part, begin, end, most]): TooFast[] => {
+    let worst: { from: number; to: number; rate: number } | null = null;
+    let from: number = begin;
+    for (let to: number = begin; to < end; to += 1) {
+      while ((loading[to]?.[0] ?? 0) - (loading[from]?.[0] ?? 0) > over) from += 1;
+      // A window that is cut short tells nothing of some seconds, unless the whole part is.
+      if ((loading[to]?.[0] ?? 0) - (loading[from]?.[0] ?? 0) < 0.8 * over && to < end - 1) continue;
+      const rate = (fitLine(loading.slice(from, to + 1).map(([x, y]) => ({ x, y })))?.slope ?? 0) * 60;
+      if (!worst || rate > worst.rate) worst = { from, to, rate };
+    }
+    const [a, b] = [worst && log[worst.from], worst && log[worst.to]];
+    if (!worst || !a || !b || exact(worst.rate).lessThanOrEqualTo(most.times(allowed))) return [];
+    return [{ part, from: a, to: b, rate: exact(worst.rate).toSignificantDigits(6) }];
   });
 }

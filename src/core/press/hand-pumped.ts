@@ -10,6 +10,9 @@ export interface PlacedPiece {
   readonly stroke: number;
   /** Strokes until they grip. */
   readonly slack: number;
+  /** Of a pipe: load at which it is the crack, kN, and where that is widest, mm from the spigot. */
+  readonly opens?: number;
+  readonly crackAt?: number;
 }
 
 /** The least time between two strokes of a hand, and how long one rises, s. */

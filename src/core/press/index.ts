@@ -7,6 +7,7 @@ export * from './driven-frame';
 export * from './hand-pump-watch';
 export * from './hand-pumped';
 export * from './live-curve';
+export * from './pipe-press';
 export * from './protocol';
 export * from './pull-tester';
 export * from './pump';

@@ -49,6 +49,7 @@ export type PressCommand =
   | { readonly drive: Drive }
   | { readonly stroke: true | Stroke }
   | { readonly release: true }
+  | { readonly flow: number }
   | { readonly put: number }
   | { readonly tare: true }
   | { readonly resetPeak: true }

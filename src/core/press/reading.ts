@@ -6,6 +6,13 @@ export interface Levers {
   readonly door: boolean;
 }
 
+/** A crack as it lies along a barrel, mm: how wide at its widest, where that is from the spigot, how far it reaches either way. */
+export interface PipeCrack {
+  readonly wide: number;
+  readonly at: number;
+  readonly reach: number;
+}
+
 /** One reading of the indicator. */
 export interface PressReading extends Levers {
   readonly t: number;
@@ -20,6 +27,8 @@ export interface PressReading extends Levers {
   /** What a frame is driven at, mm/min, and why it stopped by itself: on a fall of the force, where it was set to end. */
   readonly speed?: number;
   readonly stop?: 'drop' | 'set';
+  /** Of a stand-in pipe: its crack. */
+  readonly crack?: PipeCrack;
 }
 
 /** One line of a press, a JSON object: see docs/devices.md. */

@@ -25,7 +25,9 @@ export type Dimension =
   | 'evaporation'
   | 'energy'
   | 'stiffness'
-  | 'emission';
+  | 'emission'
+  | 'lineLoad'
+  | 'dLoad';
 
 interface UnitDefinition {
   readonly dimension: Dimension;
@@ -100,6 +102,17 @@ export const UNITS = {
   'in/min': unit('speed', 'in/min', exact('0.0254').div(60), ['in/min']),
   'lbf/s': unit('forceRate', 'lbf/s', POUND_FORCE, ['lbf/s', 'lb/s']),
   'kN/s': unit('forceRate', 'kN/s', 1000, ['kn/s']),
+  'lbf/min': unit('forceRate', 'lbf/min', POUND_FORCE.div(60), ['lbf/min', 'lb/min']),
+  'kN/min': unit('forceRate', 'kN/min', exact(1000).div(60), ['kn/min']),
+  'lbf/ft': unit('lineLoad', 'lbf/ft', POUND_FORCE.div(exact('0.3048')), ['lbf/ft', 'lb/ft', 'plf']),
+  'kN/m': unit('lineLoad', 'kN/m', 1000, ['kn/m']),
+  'lbf/ft/ft': unit('dLoad', 'lbf/ft/ft', POUND_FORCE.div(exact('0.3048').pow(2)), [
+    'lbf/ft/ft',
+    'lbf/ft2',
+    'lbf/ft²',
+    'd',
+  ]),
+  'N/m/mm': unit('dLoad', 'N/m/mm', 1000, ['n/m/mm']),
   degC: unit('temperature', '°C', 1, ['°c', 'c', 'degc', 'deg c', 'celsius']),
   degF: unit('temperature', '°F', exact(5).div(9), ['°f', 'f', 'degf', 'deg f', 'fahrenheit'], '-32'),
   deltaC: unit('temperatureDifference', '°C', 1, ['°c', 'c', 'deltac']),

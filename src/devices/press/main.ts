@@ -7,6 +7,7 @@ import {
   drivenStandIn,
   frameStandIn,
   loggerStandIn,
+  pipeStandIn,
   pressStandIn,
   type StandIn,
   testerStandIn,
@@ -29,6 +30,7 @@ const testers = listed('BRICOLE_TESTERS');
 const balances = listed('BRICOLE_BALANCES');
 const loggers = listed('BRICOLE_LOGGERS');
 const driven = listed('BRICOLE_DRIVEN');
+const pipes = listed('BRICOLE_PIPE_PRESSES');
 const small = listed('BRICOLE_SMALL');
 const feeds = listed('BRICOLE_FEEDS');
 
@@ -40,6 +42,7 @@ function deviceOf(number: string, seed: number): StandIn {
   if (handPumped.has(number)) return frameStandIn(seed);
   if (testers.has(number)) return testerStandIn(seed);
   if (driven.has(number)) return drivenStandIn(seed);
+  if (pipes.has(number)) return pipeStandIn(seed);
   return pressStandIn(seed, small.has(number) ? makeupOf(Number(small.get(number))) : {});
 }
 

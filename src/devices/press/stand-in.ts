@@ -4,6 +4,7 @@ import {
   DrivenFrame,
   HandPumpedFrame,
   type HelloLine,
+  PipePress,
   PRESS_MAKEUP,
   type PressCommand,
   type PressMakeup,
@@ -27,7 +28,7 @@ export interface StandIn {
 const RATE = 50;
 
 function pressed(
-  press: SimulatedPress | HandPumpedFrame | PullTester | DrivenFrame,
+  press: SimulatedPress | HandPumpedFrame | PullTester | DrivenFrame | PipePress,
   obey: StandIn['obey'],
 ): StandIn {
   return {
@@ -71,6 +72,17 @@ export function testerStandIn(seed: number): StandIn {
     else if ('stroke' in command)
       tester.stroke(command.stroke === true ? { seconds: 3, part: 1 } : command.stroke);
     else if ('release' in command) tester.release();
+  });
+}
+
+/** A frame that presses pipe, its pump set to a rate. */
+export function pipeStandIn(seed: number): StandIn {
+  const press = new PipePress(seed);
+  return pressed(press, (command) => {
+    if ('resetPeak' in command) press.resetPeak();
+    else if ('piece' in command) press.place(command.piece);
+    else if ('flow' in command) press.pump(command.flow);
+    else if ('release' in command) press.release();
   });
 }
 

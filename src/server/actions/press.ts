@@ -249,11 +249,14 @@ export const drivePress = defineUseCase({
 
 export class PumpFrameInput {
   @IsUUID() runId: string;
-  @IsIn(['place', 'stroke', 'release'], { message: 'Choose what is done.' })
-  what: 'place' | 'stroke' | 'release';
+  @IsIn(['place', 'stroke', 'release', 'flow'], { message: 'Choose what is done.' })
+  what: 'place' | 'stroke' | 'release' | 'flow';
   /** Of a stroke of a tester: how long it takes, s, and how much of a whole one it is. */
   @IsOptional() @IsNumber() @Min(0.3) @Max(60) seconds?: number;
   @IsOptional() @IsNumber() @Min(0.01) @Max(1) part?: number;
+  /** Of a pump that is set to a rate: kN a minute; nothing holds. */
+  @IsOptional() @IsNumber() @Min(0) @Max(5000) rate?: number;
+  @IsOptional() @IsIn([1, 10]) times?: 1 | 10;
 }
 
 /** Works the pump of a stand-in frame, or puts the run's piece in. A real frame is pumped by hand. */
@@ -264,16 +267,18 @@ export const pumpFrame = defineUseCase({
   async ready({ db }, input) {
     await pressFeed(await runFrame(db, input.runId))?.ready();
   },
-  async act({ tx }, input) {
-    const { seconds, part = 1 } = input;
+  async act({ tx, now }, input) {
+    const { seconds, part = 1, rate = 0, times } = input;
     const feed = pressFeed(await runFrame(tx, input.runId));
     if (!feed?.about?.simulated)
       throw new Conflict('There is no stand-in frame at the other end of the line.');
     const commands: Readonly<Record<PumpFrameInput['what'], PressCommand>> = {
-      place: { piece: await pieceFor(tx, input.runId) },
+      place: { piece: await pieceFor(tx, input.runId, now) },
       stroke: { stroke: seconds === undefined ? true : { seconds, part } },
       release: { release: true },
+      flow: { flow: rate },
     };
+    if (times !== undefined) feed.send({ times });
     if (!feed.send(commands[input.what]))
       throw new Conflict('The line to the frame is down: it is being made again.');
     return {};

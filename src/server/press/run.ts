@@ -80,12 +80,15 @@ export async function runMachine(db: Queryable, runId: string) {
 const GRIP = { stroke: 1.1, slack: 2 } as const;
 
 /** The run's piece as the stand-in of a hand-pumped frame takes it: always the same one for the same readings. */
-export async function pieceFor(db: Queryable, runId: string): Promise<PlacedPiece> {
+export async function pieceFor(db: Queryable, runId: string, now: Date): Promise<PlacedPiece> {
   const { run, method, current } = await chosenOn(db, runId, ({ handPumped }) => handPumped?.frame, 'frame');
-  const { job } = await runPlace(db, run.id);
-  const { input } = usableInput(method, inputOf(method, job.system, current));
+  const place = await runPlace(db, run.id);
+  const typed = inputOf(method, place.job.system, current);
+  const { input } = usableInput(method, typed);
+  const setup = await runSetup(db, place, typed, now, { by: run.startedBy ?? '', current });
   const share = new Chance(seedOf(runId)).between(0, 1);
-  return { splits: method.handPumped?.bears(input, share) ?? 0, ...GRIP };
+  const { splits = 0, ...more } = method.handPumped?.bears(input, share, setup) ?? {};
+  return { splits, ...GRIP, ...more };
 }
 
 /** The frame of a run that is loaded by hand, where it can be followed. @throws Conflict when none was chosen */

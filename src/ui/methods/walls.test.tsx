@@ -64,7 +64,7 @@ describe('a boil', () => {
       boilingAt: '2031-05-19T11:30:00Z',
       offAt: '2031-05-19T16:30:00Z',
     });
-    expect(screen.getByRole('status').textContent).toMatch(/Weigh them: cool since .*08:30/u);
+    expect(screen.getByRole('status').textContent).toMatch(/To be weighed: cool since .*08:30/u);
     expect(screen.getByText('0 of 2 halves weighed after the boil')).toBeDefined();
   });
 });

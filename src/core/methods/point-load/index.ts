@@ -122,7 +122,7 @@ export const pointLoad: Method<PointLoadInput> = {
     derivedBy: LIMITS,
   },
   // Loads that pieces of rock split at, kN. Our choice.
-  handPumped: { frame: 'frame', bears: (_, share) => 5 + 11 * share },
+  handPumped: { frame: 'frame', bears: (_, share) => ({ splits: 5 + 11 * share }) },
   looksFirst: 'fracture',
   plan: (system, setup) => {
     const limits = limitsOf(setup);

@@ -6,6 +6,7 @@ import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { factMeasure, factText, factTexts } from '../facts';
 import { readMeasure } from '../fields';
+import { type Lean, worthOf } from '../leans';
 import { limitFinding } from '../limit-finding';
 import { setupMeasure } from '../measure-text';
 import { resultOf } from '../outcome';
@@ -17,7 +18,6 @@ import { wholeRows } from '../rows-field';
 import { limitsOf, type RunSetup } from '../setup';
 import { cutFindings, rateFindings } from './findings';
 import type { PullOffInput } from './input';
-import { type Lean, worthOf } from './judge';
 import { boreOf } from './stress';
 
 /**
@@ -71,7 +71,7 @@ export function compute(input: PullOffInput, setup: RunSetup): Outcome {
   if (input.ended === 'end') leans.push({ bound: 'at least', why: 'the tester was at its end' });
   if (inGlue) leans.push({ bound: 'at least', why: 'it parted in the glue' });
   if (input.cameOff === 'flap') leans.push({ bound: 'at most', why: 'the coating tore beyond the dolly' });
-  const worth = worthOf(leans, inGlue && rule.cored === true);
+  const worth = worthOf(leans, inGlue && rule.cored === true ? 'it parted in the glue' : undefined);
   if (inGlue)
     findings.push(
       limitFinding(

@@ -2,11 +2,12 @@ import { isWithin, type Limits } from '../../limits';
 import { type Exact, exact, withUnit } from '../../quantity';
 import { type Finding, finding, type Sheet, standard } from '../../working';
 import { readMeasure } from '../fields';
+import type { Lean } from '../leans';
 import { limitFinding } from '../limit-finding';
-import { pulledOf, readTrace } from '../pull/pull-rate';
+import { pulledOf } from '../pull/pull-rate';
 import type { PullRule } from '../pull/standards';
+import { readTrace } from '../trace';
 import type { PullOffInput } from './input';
-import type { Lean } from './judge';
 
 interface Found {
   readonly findings: Finding[];
@@ -29,7 +30,8 @@ export function rateFindings(
   const leans: Lean[] = [];
   const unit = system === 'US' ? ('psi/s' as const) : ('MPa/s' as const);
   const typed = readMeasure(input, 'seconds')?.value;
-  const record = trace ? readTrace(trace) : undefined;
+  const kept = trace ? readTrace(trace) : undefined;
+  const record = kept && { seconds: kept.seconds, stress: kept.values };
   if (trace && !record)
     findings.push(
       finding({

@@ -130,7 +130,7 @@ export const pullOff: Method<PullOffInput> = {
       const given = readMeasure(input, 'dolly')?.value.toNumber() ?? 0;
       const mm = input.system === 'US' ? given * 25.4 : given;
       const mpa = mm > 30 ? 1.2 + 1.8 * share : 5 + 9 * share;
-      return (mpa * (Math.PI / 4) * mm ** 2) / 1000;
+      return { splits: (mpa * (Math.PI / 4) * mm ** 2) / 1000 };
     },
   },
   set: {

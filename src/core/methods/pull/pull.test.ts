@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../../limits';
+import { readTrace } from '../trace';
 import { dollyAnswers, reachWith } from './dolly';
 import {
   type Face,
@@ -27,7 +28,7 @@ import {
   readPainting,
   sharesOf,
 } from './painted';
-import { pulledOf, readTrace } from './pull-rate';
+import { pulledOf } from './pull-rate';
 
 const limits = new Limits();
 const range = limits.of('pull.range', 'SI');
@@ -207,7 +208,7 @@ describe('a pull', () => {
   it('is read from two numbers a line, its heading left out', () => {
     expect(readTrace('t_s,sigma_mpa\n0,0\n0.5;1.2\n1\t2')).toEqual({
       seconds: [0, 0.5, 1],
-      stress: [0, 1.2, 2],
+      values: [0, 1.2, 2],
     });
     for (const text of ['', '1 2', '0 1\n0 2', '0 1\n1', '0 1\n1 x', '0 1\n2 3\n1 4'])
       expect(readTrace(text)).toBeUndefined();

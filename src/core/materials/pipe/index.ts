@@ -1,0 +1,179 @@
+import { Limits } from '../../limits';
+import type { Material, Stored } from '../../material/contract';
+import { measureWords } from '../../material/measure-words';
+import type { RegisterAbout } from '../../material/registration';
+import { setupMeasure } from '../../methods/measure-text';
+import { classOf, lengthOf, PIPE_CLASSES, type PipeSaid, strengthOf } from '../../pipe/product';
+import { plainOf, type System, type UnitId, unitOf } from '../../quantity';
+import { across } from './across';
+import { CRITERIA } from './criteria';
+import { Asked, Drawn, Lot } from './fields';
+import { FORMS } from './forms';
+
+/** What is stored of a product, as the product book reads it. */
+const saidOf = (asked: Stored): PipeSaid => ({
+  said: (name) => (typeof asked[name] === 'string' ? String(asked[name]) : undefined),
+  asked: (name, unit: UnitId) =>
+    setupMeasure(
+      typeof asked[name] === 'string' ? String(asked[name]) : undefined,
+      unitOf(unit).dimension,
+      unit,
+    ),
+});
+
+/** The system that a product is written in, by the unit of its diameter. */
+const systemOf = ({ span }: Stored): System => (/mm$/u.test(String(span)) ? 'SI' : 'US');
+
+const LIMITS = new Limits();
+
+/** Concrete pipe: one size and class, its years of making, the pipes that are drawn of it. */
+export const pipe: Material = {
+  id: 'pipe',
+  title: 'Concrete pipe',
+  words: {
+    specification: ['size and class', 'sizes and classes'],
+    lot: ['year of making', 'years of making'],
+    sample: ['pipe', 'pipes'],
+    specimen: ['specimen', 'specimens'],
+    report: 'Report of tests on concrete pipe',
+    onSample: 'Tests of the pipe',
+    onSpecimens: 'The pipe and its parts',
+  },
+  Asked,
+  Lot,
+  Sample: Drawn,
+  lotFields: {
+    title: 'Year of making',
+    titleHelp: 'Size and year, as the plant calls it.',
+    startsAt: 'First pipe made',
+  },
+  usual: { joint: 'tongue' },
+  madeBy: 'plant',
+  forms: FORMS,
+  registers: [
+    {
+      id: 'pipe',
+      begin: 'Take it to the press',
+      title: 'The pipe itself',
+      intro: 'It gets a label beside its own mark. It is tested once only.',
+      done: 'It is registered.',
+      countHelp: 'One: another pipe is drawn by itself.',
+      usual: 1,
+      most: 1,
+      place: 'Where it stands',
+      forms: () => ['pipe'],
+      event: 'received',
+      register: ofPipe,
+    },
+    {
+      id: 'pieces',
+      begin: 'Break out pieces',
+      title: 'Pieces of its wall',
+      intro:
+        'Of the whole thickness, sound, without cracks or shattered edges; for absorption. Each gets a label of its own.',
+      done: 'They are registered.',
+      countHelp: 'At most 12 at once.',
+      usual: 1,
+      most: 12,
+      place: 'Where in the wall',
+      forms: () => ['pipe-wall'],
+      event: 'received',
+      register: ofPipe,
+    },
+  ],
+  plan: ({ drawn }) =>
+    drawn === 'parts'
+      ? { count: 1, take: 1, why: 'A piece of the wall; another of the same pipe where it fails.' }
+      : { count: 1, take: 1, why: 'The pipe itself is loaded.' },
+  sampleProblems: ({ mark, drawn, retestOf }, before): Record<string, string> => {
+    if (before.some((each) => each.mark === mark))
+      return { mark: 'This pipe is drawn already: another test of the same pipe is no retest.' };
+    if (drawn === 'retest' && !retestOf) return { retestOf: 'Say which one failed, by its mark.' };
+    if (retestOf && !before.some((each) => each.mark === retestOf))
+      return { retestOf: 'No pipe of this year has that mark.' };
+    return {};
+  },
+  summary: (asked) => [
+    ['Class', PIPE_CLASSES.find(({ value }) => value === asked.design)?.label ?? ''],
+    ['Inside', [measureWords(asked.span), measureWords(asked.rise)].filter(Boolean).join(' × ')],
+    ['Test length', lengthWords(asked)],
+    ['Design load', loadWords(asked, 'crack')],
+    ['Ultimate load', loadWords(asked, 'most')],
+    ['Tests a year', yearWords(asked)],
+  ],
+  problems,
+  opens: () => [],
+  onLot: ['pipe-year'],
+  across,
+  criteria: CRITERIA.map(({ id }) => id),
+};
+
+/** A pipe is as old as its own casting says. */
+function ofPipe(_: Stored, { sample, sampledAt }: RegisterAbout) {
+  const cast = Date.parse(String(sample.castAt));
+  return { ok: true as const, value: { since: Number.isNaN(cast) ? sampledAt : cast, about: {} } };
+}
+
+function problems(asked: Stored): Record<string, string> {
+  const system = systemOf(asked);
+  const said = saidOf(asked);
+  const shape = classOf(said)?.shape;
+  const [span, rise] = (['span', 'rise'] as const).map((name) => said.asked(name, 'mm'));
+  if (shape && shape !== 'round' && !rise)
+    return { rise: 'An arch or an ellipse has a rise too: type both openings as it lies.' };
+  if (span && rise && shape === 'flat' && rise.greaterThanOrEqualTo(span))
+    return { rise: 'Its long axis lies flat, so its rise is the smaller number.' };
+  if (span && rise && shape === 'upright' && rise.lessThanOrEqualTo(span))
+    return { span: 'It stands upright: its span, from side to side, is the smaller number.' };
+  if (asked.joint === 'special' && !(asked.testLength && asked.testLengthFrom))
+    return asked.testLength
+      ? { testLengthFrom: 'Say which drawing it is from.' }
+      : { testLength: 'A special end: type the length by its drawing.' };
+  if ((asked.joint === 'tongue' || asked.joint === 'bell') && !asked.jointDepth)
+    return { jointDepth: 'By the drawing of the joint: without it the test has no load to stop at.' };
+  if ((asked.yearShare || asked.yearEach) && !asked.yearFrom)
+    return { yearFrom: 'Say whose rule it is, with its date.' };
+  if (!strengthOf(said, LIMITS, system))
+    return classOf(said)?.plain !== undefined
+      ? { footLoad: 'This class has no row for this size here: type what it has to bear.' }
+      : {
+          crackLoad:
+            'Nothing says its D-load in these units: type it as it is ordered. A class of the other system is never converted.',
+        };
+  return {};
+}
+
+function lengthWords(asked: Stored): string {
+  const system = systemOf(asked);
+  const found = lengthOf(saidOf(asked), system);
+  return found
+    ? `${plainOf(found.length.toDecimalPlaces(3), system === 'US' ? 'ft' : 'm')}, ${found.words}`
+    : '';
+}
+
+function loadWords(asked: Stored, what: 'crack' | 'most'): string {
+  const system = systemOf(asked);
+  const said = saidOf(asked);
+  const strength = strengthOf(said, LIMITS, system);
+  const [span, tested] = [said.asked('span', system === 'US' ? 'in' : 'mm'), lengthOf(said, system)];
+  if (!strength || !span || !tested) return '';
+  const d = strength[what];
+  const load = d
+    ? d
+        .times(span)
+        .times(tested.length)
+        .div(system === 'US' ? 12 : 1000)
+    : what === 'most'
+      ? strength.foot?.times(tested.length)
+      : undefined;
+  return load ? plainOf(load.toSignificantDigits(5), system === 'US' ? 'lbf' : 'kN') : '';
+}
+
+function yearWords({ yearTests, yearShare, yearEach, yearFrom }: Stored): string {
+  const rules = [
+    `${yearTests ?? '1'} a year`,
+    ...(yearShare ? [`${measureWords(yearShare)} of them`] : []),
+    ...(yearEach ? [`one for ${measureWords(yearEach)}`] : []),
+  ];
+  return `${rules.join(', ')}${yearFrom ? ` (${String(yearFrom)})` : ''}`;
+}

@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest';
+import { Limits } from '../../limits';
+import type { SampleOfLot } from '../../material/contract';
+import { storedOf } from '../../material/stored';
+import { pipe } from '.';
+import { Asked } from './fields';
+
+const ROUND = { design: 'c76-III', span: '36', joint: 'tongue', overall: '8.29', jointDepth: '3.5' };
+const stored = (typed: Record<string, unknown>, system: 'US' | 'SI' = 'US') => {
+  const found = storedOf(Asked, typed, system);
+  if (!found.ok) throw new Error(JSON.stringify(found.errors));
+  return found.value;
+};
+const problems = (typed: Record<string, unknown>, system: 'US' | 'SI' = 'US') =>
+  pipe.problems?.(stored(typed, system)) ?? {};
+
+describe('a size and class of pipe', () => {
+  it('is told with its loads', () => {
+    expect(problems(ROUND)).toEqual({});
+    const said = Object.fromEntries(pipe.summary(stored(ROUND)));
+    // 8.29 ft less 3.5 in; 1,350 and 2,000 times 3 ft times that, by hand.
+    expect(said['Test length']).toBe('7.998 ft, overall length less the tongue');
+    expect(said['Design load']).toBe('32,393 lbf');
+    expect(said['Ultimate load']).toBe('47,990 lbf');
+    expect(said['Tests a year']).toBe('1 a year');
+  });
+  it.each([
+    [{ ...ROUND, jointDepth: '' }, 'US', 'jointDepth'],
+    [{ ...ROUND, joint: 'special', testLength: '8' }, 'US', 'testLengthFrom'],
+    [{ ...ROUND, joint: 'special' }, 'US', 'testLength'],
+    [{ ...ROUND, design: 'own' }, 'US', 'crackLoad'],
+    [{ ...ROUND, design: 'c655' }, 'US', 'crackLoad'],
+    [{ ...ROUND, design: 'c14-1', span: '17' }, 'US', 'footLoad'],
+    [{ ...ROUND, design: 'c507-HE-III', span: '60' }, 'US', 'rise'],
+    // The trap: an ellipse that stands has its smaller number from side to side.
+    [{ ...ROUND, design: 'c507-VE-III', span: '60', rise: '38' }, 'US', 'span'],
+    [{ ...ROUND, design: 'c507-HE-III', span: '38', rise: '60' }, 'US', 'rise'],
+    [{ ...ROUND, yearShare: '2' }, 'US', 'yearFrom'],
+    // A class that has no row in SI is not converted.
+    [
+      { ...ROUND, design: 'c507-HE-III', span: '1500', rise: '960', overall: '2.5', jointDepth: '90' },
+      'SI',
+      'crackLoad',
+    ],
+  ] as const)('%j in %s wants %s', (typed, system, field) => {
+    expect(Object.keys(problems(typed, system))).toEqual([field]);
+  });
+  it('in SI has the classes of the metric table', () => {
+    const said = Object.fromEntries(
+      pipe.summary(stored({ ...ROUND, span: '900', joint: 'plain', overall: '2.44', jointDepth: '' }, 'SI')),
+    );
+    expect(said['Design load']).toBe('142.7 kN');
+  });
+});
+
+describe('a pipe that is drawn', () => {
+  const before = [{ mark: 'M-1' }];
+  it.each([
+    [{ mark: 'M-1', drawn: 'year' }, ['mark']],
+    [{ mark: 'M-2', drawn: 'year' }, []],
+    [{ mark: 'M-2', drawn: 'retest' }, ['retestOf']],
+    [{ mark: 'M-2', drawn: 'retest', retestOf: 'M-9' }, ['retestOf']],
+    [{ mark: 'M-2', drawn: 'retest', retestOf: 'M-1' }, []],
+  ])('%j: %j', (about, wrong) => {
+    expect(Object.keys(pipe.sampleProblems?.(about, before) ?? {})).toEqual(wrong);
+  });
+});
+
+// ASTM C76 (from memory): two others for each that failed.
+it('the pipes of a year stand together', () => {
+  const sample = (
+    mark: string,
+    state: SampleOfLot['verdicts'][number]['state'],
+    retestOf?: string,
+  ): SampleOfLot => ({
+    ...{
+      label: mark,
+      about: { mark, ...(retestOf ? { retestOf } : {}) },
+      results: [],
+      found: {},
+      tested: ['three-edge'],
+    },
+    verdicts: [{ title: 'D-load at the crack', state, method: 'three-edge' }],
+  });
+  const says = (...samples: readonly SampleOfLot[]) =>
+    pipe.across?.(samples, {
+      ...{ mode: 'half-even', system: 'US', limits: new Limits(), asked: {}, tests: [] },
+    })?.verdict?.state;
+  expect(says()).toBeUndefined();
+  expect(says(sample('a', 'meets'))).toBe('meets');
+  expect(says(sample('a', 'meets'), sample('b', 'does not meet'))).toBe('does not meet');
+  expect(says(sample('b', 'does not meet'), sample('c', 'meets', 'b'), sample('d', 'meets', 'b'))).toBe(
+    'meets',
+  );
+  expect(says(sample('b', 'does not meet'), sample('c', 'does not meet', 'b'))).toBe('does not meet');
+  expect(says(sample('a', 'not yet determinable'))).toBe('not yet determinable');
+});

@@ -1,0 +1,73 @@
+import { spacingOf } from '../../pipe/strips';
+import { type Exact, exact, plainOf, type System } from '../../quantity';
+import type { PlanItem } from '../contract';
+import { setupMeasure } from '../measure-text';
+import { limitsOf, type RunSetup } from '../setup';
+import { loadsOf, ramsOf, UNITS_OF } from './loads';
+
+const roundUp = (value: Exact, step: Exact): Exact => value.div(step).ceil().times(step);
+const roundDown = (value: Exact, step: Exact): Exact => value.div(step).floor().times(step);
+
+/**
+ * The loads and rates of a pipe before it is set, in loads and in what each gauge shows: where it is stopped rounded up to a
+ * division, so that it really gets its load; rates rounded down.
+ */
+export function plan(system: System, setup: RunSetup): PlanItem[] {
+  const limits = limitsOf(setup);
+  const loads = loadsOf(setup, limits, system);
+  const { bore, long, force, rate } = UNITS_OF[system];
+  if (!loads)
+    return [
+      {
+        label: 'Loads',
+        text: 'not known yet',
+        note: 'Class, inside diameter and joint of the product say them: put them into its specification.',
+      },
+    ];
+  const { rates } = loads;
+  const { least, most } = spacingOf(loads.bore.div(system === 'US' ? 12 : 1000), limits, system);
+  const plain = (value: Exact): string => plainOf(value.toSignificantDigits(5), force);
+  const items: PlanItem[] = [
+    { label: 'Test length', text: plainOf(loads.length.toDecimalPlaces(3), long), note: loads.words },
+    {
+      label: 'Strips apart',
+      text: least.equals(most)
+        ? plainOf(least, bore)
+        : `${least} to ${plainOf(most.toDecimalPlaces(3), bore)}`,
+      note: `By the designated inside ${bore === 'in' ? 'diameter' : 'diameter or span'}, ${plainOf(loads.bore, bore)}.`,
+    },
+    ...(loads.design ? [{ label: 'Design load', text: plain(loads.design) }] : []),
+    { label: 'First rate ends at', text: plain(rates.turn) },
+    ...(loads.ultimate ? [{ label: 'Ultimate load', text: plain(loads.ultimate) }] : []),
+    {
+      label: 'First rate at most',
+      text: plainOf(rates.first.toSignificantDigits(5), rate),
+      note: `Not under ${rates.firstSeconds.toFixed(0)} s. For this pipe, not for a ${system === 'US' ? 'foot' : 'metre'} of it.`,
+    },
+    {
+      label: 'Second rate at most',
+      text: plainOf(rates.second.toSignificantDigits(5), rate),
+      note: `Not under ${rates.secondSeconds.toFixed(0)} s.`,
+    },
+  ];
+  for (const { number, kind, machine } of setup.equipment ?? []) {
+    const rams = kind === 'pipe press' ? ramsOf({ ...(machine ? { machine } : {}) }, system) : undefined;
+    if (!rams) continue;
+    const unit = system === 'US' ? ('psi' as const) : ('MPa' as const);
+    const weighs = setupMeasure(machine?.beamWeight, 'force', force) ?? exact(0);
+    const step = setupMeasure(machine?.gaugeDivision, 'stress', unit) ?? exact(system === 'US' ? 1 : '0.01');
+    const at = (load: Exact | undefined): string =>
+      load ? plainOf(roundUp(load.minus(weighs).div(rams.factor), step), unit) : '';
+    const rated = (each: Exact): string =>
+      plainOf(roundDown(each.div(rams.factor), step), system === 'US' ? 'psi/min' : 'MPa/min');
+    items.push({
+      label: `Gauge of ${number}`,
+      text: [
+        `${at(rates.turn)}, then ${at(loads.design ?? loads.ultimate)}`,
+        ...(loads.design && loads.ultimate ? [`ultimate ${at(loads.ultimate)}`] : []),
+      ].join('; '),
+      note: `No faster than ${rated(rates.first)}, then ${rated(rates.second)}. ${rams.count} ${rams.count.equals(1) ? 'ram' : 'rams'}${weighs.isZero() ? '' : `, with its beam of ${plainOf(weighs, force)}`}.`,
+    });
+  }
+  return items;
+}

@@ -1,0 +1,309 @@
+import { describe, expect, it } from 'vitest';
+import { criteriaOf } from '@/core/acceptance/criteria';
+import { evaluate } from '@/core/acceptance/evaluate';
+import { Limits } from '../../limits';
+import { exact, measureIn, parseMeasure, type UnitId, unitOf } from '../../quantity';
+import type { Outcome } from '../contract';
+import { findMethod } from '../registry';
+import type { RunSetup } from '../setup';
+import { usableInput } from '../validate';
+
+const method = findMethod('three-edge') as NonNullable<ReturnType<typeof findMethod>>;
+const limits = new Limits();
+
+/** A class III pipe of 36 in, 8 ft by its joint. */
+const PRODUCT = {
+  design: 'c76-III',
+  span: '36 in',
+  wallLetter: 'B',
+  joint: 'plain',
+  overall: '8 ft',
+  mark: 'M-7',
+};
+const MACHINE = {
+  number: 'M',
+  kind: 'pipe press',
+  verifiedOn: '2031-01-10',
+  machine: {
+    capacity: '200,000 lbf',
+    rams: '2',
+    ramArea: '30 in2',
+    gaugeDivision: '5 psi',
+    gaugeEnd: '1,000 psi',
+  },
+};
+const READ = {
+  system: 'US',
+  purpose: 'proof',
+  turned: 'up',
+  cracked: 'none',
+  strips: 'wood',
+  apart1: '2.5',
+  apart3: '2.5',
+  boards: 'one',
+  beam: 'one',
+  machine: 'M',
+  ended: 'peak',
+  testedAt: '2031-09-16T10:40:00-04:00',
+};
+const CRACK = [0, 3, 6, 9, 12].map((at) => ({ at: String(at), enters: 'enters', where: 'invert' }));
+
+function tested(
+  read: Readonly<Record<string, unknown>>,
+  facts: RunSetup['facts'] = PRODUCT,
+  over: Partial<RunSetup> = {},
+): Outcome {
+  const { input } = usableInput(method, { ...READ, ...read });
+  return method.compute(input, { zone: 'America/New_York', equipment: [MACHINE], facts, ...over });
+}
+const ids = ({ findings }: Outcome): string[] => findings.map(({ id }) => id);
+const line = ({ lines }: Outcome, symbol: string): number =>
+  Number(lines.find((each) => each.symbol === symbol)?.value);
+const result = ({ results }: Outcome, symbol: string) => results.find((each) => each.symbol === symbol);
+
+/** The verdicts on one pipe by what its product asks for. */
+function verdictsOf({ results }: Outcome, product: Readonly<Record<string, string>> = PRODUCT) {
+  const asked = (name: string, unit?: UnitId) => {
+    const text = product[name];
+    if (!text || !unit) return undefined;
+    const parsed = parseMeasure(text, unitOf(unit).dimension, unit);
+    return parsed.ok ? measureIn(parsed.measure, unit).value : undefined;
+  };
+  return criteriaOf(['pipe-crack', 'pipe-most', 'pipe-foot']).flatMap((criterion) => {
+    const own = results.filter(({ quantity }) => quantity === criterion.quantity);
+    const members = own.map(({ value, reported, bound, provisional }) => ({
+      id: 'P1',
+      label: 'P1',
+      value,
+      reported,
+      ...(bound ? { bound } : {}),
+      ...(provisional ? { provisional } : {}),
+    }));
+    return evaluate(criterion, members, {
+      system: 'US',
+      unit: 'lbf/ft/ft',
+      limits,
+      mode: 'half-even',
+      asked,
+      said: (name) => product[name],
+      step: exact(1),
+    }).map(({ state }) => `${criterion.id} ${state}`);
+  });
+}
+
+// ASTM C76 and C497 (from memory): class III has D-loads of 1,350 and 2,000 lbf/ft/ft; arithmetic by hand.
+describe('loads and rates of a pipe', () => {
+  it('follow from its class, its designated diameter and the length by its joint', () => {
+    const done = tested({});
+    expect(['Ps', 'Pu', 'Pt', 'r1', 'r2'].map((symbol) => line(done, symbol))).toEqual([
+      32_400, 48_000, 24_300, 60_000, 10_800,
+    ]);
+  });
+  it.each([
+    // A tongue of 3 in and a bell of 4 in are taken off; a special end goes by its drawing.
+    [{ joint: 'tongue', overall: '8.25 ft', jointDepth: '3 in' }, 8],
+    [{ joint: 'bell', overall: '8 ft', jointDepth: '4 in' }, 7.666_666_666_666_67],
+    [{ joint: 'special', overall: '8.5 ft', testLength: '8.1 ft', testLengthFrom: 'J-4' }, 8.1],
+  ])('%j', (joint, length) => {
+    expect(line(tested({}, { ...PRODUCT, ...joint }), 'L')).toBeCloseTo(length, 12);
+  });
+  it('are not known without a joint: nothing is loaded, and it says what is missing', () => {
+    const done = tested({}, { ...PRODUCT, joint: 'bell' });
+    expect(ids(done)).toContain('teb.product');
+    expect(done.results).toEqual([]);
+  });
+  it.each([
+    // An ellipse by its opening from side to side: 60 in where it lies, 38 in where it stands.
+    ['c507-HE-III', '60 in', '38 in', 54_000],
+    ['c507-VE-III', '38 in', '60 in', 34_200],
+    ['c506-A-III', '43.75 in', '26.625 in', 39_375],
+  ])('%s of %s', (design, span, rise, load) => {
+    expect(line(tested({}, { ...PRODUCT, design, span, rise }), 'Ps')).toBeCloseTo(load, 6);
+  });
+  it('of C655 the ultimate D-load follows from the one that is ordered', () => {
+    const most = (crackLoad: string): number =>
+      line(tested({}, { ...PRODUCT, design: 'c655', crackLoad: `${crackLoad} lbf/ft/ft` }), 'Pu') / 24;
+    expect(['2000', '2500', '3000', '1350'].map(most)).toEqual([3000, 3437.5, 3750, 2025]);
+  });
+  it('of pipe that is not reinforced goes by its end alone', () => {
+    const plain = { design: 'c14-2', span: '12 in', joint: 'plain', overall: '4 ft' };
+    const done = tested({ purpose: 'most', most: '9,200', apart1: '1', apart3: '1' }, plain);
+    expect(['Pu', 'Pt', 'r1', 'r2'].map((symbol) => line(done, symbol))).toEqual([9000, 6750, 30_000, 3000]);
+    expect(result(done, 'w')?.text).toBe('2,300');
+    expect(verdictsOf(done, plain)).toEqual(['pipe-foot meets']);
+  });
+  it('of a class in SI is its own, never one converted', () => {
+    const facts = { design: 'c76-III', span: '900 mm', joint: 'plain', overall: '2.44 m' };
+    const done = tested({ system: 'SI', apart1: '70', apart3: '70' }, facts);
+    expect(line(done, 'Ps')).toBeCloseTo(142.74, 6);
+    expect(line(done, 'r2')).toBeCloseTo(47.58, 6);
+    expect(line(done, 'r1')).toBeCloseTo(266.936, 6);
+  });
+  it('are told in what each gauge shows: stops rounded up, rates down', () => {
+    const setup = {
+      facts: PRODUCT,
+      equipment: [{ ...MACHINE, machine: { ...MACHINE.machine, beamWeight: '450 lbf' } }],
+    };
+    const gauge = method.plan('US', setup).find(({ label }) => label === 'Gauge of M');
+    expect(gauge?.text).toBe('400 psi, then 535 psi; ultimate 795 psi');
+    expect(gauge?.note).toContain('1,000 psi/min, then 180 psi/min');
+    const worn = { ...MACHINE.machine, beamWeight: '450 lbf', ramFactor: '0.97' };
+    expect(
+      method
+        .plan('US', { ...setup, equipment: [{ ...MACHINE, machine: worn }] })
+        .find(({ label }) => label.startsWith('Gauge'))?.text,
+    ).toContain('then 550 psi');
+  });
+});
+
+// ASTM C497 (from memory); what a verdict takes is unrounded.
+describe('a pipe that is tested', () => {
+  it('has the D-load of the last load without the crack, and of its end', () => {
+    const done = tested({ sound: '34,150', opened: '34,900', most: '51,920', probes: CRACK });
+    expect(result(done, 'Dc')).toMatchObject({ text: '1,423' });
+    expect(result(done, 'Dm')).toMatchObject({ text: '2,163' });
+    expect(Number(result(done, 'Dc')?.value)).toBeCloseTo(1422.917, 3);
+    expect(verdictsOf(done)).toEqual(['pipe-crack meets', 'pipe-most meets']);
+    expect(done.picture.values.judged).toBe('2031-09-16/M-7/meets//proof');
+  });
+  it.each([
+    ['31,900', 'does not meet'],
+    ['32,390', 'does not meet'],
+    // Equal is enough.
+    ['32,400', 'meets'],
+  ])('held %s lbf before it was the crack: it %s', (sound, state) => {
+    const done = tested({ sound, opened: '33,500', most: '50,000', probes: CRACK });
+    expect(verdictsOf(done)[0]).toBe(`pipe-crack ${state}`);
+  });
+  it('adds the beam once, and takes a pressure by its rams', () => {
+    const done = tested({ weighs: '450', soundPressure: '535', mostPressure: '800' });
+    // 535 psi on twice 30 in², and the beam.
+    expect(line(done, 'P0')).toBe(32_550);
+    expect(line(done, 'Pm')).toBe(48_450);
+    expect(line(tested({ weighs: '450', sound: '32,000' }), 'P0')).toBe(32_450);
+  });
+  it('that is only proved is known to bear at least so much', () => {
+    const done = tested({ purpose: 'crack', sound: '32,400', ended: 'stopped' });
+    expect(result(done, 'Dc')).toMatchObject({ bound: 'at least', text: '≥ 1,350' });
+    expect(result(done, 'Dm')).toBeUndefined();
+    expect(verdictsOf(done)).toEqual(['pipe-crack meets']);
+    const both = tested({ purpose: 'both', sound: '32,400', most: '48,000', ended: 'stopped' });
+    expect(verdictsOf(both)).toEqual(['pipe-crack meets', 'pipe-most meets']);
+    expect(
+      tested({ purpose: 'both', sound: '32,400', most: '47,000', ended: 'noise' }).picture.values.judged,
+    ).toBe('2031-09-16/M-7/open//both');
+  });
+  it('that was loaded too fast can fail, and never passes', () => {
+    const fast = (sound: string) =>
+      tested({
+        ...{ sound, opened: '34,900', most: '51,920', probes: CRACK },
+        log: [
+          { seconds: '0', load: '0' },
+          { seconds: '60', load: '24,300' },
+          { seconds: '100', load: '32,400' },
+        ],
+      });
+    expect(ids(fast('34,150'))).toContain('teb.second-rate');
+    expect(verdictsOf(fast('34,150'))[0]).toBe('pipe-crack not yet determinable');
+    expect(fast('34,150').picture.values.judged).toBe('2031-09-16/M-7/again//proof');
+    expect(verdictsOf(fast('31,900'))[0]).toBe('pipe-crack does not meet');
+    expect(fast('31,900').picture.values.judged).toBe('2031-09-16/M-7/fails//proof');
+  });
+  it('is not decided while the probes cannot tell: it says where to probe on', () => {
+    const probes = [0, 4, 8, 12].map((at) => ({ at: String(at), enters: 'enters', where: 'crown' }));
+    const done = tested({ purpose: 'crack', sound: '32,400', probes, ended: 'stopped' });
+    expect(done.findings.find(({ id }) => id === 'teb.probe-gap')?.action).toContain('2 in, 6 in, 10 in');
+    expect(verdictsOf(done)).toEqual(['pipe-crack not yet determinable']);
+  });
+  it('probes of two cracks are never one run', () => {
+    const probes = CRACK.map((probe, place) => ({ ...probe, where: place < 3 ? 'invert' : 'crown' }));
+    expect(tested({ probes }).picture.values.says).toBe('it is not');
+  });
+  it('first probed when it was the crack already bears no more than that', () => {
+    const done = tested({ opened: '33,000', most: '50,000', probes: CRACK });
+    expect(result(done, 'Dc')?.bound).toBe('at most');
+  });
+});
+
+describe('what forbids a test of a pipe', () => {
+  it.each([
+    [{ apart1: '3.25' }, 'teb.strip'],
+    [{ apart1: '0.75' }, 'teb.strip'],
+    [{ strips: 'rubber', hardness1: '44' }, 'teb.rubber'],
+    [{ strips: 'rubber', hardness1: '61', hardness2: '63', hardness3: '40' }, 'teb.rubber'],
+    [{ boards: 'stacked' }, 'teb.stacked'],
+    [{ beam: 'several' }, 'teb.timbers'],
+    [{ turned: 'turned' }, 'teb.turned'],
+    [{ cracked: 'open' }, 'teb.precracked'],
+    [{ sound: '34,000', opened: '33,000' }, 'teb.order'],
+  ])('%j', (read, id) => {
+    const done = tested(read);
+    expect(done.findings.find((each) => each.id === id)?.severity).toBe('invalid');
+    expect(done.picture.values.judged ?? null).toBeNull();
+  });
+  it('an elliptical cage has a top', () => {
+    expect(ids(tested({ turned: 'none' }, { ...PRODUCT, cage: 'elliptical' }))).toContain('teb.turned');
+    expect(ids(tested({ turned: 'none' }, { ...PRODUCT, cage: 'circular' }))).not.toContain('teb.turned');
+  });
+  it('rubber in the range, and three places of which the middle one counts', () => {
+    for (const hardness1 of ['45', '60'])
+      expect(ids(tested({ strips: 'rubber', hardness1 }))).not.toContain('teb.rubber');
+    expect(
+      ids(tested({ strips: 'rubber', hardness1: '43', hardness2: '50', hardness3: '52' })),
+    ).not.toContain('teb.rubber');
+  });
+  it('a machine that is overdue, or has not a fifth to spare', () => {
+    expect(
+      tested({}, PRODUCT, { equipment: [{ ...MACHINE, verifiedOn: '2029-01-10' }] }).findings.find(
+        ({ id }) => id === 'equipment.overdue',
+      )?.severity,
+    ).toBe('invalid');
+    const small = { ...MACHINE, machine: { capacity: '55,000 lbf' } };
+    expect(ids(tested({}, PRODUCT, { equipment: [small] }))).toContain('teb.spare');
+    expect(ids(tested({ purpose: 'crack' }, PRODUCT, { equipment: [small] }))).not.toContain('teb.spare');
+  });
+  it('a beam of 12 by 16 in is stiff enough under 48,000 lbf, one of 10 by 12 in is not', () => {
+    const beam = (beamWide: string, beamHigh: string) =>
+      tested({ beamOf: 'wood', beamWide, beamHigh }, PRODUCT, {
+        equipment: [{ ...MACHINE, machine: { capacity: '200,000 lbf' } }],
+      });
+    // 48,000 · 96³ / (128 · 1.6e6 · 4,096), by hand; 96/720 = 0.133 in.
+    expect(line(beam('12', '16'), 'y')).toBeCloseTo(0.050_625, 6);
+    expect(ids(beam('12', '16'))).not.toContain('teb.sag');
+    expect(line(beam('10', '12'), 'y')).toBeCloseTo(0.144, 6);
+    expect(ids(beam('10', '12'))).toContain('teb.sag');
+  });
+});
+
+// ASTM C76 (from memory): 1/8 in a foot short, no more than 1/2 in; sides of 42 in 0.4375 in apart.
+describe('sizes of a pipe', () => {
+  const size = (facts: object, read: Record<string, unknown>): string[] =>
+    ids(tested(read, { ...PRODUCT, ...facts })).filter((id) => id.startsWith('pipe.'));
+  it.each([
+    [{ span: '18 in' }, { bore1: '17.66' }, ['pipe.bore-small']],
+    [{ span: '18 in' }, { bore1: '17.69' }, []],
+    [{}, { bore1: '36.375' }, []],
+    [{}, { bore1: '36.4' }, ['pipe.bore-small']],
+    [{}, { walls: [{ wall: '3.80' }] }, []],
+    [{}, { walls: [{ wall: '4.5' }, { wall: '3.75' }] }, ['pipe.wall']],
+    [{}, { side1: '7\' 11 1/2"', side2: '7\' 11 1/2"' }, []],
+    [{}, { side1: '7.95', side2: '7.95' }, ['pipe.short-foot']],
+    [{ span: '42 in' }, { side1: '8 ft', side2: '8.033 ft' }, []],
+    [{ span: '42 in' }, { side1: '8 ft', side2: '8.04 ft' }, ['pipe.sides-foot']],
+  ])('%j %j: %j', (facts, read, found) => {
+    expect(size(facts, read)).toEqual(found);
+  });
+});
+
+it('a record of a recorder is held by its slope over some seconds', () => {
+  const trace = (second: number): string =>
+    Array.from({ length: 260 }, (_, place) => {
+      const at = place * 0.5;
+      const load = at <= 48.6 ? at * 500 : Math.min(32_400, 24_300 + (at - 48.6) * (second / 60));
+      return `${at} ${load.toFixed(0)}`;
+    }).join('\n');
+  expect(ids(tested({ trace: trace(10_800) }))).not.toContain('teb.second-rate');
+  expect(ids(tested({ trace: trace(11_200) }))).not.toContain('teb.second-rate');
+  expect(ids(tested({ trace: trace(12_000) }))).toContain('teb.second-rate');
+  expect(ids(tested({ trace: 'no numbers here' }))).toContain('teb.trace');
+});
