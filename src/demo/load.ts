@@ -44,6 +44,7 @@ import type { Readings } from './fresh';
 import { addCards, addStorages, batchFile, Rack } from './laboratory';
 import { loadCurve } from './load-curve';
 import { addMasonryUnits } from './masonry';
+import { addPipes } from './pipes';
 import { addPlantRoom } from './plant-room';
 import { addRock } from './rock';
 import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
@@ -153,6 +154,7 @@ class Loader {
     await addFloors(this.db, hands, jobId, this.now);
     await addPlantRoom(this.db, hands, jobId, this.now);
     await addCoatings(this.db, hands, jobId, this.now);
+    await addPipes(this.db, hands, jobId, this.now);
   }
 
   private async addEquipment(): Promise<void> {
@@ -171,7 +173,13 @@ class Loader {
         await this.act(
           'laboratory',
           describeMachine,
-          { equipmentId, machine: { ...facts, spacers: [...spacers], seatOiledOn } },
+          {
+            equipmentId,
+            machine: {
+              ...facts,
+              ...(kind === 'pipe press' ? {} : { spacers: [...spacers], seatOiledOn }),
+            },
+          },
           this.now,
         );
       }

@@ -41,8 +41,8 @@ export interface LoadAt {
   readonly load: Exact;
 }
 
-/** A part of a record that was loaded faster than it may be. */
-export interface TooFast {
+/** A stretch of a record in one of its parts, and how fast it rose there, a minute. */
+export interface Rise {
   readonly part: 'first' | 'second';
   readonly from: LoadAt;
   readonly to: LoadAt;
@@ -50,66 +50,83 @@ export interface TooFast {
 }
 
 /**
- * Where a record by hand was too fast. A part that reaches into both has one rate, which is held in each.
+ * How fast a record by hand rose, from one reading to the next. One that reaches into both parts has one rate, which is held
+ * in each.
  * @param log in the order of time
- * @returns the first part of each that was; a load that falls is never too fast
+ * @returns nothing for a load that falls
  * Source: ASTM C497 (from memory); that an end that only touches counts for nothing is our choice.
  */
-export function tooFast(log: readonly LoadAt[], plan: RatePlan): TooFast[] {
-  return log.slice(1).flatMap((to, place): TooFast[] => {
+export function risesOf(log: readonly LoadAt[], plan: RatePlan): Rise[] {
+  return log.slice(1).flatMap((to, place): Rise[] => {
     const from = log[place] ?? to;
     const seconds = to.seconds.minus(from.seconds);
     if (!seconds.greaterThan(0)) return [];
     const rate = to.load.minus(from.load).div(seconds).times(60);
     const [low, high] = [Exact.min(from.load, to.load), Exact.max(from.load, to.load)];
     const parts = [
-      ['first', low.lessThan(plan.turn), plan.first],
-      ['second', high.greaterThan(plan.turn) && low.lessThan(plan.design), plan.second],
+      ['first', low.lessThan(plan.turn)],
+      ['second', high.greaterThan(plan.turn) && low.lessThan(plan.design)],
     ] as const;
-    return parts.flatMap(([part, inside, most]) =>
-      inside && rate.greaterThan(most) ? [{ part, from, to, rate }] : [],
+    return parts.flatMap(([part, inside]) =>
+      inside && rate.greaterThan(0) ? [{ part, from, to, rate }] : [],
     );
   });
 }
 
+/** Where a record by hand was faster than it may be, in the order of time. */
+export function tooFast(log: readonly LoadAt[], plan: RatePlan): Rise[] {
+  return risesOf(log, plan).filter(({ part, rate }) => rate.greaterThan(plan[part]));
+}
+
+/** The fastest stretch of each part. */
+export function fastestOf(rises: readonly Rise[]): Rise[] {
+  return (['first', 'second'] as const).flatMap((part) => {
+    const own = rises.filter((each) => each.part === part);
+    return own.length > 0 ? [own.reduce((a, b) => (b.rate.greaterThan(a.rate) ? b : a))] : [];
+  });
+}
+
 /**
- * Where a record of a recorder was too fast: the slope of a line through the readings of some seconds, held with an
- * allowance, in each part by its own readings alone.
+ * How fast the record of a recorder rose at its steepest in each part: the slope of a line through the readings of some
+ * seconds, each part by its own readings alone, up to the design load.
  * @param log in the order of time, many readings a second
- * @returns the steepest of each part that was too fast
- * Source: our choice of the seconds and the allowance.
+ * Source: our choice of the seconds.
  */
-export function streamedTooFast(
+export function streamedRises(
   log: readonly LoadAt[],
   plan: RatePlan,
   limits: Limits,
   system: System,
-): TooFast[] {
+): Rise[] {
   const over = limits.number('teb.window', system).toNumber();
-  const allowed = limits.number('teb.allowance', system).div(100).plus(1);
-  const all = log.map(({ seconds, load }) => [seconds.toNumber(), load.toNumber()] as const);
-  const [turn, design] = [plan.turn.toNumber(), plan.design.toNumber()];
+  const all = log.map(({ seconds, load }) => ({ x: seconds.toNumber(), y: load.toNumber() }));
   // As far as it was loaded: what it does while it is held or let down is no rate of loading.
-  const reached = all.findIndex(([, load]) => load >= design);
-  const loading = reached < 0 ? all : all.slice(0, reached + 1);
-  const turned = loading.findIndex(([, load]) => load >= turn);
-  const split = turned < 0 ? loading.length : turned;
+  const upTo = (load: Exact, points: typeof all): number => {
+    const reached = points.findIndex(({ y }) => y >= load.toNumber());
+    return reached < 0 ? points.length : reached + 1;
+  };
+  const loading = all.slice(0, upTo(plan.design, all));
+  const split = Math.min(loading.length, upTo(plan.turn, loading) - 1);
+  const at = (place: number): number => loading[place]?.x ?? 0;
   const parts = [
-    ['first', 0, split, plan.first],
-    ['second', split, loading.length, plan.second],
+    ['first', 0, split],
+    ['second', split, loading.length],
   ] as const;
-  return parts.flatMap(([part, begin, end, most]): TooFast[] => {
-    let worst: { from: number; to: number; rate: number } | null = null;
-    let from: number = begin;
-    for (let to: number = begin; to < end; to += 1) {
-      while ((loading[to]?.[0] ?? 0) - (loading[from]?.[0] ?? 0) > over) from += 1;
+  return parts.flatMap(([part, begin, end]): Rise[] => {
+    const rises: Rise[] = [];
+    let first: number = begin;
+    for (let last: number = begin; last < end; last += 1) {
+      while (at(last) - at(first) > over) first += 1;
       // A window that is cut short tells nothing of some seconds, unless the whole part is.
-      if ((loading[to]?.[0] ?? 0) - (loading[from]?.[0] ?? 0) < 0.8 * over && to < end - 1) continue;
-      const rate = (fitLine(loading.slice(from, to + 1).map(([x, y]) => ({ x, y })))?.slope ?? 0) * 60;
-      if (!worst || rate > worst.rate) worst = { from, to, rate };
+      if (at(last) - at(first) < WHOLE * over && last < end - 1) continue;
+      const slope = fitLine(loading.slice(first, last + 1))?.slope ?? 0;
+      const [from, to] = [log[first], log[last]];
+      if (slope > 0 && from && to)
+        rises.push({ part, from, to, rate: exact(slope * 60).toSignificantDigits(6) });
     }
-    const [a, b] = [worst && log[worst.from], worst && log[worst.to]];
-    if (!worst || !a || !b || exact(worst.rate).lessThanOrEqualTo(most.times(allowed))) return [];
-    return [{ part, from: a, to: b, rate: exact(worst.rate).toSignificantDigits(6) }];
+    return fastestOf(rises);
   });
 }
+
+/** Share of the window that has to be there. */
+const WHOLE = 0.8;

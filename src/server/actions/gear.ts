@@ -150,7 +150,7 @@ export const recordVerification = defineUseCase({
     let [from, to] = [force('verifiedFrom'), force('verifiedTo')];
     let loads: string[][] | null = null;
     const unit = input.loadsIn ?? 'lbf';
-    if (item.kind === 'compression machine' && input.loads?.trim()) {
+    if (MACHINES.has(item.kind) && input.loads?.trim()) {
       const pairs = pairsOf('loads', input.loads);
       const proved = provedRange(pairs, unit, item.machine, await limitsNow(tx));
       const typed = [from, to].map((text) => setupMeasure(text ?? undefined, 'force', unit));
@@ -163,7 +163,7 @@ export const recordVerification = defineUseCase({
       to ??= `${proved.to.toFixed()} ${unit}`;
       loads = pairs.map((pair) => pair.map((load) => load.toFixed()));
     }
-    if (item.kind === 'compression machine' && (!from || !to)) {
+    if (MACHINES.has(item.kind) && (!from || !to)) {
       refuseFields({
         [from ? 'verifiedTo' : 'verifiedFrom']:
           'A machine is verified over a range of load: give both ends, or the loads it was verified at.',
@@ -211,6 +211,9 @@ export const setService = defineUseCase({
   },
 });
 
+/** The kinds that are described as machines, and verified over a range of load. */
+const MACHINES: ReadonlySet<string> = new Set(['compression machine', 'pipe press']);
+
 export class DescribeMachineInput {
   @IsUUID() equipmentId: string;
   @IsDefined({ message: 'What it is like is needed.' })
@@ -226,7 +229,7 @@ export const describeMachine = defineUseCase({
   Input: DescribeMachineInput,
   async act({ tx }, input) {
     const [item] = await tx.select().from(equipment).where(eq(equipment.id, input.equipmentId));
-    if (item?.kind !== 'compression machine') throw new NotFound('This machine');
+    if (!item || !MACHINES.has(item.kind)) throw new NotFound('This machine');
     const { machine } = input;
     if (machine.indicator === 'dial' && !(machine.major && machine.minor && machine.fullScale)) {
       refuseFields({ major: 'A dial: give its numbered marks, its small marks and its full scale.' });

@@ -48,22 +48,60 @@ const FIELDS: readonly (FormField & { readonly name: keyof MachineFacts })[] = [
   { name: 'approachOpens', label: 'Approach lever opens to the', help: 'Left or right.', optional: true },
 ];
 
-/** What a testing machine is like: its indicator, room, spacers and faces. */
+/** What presses pipe: its rams and their gauge. */
+const PIPE_PRESS: typeof FIELDS = [
+  { name: 'capacity', label: 'Capacity', help: 'With its unit, as 300,000 lbf.', optional: true },
+  {
+    name: 'indicator',
+    label: 'Indicator',
+    help: 'Left open, a gauge that shows the pressure.',
+    options: [{ value: 'digital', label: 'Digital, shows the load' }],
+    optional: true,
+  },
+  {
+    name: 'rams',
+    label: 'Rams',
+    help: 'How many press at once. With their area where the gauge shows pressure.',
+    optional: true,
+  },
+  { name: 'ramArea', label: 'Area of one ram', help: 'By its certificate, as 30 in2.', optional: true },
+  {
+    name: 'ramFactor',
+    label: 'Share that reaches the pipe',
+    help: 'Load over pressure times area, by its calibration: 1 for all of it, as 0.97.',
+    optional: true,
+  },
+  { name: 'gaugeDivision', label: 'Division of the gauge', help: 'As 5 psi.', optional: true },
+  { name: 'gaugeEnd', label: 'End of the gauge', help: 'As 3,000 psi.', optional: true },
+  {
+    name: 'beamWeight',
+    label: 'Upper beam weighs',
+    help: 'With what is fixed to it, where the gauge does not show it.',
+    optional: true,
+  },
+];
+
+/** The kinds of equipment that are described as machines. */
+export const isMachine = (kind: string): boolean => kind === 'compression machine' || kind === 'pipe press';
+
+/** What a testing machine is like: its indicator, room, spacers and faces; of a pipe press its rams and gauge. */
 export function DescribeMachine({
   number,
+  kind,
   equipmentId,
   machine,
 }: {
   number: string;
+  kind: string;
   equipmentId: string;
   machine: MachineFacts | null;
 }) {
   return (
     <FormDialog
-      title={`${number}: indicator, room and spacers`}
+      title={kind === 'pipe press' ? `${number}: rams and gauge` : `${number}: indicator, room and spacers`}
       useCase="describe-machine"
       fixed={{ equipmentId }}
-      fields={FIELDS}
+      fields={kind === 'pipe press' ? PIPE_PRESS : FIELDS}
       initial={Object.fromEntries(
         Object.entries(machine ?? {}).map(([name, value]) => [
           name,

@@ -20,7 +20,7 @@ import { FormDialog } from '../form/FormDialog';
 import { useNotice } from '../parts/Notice';
 import { fullDay } from '../time';
 import { Certificate } from './Certificate';
-import { DescribeMachine } from './DescribeMachine';
+import { DescribeMachine, isMachine } from './DescribeMachine';
 import { EndMaterial, padWords } from './EndMaterial';
 import { VerifiedLoads } from './VerifiedLoads';
 
@@ -171,7 +171,7 @@ export function GearTable({
                           initial={{ verifiedOn: today, loadsIn: 'lbf' }}
                           fields={[
                             { name: 'verifiedOn', label: 'Verified on', type: 'date' },
-                            ...(item.kind === 'compression machine' || item.kind === 'pull-off tester'
+                            ...(isMachine(item.kind) || item.kind === 'pull-off tester'
                               ? [
                                   {
                                     name: 'verifiedFrom',
@@ -182,7 +182,7 @@ export function GearTable({
                                   { name: 'verifiedTo', label: 'Verified to', optional: true },
                                 ]
                               : []),
-                            ...(item.kind === 'compression machine'
+                            ...(isMachine(item.kind)
                               ? [
                                   {
                                     name: 'loads',
@@ -218,8 +218,13 @@ export function GearTable({
                           )}
                         />
                       )}
-                      {item.kind === 'compression machine' ? (
-                        <DescribeMachine number={item.number} equipmentId={item.id} machine={item.machine} />
+                      {isMachine(item.kind) ? (
+                        <DescribeMachine
+                          number={item.number}
+                          kind={item.kind}
+                          equipmentId={item.id}
+                          machine={item.machine}
+                        />
                       ) : null}
                       <Button size="small" color="secondary" onClick={() => service(item)}>
                         {item.inService ? 'Out of service' : 'Back in service'}

@@ -16,6 +16,9 @@ interface ListedSet {
   readonly test: { readonly text: string | null; readonly unit: UnitId; readonly state: string };
   readonly verdicts: readonly Pick<Verdict, 'criterion' | 'state' | 'sentence'>[];
   readonly derived?: { readonly said: readonly Said[] };
+  readonly specimens?: readonly {
+    readonly run: { readonly main: { readonly text: string; readonly unit: UnitId } | undefined } | null;
+  }[];
 }
 
 interface ListedSample {
@@ -88,7 +91,14 @@ export function SamplesTable({
   );
 }
 
-function SetCell({ set: { title, test, derived }, titled }: { set: ListedSet; titled: boolean }) {
+function SetCell({
+  set: { title, test, derived, specimens = [] },
+  titled,
+}: {
+  set: ListedSet;
+  titled: boolean;
+}) {
+  const [own, ...others] = specimens.flatMap(({ run }) => run?.main ?? []);
   return (
     <div>
       {titled ? <Typography variant="body2">{title}</Typography> : null}
@@ -96,7 +106,9 @@ function SetCell({ set: { title, test, derived }, titled }: { set: ListedSet; ti
         {test.text
           ? `${withUnit(test.text, test.unit)}${test.state === 'pending' ? ' so far' : ''}`
           : test.state === 'tested'
-            ? 'each by itself'
+            ? own && others.length === 0
+              ? withUnit(own.text, own.unit)
+              : 'each by itself'
             : 'not tested yet'}
       </span>
       {derived?.said.map(([label, text]) => (

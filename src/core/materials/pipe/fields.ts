@@ -172,16 +172,7 @@ export class Asked extends RunInput {
 
 /** What a plant makes of one size and class in a calendar year. */
 export class Lot extends RunInput {
-  @MeasureField({
-    label: 'Calendar year',
-    dimension: 'ratio',
-    unit: { US: 'one', SI: 'one' },
-    step: { US: '1', SI: '1' },
-    possible: { US: ['1990', '2199'], SI: ['1990', '2199'] },
-    whole: true,
-    required: true,
-    example: '2031',
-  })
+  @TextField({ label: 'Calendar year', required: true, help: 'Of its making.', example: '2031' })
   year?: string;
 
   @TextField({ label: 'Plant', required: true, help: 'Who makes it, and where.', example: 'Yard 2' })

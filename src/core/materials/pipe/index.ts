@@ -36,7 +36,7 @@ export const pipe: Material = {
     sample: ['pipe', 'pipes'],
     specimen: ['specimen', 'specimens'],
     report: 'Report of tests on concrete pipe',
-    onSample: 'Tests of the pipe',
+    onSample: 'Other tests',
     onSpecimens: 'The pipe and its parts',
   },
   Asked,
@@ -102,6 +102,8 @@ export const pipe: Material = {
     ['Tests a year', yearWords(asked)],
   ],
   problems,
+  lotProblems: ({ year }): Record<string, string> =>
+    /^(?:19[9]\d|2[01]\d\d)$/u.test(String(year)) ? {} : { year: 'The year in four digits, as 2031.' },
   opens: () => [],
   onLot: ['pipe-year'],
   across,

@@ -53,6 +53,15 @@ describe('a size and class of pipe', () => {
   });
 });
 
+it.each([
+  ['2031', []],
+  ['31', ['year']],
+  ['2231', ['year']],
+  ['next year', ['year']],
+])('a year %s: %j', (year, wrong) => {
+  expect(Object.keys(pipe.lotProblems?.({ year }) ?? {})).toEqual(wrong);
+});
+
 describe('a pipe that is drawn', () => {
   const before = [{ mark: 'M-1' }];
   it.each([

@@ -227,7 +227,8 @@ function gaugeFindings(
 ): Finding[] {
   const { system } = input;
   const unit = system === 'US' ? 'psi' : 'MPa';
-  const rams = ramsOf(machine, system);
+  // A machine that shows the load itself is read as it is.
+  const rams = machine.machine?.indicator === 'digital' ? undefined : ramsOf(machine, system);
   const end = setupMeasure(machine.machine?.gaugeEnd, 'stress', unit);
   const division = setupMeasure(machine.machine?.gaugeDivision, 'stress', unit);
   const found: Finding[] = [];

@@ -14,7 +14,7 @@ import { beamFindings, machineFindings, productFinding, stripFindings } from './
 import { crackSays, cracksOf } from './crack';
 import { type Gauge, gaugeOf, loadRead, recordOf } from './gauge';
 import type { ThreeEdgeInput } from './input';
-import { fastParts, holdFindings, rateFindings } from './loading';
+import { holdFindings, rateFindings, ratesIn } from './loading';
 import { loadsOf, type PipeLoads, UNITS_OF } from './loads';
 import { pictureOf } from './picture';
 import { sizeFindings } from './sizes';
@@ -72,7 +72,7 @@ export function compute(input: ThreeEdgeInput, setup: RunSetup): Outcome {
   let fast = false;
   if (!loads) findings.push(productFinding());
   else {
-    const parts = fastParts(log, loads, limits, system);
+    const parts = ratesIn(log, loads, limits, system, sheet);
     fast = parts.length > 0;
     findings.push(
       ...stripFindings(input, loads, limits),

@@ -1,22 +1,43 @@
 import { isWithin, type LimitId, type Limits } from '../../limits';
-import { streamedTooFast, type TooFast, tooFast } from '../../pipe/rates';
-import { type Exact, plainOf } from '../../quantity';
-import { type Finding, finding } from '../../working';
+import { fastestOf, type Rise, risesOf, streamedRises } from '../../pipe/rates';
+import { type Exact, exact, plainOf } from '../../quantity';
+import { type Finding, finding, ourChoice, type Sheet, standard } from '../../working';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import type { PipeRecord } from './gauge';
 import type { ThreeEdgeInput } from './input';
 import { type PipeLoads, UNITS_OF } from './loads';
 
-/** Where it was loaded too fast, by its record or what was read at times. */
-export function fastParts(
+/** How fast it was loaded at its fastest in each part, with a line each, and where that was too fast. */
+export function ratesIn(
   record: PipeRecord | undefined,
   { rates }: PipeLoads,
   limits: Limits,
   system: ThreeEdgeInput['system'],
-): TooFast[] {
+  sheet: Sheet,
+): Rise[] {
   if (!record) return [];
-  return record.streamed ? streamedTooFast(record.log, rates, limits, system) : tooFast(record.log, rates);
+  const allowed = record.streamed ? limits.number('teb.allowance', system).div(100).plus(1) : exact(1);
+  const fastest = fastestOf(
+    record.streamed ? streamedRises(record.log, rates, limits, system) : risesOf(record.log, rates),
+  );
+  for (const { part, from, to, rate } of fastest)
+    sheet.line({
+      symbol: part === 'first' ? 'q1' : 'q2',
+      name: `Fastest ${PARTS[part][1]}`,
+      ...(record.streamed
+        ? { formula: 'q', uses: { q: rate } }
+        : {
+            formula: '60 * (b - a) / t',
+            uses: { a: from.load, b: to.load, t: to.seconds.minus(from.seconds) },
+          }),
+      unit: UNITS_OF[system].rate,
+      source: record.streamed
+        ? ourChoice('line of least squares through some seconds of the record')
+        : standard('ASTM C497/C497M'),
+      show: 4,
+    });
+  return fastest.filter(({ part, rate }) => rate.greaterThan(rates[part].times(allowed)));
 }
 
 const PARTS = {
@@ -26,7 +47,7 @@ const PARTS = {
 
 /** What is said of the rates: a load that was put on too fast reads high, so that it can fail a pipe and pass none. */
 export function rateFindings(
-  parts: readonly TooFast[],
+  parts: readonly Rise[],
   { rates }: PipeLoads,
   limits: Limits,
   system: ThreeEdgeInput['system'],

@@ -4,7 +4,7 @@ import { readRows } from '@/core/methods/picture-rows';
 import type { BenchProps } from '../kit';
 
 const WIDE = 560;
-const HIGH = 118;
+const HIGH = 124;
 const LEFT = 10;
 const MONTHS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'] as const;
 const SHAPE: Readonly<Record<string, string>> = { meets: '✓', fails: '✕', again: '↻', open: '…' };
@@ -76,7 +76,7 @@ export function PipeYearBench({ picture: { values } }: BenchProps) {
         <text x={LEFT + 9 * month + 4} y={14} fontSize={11} fill={palette.text.secondary}>
           called for
         </text>
-        {own.map(({ day, mark, said, whole, retestOf }) => (
+        {own.map(({ day, mark, said, whole, retestOf }, place) => (
           <g key={mark}>
             <text
               x={x(day)}
@@ -95,7 +95,7 @@ export function PipeYearBench({ picture: { values } }: BenchProps) {
             </text>
             <text
               x={x(day)}
-              y={36}
+              y={place % 2 === 0 ? 42 : 30}
               fontSize={11}
               textAnchor="middle"
               fill={palette.text.primary}
@@ -105,11 +105,11 @@ export function PipeYearBench({ picture: { values } }: BenchProps) {
             </text>
           </g>
         ))}
-        {readRows(values.counts).map(([day = '', made = '']) => (
+        {readRows(values.counts).map(([day = '', made = ''], place) => (
           <text
             key={day}
             x={x(day)}
-            y={110}
+            y={place % 2 === 0 ? 106 : 118}
             fontSize={11}
             textAnchor="middle"
             fill={palette.text.secondary}

@@ -76,7 +76,7 @@ function Followed({
       >
         {down ? 'The line to the machine is down: what stands here is old.' : wordsOf(view, machine)}
       </Typography>
-      <LoadBoard marks={marks} points={state.curve} force={unit} live />
+      <LoadBoard marks={marks} points={state.curve} force={unit} live={phase !== 'waiting'} />
       <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', mt: 1 }}>
         <Button variant="outlined" onClick={() => note('hairline')}>
           First hairline now

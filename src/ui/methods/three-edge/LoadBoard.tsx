@@ -68,7 +68,7 @@ export function LoadBoard({
           parsing: false,
           scales: {
             x: { ...base.scales.x, type: 'linear', min: 0, title: { display: true, text: 's' } },
-            y: { ...base.scales.y, min: 0, max: top, title: { display: true, text: force } },
+            y: { ...base.scales.y, min: 0, suggestedMax: top, title: { display: true, text: force } },
           },
           plugins: {
             ...base.plugins,

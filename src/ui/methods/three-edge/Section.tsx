@@ -1,5 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
+import { useId } from 'react';
 
 interface SectionProps {
   readonly shape: string | null;
@@ -15,7 +16,10 @@ interface SectionProps {
   readonly unit: string;
 }
 
-const WIDE = 260;
+const WIDE = 250;
+/** The strips once more, so many times as large. */
+const LARGER = 4;
+const CLOSE = { wide: 150, high: 120 };
 const HIGH = 300;
 const AIR = 26;
 
@@ -26,6 +30,7 @@ const arch = (cx: number, bottom: number, w: number, h: number): string =>
 /** A pipe on its strips under its beam, everything in one scale: the strips as they are set, and how far apart they may stand. */
 export function Section(props: SectionProps) {
   const { palette } = useTheme();
+  const id = useId();
   const { shape, span, rise, wall, apart, least, most, off, beamWide, beamHigh, unit } = props;
   const inch = unit === 'in' ? 1 : 25.4;
   const inside = span ?? 36 * inch;
@@ -93,48 +98,50 @@ export function Section(props: SectionProps) {
         : `${least} to ${Number(most.toFixed(2))} ${unit}`;
   return (
     <svg
-      viewBox={`0 0 ${WIDE} ${HIGH}`}
-      width={WIDE}
+      viewBox={`0 0 ${WIDE + CLOSE.wide} ${HIGH}`}
+      width={WIDE + CLOSE.wide}
       height={HIGH}
       role="img"
       aria-label={`Pipe on its strips, to scale${apart === null ? '' : `: strips ${apart} ${unit} apart`}${allowed ? `, ${allowed} allowed` : ''}`}
     >
-      <rect
-        x={cx - (beamBroad / 2 - (off ?? 0)) * scale}
-        y={top - beamTall * scale}
-        width={beamBroad * scale}
-        height={beamTall * scale}
-        fill={palette.background.default}
-        stroke={palette.text.primary}
-      />
-      <line
-        x1={cx}
-        x2={cx}
-        y1={2}
-        y2={floor}
-        stroke={palette.text.secondary}
-        strokeDasharray="7 3 1.5 3"
-        strokeWidth={0.8}
-      />
-      {rings(false)}
-      {rings(true)}
-      {strip(-1)}
-      {strip(1)}
-      <rect
-        x={cx - (gap / 2 + 3 * stripWide) * scale}
-        y={floor - board * scale}
-        width={(gap + 6 * stripWide) * scale}
-        height={board * scale}
-        fill={palette.background.default}
-        stroke={palette.text.primary}
-      />
-      {most === null ? null : (
-        <path
-          d={`M ${cx - (most / 2) * scale} ${floor + 5} h ${most * scale}`}
-          stroke={palette.success.main}
-          strokeWidth={4}
+      <g id={id}>
+        <rect
+          x={cx - (beamBroad / 2 - (off ?? 0)) * scale}
+          y={top - beamTall * scale}
+          width={beamBroad * scale}
+          height={beamTall * scale}
+          fill={palette.background.default}
+          stroke={palette.text.primary}
         />
-      )}
+        <line
+          x1={cx}
+          x2={cx}
+          y1={2}
+          y2={floor}
+          stroke={palette.text.secondary}
+          strokeDasharray="7 3 1.5 3"
+          strokeWidth={0.8}
+        />
+        {rings(false)}
+        {rings(true)}
+        {strip(-1)}
+        {strip(1)}
+        <rect
+          x={cx - (gap / 2 + 3 * stripWide) * scale}
+          y={floor - board * scale}
+          width={(gap + 6 * stripWide) * scale}
+          height={board * scale}
+          fill={palette.background.default}
+          stroke={palette.text.primary}
+        />
+        {most === null ? null : (
+          <path
+            d={`M ${cx - (most / 2) * scale} ${floor + 5} h ${most * scale}`}
+            stroke={palette.success.main}
+            strokeWidth={4}
+          />
+        )}
+      </g>
       <text x={cx} y={cy - 6} fontSize={12} textAnchor="middle" fill={palette.text.primary} className="mono">
         {span === null ? '' : `${span} ${unit}${rise === null ? '' : ` × ${rise}`}`}
       </text>
@@ -157,6 +164,33 @@ export function Section(props: SectionProps) {
         className="mono"
       >
         {`${apart === null ? '' : `${bad ? '✕ ' : '✓ '}strips ${apart} ${unit}`}${allowed ? `${apart === null ? 'strips' : ','} ${allowed} allowed` : ''}`}
+      </text>
+      <svg
+        x={WIDE}
+        y={HIGH - AIR - CLOSE.high}
+        width={CLOSE.wide}
+        height={CLOSE.high}
+        viewBox={`${cx - CLOSE.wide / LARGER / 2} ${floor + 7 - CLOSE.high / LARGER} ${CLOSE.wide / LARGER} ${CLOSE.high / LARGER}`}
+        aria-hidden="true"
+      >
+        <use href={`#${id}`} />
+      </svg>
+      <rect
+        x={WIDE}
+        y={HIGH - AIR - CLOSE.high}
+        width={CLOSE.wide - 1}
+        height={CLOSE.high}
+        fill="none"
+        stroke={palette.divider}
+      />
+      <text
+        x={WIDE + CLOSE.wide / 2}
+        y={HIGH - AIR - CLOSE.high - 5}
+        fontSize={11}
+        textAnchor="middle"
+        fill={palette.text.secondary}
+      >
+        strips, larger
       </text>
     </svg>
   );
