@@ -179,7 +179,7 @@ function readingsOf(pipe: Drawn, product: Product): Readings {
 function absorptionOf(from: DateTime, dry: number, wet: number | null): Readings {
   const at = (hours: number): string => from.plus({ hours }).toISO() ?? '';
   const begun = {
-    ...{ piece: 'sound', thickness: '3.5', balance: 'BL-02', oven: 'OV-01', temperature: '230', inAt: at(0) },
+    ...{ piece: 'sound', thickness: '3.5', balance: 'BL-03', oven: 'OV-01', temperature: '230', inAt: at(0) },
   };
   if (wet === null) return begun;
   const weighed = [

@@ -34,6 +34,8 @@ import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
 import { LIMITS as MOULDING } from '../methods/moulding/limits';
 import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
 import { LIMITS as PIPE_ABSORPTION } from '../methods/pipe-absorption/limits';
+import { LIMITS as PIPE_CORE } from '../methods/pipe-core/limits';
+import { LIMITS as PIPE_JOINT } from '../methods/pipe-joint/limits';
 import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
 import { LIMITS as PULL } from '../methods/pull/limits';
@@ -97,6 +99,8 @@ export const REGISTER = {
   ...POINT_LOAD,
   ...PIPE,
   ...PIPE_ABSORPTION,
+  ...PIPE_CORE,
+  ...PIPE_JOINT,
   ...ROCK_COMPRESSION,
   ...ROCK_WATER,
   ...SITE_FACTOR,

@@ -42,6 +42,9 @@ import { moulding } from './moulding';
 import { notchedBeam } from './notched-beam';
 import { ovenDrying } from './oven-drying';
 import { pipeAbsorption } from './pipe-absorption';
+import { pipeCore } from './pipe-core';
+import { pipeJoint } from './pipe-joint';
+import { pipePermeability } from './pipe-permeability';
 import { pipeYear } from './pipe-year';
 import { pointLoad } from './point-load';
 import { prismBuilding } from './prism-building';
@@ -151,6 +154,9 @@ const REGISTRY = {
   'three-edge': threeEdge,
   'pipe-year': pipeYear,
   'pipe-absorption': pipeAbsorption,
+  'pipe-core': pipeCore,
+  'pipe-joint': pipeJoint,
+  'pipe-permeability': pipePermeability,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

@@ -43,6 +43,13 @@ describe('a stand-in press for pipe', () => {
     expect(last?.load).toBeLessThan(0.9 * 220);
     press.run(60);
     expect(press.trueForce).toBeCloseTo(0.62 * 220, 3);
+    press.release();
+    press.run(5);
+    expect(press.trueForce).toBe(0);
+    // What is broken bears no more than what is left of it.
+    press.pump(900);
+    press.run(60);
+    expect(press.trueForce).toBeCloseTo(0.62 * 220, 3);
   });
   it('is unloaded by its valve; its crack stays; another pipe has none', () => {
     const press = pressed(400, 30);

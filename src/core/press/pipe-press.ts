@@ -106,7 +106,11 @@ export class PipePress {
     this.flow += ((this.wanted - this.flow) * DT) / LAG_S;
     if (!this.piece) return;
     if (this.ended) {
-      this.load = Math.max(LEFT * this.piece.splits, this.load * (1 - FALLS * DT));
+      const rest = LEFT * this.piece.splits;
+      this.load =
+        this.load > rest
+          ? Math.max(rest, this.load * (1 - FALLS * DT))
+          : Math.min(rest, this.load + this.flow * SOFTER[2] * DT);
       return;
     }
     const state = this.load >= this.opens ? 2 : this.load >= HAIRLINE * this.opens ? 1 : 0;

@@ -11,8 +11,8 @@ const KeepRecords = dynamic(() => import('../temperature/KeepRecord').then((all)
 const SpacerView = dynamic(() => import('../press/SpacerView').then((all) => all.SpacerView));
 
 /** What stands above the readings of a step: wanted before the first of them is taken. */
-export function leadOf({ method }: MethodFolder, step: string): ComponentType<InstrumentProps> | null {
-  return method.press?.steps.load === step ? LiveLead : null;
+export function leadOf({ method, leads }: MethodFolder, step: string): ComponentType<InstrumentProps> | null {
+  return leads?.[step] ?? (method.press?.steps.load === step ? LiveLead : null);
 }
 
 /** Instruments that stand below the readings of a step, by the step's name. */

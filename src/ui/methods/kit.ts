@@ -52,6 +52,8 @@ export interface MethodFolder {
   readonly Bench: ComponentType<BenchProps>;
   /** Instruments that belong to this method alone, by the step they stand at. */
   readonly instruments?: Readonly<Record<string, ComponentType<InstrumentProps>>>;
+  /** Those of them that stand above the readings of their step: what is watched while they are taken. */
+  readonly leads?: Readonly<Record<string, ComponentType<InstrumentProps>>>;
   /** How a specimen looks that a simulated press broke, for tests that ask how it broke. */
   readonly Broken?: ComponentType<BrokenProps>;
   /** How the results of a set are drawn, where they are more than a few numbers. */

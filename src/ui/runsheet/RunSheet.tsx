@@ -93,7 +93,7 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
           />
         </Paper>
         <Paper sx={{ p: 2, order: { xs: 0, md: 0 } }}>
-          {instruments.length > 0 && !benchStays ? null : (
+          {(instruments.length > 0 || (Lead && data.state === 'open')) && !benchStays ? null : (
             <Bench picture={outcome.picture} take={readOnly ? undefined : run.readings.save} />
           )}
           {step ? (

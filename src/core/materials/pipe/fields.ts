@@ -122,6 +122,17 @@ export class Asked extends RunInput {
   })
   footLoad?: string;
 
+  @MeasureField({
+    label: 'Strength of its concrete',
+    dimension: 'stress',
+    unit: { US: 'psi', SI: 'MPa' },
+    step: { US: '10', SI: '0.1' },
+    possible: { US: ['500', '20000'], SI: ['3', '140'] },
+    help: 'As its class has it: 4,000, 5,000 or 6,000 psi. Cores are held against it.',
+    example: { US: '5,000 psi', SI: '35 MPa' },
+  })
+  specifiedStrength?: string;
+
   @ChoiceField({
     label: 'Absorption by',
     options: [

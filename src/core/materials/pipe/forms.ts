@@ -4,4 +4,5 @@ import type { Form } from '../../material/contract';
 export const FORMS: readonly Form[] = [
   { id: 'pipe', text: 'Pipe', letter: 'P' },
   { id: 'pipe-wall', text: 'Piece of the wall', letter: 'W' },
+  { id: 'pipe-core', text: 'Core of the wall', letter: 'C', ends: ['bonded', 'pads'] },
 ];

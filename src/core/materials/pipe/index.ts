@@ -80,6 +80,21 @@ export const pipe: Material = {
       event: 'received',
       register: ofPipe,
     },
+    {
+      id: 'cores',
+      begin: 'Core it',
+      title: 'Cores of its wall',
+      intro:
+        'One of a group; where it is low another of the same pipe. No wider than the wall that is left, or it is shorter than wide. Locate the cage first.',
+      done: 'They are registered.',
+      countHelp: 'At most 6 at once.',
+      usual: 1,
+      most: 6,
+      place: 'Where in the pipe',
+      forms: () => ['pipe-core'],
+      event: 'drilled',
+      register: ofPipe,
+    },
   ],
   plan: ({ drawn }) =>
     drawn === 'parts'

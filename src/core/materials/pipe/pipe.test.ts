@@ -104,3 +104,31 @@ it('the pipes of a year stand together', () => {
   expect(says(sample('b', 'does not meet'), sample('c', 'does not meet', 'b'))).toBe('does not meet');
   expect(says(sample('a', 'not yet determinable'))).toBe('not yet determinable');
 });
+
+// ASTM C76 (from memory): cores are another way, and decide where no pipe was loaded.
+it('the cores of a group say what comes next', () => {
+  const cored = (
+    mark: string,
+    ...states: readonly SampleOfLot['verdicts'][number]['state'][]
+  ): SampleOfLot => ({
+    ...{ label: mark, about: { mark }, results: [], found: {}, tested: ['pipe-core'] },
+    verdicts: states.map((state) => ({ title: 'Core of the wall', state, method: 'pipe-core' })),
+  });
+  const says = (...samples: readonly SampleOfLot[]) =>
+    pipe.across?.(samples, {
+      ...{ mode: 'half-even', system: 'US', limits: new Limits(), asked: {}, tests: [] },
+    });
+  expect(says(cored('a', 'meets'))?.verdict?.state).toBe('meets');
+  expect(says(cored('a', 'does not meet'))?.verdict?.sentence).toContain('core a again');
+  expect(says(cored('a', 'does not meet', 'does not meet'))?.verdict?.sentence).toContain(
+    'draw 2 more pipes',
+  );
+  const loaded = {
+    ...cored('b', 'does not meet'),
+    verdicts: [{ title: 'x', state: 'meets', method: 'three-edge' } as const],
+  };
+  expect(says(loaded, cored('a', 'does not meet'))).toMatchObject({
+    verdict: { state: 'meets' },
+    remarks: ['Cores: core a again, the same pipe.'],
+  });
+});

@@ -77,8 +77,9 @@ export class ProbeRow extends RowInput {
   @ChoiceField({
     label: 'Leaf gauge',
     required: true,
+    help: 'A sixteenth of an inch [1.5 mm] deep, without force.',
     options: [
-      { value: 'enters', label: 'Goes in 1/16 in [1.5 mm]' },
+      { value: 'enters', label: 'Goes in' },
       { value: 'not', label: 'Does not' },
     ],
     example: 'enters',

@@ -1,8 +1,8 @@
 'use client';
 import { Box, Typography } from '@mui/material';
 import { readRows } from '@/core/methods/picture-rows';
+import { CoreDrawing } from '../../drawings/CoreDrawing';
 import type { BenchProps } from '../kit';
-import { CoreDrawing } from './CoreDrawing';
 import { type Drawn, EndProfile } from './EndProfile';
 
 /** The profiles that a picture carries: the line of each, and its points. */

@@ -38,12 +38,15 @@ function Followed({
   const shown = (value: number): string =>
     unit === 'lbf' ? withThousands(String(Math.round(value / 10) * 10)) : value.toFixed(1);
   const phase = view?.phase ?? 'waiting';
-  const told = useRef<PipePhase>('waiting');
+  const heard = state.last !== null;
+  const told = useRef<PipePhase | null>(null);
   useEffect(() => {
+    if (!heard) return;
     const pitch = PITCH[phase];
-    if (pitch && told.current !== phase) signal(pitch, 0.15);
+    // What it was in already, when this step was opened, is no news.
+    if (pitch && told.current !== null && told.current !== phase) signal(pitch, 0.15);
     told.current = phase;
-  }, [phase]);
+  }, [phase, heard]);
   const note = (field: string): void => run.readings.save(field, shown(load));
   const end = (ended: 'peak' | 'stopped'): void => {
     const record = feed.record.current;
@@ -61,13 +64,13 @@ function Followed({
     <Box
       component="section"
       aria-label={`${machine} live`}
-      sx={{ mt: 2, borderTop: 1, borderColor: 'divider', pt: 1.5 }}
+      sx={{ mb: 2, borderBottom: 1, borderColor: 'divider', pb: 1.5 }}
     >
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'baseline' }}>
-        <Figure label={`Load, ${unit}`} text={shown(load)} />
+        <Figure label={`Load, ${unit}`} text={heard ? shown(load) : '…'} />
         <Figure label={`Rate, ${unit}/min`} text={view && phase !== 'waiting' ? shown(view.rate) : '…'} />
         <Figure label="At most now" text={view?.most ? shown(view.most) : 'none'} />
-        <Figure label="Peak held" text={shown(view?.peak ?? 0)} />
+        <Figure label="Peak held" text={heard ? shown(view?.peak ?? 0) : '…'} />
         <Figure label={comesNext(view)[0]} text={comesNext(view)[1]} />
       </Box>
       <Typography

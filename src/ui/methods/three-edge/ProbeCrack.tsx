@@ -60,7 +60,7 @@ export function ProbeCrack(props: InstrumentProps) {
       <Box
         component="section"
         aria-label="Probe the crack"
-        sx={{ mt: 2, borderTop: 1, borderColor: 'divider', pt: 1.5 }}
+        sx={{ mb: 2, borderBottom: 1, borderColor: 'divider', pb: 1.5 }}
       >
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', mb: 1 }}>
           <ToggleButtonGroup

@@ -9,7 +9,7 @@ import { ProbeCrack } from './ProbeCrack';
 const FOLDER = wholeFolder({
   method: threeEdge,
   Bench: ThreeEdgeBench,
-  instruments: { load: LivePipe, crack: ProbeCrack, end: LivePipe },
+  leads: { load: LivePipe, crack: ProbeCrack, end: LivePipe },
 });
 
 export function InThreeEdge({ children }: PropsWithChildren) {

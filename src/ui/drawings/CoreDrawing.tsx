@@ -1,6 +1,6 @@
 'use client';
 import { useTheme } from '@mui/material';
-import { failurePath } from '../../drawings/failure-path';
+import { failurePath } from './failure-path';
 
 /** A core between its platens, in its own proportions, with how it failed drawn over it. */
 export function CoreDrawing({

@@ -1,0 +1,259 @@
+// @vitest-environment jsdom
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { complete } from '@/core/methods/complete';
+import { threeEdge } from '@/core/methods/three-edge';
+import { usableInput } from '@/core/methods/validate';
+import { LineOfFrame } from '@/testing/line-of-frame';
+import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
+import { useRun } from '../../runsheet/use-run';
+import { Barrel } from './Barrel';
+import { ThreeEdgeBench } from './Bench';
+import { cracksOf } from './cracks';
+import { LivePipe } from './LivePipe';
+import { ProbeCrack } from './ProbeCrack';
+import { Section } from './Section';
+
+vi.mock('../../charts/Line', () => ({
+  Line: (props: { 'aria-label': string }) => <div role="img" aria-label={props['aria-label']} />,
+}));
+
+let asked: readonly Asked[] = [];
+const saved = (): Record<string, string> =>
+  Object.fromEntries(
+    savedReadings(asked.filter(({ useCase }) => useCase === 'save-readings')).map(({ field, text }) => [
+      field,
+      text,
+    ]),
+  );
+beforeEach(() => {
+  localStorage.clear();
+  LineOfFrame.newest = undefined;
+  vi.stubGlobal('EventSource', LineOfFrame);
+  asked = standInServer();
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+// 24 in, class III, 8 ft: 21,600 lbf, 96.08 kN; three quarters of it 72.06 kN.
+const FACTS = { design: 'c76-III', span: '24 in', joint: 'plain', overall: '8 ft', wallLetter: 'B' };
+function Live({
+  readings = {},
+  Instrument = LivePipe,
+}: {
+  readonly readings?: Readonly<Record<string, string>>;
+  readonly Instrument?: typeof LivePipe;
+}) {
+  const data = sheetData({
+    method: 'three-edge',
+    readings: { machine: 'PB-9', ...readings },
+    setup: {
+      equipment: [{ number: 'PB-9', kind: 'pipe press', name: 'Frame', live: true as const }],
+      facts: FACTS,
+    },
+  });
+  const run = useRun(data, Date.UTC(2031, 5, 12));
+  return <Instrument run={run} data={data} readOnly={false} />;
+}
+const followed = async (props: Parameters<typeof Live>[0] = {}) => {
+  await opened(
+    'three-edge',
+    <div>
+      <p>open</p>
+      <Live {...props} />
+    </div>,
+  );
+  await waitFor(() => expect(LineOfFrame.newest?.url).toContain('/api/press/PB-9'));
+};
+const sent = (...told: Parameters<LineOfFrame['send']>) => act(async () => LineOfFrame.newest?.send(...told));
+/** Fifty readings a second from a load to another at so many kN a minute. */
+const ramp = (from: number, to: number, rate: number): number[] => {
+  const count = Math.round((Math.abs(to - from) / rate) * 60 * 50);
+  return Array.from({ length: count }, (_, place) => from + ((to - from) * (place + 1)) / count);
+};
+const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+
+describe('a pipe that is followed live', () => {
+  it('is told both rates, and takes the loads off the gauge by one press each', async () => {
+    await followed();
+    await sent(1, [0, 0.1]);
+    await screen.findByText(/^Following PB-9/u);
+    const first = ramp(0, 60, 240);
+    await sent(3, first);
+    await screen.findByText('First rate.');
+    const soon = ramp(60, 70, 240);
+    await sent(3 + first.length, soon);
+    await screen.findByText(/Get ready/u);
+    const second = ramp(70, 96.2, 40);
+    await sent(3 + first.length + soon.length, second);
+    await screen.findByText(/^Design load: stop, hold/u);
+    press('Probed, not the crack');
+    press('First hairline now');
+    // 96.2 kN.
+    await waitFor(() => expect(saved()).toMatchObject({ sound: '21,630', hairline: '21,630' }));
+    press('Stopped unbroken');
+    await waitFor(() => expect(saved()).toMatchObject({ most: '21,630', ended: 'stopped' }));
+    const rows = (saved().trace ?? '').split('\n').map((row) => row.split(' ').map(Number));
+    expect(rows.length).toBeGreaterThan(60);
+    expect(rows.every(([at = 0], place) => place === 0 || at > (rows[place - 1]?.[0] ?? 0))).toBe(true);
+  });
+  it('says that it is too fast in either part, and when the line is down', async () => {
+    await followed();
+    await sent(1, [0, ...ramp(0, 40, 290)]);
+    await screen.findByText('Too fast for the first rate: ease the pump.');
+    await act(async () => LineOfFrame.newest?.onerror?.());
+    await screen.findByText('The line to the machine is down: what stands here is old.');
+    cleanup();
+    await followed();
+    await sent(1, [0, ...ramp(0, 74, 200), ...ramp(74, 86, 90)]);
+    await screen.findByText(/^Too fast past three quarters/u);
+  });
+  it('works the pump of a stand-in', async () => {
+    await followed();
+    await sent(1, [0, 0], false);
+    expect(screen.queryByRole('button', { name: 'Pump' })).toBeNull();
+    await sent(3, [0, 0]);
+    await screen.findByText(/^A stand-in press/u);
+    // Four fifths of a quarter more than the first rate, 60,000 lbf/min: that rate, in kN.
+    press('Pump');
+    await waitFor(() =>
+      expect(asked.at(-1)).toMatchObject({
+        useCase: 'pump-frame',
+        data: { runId: 'run-1', what: 'flow', times: 1 },
+      }),
+    );
+    expect(Number(asked.at(-1)?.data.rate)).toBeCloseTo(266.9, 1);
+    press('Hold');
+    await waitFor(() => expect(asked.at(-1)?.data).toMatchObject({ what: 'flow', rate: 0 }));
+    fireEvent.click(screen.getByRole('switch'));
+    press('Hold');
+    await waitFor(() => expect(asked.at(-1)?.data).toMatchObject({ times: 10 }));
+    for (const [name, what] of [
+      ['Set the pipe', 'place'],
+      ['Open the valve', 'release'],
+    ] as const) {
+      press(name);
+      await waitFor(() => expect(asked.at(-1)?.data).toMatchObject({ runId: 'run-1', what }));
+    }
+  });
+  it('is not there for a machine without a line, or a pipe without loads', async () => {
+    await opened(
+      'three-edge',
+      <div>
+        <p>open</p>
+        <Live readings={{ machine: 'PB-8' }} />
+      </div>,
+    );
+    expect(screen.queryByRole('region')).toBeNull();
+  });
+});
+
+const probed = (...at: readonly (readonly [at: number, enters: boolean])[]): Record<string, string> =>
+  Object.fromEntries(
+    at.flatMap(([place, enters], order) => [
+      [`probes/p${order}/at`, String(place)],
+      [`probes/p${order}/enters`, enters ? 'enters' : 'not'],
+      [`probes/p${order}/where`, 'invert'],
+    ]),
+  );
+
+describe('a crack that is probed', () => {
+  it('says where to probe on, and that it is the crack the moment the places make it', async () => {
+    await followed({
+      Instrument: ProbeCrack,
+      readings: probed([20, true], [24, true], [28, true], [32, true]),
+    });
+    await screen.findByText('It cannot be told yet: probe where the arrows are.');
+    expect(screen.getByRole('img', { name: /invert: 4 probes, probe on/u })).toBeDefined();
+    cleanup();
+    await followed({
+      Instrument: ProbeCrack,
+      readings: probed([20, true], [23, true], [26, true], [29, true], [32, true]),
+    });
+    await screen.findByText(/^It is the crack: over a foot/u);
+  });
+  it('takes a place by a tap, and the answer of the leaf by a press', async () => {
+    await followed({ Instrument: ProbeCrack });
+    const barrel = screen.getByRole('img', { name: /^Barrel unrolled, 96 in long\. Nothing probed yet/u });
+    vi.spyOn(barrel, 'getBoundingClientRect').mockReturnValue({ left: 0, width: 620 } as DOMRect);
+    // A quarter of the way from the spigot: 96 + 512/4.
+    fireEvent.click(barrel, { clientX: 96 + 128 });
+    await screen.findByText('24 in: the leaf');
+    press('Goes in');
+    await waitFor(() => expect(Object.values(saved())).toEqual(['24', 'enters', 'invert']));
+    fireEvent.click(barrel, { clientX: 96 + 128 });
+    press('Not here');
+    expect(screen.queryByText('24 in: the leaf')).toBeNull();
+  });
+});
+
+describe('what is drawn of a pipe', () => {
+  it('a section says how far its strips stand apart, and whether they may', () => {
+    const section = (apart: number) =>
+      render(
+        <Section
+          {...{ shape: 'round', span: 24, rise: null, wall: 3, apart, least: 1, most: 2, off: 0.125 }}
+          {...{ beamWide: 8, beamHigh: 12, unit: 'in' }}
+        />,
+      );
+    section(1.5);
+    expect(screen.getByText('✓ strips 1.5 in, 1 to 2 in allowed')).toBeDefined();
+    cleanup();
+    section(2.25);
+    expect(screen.getByText('✕ strips 2.25 in, 1 to 2 in allowed')).toBeDefined();
+  });
+  it.each(['round', 'arch', 'flat', 'upright', null])(
+    'a pipe of the shape %s stands above its strips',
+    (shape) => {
+      const { container } = render(
+        <Section
+          {...{ shape, span: 60, rise: 38, wall: null, apart: null, least: null, most: null, off: null }}
+          {...{ beamWide: null, beamHigh: null, unit: 'in' }}
+        />,
+      );
+      expect(container.innerHTML).not.toContain('NaN');
+    },
+  );
+  it('the bench draws what its method computes, from nothing to all of it', () => {
+    const method = complete(threeEdge);
+    for (const system of ['US', 'SI'] as const) {
+      const { input, setup } = method.example(system);
+      const whole = method.compute(usableInput(method, input).input as never, setup).picture;
+      const { container } = render(<ThreeEdgeBench picture={whole} />);
+      expect(screen.getByText('It is the crack')).toBeDefined();
+      expect(container.innerHTML).not.toContain('NaN');
+      expect(cracksOf(whole.values.cracks)[0]?.probes).toHaveLength(6);
+      cleanup();
+      const none = method.compute(usableInput(method, { system }).input as never, {}).picture;
+      render(<ThreeEdgeBench picture={none} />);
+      expect(screen.getByText(/^Its loads stand here once class/u)).toBeDefined();
+      cleanup();
+    }
+  });
+  it('a barrel joins places that are near enough, and not across one where the leaf does not go in', () => {
+    const { container } = render(
+      <Barrel
+        long={96}
+        unit="in"
+        gap={3}
+        cracks={[
+          {
+            ...{ where: 'crown', says: 'it is not', run: null, next: [] },
+            probes: [
+              { at: 20, enters: true },
+              { at: 23, enters: true },
+              { at: 26, enters: false },
+              { at: 30, enters: true },
+              { at: 36, enters: true },
+            ],
+          },
+        ]}
+      />,
+    );
+    expect(container.querySelectorAll('line[stroke-width="4"]')).toHaveLength(1);
+    expect(container.querySelectorAll('line[stroke-width="2"]')).toHaveLength(1);
+    expect(container.querySelectorAll('circle')).toHaveLength(5);
+  });
+});
