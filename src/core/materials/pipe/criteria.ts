@@ -1,5 +1,5 @@
 import type { Criterion, CriterionLimit } from '../../acceptance/criterion';
-import { absorptionMost, COUNTS } from '../../methods/pipe-absorption/compute';
+import { absorptionMost, COUNTS } from '../../pipe/absorption';
 import { strengthOf } from '../../pipe/product';
 import { standard } from '../../working';
 

@@ -1,6 +1,6 @@
-import type { LimitAbout } from '../../acceptance/criterion';
 import type { DeriveAbout, Derived } from '../../acceptance/set-rule';
 import { isWithin, type LimitId, type Limits } from '../../limits';
+import { absorptionMost, COUNTS } from '../../pipe/absorption';
 import { type Exact, exact, plainOf } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
@@ -16,8 +16,6 @@ import { limitsOf, type RunSetup } from '../setup';
 import type { PipeAbsorptionInput } from './input';
 
 export const ABSORPTION = 'absorption of the wall';
-/** What counts of several pieces of one pipe. */
-export const COUNTS = 'absorption that counts';
 
 const C497 = standard('ASTM C497/C497M');
 
@@ -247,19 +245,6 @@ export function waits(input: PipeAbsorptionInput, setup: RunSetup): Wait[] {
       ...(state.dryAt === null ? {} : { done: at }),
     },
   ];
-}
-
-/** What it may be: as the owner asks, else by its method. */
-export function absorptionMost({
-  asked,
-  said,
-  limits,
-  system,
-}: Pick<LimitAbout, 'asked' | 'said' | 'limits' | 'system'>): Exact | undefined {
-  return (
-    asked('absorptionMost', 'percent') ??
-    limits.of(said('absorptionBy') === 'b' ? 'pipe-water.most-b' : 'pipe-water.most-a', system).high
-  );
 }
 
 /**

@@ -1,3 +1,4 @@
+import { COUNTS } from '../../pipe/absorption';
 import { standard } from '../../working';
 import type { Method, Step } from '../contract';
 import { exampleInput } from '../example';
@@ -5,7 +6,7 @@ import { asked } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitRows } from '../limit-rows';
 import type { RunSetup } from '../setup';
-import { ABSORPTION, COUNTS, compute, derives, isShort, waits } from './compute';
+import { ABSORPTION, compute, derives, isShort, waits } from './compute';
 import { PipeAbsorptionInput } from './input';
 import { LIMITS } from './limits';
 

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { Limits } from '../../limits';
+import { absorptionMost, COUNTS } from '../../pipe/absorption';
 import { exact } from '../../quantity';
 import { findMethod } from '../registry';
 import { usableInput } from '../validate';
-import { absorptionMost, COUNTS, derives } from './compute';
+import { derives } from './compute';
 
 const method = findMethod('pipe-absorption') as NonNullable<ReturnType<typeof findMethod>>;
 const day = Date.UTC(2031, 8, 18, 12);
