@@ -96,10 +96,6 @@ export const pipe: Material = {
       register: ofPipe,
     },
   ],
-  plan: ({ drawn }) =>
-    drawn === 'parts'
-      ? { count: 1, take: 1, why: 'A piece of the wall; another of the same pipe where it fails.' }
-      : { count: 1, take: 1, why: 'The pipe itself is loaded.' },
   sampleProblems: ({ mark, drawn, retestOf }, before): Record<string, string> => {
     if (before.some((each) => each.mark === mark))
       return { mark: 'This pipe is drawn already: another test of the same pipe is no retest.' };

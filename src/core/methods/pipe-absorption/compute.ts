@@ -84,6 +84,14 @@ export function compute(input: PipeAbsorptionInput, setup: RunSetup): Outcome {
       }),
     );
   else if (dry && wet) {
+    sheet.line({
+      symbol: 'Wd',
+      name: 'Dry mass, the lowest that counts',
+      formula: 'Wd',
+      uses: { Wd: dry },
+      unit: 'g',
+      source: C497,
+    });
     const value = sheet.line({
       symbol: 'Aw',
       name: 'Absorption, of the dry mass',

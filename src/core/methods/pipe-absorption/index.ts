@@ -72,7 +72,7 @@ const cool = (
 export const pipeAbsorption: Method<PipeAbsorptionInput> = {
   id: 'pipe-absorption',
   title: 'Absorption of the wall',
-  designations: [standard('ASTM C497/C497M', 'absorption')],
+  designations: [standard('ASTM C497/C497M')],
   runOn: 'specimen',
   forms: ['pipe-wall'],
   facts: { absorptionBy: asked('absorptionBy', { options: ['a', 'b'] }) },

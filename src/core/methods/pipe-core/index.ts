@@ -11,7 +11,7 @@ import { PipeCoreInput } from './input';
 export const pipeCore = pressed<PipeCoreInput>({
   id: 'pipe-core',
   title: 'Core of the wall',
-  designations: [standard('ASTM C497/C497M', 'cores'), standard('ASTM C42/C42M')],
+  designations: [standard('ASTM C497/C497M'), standard('ASTM C42/C42M')],
   forms: ['pipe-core'],
   facts: { ...PRODUCT_FACTS, specifiedStrength: specified('specifiedStrength') },
   yields: [{ quantity: STRENGTH, symbol: 'fc' }],

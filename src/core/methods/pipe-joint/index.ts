@@ -13,7 +13,7 @@ const PRESSED =
 export const pipeJoint: Method<PipeJointInput> = {
   id: 'pipe-joint',
   title: 'Water pressure',
-  designations: [standard('ASTM C497/C497M', 'hydrostatic'), standard('ASTM C443/C443M')],
+  designations: [standard('ASTM C497/C497M'), standard('ASTM C443/C443M')],
   runOn: 'specimen',
   forms: ['pipe'],
   spends: false,

@@ -12,7 +12,7 @@ import { limitsOf, type RunSetup } from '../setup';
 import { PipePermeabilityInput } from './input';
 
 const SEEN = 'drops on the outside';
-const C497 = standard('ASTM C497/C497M', 'permeability');
+const C497 = standard('ASTM C497/C497M');
 
 /**
  * Whether water comes through the wall of a pipe that stands filled.

@@ -17,7 +17,7 @@ const UNDER_LOAD =
 export const threeEdge: Method<ThreeEdgeInput> = {
   id: 'three-edge',
   title: 'Three-edge bearing',
-  designations: [standard('ASTM C497/C497M', 'three-edge bearing')],
+  designations: [standard('ASTM C497/C497M')],
   runOn: 'specimen',
   forms: ['pipe'],
   facts: {
