@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, expectAccessible, signedIn, take, toLot, toStep } from './helpers';
+import { choose, expectAccessible, perform, signedIn, take, toLot, toStep } from './helpers';
 
 test('a dolly is pulled by hand pump, its face painted, and the area has its verdict', async ({
   browser,
@@ -33,10 +33,14 @@ test('a dolly is pulled by hand pump, its face painted, and the area has its ver
   await expect(live.getByText('Following PT-01')).toBeVisible();
   await live.getByRole('button', { name: 'Hook on the dolly' }).click();
   await live.getByRole('slider', { name: 'Seconds a stroke' }).fill('6');
+  await live.getByRole('button', { name: 'Pump once' }).click();
+  await page.waitForTimeout(6_200);
+  // The others as the button makes them, on a stand-in whose time runs ten times as fast.
+  const runId = page.url().split('/').at(-1);
   for (let stroke = 0; stroke < 14; stroke += 1) {
     if (await live.getByText(/^It let go at/).isVisible()) break;
-    await live.getByRole('button', { name: 'Pump once' }).click();
-    await page.waitForTimeout(6_200);
+    await perform(page, 'pump-frame', { runId, what: 'stroke', seconds: 6, part: 1, times: 10 });
+    await page.waitForTimeout(750);
   }
   await expect(live.getByText(/^It let go at/)).toBeVisible();
   // The record says how fast it was; what it bore stands as force over the area of the core.

@@ -161,7 +161,7 @@ function readingsOf(pipe: Drawn, product: Product): Readings {
     ...(probes.length > 0
       ? {
           probes: probes.map(([at, enters], place) => ({
-            ...{ id: `p${place}`, at: String(at), enters: enters ? 'enters' : 'not', where: 'invert' },
+            ...{ id: `p${place}`, at: String(at), enters: enters ? 'yes' : 'no', where: 'invert' },
           })),
         }
       : {}),

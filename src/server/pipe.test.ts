@@ -79,7 +79,7 @@ async function pressed(mark: string, sound: number, most: number, more: object =
   const [specimen] = await specimenViews(site.db, [sampleId]);
   const { runId } = await act(startRun, { method: 'three-edge', specimenId: specimen?.id });
   const probes = [20, 23, 26, 29, 32].map((at, place) => ({
-    ...{ id: `p${place}`, at: String(at), enters: 'enters', where: 'invert' },
+    ...{ id: `p${place}`, at: String(at), enters: 'yes', where: 'invert' },
   }));
   await act(
     saveReadings,

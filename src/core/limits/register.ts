@@ -35,6 +35,7 @@ import { LIMITS as MOULDING } from '../methods/moulding/limits';
 import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
 import { LIMITS as PIPE_ABSORPTION } from '../methods/pipe-absorption/limits';
 import { LIMITS as PIPE_CORE } from '../methods/pipe-core/limits';
+import { LIMITS as PIPE_CYLINDERS } from '../methods/pipe-cylinders/limits';
 import { LIMITS as PIPE_JOINT } from '../methods/pipe-joint/limits';
 import { LIMITS as POINT_LOAD } from '../methods/point-load/limits';
 import { LIMITS as PRESS } from '../methods/press/limits';
@@ -100,6 +101,7 @@ export const REGISTER = {
   ...PIPE,
   ...PIPE_ABSORPTION,
   ...PIPE_CORE,
+  ...PIPE_CYLINDERS,
   ...PIPE_JOINT,
   ...ROCK_COMPRESSION,
   ...ROCK_WATER,

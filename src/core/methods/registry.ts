@@ -43,6 +43,7 @@ import { notchedBeam } from './notched-beam';
 import { ovenDrying } from './oven-drying';
 import { pipeAbsorption } from './pipe-absorption';
 import { pipeCore } from './pipe-core';
+import { pipeCylinders } from './pipe-cylinders';
 import { pipeJoint } from './pipe-joint';
 import { pipePermeability } from './pipe-permeability';
 import { pipeYear } from './pipe-year';
@@ -155,6 +156,7 @@ const REGISTRY = {
   'pipe-year': pipeYear,
   'pipe-absorption': pipeAbsorption,
   'pipe-core': pipeCore,
+  'pipe-cylinders': pipeCylinders,
   'pipe-joint': pipeJoint,
   'pipe-permeability': pipePermeability,
 } as const satisfies Record<string, Method>;

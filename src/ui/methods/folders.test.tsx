@@ -33,14 +33,14 @@ describe.each(METHODS.map((method) => [method.id as MethodId, method] as const))
       const folder = await folderOf(id);
       expect(folder.method.id).toBe(id);
       const steps = method.steps.map((step) => step.id);
-      for (const step of Object.keys(folder.instruments ?? {})) expect(steps).toContain(step);
+      for (const step of Object.keys({ ...folder.instruments, ...folder.leads })) expect(steps).toContain(step);
       const { press } = folder.method;
       if (press) {
         expect(leadOf(folder, press.steps.load)).not.toBeNull();
         expect(instrumentsOf(folder, press.steps.load)).toHaveLength(
           3 + (folder.instruments?.[press.steps.load] ? 1 : 0),
         );
-      } else for (const step of steps) expect(leadOf(folder, step)).toBeNull();
+      } else for (const step of steps) expect(leadOf(folder, step)).toBe(folder.leads?.[step] ?? null);
     });
     it('computes what the registry’s computes: nothing that holds for every test is left out', async () => {
       const folder = await folderOf(id);

@@ -85,6 +85,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'pull-off': dynamic(() => import('./pull-off').then((all) => all.InPullOff)),
   'three-edge': dynamic(() => import('./three-edge').then((all) => all.InThreeEdge)),
   'pipe-year': dynamic(() => import('./pipe-year').then((all) => all.InPipeYear)),
+  'pipe-cylinders': dynamic(() => import('./pipe-cylinders').then((all) => all.InPipeCylinders)),
   'pipe-joint': dynamic(() => import('./pipe-joint').then((all) => all.InPipeJoint)),
   'pipe-permeability': dynamic(() => import('./pipe-permeability').then((all) => all.InPipePermeability)),
   'pipe-core': dynamic(() => import('./pipe-core').then((all) => all.InPipeCore)),

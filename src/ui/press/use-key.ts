@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { isTyping } from '../keys';
 
 /**
- * A key that does one thing while it may: not while something is typed, and Enter not where it presses a button.
+ * A key that does one thing while it may: not while something is typed, and neither Enter nor blank where they press a button.
  * @param key a letter in lower case, or a named key
  */
 export function useKey(key: string, on: boolean, act: () => void): void {
@@ -14,7 +14,8 @@ export function useKey(key: string, on: boolean, act: () => void): void {
     const onKey = (event: KeyboardEvent): void => {
       const pressed = event.key.length === 1 ? event.key.toLowerCase() : event.key;
       if (pressed !== key || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (key === 'Enter' && (event.target as HTMLElement).closest('button, a, input')) return;
+      if ((key === 'Enter' || key === ' ') && (event.target as HTMLElement).closest('button, a, input'))
+        return;
       event.preventDefault();
       latest.current();
     };

@@ -116,7 +116,7 @@ export const pipe: Material = {
   lotProblems: ({ year }): Record<string, string> =>
     /^(?:19[9]\d|2[01]\d\d)$/u.test(String(year)) ? {} : { year: 'The year in four digits, as 2031.' },
   opens: () => [],
-  onLot: ['pipe-year'],
+  onLot: ['pipe-year', 'pipe-cylinders'],
   across,
   criteria: CRITERIA.map(({ id }) => id),
 };

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { computed, idsOf, lineOf } from '../../../testing/outcome';
+import { readRows } from '../../interchange/rows-csv';
 import { Limits } from '../../limits';
 import { exact, type System } from '../../quantity';
 import type { Outcome } from '../contract';
+import { fieldOf } from '../fields';
 import { findMethod } from '../registry';
 import type { LoadLogFacts } from '../setup';
 import { rockCompression as own } from '.';
@@ -302,4 +304,14 @@ describe('a group of cores', () => {
   it('of one core derives nothing', () => {
     expect(derived('90')).toMatchObject({ said: [], lines: [] });
   });
+});
+
+it('the dial comes from a file in µm', () => {
+  const field = fieldOf(own.Input, 'endReadings');
+  if (field?.kind !== 'rows') throw new Error('no rows');
+  const { rows } = readRows('scan,x_mm,y_um\n1A,0,0\n1A,13,18', field, { system: 'SI', zone: 'utc', now: 0 });
+  expect(rows.map(({ cells, errors }) => [cells.y, errors])).toEqual([
+    ['0 um', {}],
+    ['18 um', {}],
+  ]);
 });

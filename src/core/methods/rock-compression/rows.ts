@@ -39,7 +39,7 @@ export class EndRow extends RowInput {
     step: { US: '0.0001', SI: '0.001' },
     possible: { US: ['-0.1', '0.1'], SI: ['-2.5', '2.5'] },
     required: true,
-    also: { y: '', y_mm: 'mm', y_in: 'in' },
+    also: { y: '', y_mm: 'mm', y_in: 'in', y_um: 'um' },
     example: '',
   })
   y?: string;

@@ -18,7 +18,7 @@ export function cracksOf(input: ThreeEdgeInput, limits: Limits): CrackRead[] {
     const at = readMeasure(row, 'at')?.value.toNumber();
     return at === undefined || !row.enters
       ? []
-      : [{ where: row.where ?? '', at, enters: row.enters === 'enters' }];
+      : [{ where: row.where ?? '', at, enters: row.enters === 'yes' }];
   });
   return [...groupBy(read, ({ where }) => where)].map(([where, own]) => ({
     where,

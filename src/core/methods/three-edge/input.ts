@@ -53,14 +53,21 @@ export class LogRow extends RowInput {
     step: { US: '0.1', SI: '0.1' },
     required: true,
     help: 'From the first load.',
+    also: { t_s: 's' },
     example: '0',
   })
   seconds?: string;
 
-  @MeasureField({ label: 'Load', ...LOAD, help: 'What the gauge shows.', example: '0' })
+  @MeasureField({
+    label: 'Load',
+    ...LOAD,
+    help: 'What the gauge shows.',
+    also: { p_lbf: 'lbf', p_kn: 'kN' },
+    example: '0',
+  })
   load?: string;
 
-  @MeasureField({ label: 'or pressure', ...PRESSURE, example: '' })
+  @MeasureField({ label: 'or pressure', ...PRESSURE, also: { p_psi: 'psi', p_mpa: 'MPa' }, example: '' })
   pressure?: string;
 }
 
@@ -70,6 +77,7 @@ export class ProbeRow extends RowInput {
     label: 'From the spigot',
     ...lengthSpec(['0.5', '360'], ['10', '9000']),
     required: true,
+    also: { x_in: 'in', x_mm: 'mm' },
     example: { US: '31', SI: '800' },
   })
   at?: string;
@@ -78,13 +86,14 @@ export class ProbeRow extends RowInput {
     label: 'Leaf gauge',
     required: true,
     help: 'A sixteenth of an inch [1.5 mm] deep, without force.',
+    also: { yes: '' },
     options: [
-      { value: 'enters', label: 'Goes in' },
-      { value: 'not', label: 'Does not' },
+      { value: 'yes', label: 'Goes in' },
+      { value: 'no', label: 'Does not' },
     ],
-    example: 'enters',
+    example: 'yes',
   })
-  enters?: 'enters' | 'not';
+  enters?: 'yes' | 'no';
 
   @ChoiceField({
     label: 'Crack',
@@ -459,20 +468,20 @@ export class ThreeEdgeInput extends RunInput {
     help: 'At the highest load that was probed. Along the widest crack, no more than 3 in [75 mm] from one to the next, without force.',
     example: {
       US: [
-        ['31', 'enters', 'invert'],
-        ['34', 'enters', 'invert'],
-        ['37', 'enters', 'invert'],
-        ['40', 'enters', 'invert'],
-        ['43', 'enters', 'invert'],
-        ['46', 'not', 'invert'],
+        ['31', 'yes', 'invert'],
+        ['34', 'yes', 'invert'],
+        ['37', 'yes', 'invert'],
+        ['40', 'yes', 'invert'],
+        ['43', 'yes', 'invert'],
+        ['46', 'no', 'invert'],
       ],
       SI: [
-        ['800', 'enters', 'invert'],
-        ['875', 'enters', 'invert'],
-        ['950', 'enters', 'invert'],
-        ['1025', 'enters', 'invert'],
-        ['1100', 'enters', 'invert'],
-        ['1175', 'not', 'invert'],
+        ['800', 'yes', 'invert'],
+        ['875', 'yes', 'invert'],
+        ['950', 'yes', 'invert'],
+        ['1025', 'yes', 'invert'],
+        ['1100', 'yes', 'invert'],
+        ['1175', 'no', 'invert'],
       ],
     },
   })

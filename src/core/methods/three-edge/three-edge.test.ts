@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { criteriaOf } from '@/core/acceptance/criteria';
 import { evaluate } from '@/core/acceptance/evaluate';
+import { readRows } from '../../interchange/rows-csv';
 import { Limits } from '../../limits';
 import { exact, measureIn, parseMeasure, type UnitId, unitOf } from '../../quantity';
 import type { Outcome } from '../contract';
+import { fieldOf } from '../fields';
 import { findMethod } from '../registry';
 import type { RunSetup } from '../setup';
 import { usableInput } from '../validate';
@@ -46,7 +48,7 @@ const READ = {
   ended: 'peak',
   testedAt: '2031-09-16T10:40:00-04:00',
 };
-const CRACK = [0, 3, 6, 9, 12].map((at) => ({ at: String(at), enters: 'enters', where: 'invert' }));
+const CRACK = [0, 3, 6, 9, 12].map((at) => ({ at: String(at), enters: 'yes', where: 'invert' }));
 
 function tested(
   read: Readonly<Record<string, unknown>>,
@@ -210,7 +212,7 @@ describe('a pipe that is tested', () => {
     expect(fast('31,900').picture.values.judged).toBe('2031-09-16/M-7/fails//proof');
   });
   it('is not decided while the probes cannot tell: it says where to probe on', () => {
-    const probes = [0, 4, 8, 12].map((at) => ({ at: String(at), enters: 'enters', where: 'crown' }));
+    const probes = [0, 4, 8, 12].map((at) => ({ at: String(at), enters: 'yes', where: 'crown' }));
     const done = tested({ purpose: 'crack', sound: '32,400', probes, ended: 'stopped' });
     expect(done.findings.find(({ id }) => id === 'teb.probe-gap')?.action).toContain('2 in, 6 in, 10 in');
     expect(verdictsOf(done)).toEqual(['pipe-crack not yet determinable']);
@@ -306,4 +308,37 @@ it('a record of a recorder is held by its slope over some seconds', () => {
   expect(ids(tested({ trace: trace(11_200) }))).not.toContain('teb.second-rate');
   expect(ids(tested({ trace: trace(12_000) }))).toContain('teb.second-rate');
   expect(ids(tested({ trace: 'no numbers here' }))).toContain('teb.trace');
+});
+
+// The files that a plant keeps: places with yes and no, seconds with a load or a pressure.
+it.each([
+  [
+    'probes',
+    'x_in,yes\n31,yes\n34,no',
+    [
+      { at: '31 in', enters: 'yes' },
+      { at: '34 in', enters: 'no' },
+    ],
+  ],
+  [
+    'log',
+    't_s,P_lbf\n0,0\n30,15000',
+    [
+      { seconds: '0 s', load: '0 lbf' },
+      { seconds: '30 s', load: '15000 lbf' },
+    ],
+  ],
+  [
+    'log',
+    't_s,p_psi\n0,0\n30,260',
+    [
+      { seconds: '0 s', pressure: '0 psi' },
+      { seconds: '30 s', pressure: '260 psi' },
+    ],
+  ],
+])('%s come from a file: %j', (name, text, rows) => {
+  const field = fieldOf(method.Input, name);
+  if (field?.kind !== 'rows') throw new Error(name);
+  const read = readRows(text, field, { system: 'US', zone: 'utc', now: 0 });
+  expect(read.rows.map(({ cells }) => cells)).toEqual(rows);
 });

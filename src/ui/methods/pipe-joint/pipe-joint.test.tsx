@@ -91,6 +91,16 @@ it.each([
   expect(screen.getByText(says)).toBeDefined();
 });
 
+it('cylinders of a group stand beside one another', async () => {
+  const row = (mark: string, load: string) => ({ id: mark.toLowerCase(), mark, diameter1: '4', load });
+  await drawn(
+    'pipe-cylinders',
+    { cylinders: [row('A', '70000'), row('B', '50000')] },
+    { specifiedStrength: '5000 psi' },
+  );
+  expect(screen.getByRole('img', { name: '2 cylinders, 1 below what is specified' })).toBeDefined();
+});
+
 it('a piece of the wall shows its next weighing, then its boil', async () => {
   await drawn('pipe-absorption', { thickness: '2.5', inAt: at(0) }, { absorptionBy: 'a' });
   expect(screen.getByRole('table')).toBeDefined();

@@ -5,13 +5,14 @@ import type { PipePhase, PipeView } from '@/core/pipe/watch';
 import { convert, exact, withThousands } from '@/core/quantity';
 import { perform } from '../../api';
 import { timeNow } from '../../clock';
-import { signal } from '../../field/alarm';
+import { alarmWanted, signal, wantAlarm } from '../../field/alarm';
 import { Figure } from '../../parts/Figure';
 import { KnobList } from '../../parts/Knobs';
 import { useNotice } from '../../parts/Notice';
 import type { InstrumentProps } from '../kit';
 import { marksOf } from './Bench';
 import { LoadBoard, type Marks } from './LoadBoard';
+import { TapLoad } from './TapLoad';
 import { usePipeFeed } from './use-pipe-feed';
 
 /** The pipe as it is loaded: both rates, what comes next, and the loads taken off the gauge by one press each. */
@@ -19,7 +20,8 @@ export function LivePipe(props: InstrumentProps) {
   const { run, data, readOnly } = props;
   const machine = data.setup.equipment?.find(({ number }) => number === run.readings.values.machine);
   const marks = marksOf(run.live.outcome.picture.values);
-  if (readOnly || !machine?.live || !marks) return null;
+  if (readOnly || !machine || !marks) return null;
+  if (!machine.live) return <TapLoad {...props} marks={marks} key={machine.number} />;
   return <Followed {...props} machine={machine.number} marks={marks} key={machine.number} />;
 }
 
@@ -44,7 +46,7 @@ function Followed({
     if (!heard) return;
     const pitch = PITCH[phase];
     // What it was in already, when this step was opened, is no news.
-    if (pitch && told.current !== null && told.current !== phase) signal(pitch, 0.15);
+    if (pitch && told.current !== null && told.current !== phase && alarmWanted()) signal(pitch, 0.15);
     told.current = phase;
   }, [phase, heard]);
   const note = (field: string): void => run.readings.save(field, shown(load));
@@ -59,6 +61,8 @@ function Followed({
     run.readings.save('testedAt', new Date(timeNow()).toISOString());
     if (rows.length > 1) run.readings.save('trace', rows.join('\n'));
   };
+  const [sound, setSound] = useState(false);
+  useEffect(() => setSound(alarmWanted()), []);
   const bad = down || view?.fast === true;
   return (
     <Box
@@ -79,6 +83,18 @@ function Followed({
       >
         {down ? 'The line to the machine is down: what stands here is old.' : wordsOf(view, machine)}
       </Typography>
+      <FormControlLabel
+        control={
+          <Switch
+            checked={sound}
+            onChange={(_, on) => {
+              wantAlarm(on);
+              setSound(on);
+            }}
+          />
+        }
+        label="Sound at the marks"
+      />
       <LoadBoard marks={marks} points={state.curve} force={unit} live={phase !== 'waiting'} />
       <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', mt: 1 }}>
         <Button variant="outlined" onClick={() => note('hairline')}>

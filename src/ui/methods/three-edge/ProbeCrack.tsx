@@ -44,7 +44,7 @@ export function ProbeCrack(props: InstrumentProps) {
   const add = (at: number, enters: boolean): void => {
     const row = newRow();
     run.readings.save(pathOf('probes', row, 'at'), String(at));
-    run.readings.save(pathOf('probes', row, 'enters'), enters ? 'enters' : 'not');
+    run.readings.save(pathOf('probes', row, 'enters'), enters ? 'yes' : 'no');
     run.readings.save(pathOf('probes', row, 'where'), where);
     setPlace(null);
   };

@@ -127,7 +127,7 @@ describe('a pipe that is followed live', () => {
     expect(Number(asked.at(-1)?.data.rate)).toBeCloseTo(266.9, 1);
     press('Hold');
     await waitFor(() => expect(asked.at(-1)?.data).toMatchObject({ what: 'flow', rate: 0 }));
-    fireEvent.click(screen.getByRole('switch'));
+    fireEvent.click(screen.getByRole('switch', { name: 'Ten times as fast' }));
     press('Hold');
     await waitFor(() => expect(asked.at(-1)?.data).toMatchObject({ times: 10 }));
     for (const [name, what] of [
@@ -138,15 +138,76 @@ describe('a pipe that is followed live', () => {
       await waitFor(() => expect(asked.at(-1)?.data).toMatchObject({ runId: 'run-1', what }));
     }
   });
-  it('is not there for a machine without a line, or a pipe without loads', async () => {
-    await opened(
-      'three-edge',
-      <div>
-        <p>open</p>
-        <Live readings={{ machine: 'PB-8' }} />
-      </div>,
+});
+
+/** A run at a machine without a line, whose gauge shows the load, or pressure on two rams of 20 in². */
+function ByHand({
+  readings = {},
+  rams = false,
+}: {
+  readonly readings?: Readonly<Record<string, string>>;
+  readonly rams?: boolean;
+}) {
+  const data = sheetData({
+    method: 'three-edge',
+    readings: { machine: 'PB-8', ...readings },
+    setup: {
+      equipment: [
+        {
+          ...{ number: 'PB-8', kind: 'pipe press', name: 'Frame' },
+          ...(rams ? { machine: { rams: '2', ramArea: '20 in2' } } : {}),
+        },
+      ],
+      facts: FACTS,
+    },
+  });
+  const run = useRun(data, Date.UTC(2031, 5, 12));
+  return <LivePipe run={run} data={data} readOnly={false} />;
+}
+
+describe('a pipe that is loaded by a gauge without a line', () => {
+  const rows = () =>
+    savedReadings(asked.filter(({ useCase }) => useCase === 'save-readings')).map(({ field, text }) => [
+      field.split('/').at(-1),
+      text,
+    ]);
+  it('is told its rate from mark to mark by taps, and one can be taken back', async () => {
+    const clock = vi.spyOn(performance, 'now').mockReturnValue(10_000);
+    await opened('three-edge', <ByHand />);
+    // A fifteenth of 21,600 lbf, as marks go.
+    expect(screen.getByLabelText('From mark to mark, lbf')).toHaveProperty('value', '2000');
+    press('The load begins');
+    clock.mockReturnValue(13_000);
+    press('Mark passed');
+    await screen.findByText('Kept.');
+    await waitFor(() =>
+      expect(rows()).toEqual([
+        ['seconds', '0.0'],
+        ['load', '0'],
+        ['seconds', '3.0'],
+        ['load', '2000'],
+      ]),
     );
-    expect(screen.queryByRole('region')).toBeNull();
+    // 2,000 lbf in 3 s are 40,000 a minute; in 1.5 s they are 80,000.
+    expect(screen.getByText('40,000')).toBeDefined();
+    clock.mockReturnValue(14_500);
+    fireEvent.keyDown(document.body, { key: ' ' });
+    await screen.findByText('Too fast: ease the pump.');
+    press('Take it back');
+    await screen.findByText('Kept.');
+    clock.mockRestore();
+  });
+  it('speaks in the pressure that its gauge shows', async () => {
+    await opened('three-edge', <ByHand rams />);
+    // 21,600 lbf on 40 in² are 540 psi.
+    expect(screen.getByLabelText('From mark to mark, psi')).toHaveProperty('value', '50');
+    press('The load begins');
+    await waitFor(() => expect(rows()).toContainEqual(['pressure', '0']));
+  });
+  it('does not go on with rows of another watch', async () => {
+    await opened('three-edge', <ByHand readings={{ 'log/a1/seconds': '0', 'log/a1/load': '0' }} />);
+    expect(screen.getByText('There are rows already: take them back to tap anew.')).toBeDefined();
+    expect(screen.getByRole('button', { name: 'The load begins' })).toHaveProperty('disabled', true);
   });
 });
 
@@ -154,7 +215,7 @@ const probed = (...at: readonly (readonly [at: number, enters: boolean])[]): Rec
   Object.fromEntries(
     at.flatMap(([place, enters], order) => [
       [`probes/p${order}/at`, String(place)],
-      [`probes/p${order}/enters`, enters ? 'enters' : 'not'],
+      [`probes/p${order}/enters`, enters ? 'yes' : 'no'],
       [`probes/p${order}/where`, 'invert'],
     ]),
   );
@@ -182,7 +243,7 @@ describe('a crack that is probed', () => {
     fireEvent.click(barrel, { clientX: 96 + 128 });
     await screen.findByText('24 in: the leaf');
     press('Goes in');
-    await waitFor(() => expect(Object.values(saved())).toEqual(['24', 'enters', 'invert']));
+    await waitFor(() => expect(Object.values(saved())).toEqual(['24', 'yes', 'invert']));
     fireEvent.click(barrel, { clientX: 96 + 128 });
     press('Not here');
     expect(screen.queryByText('24 in: the leaf')).toBeNull();
