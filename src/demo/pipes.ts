@@ -53,7 +53,7 @@ const PRODUCTS: readonly Product[] = [
     title: 'Storm drain, 30 in class III',
     asked: {
       ...{ design: 'c76-III', span: '30 in', wallLetter: 'B', joint: 'tongue', overall: '8.42 ft' },
-      ...{ jointDepth: '4 in', absorptionMost: '8.0 percent' },
+      ...{ jointDepth: '4 in', absorptionMost: '8.0 percent', specifiedStrength: '4,000 psi' },
     },
     design: 27_292,
     sizes: { bore: 30, wall: 3.5, long: 8.42, apart: '2.25' },
@@ -83,7 +83,7 @@ const PRODUCTS: readonly Product[] = [
     title: 'Storm drain, 42 in class IV',
     asked: {
       ...{ design: 'c76-IV', span: '42 in', wallLetter: 'B', joint: 'bell', overall: '7.9 ft' },
-      ...{ jointDepth: '4.5 in', yearEach: '40', yearFrom: RULE },
+      ...{ jointDepth: '4.5 in', specifiedStrength: '5,000 psi', yearEach: '40', yearFrom: RULE },
     },
     design: 52_675,
     sizes: { bore: 42, wall: 4.5, long: 7.9, apart: '3' },

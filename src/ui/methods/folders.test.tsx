@@ -33,7 +33,8 @@ describe.each(METHODS.map((method) => [method.id as MethodId, method] as const))
       const folder = await folderOf(id);
       expect(folder.method.id).toBe(id);
       const steps = method.steps.map((step) => step.id);
-      for (const step of Object.keys({ ...folder.instruments, ...folder.leads })) expect(steps).toContain(step);
+      for (const step of Object.keys({ ...folder.instruments, ...folder.leads }))
+        expect(steps).toContain(step);
       const { press } = folder.method;
       if (press) {
         expect(leadOf(folder, press.steps.load)).not.toBeNull();

@@ -45,7 +45,12 @@ function PipeJointBench({ picture: { values } }: BenchProps) {
             parsing: false,
             scales: {
               x: { ...base.scales.x, type: 'linear', min: 0, title: { display: true, text: 'min' } },
-              y: { ...base.scales.y, min: 0, title: { display: true, text: String(values.unit) } },
+              y: {
+                ...base.scales.y,
+                min: 0,
+                suggestedMax: 1.25 * asked,
+                title: { display: true, text: String(values.unit) },
+              },
             },
             plugins: {
               ...base.plugins,

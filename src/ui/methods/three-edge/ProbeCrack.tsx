@@ -77,13 +77,17 @@ export function ProbeCrack(props: InstrumentProps) {
             ))}
           </ToggleButtonGroup>
         </Box>
-        <Barrel
-          long={overall}
-          cracks={cracks}
-          unit={unit}
-          gap={limitsOf(data.setup).number('teb.probe-gap', data.system).toNumber()}
-          pick={tried}
-        />
+        <Box component="section" aria-label="Along the barrel" tabIndex={0} sx={{ overflowX: 'auto' }}>
+          <Box sx={{ minWidth: 520 }}>
+            <Barrel
+              long={overall}
+              cracks={cracks}
+              unit={unit}
+              gap={limitsOf(data.setup).number('teb.probe-gap', data.system).toNumber()}
+              pick={tried}
+            />
+          </Box>
+        </Box>
         <Typography
           role="status"
           sx={{ fontWeight: 700, color: says === 'it is the crack' ? 'error.main' : 'text.primary' }}
