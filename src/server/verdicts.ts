@@ -139,8 +139,14 @@ async function projectOf(tx: Transaction, places: readonly Place[]): Promise<num
             series: seriesOf(rules, { ...mix.asked }, set)?.id ?? null,
           }),
         );
-        for (const verdict of inSeries ? [] : set.verdicts)
-          alone.push(verdictRow(mix.id, place.sample.id, released, verdict, set.key));
+        for (const [at, verdict] of (inSeries ? [] : set.verdicts).entries()) {
+          // A criterion that looks at each by itself has several verdicts in one set: each has a place of its own.
+          const earlier = set.verdicts
+            .slice(0, at)
+            .filter(({ criterion }) => criterion === verdict.criterion);
+          const key = earlier.length > 0 ? `${set.key}+${earlier.length}` : set.key;
+          alone.push(verdictRow(mix.id, place.sample.id, released, verdict, key));
+        }
       }
   }
   const changed = await replaceSets(tx, ids, rows);
