@@ -342,3 +342,99 @@ it.each([
   const read = readRows(text, field, { system: 'US', zone: 'utc', now: 0 });
   expect(read.rows.map(({ cells }) => cells)).toEqual(rows);
 });
+
+// Our own choices for hold, slips and gauge; what they mean in words.
+describe('what is asked again', () => {
+  it.each([
+    [{ held: '45' }, 'teb.hold'],
+    [{ held: '900' }, 'teb.hold-long'],
+    [{ sank: '31,600' }, 'teb.drift'],
+    [{ sound: '70,000' }, 'teb.factor'],
+    [{ most: '120,000' }, 'teb.factor'],
+    [{ weighs: '4,000' }, 'teb.weighs'],
+    [{ off1: '0.5' }, 'teb.offset'],
+    [{ apart1: '2', apart3: '2.5' }, 'teb.strip-ends'],
+    [{ strips: 'rubber' }, 'teb.rubber'],
+    [{ straight: 'false' }, 'teb.straight'],
+    [{ surface: 'false' }, 'teb.surface'],
+    [{ clear: 'false' }, 'teb.clear'],
+    [{ holes: 'near' }, 'teb.holes'],
+    [{ ended: 'noise' }, 'teb.noise'],
+    [{ hairline: '36,000', opened: '35,000', sound: '34,000' }, 'teb.order'],
+    [{ most: '30,000', sound: '34,000' }, 'teb.order'],
+    [{ opened: '35,000', sound: '34,000' }, 'teb.unprobed'],
+    [{ probes: CRACK, sound: '34,000' }, 'teb.opened'],
+    [{ probes: CRACK.slice(0, 3), opened: '35,000', sound: '34,000' }, 'teb.probes'],
+    [{ sound: '31,000', opened: '31,900', probes: CRACK }, 'teb.early'],
+    [{ sound: '32,600', opened: '33,900', probes: CRACK }, 'teb.near'],
+  ])('%j: %s', (read, id) => {
+    expect(ids(tested(read))).toContain(id);
+  });
+  it('nothing of a test that is in order', () => {
+    const good = {
+      ...{ held: '75', sank: '32,100', sound: '34,150', opened: '34,900', most: '51,920', probes: CRACK },
+      ...{
+        hairline: '28,000',
+        weighs: '450',
+        off1: '0.125',
+        straight: 'true',
+        surface: 'true',
+        clear: 'true',
+      },
+    };
+    expect(ids(tested(good))).toEqual([]);
+  });
+  it('a gauge is read between a tenth and nine tenths of it, and by marks that are fine enough', () => {
+    const gauge = (gaugeEnd: string, gaugeDivision: string) =>
+      ids(
+        tested({}, PRODUCT, {
+          equipment: [{ ...MACHINE, machine: { ...MACHINE.machine, gaugeEnd, gaugeDivision } }],
+        }),
+      ).filter((id) => id === 'teb.scale' || id === 'teb.division');
+    // 540 and 800 psi on two rams of 30 in².
+    expect(gauge('1,000 psi', '5 psi')).toEqual([]);
+    expect(gauge('850 psi', '5 psi')).toEqual(['teb.scale']);
+    expect(gauge('6,000 psi', '5 psi')).toEqual(['teb.scale']);
+    expect(gauge('1,000 psi', '10 psi')).toEqual(['teb.division']);
+  });
+  it('a machine that shows the load itself has no gauge to be doubted', () => {
+    const digital = { ...MACHINE.machine, indicator: 'digital' as const, gaugeEnd: '6,000 psi' };
+    expect(ids(tested({}, PRODUCT, { equipment: [{ ...MACHINE, machine: digital }] }))).not.toContain(
+      'teb.scale',
+    );
+  });
+});
+
+// ASTM C76M and C497M (from memory): 0.3 mm over 300 mm, probes no more than 75 mm apart; products by hand.
+describe('a pipe in SI', () => {
+  const facts = { design: 'c76-IV', span: '600 mm', joint: 'plain', overall: '2.5 m', wall: '75 mm' };
+  const read = {
+    ...{ system: 'SI', apart1: '45', apart3: '45', sound: '160', opened: '168', most: '236' },
+    probes: [500, 575, 650, 725, 800].map((at) => ({ at: String(at), enters: 'yes', where: 'crown' })),
+  };
+  it('has its D-loads in N/m/mm', () => {
+    const done = tested(read, facts);
+    // 100 N/m/mm · 600 mm · 2.5 m.
+    expect(line(done, 'Ps')).toBeCloseTo(150, 9);
+    expect(result(done, 'Dc')).toMatchObject({ text: '106.7', unit: 'N/m/mm' });
+    expect(result(done, 'Dm')).toMatchObject({ text: '157.3' });
+    expect(done.picture.values.says).toBe('it is the crack');
+  });
+  it('cannot tell a crack by probes 80 mm apart', () => {
+    const probes = [500, 580, 660, 740, 820].map((at) => ({ at: String(at), enters: 'yes', where: 'crown' }));
+    expect(ids(tested({ ...read, probes }, facts))).toContain('teb.probe-gap');
+  });
+  it('its strips go by the metre: 83 mm for it, and never under 25 mm', () => {
+    // 0.6 m · 83 mm: 49.8.
+    expect(ids(tested({ ...read, apart1: '50' }, facts))).toContain('teb.strip');
+    expect(ids(tested({ ...read, apart1: '24', apart3: '24' }, facts))).toContain('teb.strip');
+    expect(ids(tested(read, facts))).not.toContain('teb.strip');
+  });
+});
+
+it('of pipe without loads nothing is drawn or judged, and everything else is told all the same', () => {
+  const done = tested({ sound: '30,000', boards: 'stacked' }, {});
+  expect(ids(done)).toEqual(expect.arrayContaining(['teb.product', 'teb.stacked']));
+  expect(done.picture.values).toMatchObject({ design: null, judged: null });
+  expect(method.plan('US', { facts: {} })).toMatchObject([{ label: 'Loads', text: 'not known yet' }]);
+});
