@@ -1,17 +1,11 @@
 import { ChoiceField, InstantField, MeasureField, RunInput, TextField } from '../../methods/fields';
+import { LONG, SMALL } from '../../methods/pipe/field-specs';
 import { countSpec, lengthSpec, percentSpec } from '../../methods/specs';
 import { JOINTS, PIPE_CLASSES } from '../../pipe/product';
 
-const SMALL = lengthSpec(['0.0625', '40'], ['1', '1000']);
 const SPAN = {
   ...lengthSpec(['0.125', '200'], ['1', '5000']),
   possible: { US: ['3', '200'], SI: ['75', '5000'] },
-} as const;
-const LONG = {
-  dimension: 'length',
-  unit: { US: 'ft', SI: 'm' },
-  step: { US: '0.01', SI: '0.001' },
-  possible: { US: ['1', '30'], SI: ['0.3', '9'] },
 } as const;
 const D_LOAD = {
   dimension: 'dLoad',

@@ -1,5 +1,13 @@
 /** What every oven full of specimens is read alike. */
 
+/** What stands on a fine balance: a piece, or a tin with pieces. */
+export const GRAMS = {
+  dimension: 'mass',
+  unit: { US: 'g', SI: 'g' },
+  step: { US: '0.1', SI: '0.1' },
+  possible: { US: ['1', '60000'], SI: ['1', '60000'] },
+} as const;
+
 export const OVEN_USED = { label: 'Oven', equipmentKind: 'oven', carry: true, example: 'OVEN-1' } as const;
 
 /** Its temperature, as it is set and as it was at its hottest. */

@@ -1,4 +1,4 @@
-import { HOTTEST, OVEN, OVEN_USED } from '../drying/field-specs';
+import { GRAMS, HOTTEST, OVEN, OVEN_USED } from '../drying/field-specs';
 import {
   ChoiceField,
   EquipmentField,
@@ -8,15 +8,9 @@ import {
   RunInput,
   TextField,
 } from '../fields';
+import { SMALL } from '../pipe/field-specs';
 import { RowsField } from '../rows-field';
-import { lengthSpec, SECONDS, TEMPERATURE } from '../specs';
-
-const GRAMS = {
-  dimension: 'mass',
-  unit: { US: 'g', SI: 'g' },
-  step: { US: '0.1', SI: '0.1' },
-  possible: { US: ['1', '60000'], SI: ['1', '60000'] },
-} as const;
+import { SECONDS, TEMPERATURE } from '../specs';
 
 /** The piece out of the oven. */
 export class DryRow extends RowInput {
@@ -51,7 +45,7 @@ export class PipeAbsorptionInput extends RunInput {
 
   @MeasureField({
     label: 'Wall, thickness',
-    ...lengthSpec(['0.0625', '40'], ['1', '1000']),
+    ...SMALL,
     required: true,
     help: 'It decides how long it has to be in the oven.',
     held: {

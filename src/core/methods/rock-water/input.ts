@@ -1,4 +1,4 @@
-import { HOTTEST, OVEN, OVEN_USED } from '../drying/field-specs';
+import { GRAMS, HOTTEST, OVEN, OVEN_USED } from '../drying/field-specs';
 import {
   ChoiceField,
   EquipmentField,
@@ -9,14 +9,6 @@ import {
   TextField,
 } from '../fields';
 import { RowsField } from '../rows-field';
-
-/** What stands on the balance: tin and pieces. */
-const GRAMS = {
-  dimension: 'mass',
-  unit: { US: 'g', SI: 'g' },
-  step: { US: '0.1', SI: '0.1' },
-  possible: { US: ['1', '60000'], SI: ['1', '60000'] },
-} as const;
 
 /** Tin and pieces out of the oven. */
 export class TinRow extends RowInput {

@@ -9,17 +9,11 @@ import {
   RunInput,
   TextField,
 } from '../fields';
+import { LONG, SMALL } from '../pipe/field-specs';
 import { RowsField } from '../rows-field';
 import { lengthSpec, SECONDS } from '../specs';
 
-const SMALL = lengthSpec(['0.0625', '40'], ['1', '1000']);
 const BORE = lengthSpec(['0.0625', '200'], ['1', '5000']);
-const LONG = {
-  dimension: 'length',
-  unit: { US: 'ft', SI: 'm' },
-  step: { US: '0.01', SI: '0.001' },
-  possible: { US: ['1', '30'], SI: ['0.3', '9'] },
-} as const;
 const LOAD = {
   dimension: 'force',
   unit: { US: 'lbf', SI: 'kN' },
