@@ -64,7 +64,9 @@ export async function momentOfPress(): Promise<number> {
  */
 export async function newerToBeHad(madeAt: number): Promise<boolean> {
   look();
-  return (await ask()) && performance.timeOrigin + (clock?.offset ?? 0) - madeAt > OLDER_MS;
+  // When it was asked for, by the clock as it is now: it may have been set since.
+  const askedFor = Date.now() - performance.now();
+  return (await ask()) && askedFor + (clock?.offset ?? 0) - madeAt > OLDER_MS;
 }
 
 /** A page made this long before it was asked for was kept: clocks that agree do so to a second or two. */

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { newerToBeHad } from '../clock';
 import { keepPart, PARTS } from './parts-named';
 
@@ -12,12 +12,15 @@ import { keepPart, PARTS } from './parts-named';
  */
 export function KeepForOffline({ mark = '', madeAt }: { readonly mark?: string; readonly madeAt: number }) {
   const router = useRouter();
+  const made = useRef(madeAt);
+  made.current = madeAt;
+  // Once as it comes, and when the network is back: what is renewed is never looked at again by itself.
   useEffect(() => {
-    const look = (): void => void newerToBeHad(madeAt).then((newer) => newer && router.refresh());
+    const look = (): void => void newerToBeHad(made.current).then((newer) => newer && router.refresh());
     look();
     window.addEventListener('online', look);
     return () => window.removeEventListener('online', look);
-  }, [madeAt, router]);
+  }, [router]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the mark is what says that the page has changed
   useEffect(() => {
     // Only where the browser trusts the address (https, or this machine); elsewhere the page works as long as it stands.

@@ -56,6 +56,16 @@ export function compute(input: ThreeEdgeInput, setup: RunSetup): Outcome {
   const cracks = cracksOf(input, limits);
   const says = crackSays(cracks);
   const findings: Finding[] = machineFindings(input, loads, setup, limits);
+  for (const crack of cracks)
+    if (crack.says.says === 'it is the crack')
+      sheet.line({
+        symbol: 'Lc',
+        name: `Length that the leaf enters over, place by place${crack.where ? `, ${crack.where}` : ''}`,
+        formula: 'b - a',
+        uses: { a: exact(crack.says.from), b: exact(crack.says.to) },
+        unit: UNITS_OF[system].bore,
+        source: C497,
+      });
   if (record === 'unreadable')
     findings.push(
       finding({
@@ -74,6 +84,16 @@ export function compute(input: ThreeEdgeInput, setup: RunSetup): Outcome {
   else {
     const parts = ratesIn(log, loads, limits, system, sheet);
     fast = parts.length > 0;
+    if (!loads.design && input.purpose && input.purpose !== 'most')
+      findings.push(
+        finding({
+          id: 'teb.purpose',
+          severity: 'advice',
+          fields: ['purpose'],
+          message: 'Of pipe that is not reinforced no crack is asked for.',
+          action: 'Choose the ultimate load only: it goes by that.',
+        }),
+      );
     findings.push(
       ...stripFindings(input, loads, limits),
       ...beamFindings(input, loads, setup, limits, sheet),
@@ -248,9 +268,9 @@ function mostResult(
 ): Result[] {
   const { system, purpose } = input;
   if (!most || purpose === 'crack') return [];
-  // No rate is asked for once the design load was carried: only a test that goes by its ultimate load alone leans by it.
+  // No rate is asked for once the design load was carried: only what goes by its ultimate load alone leans by it.
   const own: Lean[] = [
-    ...(purpose === 'most' ? leans : []),
+    ...(purpose === 'most' || !loads.design ? leans : []),
     ...(input.ended === 'stopped' || input.ended === 'noise'
       ? [{ bound: 'at least', why: 'it was stopped before its end' } as const]
       : []),

@@ -152,6 +152,7 @@ export const threeEdge: Method<ThreeEdgeInput> = {
     { heading: 'Hairline', of: ['hairline'] },
     { heading: 'Last without the crack', of: ['=P0'] },
     { heading: 'First with it', of: ['=P1'] },
+    { heading: 'Over', of: ['=Lc'] },
     { heading: 'Greatest', of: ['=Pm'] },
     { heading: 'Ultimate D-load', of: ['*Dm'] },
     { heading: 'It ended', of: ['ended'] },

@@ -134,6 +134,21 @@ describe('loads and rates of a pipe', () => {
     expect(result(done, 'w')?.text).toBe('2,300');
     expect(verdictsOf(done, plain)).toEqual(['pipe-foot meets']);
   });
+  it('of plain pipe a rate that was too fast leans its end, whatever it was tested for', () => {
+    const plain = { design: 'c14-2', span: '12 in', joint: 'plain', overall: '4 ft' };
+    const log = [
+      { seconds: '0', load: '0' },
+      { seconds: '20', load: '6,750' },
+      { seconds: '40', load: '9,000' },
+    ];
+    for (const purpose of ['most', 'proof']) {
+      const done = tested({ purpose, most: '9,200', apart1: '1', apart3: '1', log }, plain);
+      // 2,250 lbf in 20 s are 6,750 a minute, 3,000 are allowed.
+      expect(ids(done)).toContain('teb.second-rate');
+      expect(result(done, 'w')?.bound).toBe('at most');
+      expect(ids(done).includes('teb.purpose')).toBe(purpose === 'proof');
+    }
+  });
   it('of a class in SI is its own, never one converted', () => {
     const facts = { design: 'c76-III', span: '900 mm', joint: 'plain', overall: '2.44 m' };
     const done = tested({ system: 'SI', apart1: '70', apart3: '70' }, facts);
@@ -165,6 +180,7 @@ describe('a pipe that is tested', () => {
     expect(result(done, 'Dc')).toMatchObject({ text: '1,423' });
     expect(result(done, 'Dm')).toMatchObject({ text: '2,163' });
     expect(Number(result(done, 'Dc')?.value)).toBeCloseTo(1422.917, 3);
+    expect(line(done, 'Lc')).toBe(12);
     expect(verdictsOf(done)).toEqual(['pipe-crack meets', 'pipe-most meets']);
     expect(done.picture.values.judged).toBe('2031-09-16/M-7/meets//proof');
   });
