@@ -151,6 +151,24 @@ export function strengthOf(about: PipeSaid, limits: Limits, system: System): Pip
   return { crack: asked, ...(ultimate ? { most: ultimate } : {}), standard };
 }
 
+/**
+ * The loads on a pipe of what it has to bear: its D-loads on its diameter as designated and its length, else its load on a foot.
+ * @param bore in or mm @param length of the test, ft or m
+ * @returns lbf or kN; a load that is not asked for is left out
+ * Source: ASTM C76/C76M, the definition of the D-load; ASTM C14 (from memory).
+ */
+export function loadsAsked(
+  { crack, most, foot }: PipeStrength,
+  bore: Exact,
+  length: Exact,
+  system: System,
+): { readonly crack: Exact | undefined; readonly most: Exact | undefined } {
+  // lbf by diameters in in, kN by N/m/mm.
+  const under = system === 'US' ? 12 : 1000;
+  const of = (d: Exact | undefined): Exact | undefined => d?.times(bore).times(length).div(under);
+  return { crack: of(crack), most: of(most) ?? foot?.times(length) };
+}
+
 function ultimateFactor(ordered: Exact, limits: Limits): Exact {
   const of = (id: 'c655.low' | 'c655.high' | 'c655.most-low' | 'c655.most-high'): Exact =>
     limits.number(id, 'US');

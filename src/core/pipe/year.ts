@@ -11,16 +11,22 @@ export interface YearRules {
 }
 
 /**
- * Tests that a calendar year owes of one size and class: the strictest rule, parts of a pipe rounded up.
+ * Tests that each rule owes of a calendar year, parts of a pipe rounded up; 0 of a rule that is not asked. The strictest decides.
  * @param made pipes made so far
  * Source: common practice, no source; the share and the number are the customer's or the certificate's.
  */
-export function owedInYear({ tests, share, each }: YearRules, made: Exact): Exact {
-  return Exact.max(
-    tests,
-    share ? made.times(share).div(100).ceil() : 0,
-    each?.greaterThan(0) ? made.div(each).ceil() : 0,
-  );
+export function owedByRule({ tests, share, each }: YearRules, made: Exact): Record<'a' | 'b' | 'c', Exact> {
+  return {
+    a: tests,
+    b: share ? made.times(share).div(100).ceil() : exact(0),
+    c: each?.greaterThan(0) ? made.div(each).ceil() : exact(0),
+  };
+}
+
+/** Tests that a calendar year owes of one size and class: the strictest of `owedByRule`. */
+export function owedInYear(rules: YearRules, made: Exact): Exact {
+  const { a, b, c } = owedByRule(rules, made);
+  return Exact.max(a, b, c);
 }
 
 /** A pipe that was tested, with the day and whether it went to its crack and its end. */

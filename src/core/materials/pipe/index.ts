@@ -3,7 +3,7 @@ import type { Material, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import type { RegisterAbout } from '../../material/registration';
 import { setupMeasure } from '../../methods/measure-text';
-import { classOf, lengthOf, PIPE_CLASSES, type PipeSaid, strengthOf } from '../../pipe/product';
+import { classOf, lengthOf, loadsAsked, PIPE_CLASSES, type PipeSaid, strengthOf } from '../../pipe/product';
 import { plainOf, type System, type UnitId, unitOf } from '../../quantity';
 import { across } from './across';
 import { CRITERIA } from './criteria';
@@ -170,15 +170,7 @@ function loadWords(asked: Stored, what: 'crack' | 'most'): string {
   const strength = strengthOf(said, LIMITS, system);
   const [span, tested] = [said.asked('span', system === 'US' ? 'in' : 'mm'), lengthOf(said, system)];
   if (!strength || !span || !tested) return '';
-  const d = strength[what];
-  const load = d
-    ? d
-        .times(span)
-        .times(tested.length)
-        .div(system === 'US' ? 12 : 1000)
-    : what === 'most'
-      ? strength.foot?.times(tested.length)
-      : undefined;
+  const load = loadsAsked(strength, span, tested.length, system)[what];
   return load ? plainOf(load.toSignificantDigits(5), system === 'US' ? 'lbf' : 'kN') : '';
 }
 

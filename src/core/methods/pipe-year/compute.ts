@@ -2,6 +2,7 @@ import { DateTime } from 'luxon';
 import { type Verdict, verdictWith } from '../../acceptance/criterion';
 import type { PipeStanding } from '../../pipe/retests';
 import {
+  owedByRule,
   owedInYear,
   type TestOfYear,
   type YearRules,
@@ -84,7 +85,8 @@ export function compute(input: PipeYearInput, setup: RunSetup): Outcome {
     return { results: [], lines: [], findings: [], verdicts: [], picture: { kind: 'pipe-year', values: {} } };
   const { year, made, rules, tests, standing } = known;
   const { counted, retests } = standing;
-  const open = closed(input, setup, year) ? {} : { provisional: 'the year goes on' };
+  const over = closed(input, setup, year);
+  const open = over ? {} : { provisional: 'the year goes on' };
   const count = (quantity: string, symbol: string, value: Exact): Result =>
     resultOf({ quantity, symbol, value, unit: 'one', step: '1', mode: sheet.mode, ...open });
   const { share, each } = rules;
@@ -106,11 +108,7 @@ export function compute(input: PipeYearInput, setup: RunSetup): Outcome {
     symbol: 'no',
     name: 'Tests owed, the strictest rule',
     formula: 'max(a, b, c)',
-    uses: {
-      a: rules.tests,
-      b: share ? made.times(share).div(100).ceil() : exact(0),
-      c: each?.greaterThan(0) ? made.div(each).ceil() : exact(0),
-    },
+    uses: owedByRule(rules, made),
     unit: 'one',
     source: commonPractice,
   });
@@ -126,7 +124,7 @@ export function compute(input: PipeYearInput, setup: RunSetup): Outcome {
     results: [count(LEFT, 'nl', left), count(OWED, 'no', owed), count(MADE, 'nm', exact(counted.length))],
     lines: sheet.lines,
     findings: bySeverity(findingsOf(input, known)),
-    verdicts: [verdictOf(known, owed, closed(input, setup, year))],
+    verdicts: [verdictOf(known, owed, over)],
     picture: {
       kind: 'pipe-year',
       values: {

@@ -381,12 +381,16 @@ function crackFindings(
   return found;
 }
 
+/** What is asked of a result, in its own unit; undefined where nothing is. */
+function askedOf({ strength: { crack, most, foot } }: PipeLoads, quantity: string): Exact | undefined {
+  return quantity === CRACK ? crack : quantity === MOST ? most : foot;
+}
+
 /** A number so near to what is asked that the machine may be what decides. */
 function nearFindings(results: readonly Result[], loads: PipeLoads, setup: RunSetup): Finding[] {
   const limits = limitsOf(setup);
   const near = results.flatMap(({ quantity, value }) => {
-    const { crack, most, foot } = loads.strength;
-    const asked = quantity === CRACK ? crack : quantity === MOST ? most : foot;
+    const asked = askedOf(loads, quantity);
     const share = asked && exact(value).div(asked).minus(1).times(100);
     return share && isWithin(share, limits.of('teb.near', 'US')) ? [quantity] : [];
   });
@@ -412,16 +416,15 @@ function standingOf(
   valid: boolean,
 ): PipeStanding | undefined {
   if (!loads || results.length === 0 || !valid) return undefined;
-  const { crack, most, foot } = loads.strength;
   const low = results.some(({ quantity, value, bound, provisional }) => {
-    const asked = quantity === CRACK ? crack : quantity === MOST ? most : foot;
+    const asked = askedOf(loads, quantity);
     return !provisional && bound !== 'at least' && asked && exact(value).lessThan(asked);
   });
   if (low) return 'fails';
   if (results.some(({ provisional }) => provisional)) return 'open';
   if (fast) return 'again';
   const short = results.some(({ quantity, value }) => {
-    const asked = quantity === CRACK ? crack : quantity === MOST ? most : foot;
+    const asked = askedOf(loads, quantity);
     return asked && exact(value).lessThan(asked);
   });
   return short ? 'open' : 'meets';

@@ -32,30 +32,25 @@ export function loadRead(
   line?: { readonly sheet: Sheet; readonly symbol: string; readonly name: string },
 ): Exact | undefined {
   const shown = readMeasure(input, force)?.value;
-  const p = shown ? undefined : readMeasure(input, pressure)?.value;
-  if (!shown && !(p && rams)) return undefined;
-  const formula = input.system === 'US' ? 'p * n * A * e + W' : 'p * n * A * e / 1000 + W';
-  const load = shown?.plus(weighs) ?? p?.times(rams?.factor ?? 0).plus(weighs);
-  if (line)
-    line.sheet.line({
+  const say = (formula: string, uses: Record<string, Exact>): void => {
+    line?.sheet.line({
       symbol: line.symbol,
       name: line.name,
-      ...(shown
-        ? { formula: 'F + W', uses: { F: shown, W: weighs } }
-        : {
-            formula,
-            uses: {
-              p: p ?? exact(0),
-              n: rams?.count ?? exact(0),
-              A: rams?.area ?? exact(0),
-              e: rams?.works ?? exact(0),
-              W: weighs,
-            },
-          }),
+      formula,
+      uses,
       unit: UNITS_OF[input.system].force,
       source: ourChoice('what the gauge shows, and the weight of the beam once'),
     });
-  return load;
+  };
+  if (shown) {
+    say('F + W', { F: shown, W: weighs });
+    return shown.plus(weighs);
+  }
+  const p = readMeasure(input, pressure)?.value;
+  if (!p || !rams) return undefined;
+  const { count: n, area: A, works: e, factor } = rams;
+  say(input.system === 'US' ? 'p * n * A * e + W' : 'p * n * A * e / 1000 + W', { p, n, A, e, W: weighs });
+  return p.times(factor).plus(weighs);
 }
 
 /** Loads over time: of the record where one is kept, else of the rows; `streamed` says which. */

@@ -1,5 +1,5 @@
 import type { Limits } from '../../limits';
-import { lengthOf, type PipeStrength, strengthOf } from '../../pipe/product';
+import { lengthOf, loadsAsked, type PipeStrength, strengthOf } from '../../pipe/product';
 import { type RatePlan, ratePlan } from '../../pipe/rates';
 import { type Exact, exact, type System } from '../../quantity';
 import { type Sheet, standard } from '../../working';
@@ -48,11 +48,7 @@ export function loadsOf(
   const tested = lengthOf(said, system);
   if (!strength || !bore || !tested) return undefined;
   const { length } = tested;
-  // lbf by diameters in in, kN by N/m/mm.
-  const under = exact(system === 'US' ? 12 : 1000);
-  const of = (d: Exact | undefined): Exact | undefined => d?.times(bore).times(length).div(under);
-  const design = of(strength.crack);
-  const ultimate = of(strength.most) ?? strength.foot?.times(length);
+  const { crack: design, most: ultimate } = loadsAsked(strength, bore, length, system);
   const goal = onlyMost || !design ? ultimate : design;
   if (!goal) return undefined;
   const rates = ratePlan(goal, length, limits, system);
