@@ -126,6 +126,7 @@ async function ofSpecification(
   sample: typeof samples.$inferSelect,
 ): Promise<string[]> {
   const mix = db.select({ id: lots.specificationId }).from(lots).where(eq(lots.id, sample.lotId));
+  const onSpecimen = source.by?.some((method) => findMethod(method)?.runOn === 'specimen');
   const rows = await db
     .select({
       ...SAID,
@@ -133,7 +134,8 @@ async function ofSpecification(
     })
     .from(outcomes)
     .innerJoin(runs, eq(runs.id, outcomes.runId))
-    .innerJoin(samples, eq(samples.id, runs.sampleId))
+    .leftJoin(specimens, eq(specimens.id, runs.specimenId))
+    .innerJoin(samples, eq(samples.id, onSpecimen ? specimens.sampleId : runs.sampleId))
     .innerJoin(jobs, eq(jobs.id, samples.jobId))
     .innerJoin(lots, eq(lots.id, samples.lotId))
     .where(

@@ -28,6 +28,7 @@ import { LIMITS as HARDENED_DENSITY } from '../methods/hardened-density/limits';
 import { LIMITS as IMPEDANCE } from '../methods/impedance/limits';
 import { LIMITS as INITIAL_CURING } from '../methods/initial-curing/limits';
 import { LIMITS as EVERY_TEST } from '../methods/limits';
+import { LIMITS as MANHOLE_STEP } from '../methods/manhole-step/limits';
 import { LIMITS as MASONRY_PRESS } from '../methods/masonry-press/limits';
 import { LIMITS as MATURITY } from '../methods/maturity/limits';
 import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
@@ -102,6 +103,7 @@ export const REGISTER = {
   ...PIPE_ABSORPTION,
   ...PIPE_CORE,
   ...PIPE_CYLINDERS,
+  ...MANHOLE_STEP,
   ...PIPE_JOINT,
   ...ROCK_COMPRESSION,
   ...ROCK_WATER,

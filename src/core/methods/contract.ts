@@ -4,6 +4,7 @@ import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
 import type { Behaviour, PlacedPiece } from '../press';
 import type { Exact, System, UnitId } from '../quantity';
+import type { Drawing } from '../report/drawing';
 import type { BendAsked } from '../signals';
 import type { Lane, Wait } from '../waits/wait';
 import type { Finding, Severity, Source, WorkingLine } from '../working';
@@ -36,6 +37,13 @@ export interface Result {
 export interface Picture {
   readonly kind: string;
   readonly values: Readonly<Record<string, number | string | boolean | null>>;
+}
+
+/** A drawing that a report shows of a test, with what has to be said beside it. */
+export interface MethodDrawing {
+  readonly title: string;
+  readonly drawing: Drawing;
+  readonly notes: readonly string[];
 }
 
 /** A quantity that a method gives. */
@@ -280,6 +288,8 @@ export interface Method<I extends RunInput = RunInput> {
     readonly blanks: readonly string[];
     readonly words: string;
   };
+  /** What a report draws of it, from its picture: on the page and in the PDF alike. */
+  draws?(picture: Picture): readonly MethodDrawing[];
   /** What its result does not say, in sentences that stand in the report. */
   readonly notClaimed?: readonly string[];
   /** The reading that is taken before the result is shown, so that the number does not sway the eye: how it broke. */

@@ -36,6 +36,9 @@ export class MachineFacts {
     message: 'Share that reaches the pipe: 0.5 to 1, as 0.97.',
   })
   ramFactor?: string;
+  /** Oil that a stroke of its hand pump moves, and what frame and pipe give against the way of the ram. */
+  @IsOptional() @MeasureText('volume') strokeVolume?: string;
+  @IsOptional() @MeasureText('stiffness') stiffness?: string;
   /** What its upper beam weighs with what is fixed to it, where the gauge does not show it. */
   @IsOptional() @MeasureText('force') beamWeight?: string;
   /** Division and end of that gauge. */

@@ -33,6 +33,7 @@ import { groutPrism } from './grout-prism';
 import { hardenedDensity } from './hardened-density';
 import { impedance } from './impedance';
 import { initialCuring } from './initial-curing';
+import { manholeStep } from './manhole-step';
 import { maturityCalibration } from './maturity-calibration';
 import { maturityDatum } from './maturity-datum';
 import { maturityEstimate } from './maturity-estimate';
@@ -159,6 +160,7 @@ const REGISTRY = {
   'pipe-cylinders': pipeCylinders,
   'pipe-joint': pipeJoint,
   'pipe-permeability': pipePermeability,
+  'manhole-step': manholeStep,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

@@ -52,6 +52,16 @@ export const LIMITS = {
       '<= 2 %',
       ourChoice('then it is pumped up again'),
     ),
+    'teb.hairline-early': r(
+      'First hairline, of that of earlier pipe of its class',
+      '>= 75 %',
+      ourChoice('earlier than that has a cause'),
+    ),
+    'teb.ratio': r(
+      'Ultimate over crack, of what its class has',
+      '80 to 130 %',
+      ourChoice('beyond it steel or concrete is not as designed'),
+    ),
     'teb.near': r(
       'Within the accuracy of a machine of what is asked',
       '± 2 %',
@@ -98,6 +108,28 @@ export const LIMITS = {
     'c655.high': r('Ordered D-load from which it is the smaller', '= 3000'),
     'c655.most-low': r('The greater share', '= 1.5'),
     'c655.most-high': r('The smaller share', '= 1.25'),
+    'c655.lot-factor': r(
+      'Standard deviations that the mean of a lot lies above the ordered D-load',
+      '= 1.07',
+    ),
+    'c655.lot-least': r(
+      'A standard deviation counts as no less than this share of the ordered D-load',
+      '= 7 %',
+    ),
+    'c655.lot-fewest': r(
+      'Pipes that a lot is judged by together',
+      '>= 5',
+      ourChoice('fewer say little of their scatter'),
+    ),
+  }),
+  ...group('Pipe, its class', standard('EN 1916'), {
+    'en1916.crack': r('Load at which the crack is looked for, of the least ultimate load', '= 67 %'),
+    'en1916.rate': r('Rate throughout (kN/m a minute)', '20 to 25'),
+  }),
+  ...group('Pipe, its class', standard('AS/NZS 4058'), {
+    'as4058.class': r('Classes up to which the ultimate load is the greater share', '= 4'),
+    'as4058.most-low': r('The greater share of the proof load', '= 1.5'),
+    'as4058.most-high': r('The smaller share of the proof load', '= 1.25'),
   }),
   ...group('Pipe, its sizes', standard('ASTM C76/C76M'), {
     'pipe.small': r('A small pipe, inside', '= 12 in', '= 300 mm'),

@@ -215,3 +215,25 @@ describe('units of a D-load', () => {
     expect(convert(exact(value), from, to).toNumber()).toBeCloseTo(wanted, 4);
   });
 });
+
+// EN 1916, AS/NZS 4058, IS 458 (from memory): loads on a metre; figures by hand.
+describe('pipe of other countries, by loads on a metre', () => {
+  const metre = (stored: Readonly<Record<string, string>>, system: System = 'SI') => {
+    const found = strengthOf(product(stored), limits, system);
+    return [found?.footCrack, found?.foot].map((value) => value?.toDecimalPlaces(3).toNumber());
+  };
+  it.each([
+    [{ design: 'en1916', classNumber: '135', span: '600 mm' }, [54.27, 81]],
+    [{ design: 'en1916', footLoad: '100 kN/m', span: '600 mm' }, [67, 100]],
+    [{ design: 'as4058', classNumber: '4', footCrackLoad: '40 kN/m' }, [40, 60]],
+    [{ design: 'as4058', classNumber: '6', footCrackLoad: '40 kN/m' }, [40, 50]],
+    [{ design: 'as4058', footCrackLoad: '40 kN/m' }, [undefined, undefined]],
+    [{ design: 'is458', footCrackLoad: '25 kN/m', footLoad: '38 kN/m' }, [25, 38]],
+    [{ design: 'is458', footCrackLoad: '25 kN/m' }, [undefined, undefined]],
+    [{ design: 'en1916', classNumber: 'many', span: '600 mm' }, [undefined, undefined]],
+  ])('%j: %j', (stored, loads) => {
+    expect(metre(stored)).toEqual(loads);
+    // They are metric: nothing is converted.
+    expect(metre(stored, 'US')).toEqual([undefined, undefined]);
+  });
+});

@@ -22,6 +22,8 @@ interface PipeClass {
   readonly SI?: Pair;
   /** The column of C14: no crack is asked of it, only what it bears. */
   readonly plain?: 0 | 1 | 2;
+  /** Another country's, by loads on a metre of it; the crack that is looked for there, mm wide. */
+  readonly metre?: { readonly wide: string; readonly rates: 'steady' | 'as here' };
 }
 
 const SI76: Readonly<Record<string, Pair>> = {
@@ -57,6 +59,30 @@ const plainPipe = ([0, 1, 2] as const).map((plain): readonly [string, PipeClass]
   { standard: 'ASTM C14', label: `C14 class ${plain + 1}, not reinforced`, shape: 'round', plain },
 ]);
 
+const byMetre: readonly (readonly [string, PipeClass])[] = [
+  [
+    'en1916',
+    {
+      ...{ standard: 'EN 1916', label: 'EN 1916, by its strength class', shape: 'round' },
+      metre: { wide: '0.3', rates: 'steady' },
+    },
+  ],
+  [
+    'as4058',
+    {
+      ...{ standard: 'AS/NZS 4058', label: 'AS/NZS 4058, by class and proof load', shape: 'round' },
+      metre: { wide: '0.15', rates: 'as here' },
+    },
+  ],
+  [
+    'is458',
+    {
+      ...{ standard: 'IS 458', label: 'IS 458, by the loads of its class', shape: 'round' },
+      metre: { wide: '0.25', rates: 'as here' },
+    },
+  ],
+];
+
 /** Every class that a pipe can be ordered by. Source: ASTM C76, C506, C507, C655, C14, their tables (from memory). */
 const CLASSES: ReadonlyMap<string, PipeClass> = new Map<string, PipeClass>([
   ...of76,
@@ -81,6 +107,7 @@ const CLASSES: ReadonlyMap<string, PipeClass> = new Map<string, PipeClass>([
     'VE-VI': ['4000', '5000'],
   }),
   ...plainPipe,
+  ...byMetre,
   ['own', { standard: 'the order', label: 'Special design, by its order', shape: 'round' }],
 ]);
 
@@ -114,8 +141,11 @@ export interface PipeStrength {
   /** D-loads, lbf/ft/ft or N/m/mm. */
   readonly crack?: Exact;
   readonly most?: Exact;
-  /** Of pipe that is not reinforced: lbf/ft or kN/m. */
+  /** Of pipe that goes by its length: at its end, and at the crack where one is asked for; lbf/ft or kN/m. */
   readonly foot?: Exact;
+  readonly footCrack?: Exact;
+  /** It is loaded at one rate throughout, kN/m a minute. */
+  readonly steady?: Exact;
   readonly standard: string;
 }
 
@@ -138,6 +168,7 @@ export function strengthOf(about: PipeSaid, limits: Limits, system: System): Pip
     const foot = typed ?? (listed === undefined ? undefined : exact(listed));
     return foot && { foot, standard };
   }
+  if (own.metre) return byMetreOf(about, limits, system, standard);
   const [crack, most] = own[system] ?? [];
   const asked = ordered('crackLoad') ?? (crack === undefined ? undefined : exact(crack));
   if (!asked) return undefined;
@@ -152,13 +183,53 @@ export function strengthOf(about: PipeSaid, limits: Limits, system: System): Pip
 }
 
 /**
+ * What other countries' pipe has to bear on a metre, kN/m: of EN its class by its diameter, of AS/NZS the proof load and its
+ * share by class, of IS what its class says. All of them are metric.
+ * Source: EN 1916, AS/NZS 4058, IS 458 (from memory): to be checked against the edition.
+ */
+function byMetreOf(
+  about: PipeSaid,
+  limits: Limits,
+  system: System,
+  standard: string,
+): PipeStrength | undefined {
+  if (system === 'US') return undefined;
+  const [crack, most] = (['footCrackLoad', 'footLoad'] as const).map((name) => about.asked(name, 'kN/m'));
+  const name = about.said('classNumber');
+  const number = name === undefined || !/^\d{1,3}(?:\.\d)?$/u.test(name) ? undefined : exact(name);
+  switch (about.said('design')) {
+    case 'en1916': {
+      const size = about.asked('span', 'mm');
+      const foot = most ?? (number && size && number.times(size).div(1000));
+      const share = limits.number('en1916.crack', 'SI');
+      return (
+        foot && {
+          ...{ foot, standard },
+          footCrack: crack ?? foot.times(share).div(100),
+          steady: limits.of('en1916.rate', 'SI').high ?? exact(25),
+        }
+      );
+    }
+    case 'as4058': {
+      if (!crack) return undefined;
+      const share = number?.lessThanOrEqualTo(limits.number('as4058.class', 'SI'))
+        ? limits.number('as4058.most-low', 'SI')
+        : limits.number('as4058.most-high', 'SI');
+      return number || most ? { footCrack: crack, foot: most ?? crack.times(share), standard } : undefined;
+    }
+    default:
+      return crack && most ? { footCrack: crack, foot: most, standard } : undefined;
+  }
+}
+
+/**
  * The loads on a pipe of what it has to bear: its D-loads on its diameter as designated and its length, else its load on a foot.
  * @param bore in or mm @param length of the test, ft or m
  * @returns lbf or kN; a load that is not asked for is left out
  * Source: ASTM C76/C76M, the definition of the D-load; ASTM C14 (from memory).
  */
 export function loadsAsked(
-  { crack, most, foot }: PipeStrength,
+  { crack, most, foot, footCrack }: PipeStrength,
   bore: Exact,
   length: Exact,
   system: System,
@@ -166,7 +237,7 @@ export function loadsAsked(
   // lbf by diameters in in, kN by N/m/mm.
   const under = system === 'US' ? 12 : 1000;
   const of = (d: Exact | undefined): Exact | undefined => d?.times(bore).times(length).div(under);
-  return { crack: of(crack), most: of(most) ?? foot?.times(length) };
+  return { crack: of(crack) ?? footCrack?.times(length), most: of(most) ?? foot?.times(length) };
 }
 
 function ultimateFactor(ordered: Exact, limits: Limits): Exact {

@@ -17,12 +17,19 @@ export interface RatePlan {
 /**
  * The rates of a pipe, up to the load that it is designed for; beyond that there is none.
  * @param design that load, lbf or kN @param length of the test, ft or m
+ * @param steady one rate throughout, kN/m a minute, where another country's standard has one
  * Source: ASTM C497 (from memory): no more than 7,500 lbf a foot and minute to 75 % of it, then no more than a third of it a
  *   minute. That the second is never faster than the first is our choice.
  */
-export function ratePlan(design: Exact, length: Exact, limits: Limits, system: System): RatePlan {
-  const first = limits.number('teb.first-rate', system).times(length);
-  const third = design.div(limits.number('teb.second-rate', system));
+export function ratePlan(
+  design: Exact,
+  length: Exact,
+  limits: Limits,
+  system: System,
+  steady?: Exact,
+): RatePlan {
+  const first = (steady ?? limits.number('teb.first-rate', system)).times(length);
+  const third = steady ? first : design.div(limits.number('teb.second-rate', system));
   const second = Exact.min(third, first);
   const turn = design.times(limits.number('teb.switch', system)).div(100);
   return {

@@ -122,6 +122,7 @@ export const UNITS = {
   'lb/yd3': unit('density', 'lb/yd³', POUND.div(CUBIC_FOOT.times(27)), ['lb/yd3', 'lb/yd³', 'pcy']),
   m3: unit('volume', 'm³', 1, ['m3', 'm³', 'cubic metres']),
   L: unit('volume', 'L', '0.001', ['l', 'litre', 'litres', 'liter', 'liters']),
+  in3: unit('volume', 'in³', exact('0.0254').pow(3), ['in3', 'in³', 'cu in']),
   mL: unit('volume', 'mL', '0.000001', ['ml']),
   gal: unit('volume', 'gal', GALLON, ['gal', 'gallon', 'gallons']),
   pt: unit('volume', 'pt', GALLON.div(8), ['pt', 'pint', 'pints']),

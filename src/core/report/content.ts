@@ -1,6 +1,6 @@
 import type { SetPlot, Verdict } from '../acceptance';
 import type { Said } from '../material/contract';
-import type { Result } from '../methods';
+import type { MethodDrawing, Result } from '../methods';
 import type { System } from '../quantity';
 import type { CurvePoint } from '../signals';
 import type { WorkingLine } from '../working';
@@ -61,6 +61,8 @@ export interface ReportTest {
   readonly verdicts: readonly Verdict[];
   readonly equipment: readonly string[];
   readonly valid: boolean;
+  /** What its method draws of it. */
+  readonly drawings?: readonly MethodDrawing[];
   /** Photographs kept with it; the PDF has them in it. */
   readonly photographs?: readonly ReportPhoto[];
   /** What somebody else decides by it: what stands on its sheet, and what is left to be filled in by hand. */

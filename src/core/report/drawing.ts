@@ -1,7 +1,7 @@
 import type { Spot } from '../plan/geometry';
 
 /** What a line or an area is drawn in; each renderer has its own colours for them. */
-export type Ink = 'ink' | 'quiet' | 'rule' | 'line' | 'stop' | 'pass' | 'paper';
+export type Ink = 'ink' | 'quiet' | 'rule' | 'line' | 'stop' | 'warn' | 'pass' | 'paper';
 
 /** What is drawn, in the units of its drawing, its height downward. */
 export type Shape =

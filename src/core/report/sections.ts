@@ -118,6 +118,7 @@ export function sectionsOf(content: ReportContent): Section[] {
     { kind: 'list', title: 'Equipment', items: equipment, none: 'Not recorded.' },
     ...releases(content.tests),
     ...plots(content),
+    ...drawn(content.tests),
     ...curves(content.tests),
     ...photographs(content.tests),
     ...certificates(content),
@@ -350,6 +351,16 @@ function planSection({ plan }: ReportContent): Section[] {
 
 function listed(title: string, items: readonly string[] = []): Section[] {
   return items.length > 0 ? [{ kind: 'list', title, items, none: '' }] : [];
+}
+
+/** What the methods draw of their tests, each with what it is of. */
+function drawn(tests: readonly ReportTest[]): Section[] {
+  return tests.flatMap((test) =>
+    (test.drawings ?? []).map(({ title, drawing, notes }) => ({
+      ...{ kind: 'drawing' as const, drawing, notes },
+      title: `${aboutOf(test)}: ${title.charAt(0).toLowerCase()}${title.slice(1)}`,
+    })),
+  );
 }
 
 function photographs(tests: readonly ReportTest[]): Section[] {

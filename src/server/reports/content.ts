@@ -420,6 +420,7 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
           .join(', ');
       }),
     valid: isReportable(outcome?.findings ?? []),
+    ...(outcome ? nonEmpty('drawings', method?.draws?.(outcome.picture) ?? []) : {}),
     ...(kept && system ? { log: logOf(kept, system) } : {}),
     ...(method?.release && outcome ? { release: releaseOf(method.release, fields, run, zone) } : {}),
   };

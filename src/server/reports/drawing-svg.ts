@@ -7,6 +7,7 @@ const INKS: Readonly<Record<Ink, string>> = {
   rule: RULE,
   line: TEAL,
   stop: STOP,
+  warn: '#B67A00',
   pass: '#3F6B3A',
   paper: '#FFFFFF',
 };

@@ -88,6 +88,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'pipe-cylinders': dynamic(() => import('./pipe-cylinders').then((all) => all.InPipeCylinders)),
   'pipe-joint': dynamic(() => import('./pipe-joint').then((all) => all.InPipeJoint)),
   'pipe-permeability': dynamic(() => import('./pipe-permeability').then((all) => all.InPipePermeability)),
+  'manhole-step': dynamic(() => import('./manhole-step').then((all) => all.InManholeStep)),
   'pipe-core': dynamic(() => import('./pipe-core').then((all) => all.InPipeCore)),
   'pipe-absorption': dynamic(() => import('./pipe-absorption').then((all) => all.InPipeAbsorption)),
   'surface-ph': dynamic(() => import('./surface-ph').then((all) => all.InSurfacePh)),

@@ -74,6 +74,18 @@ const PIPE_PRESS: typeof FIELDS = [
   { name: 'gaugeDivision', label: 'Division of the gauge', help: 'As 5 psi.', optional: true },
   { name: 'gaugeEnd', label: 'End of the gauge', help: 'As 3,000 psi.', optional: true },
   {
+    name: 'strokeVolume',
+    label: 'A stroke of the hand pump moves',
+    help: 'Oil, as 25 mL or 1.5 in3: strokes are told for the rate then.',
+    optional: true,
+  },
+  {
+    name: 'stiffness',
+    label: 'Load for the way of the ram',
+    help: 'Frame and pipe together, as the last test told it: 250,000 lbf/in or 45 kN/mm.',
+    optional: true,
+  },
+  {
     name: 'beamWeight',
     label: 'Upper beam weighs',
     help: 'With what is fixed to it, where the gauge does not show it.',

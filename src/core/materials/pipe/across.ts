@@ -1,7 +1,13 @@
 import { summarise } from '../../acceptance/evaluate';
 import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
+import { KNOWN } from '../../methods/three-edge/compute';
 import { type CoreChain, type CoredPipe, coreChain } from '../../pipe/core-chain';
+import { fewestOfLot, lotStatistic } from '../../pipe/lot-statistic';
+import { strengthOf } from '../../pipe/product';
 import { type PipeStanding, retestsOf, type TestedPipe } from '../../pipe/retests';
+import { type Exact, exact, plainOf } from '../../quantity';
+import { Sheet } from '../../working';
+import { saidOf } from './said';
 
 const STANDING: Readonly<Record<string, PipeStanding>> = { meets: 'meets', 'does not meet': 'fails' };
 
@@ -58,13 +64,38 @@ export function across(samples: readonly SampleOfLot[], about: LotAbout): LotSay
   const others = about.limits.number('pipe-core.others', about.system).toNumber();
   const chain = coreChain(samples.map(coredPipe), others);
   const cores = chain && coresSay(chain);
-  const loaded = loadedSay(samples, about);
+  const sheet = new Sheet(about.mode);
+  const loaded = togetherSay(samples, about, sheet) ?? loadedSay(samples, about);
   const verdict = loaded ?? cores;
   if (!verdict) return null;
   return {
-    ...{ results: [], lines: [], verdict },
+    ...{ results: [], lines: sheet.lines, verdict },
     remarks: loaded && cores ? [cores.sentence] : [],
   };
+}
+
+/** How a lot stands by mean and scatter of its D-loads, where its order says so; undefined where it does not. */
+function togetherSay(
+  samples: readonly SampleOfLot[],
+  { asked, limits, system }: LotAbout,
+  sheet: Sheet,
+): NonNullable<LotSays['verdict']> | undefined {
+  const strength = asked.judged === 'together' ? strengthOf(saidOf(asked), limits, system) : undefined;
+  if (!strength?.crack || samples.every(({ verdicts }) => verdicts.length === 0)) return undefined;
+  const loads = samples.flatMap(({ found }) => (found[KNOWN] ? [exact(found[KNOWN])] : []));
+  const fewest = fewestOfLot(limits, system);
+  if (loads.length < fewest)
+    return say(
+      'not yet determinable',
+      `${loads.length} of at least ${fewest} pipes went to their crack: the lot is judged by them together.`,
+    );
+  const { mean, needed, holds } = lotStatistic(loads, strength.crack, { limits, system, sheet });
+  const text = (value: Exact): string =>
+    plainOf(value.toDecimalPlaces(1), system === 'US' ? 'lbf/ft/ft' : 'N/m/mm');
+  return say(
+    holds ? 'meets' : 'does not meet',
+    `Mean of ${loads.length} pipes ${text(mean)}, ${text(needed)} asked by their scatter.${holds ? '' : ' The owner’s engineer decides.'}`,
+  );
 }
 
 function loadedSay(

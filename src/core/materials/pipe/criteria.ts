@@ -14,7 +14,7 @@ const PIPE = {
 
 /** What its class or its order asks of a pipe. */
 const asks =
-  (what: 'crack' | 'most' | 'foot'): Extract<CriterionLimit, (...given: never[]) => unknown> =>
+  (what: 'crack' | 'most' | 'foot' | 'footCrack'): Extract<CriterionLimit, (...given: never[]) => unknown> =>
   ({ asked, said, limits, system }) => {
     const strength = strengthOf({ said, asked }, limits, system);
     const value = strength?.[what];
@@ -49,6 +49,18 @@ export const CRITERIA: readonly Criterion[] = [
     limit: asks('most'),
     unit: D_UNIT,
     step: 'teb.step',
+    whenNot: AGAIN,
+  },
+  {
+    ...PIPE,
+    id: 'pipe-foot-crack',
+    title: 'Load on its length at the crack',
+    asks: 'No crack of its standard below',
+    source: standard('EN 1916'),
+    quantity: 'load on its length at the crack',
+    limit: asks('footCrack'),
+    unit: { US: 'lbf/ft', SI: 'kN/m' },
+    step: 'teb.step-foot',
     whenNot: AGAIN,
   },
   {

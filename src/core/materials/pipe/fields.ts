@@ -14,6 +14,13 @@ const D_LOAD = {
   possible: { US: ['100', '20000'], SI: ['5', '960'] },
 } as const;
 
+const ON_LENGTH = {
+  dimension: 'lineLoad',
+  unit: { US: 'lbf/ft', SI: 'kN/m' },
+  step: { US: '50', SI: '0.5' },
+  possible: { US: ['500', '60000'], SI: ['7', '900'] },
+} as const;
+
 /** One size and class of pipe, as it is ordered and drawn. */
 export class Asked extends RunInput {
   @ChoiceField({ label: 'Class', options: PIPE_CLASSES, required: true, example: 'c76-III' })
@@ -104,14 +111,28 @@ export class Asked extends RunInput {
   })
   mostLoad?: string;
 
+  @TextField({
+    label: 'Number of its class',
+    rare: true,
+    help: 'EN 1916: kN/m for each 1,000 mm of diameter, as 135. AS/NZS 4058: as 4.',
+    example: '',
+  })
+  classNumber?: string;
+
+  @MeasureField({
+    label: 'Load on its length at the crack',
+    rare: true,
+    ...ON_LENGTH,
+    help: 'AS/NZS 4058 the proof load, IS 458 the load at the crack; of EN 1916 it follows from the class.',
+    example: '',
+  })
+  footCrackLoad?: string;
+
   @MeasureField({
     label: 'Ultimate load on its length',
     rare: true,
-    dimension: 'lineLoad',
-    unit: { US: 'lbf/ft', SI: 'kN/m' },
-    step: { US: '50', SI: '0.5' },
-    possible: { US: ['500', '60000'], SI: ['7', '900'] },
-    help: 'Pipe that is not reinforced: left open, that of its class and size.',
+    ...ON_LENGTH,
+    help: 'Pipe that is not reinforced, or of EN, AS/NZS, IS: left open, that of its class and size where one follows.',
     example: '',
   })
   footLoad?: string;
@@ -170,6 +191,18 @@ export class Asked extends RunInput {
     example: '',
   })
   yearEach?: string;
+
+  @ChoiceField({
+    label: 'A year is judged',
+    rare: true,
+    options: [
+      { value: 'each', label: 'Pipe by pipe, two others for each that failed' },
+      { value: 'together', label: 'Together, by mean and scatter of the D-loads (C655)' },
+    ],
+    help: 'Left open, pipe by pipe. Together only where the order by C655 says so.',
+    example: '',
+  })
+  judged?: 'each' | 'together';
 
   @TextField({ label: 'Whose rule', help: 'Customer, certificate, with its date.', example: '' })
   yearFrom?: string;

@@ -2,24 +2,13 @@ import { Limits } from '../../limits';
 import type { Material, Stored } from '../../material/contract';
 import { measureWords } from '../../material/measure-words';
 import type { RegisterAbout } from '../../material/registration';
-import { setupMeasure } from '../../methods/measure-text';
-import { classOf, lengthOf, loadsAsked, PIPE_CLASSES, type PipeSaid, strengthOf } from '../../pipe/product';
-import { plainOf, type System, type UnitId, unitOf } from '../../quantity';
+import { classOf, lengthOf, loadsAsked, PIPE_CLASSES, strengthOf } from '../../pipe/product';
+import { plainOf, type System } from '../../quantity';
 import { across } from './across';
 import { CRITERIA } from './criteria';
 import { Asked, Drawn, Lot } from './fields';
 import { FORMS } from './forms';
-
-/** What is stored of a product, as the product book reads it. */
-const saidOf = (asked: Stored): PipeSaid => ({
-  said: (name) => (typeof asked[name] === 'string' ? String(asked[name]) : undefined),
-  asked: (name, unit: UnitId) =>
-    setupMeasure(
-      typeof asked[name] === 'string' ? String(asked[name]) : undefined,
-      unitOf(unit).dimension,
-      unit,
-    ),
-});
+import { saidOf } from './said';
 
 /** The system that a product is written in, by the unit of its diameter. */
 const systemOf = ({ span }: Stored): System => (/mm$/u.test(String(span)) ? 'SI' : 'US');
@@ -116,7 +105,7 @@ export const pipe: Material = {
   lotProblems: ({ year }): Record<string, string> =>
     /^(?:19[9]\d|2[01]\d\d)$/u.test(String(year)) ? {} : { year: 'The year in four digits, as 2031.' },
   opens: () => [],
-  onLot: ['pipe-year', 'pipe-cylinders'],
+  onLot: ['pipe-year', 'pipe-cylinders', 'manhole-step'],
   across,
   criteria: CRITERIA.map(({ id }) => id),
 };
@@ -134,6 +123,8 @@ function problems(asked: Stored): Record<string, string> {
   const [span, rise] = (['span', 'rise'] as const).map((name) => said.asked(name, 'mm'));
   if (shape && shape !== 'round' && !rise)
     return { rise: 'An arch or an ellipse has a rise too: type both openings as it lies.' };
+  if (asked.judged === 'together' && asked.design !== 'c655')
+    return { judged: 'Only pipe that is ordered by C655 is judged together.' };
   if (span && rise && shape === 'flat' && rise.greaterThanOrEqualTo(span))
     return { rise: 'Its long axis lies flat, so its rise is the smaller number.' };
   if (span && rise && shape === 'upright' && rise.lessThanOrEqualTo(span))
@@ -146,14 +137,30 @@ function problems(asked: Stored): Record<string, string> {
     return { jointDepth: 'By the drawing of the joint: without it the test has no load to stop at.' };
   if ((asked.yearShare || asked.yearEach) && !asked.yearFrom)
     return { yearFrom: 'Say whose rule it is, with its date.' };
+  const own = classOf(said);
+  if (asked.classNumber && !/^\d{1,3}(?:\.\d)?$/u.test(String(asked.classNumber)))
+    return { classNumber: 'A number, as 135 or 4.' };
+  if (own?.metre && system === 'US')
+    return { span: `${own.standard} is metric: type the sizes in mm and m.` };
+  if (own?.metre && !strengthOf(said, LIMITS, system)) return missingOnMetre(asked);
   if (!strengthOf(said, LIMITS, system))
-    return classOf(said)?.plain !== undefined
+    return own?.plain !== undefined
       ? { footLoad: 'This class has no row for this size here: type what it has to bear.' }
       : {
           crackLoad:
             'Nothing says its D-load in these units: type it as it is ordered. A class of the other system is never converted.',
         };
   return {};
+}
+
+/** What is not said yet of a pipe that goes by its loads on a metre. */
+function missingOnMetre({ design, footCrackLoad, classNumber }: Stored): Record<string, string> {
+  if (design === 'en1916') return { classNumber: 'Its strength class, or type its ultimate load below.' };
+  if (!footCrackLoad)
+    return { footCrackLoad: 'Type the load at which the crack is looked for, by its standard.' };
+  return design === 'as4058' && !classNumber
+    ? { classNumber: 'Its class says how far the ultimate load lies above the proof load.' }
+    : { footLoad: 'Type the ultimate load of its class and size.' };
 }
 
 function lengthWords(asked: Stored): string {

@@ -132,3 +132,42 @@ it('the cores of a group say what comes next', () => {
     remarks: ['Cores: core a again, the same pipe.'],
   });
 });
+
+// ASTM C655 (from memory): where the order says so, a year is judged by mean and scatter together.
+describe('a year that is judged together', () => {
+  const ordered = { design: 'c655', crackLoad: '1350 lbf/ft/ft', judged: 'together' };
+  const says = (loads: readonly (number | null)[], asked: Record<string, string> = ordered) =>
+    pipe.across?.(
+      loads.map((load, place) => ({
+        ...{ label: `P${place}`, about: { mark: `M-${place}` }, results: [], tested: [] },
+        found: Object.fromEntries(load === null ? [] : [['known D-load at the crack', String(load)]]),
+        verdicts: [{ title: 'D-load at the crack', state: 'does not meet', method: 'three-edge' } as const],
+      })),
+      { ...{ mode: 'half-even', system: 'US', limits: new Limits(), tests: [] }, asked },
+    );
+  it.each([
+    [[1480, 1390, 1420, 1510, 1450], 'does not meet'],
+    [[1490, 1400, 1430, 1520, 1460], 'meets'],
+    // One that was stopped is a bound: it does not count.
+    [[1490, 1400, 1430, 1520, null], 'not yet determinable'],
+  ] as const)('%j: %s', (loads, state) => {
+    expect(says(loads)?.verdict?.state).toBe(state);
+  });
+  it('shows its working', () => {
+    expect(says([1490, 1400, 1430, 1520, 1460])?.lines.map(({ symbol }) => symbol)).toEqual([
+      'Dx',
+      'sd',
+      'sl',
+      'Da',
+    ]);
+  });
+  it('pipe by pipe, as usual, goes by each', () => {
+    expect(says([1490, 1400, 1430, 1520, 1460], { ...ordered, judged: 'each' })?.verdict?.sentence).toContain(
+      'failed',
+    );
+  });
+  it('is only of C655', () => {
+    expect(Object.keys(problems({ ...ROUND, judged: 'together' }))).toEqual(['judged']);
+    expect(problems({ ...ROUND, design: 'c655', crackLoad: '1350', judged: 'together' })).toEqual({});
+  });
+});

@@ -1,15 +1,16 @@
 import type { DeriveAbout, Derived } from '../../acceptance/set-rule';
 import { isWithin, type LimitId, type Limits } from '../../limits';
 import { absorptionMost, COUNTS } from '../../pipe/absorption';
-import { type Exact, exact, plainOf } from '../../quantity';
+import { type Exact, exact, meanOf, plainOf } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { type DryingState, dryingState, type Weighing } from '../drying/state';
 import { equipmentUse } from '../equipment-checks';
-import { factText } from '../facts';
+import { factText, factTexts } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
+import { setupMeasure } from '../measure-text';
 import { firstOpen } from '../opening';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
@@ -112,7 +113,7 @@ export function compute(input: PipeAbsorptionInput, setup: RunSetup): Outcome {
         ...(state?.dryAt === null ? { provisional: 'it was not dry' } : {}),
       }),
     );
-    findings.push(...likelyFindings(value, limits, system));
+    findings.push(...likelyFindings(value, limits, system), ...riseFindings(value, setup, limits, system));
   }
   findings.push(...massFindings(input, dry, setup, limits), ...timesFindings(input));
   return {
@@ -149,6 +150,29 @@ function likelyFindings(value: Exact, limits: Limits, system: PipeAbsorptionInpu
       {
         message: `${value.toFixed(1)} % is not what pipe takes up.`,
         action: 'Weigh it again: dripping, or divided by the wrong mass?',
+      },
+    ),
+  ];
+}
+
+/** More than earlier pieces took up: the mix or its compaction has changed. */
+function riseFindings(
+  value: Exact,
+  setup: RunSetup,
+  limits: Limits,
+  system: PipeAbsorptionInput['system'],
+): Finding[] {
+  const earlier = factTexts(setup, 'earlier').flatMap((text) => setupMeasure(text, 'percent') ?? []);
+  const rise = earlier.length > 0 ? value.minus(meanOf(earlier)) : undefined;
+  if (!rise || isWithin(rise, limits.of('pipe-water.rise', system))) return [];
+  return [
+    limitFinding(
+      limits,
+      system,
+      { id: 'pipe-water.rise', severity: 'advice', fields: ['wet'] },
+      {
+        message: `${rise.toFixed(1)} points more than earlier pieces of this size and class.`,
+        action: 'Look at compaction and water of the mix since then.',
       },
     ),
   ];

@@ -75,7 +75,13 @@ export const pipeAbsorption: Method<PipeAbsorptionInput> = {
   designations: [standard('ASTM C497/C497M')],
   runOn: 'specimen',
   forms: ['pipe-wall'],
-  facts: { absorptionBy: asked('absorptionBy', { options: ['a', 'b'] }) },
+  facts: {
+    absorptionBy: asked('absorptionBy', { options: ['a', 'b'] }),
+    earlier: {
+      ...{ of: 'specification', take: ABSORPTION, by: ['pipe-absorption'], is: 'texts' },
+      which: 'several',
+    },
+  },
   yields: [{ quantity: ABSORPTION, symbol: 'Aw' }],
   Input: PipeAbsorptionInput,
   steps: [

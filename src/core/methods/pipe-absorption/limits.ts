@@ -35,6 +35,11 @@ export const LIMITS = {
     'pipe-water.mass-a': r('A piece, method A', '>= 1000 g'),
     'pipe-water.mass-b': r('A core, method B', '>= 100 g'),
     'pipe-water.likely': r('Absorption that pipe has', '2 to 12 %', ourChoice('beyond it is read again')),
+    'pipe-water.rise': r(
+      'Above what earlier pieces of this size and class took up, percent of the mass',
+      '<= 1 %',
+      ourChoice('more has a cause'),
+    ),
     'pipe-water.step': r('Reported to', '= 0.1 %', ourChoice('a verdict takes the unrounded one')),
   }),
   ...group('Absorption of pipe', standard('ASTM C76/C76M'), {

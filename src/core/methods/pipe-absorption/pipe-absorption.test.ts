@@ -16,6 +16,7 @@ function weighed(
   wet?: string,
   more: object = {},
   by: 'a' | 'b' = 'a',
+  earlier: readonly string[] = [],
 ) {
   const { input } = usableInput(method, {
     system: 'US',
@@ -24,7 +25,7 @@ function weighed(
     ...(wet ? { wet } : {}),
     ...more,
   });
-  const setup = { facts: { absorptionBy: by } };
+  const setup = { facts: { absorptionBy: by, earlier } };
   return { ...method.compute(input, setup), waits: method.waits?.(input, setup) ?? [] };
 }
 const ids = ({ findings }: { findings: readonly { id: string }[] }) => findings.map(({ id }) => id);
@@ -132,4 +133,17 @@ describe('which piece counts', () => {
       absorptionMost({ ...about([], most), said: () => said })?.toString();
     expect([of(undefined), of('a'), of('b'), of('b', '7.5')]).toEqual(['9', '9', '8.5', '7.5']);
   });
+});
+
+it.each([
+  [['6.0 percent', '5.0 percent'], false],
+  [['5.0 percent', '4.6 percent'], true],
+  [[], false],
+])('against earlier pieces %j: a rise is said: %s', (earlier, said) => {
+  // 5.83 %, by hand.
+  const dry = [
+    ['1486.2', 48],
+    ['1486.2', 54],
+  ] as const;
+  expect(ids(weighed(dry, '1572.9', {}, 'a', earlier)).includes('pipe-water.rise')).toBe(said);
 });

@@ -15,7 +15,8 @@ export const PRODUCT_FACTS: FactSources = {
   testLengthFrom: asked('testLengthFrom', 'text'),
   ...measured(['span', 'rise', 'wall', 'overall', 'jointDepth', 'testLength'], 'length'),
   ...measured(['crackLoad', 'mostLoad'], 'dLoad'),
-  ...measured(['footLoad'], 'lineLoad'),
+  classNumber: asked('classNumber', 'text'),
+  ...measured(['footLoad', 'footCrackLoad'], 'lineLoad'),
 };
 
 /** The product of a pipe by what its test was told. */

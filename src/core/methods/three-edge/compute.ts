@@ -5,7 +5,7 @@ import { bySeverity, type Finding, finding, isReportable, Sheet, standard } from
 import type { Outcome, Picture, Result } from '../contract';
 import { dayOf } from '../equipment-checks';
 import { factText } from '../facts';
-import { type Lean, worthOf } from '../leans';
+import { type Lean, type Worth, worthOf } from '../leans';
 import { limitFinding } from '../limit-finding';
 import { resultOf } from '../outcome';
 import { packedRows } from '../picture-rows';
@@ -14,6 +14,7 @@ import { beamFindings, machineFindings, productFinding, stripFindings } from './
 import { crackSays, cracksOf } from './crack';
 import { type Gauge, gaugeOf, loadRead, recordOf } from './gauge';
 import type { ThreeEdgeInput } from './input';
+import { likelyFindings } from './likely';
 import { holdFindings, rateFindings, ratesIn } from './loading';
 import { loadsOf, type PipeLoads, UNITS_OF } from './loads';
 import { pictureOf } from './picture';
@@ -23,6 +24,9 @@ import { sizeFindings } from './sizes';
 export const CRACK = 'D-load at the 0.01 in crack';
 export const MOST = 'ultimate D-load';
 export const FOOT = 'ultimate load on its length';
+export const FOOT_CRACK = 'load on its length at the crack';
+/** The D-load at the crack of a pipe that went to it: no bound. */
+export const KNOWN = 'known D-load at the crack';
 
 const C497 = standard('ASTM C497/C497M');
 
@@ -110,6 +114,7 @@ export function compute(input: ThreeEdgeInput, setup: RunSetup): Outcome {
     findings.push(
       ...crackFindings(input, loads, read, says, cracks, setup),
       ...nearFindings(results, loads, setup),
+      ...likelyFindings(results, loads, read, limits, setup),
     );
   }
   const standing = standingOf(results, loads, fast, isReportable(findings));
@@ -120,7 +125,7 @@ export function compute(input: ThreeEdgeInput, setup: RunSetup): Outcome {
     findings: bySeverity(findings),
     verdicts: [],
     picture: withJudged(
-      pictureOf({ input, setup, loads, read, log, cracks, says, limits }),
+      pictureOf({ input, setup, loads, log, cracks, says, limits }),
       standing && day
         ? packedRows([
             [
@@ -243,8 +248,20 @@ function crackResult(
       : !probed && hairline && !opened && input.purpose !== 'proof'
         ? 'a hairline was seen and not probed'
         : undefined;
-  const value = dLoad(sheet, 'Dc', 'D-load at the last load without the crack', load, loads, system);
   const worth = open ? { provisional: open } : worthOf(own);
+  if (loads.strength.footCrack)
+    return [
+      footResult(
+        [FOOT_CRACK, 'wc', 'Last load without the crack, on its length'],
+        load,
+        loads,
+        worth,
+        sheet,
+        setup,
+        system,
+      ),
+    ];
+  const value = dLoad(sheet, 'Dc', 'D-load at the last load without the crack', load, loads, system);
   return [
     resultOf({
       quantity: CRACK,
@@ -275,36 +292,38 @@ function mostResult(
       ? [{ bound: 'at least', why: 'it was stopped before its end' } as const]
       : []),
   ];
-  const about = { mode: sheet.mode, ...worthOf(own) };
-  const limits = limitsOf(setup);
+  const worth = worthOf(own);
   if (loads.strength.foot)
-    return [
-      resultOf({
-        quantity: FOOT,
-        symbol: 'w',
-        value: sheet.line({
-          symbol: 'w',
-          name: 'Greatest load on its length',
-          formula: 'Pm / L',
-          uses: { Pm: most, L: loads.length },
-          unit: UNITS_OF[system].foot,
-          source: C497,
-        }),
-        unit: UNITS_OF[system].foot,
-        step: limits.number('teb.step-foot', system),
-        ...about,
-      }),
-    ];
+    return [footResult([FOOT, 'w', 'Greatest load on its length'], most, loads, worth, sheet, setup, system)];
   return [
     resultOf({
       quantity: MOST,
       symbol: 'Dm',
       value: dLoad(sheet, 'Dm', 'Ultimate D-load', most, loads, system),
       unit: UNITS_OF[system].d,
-      step: limits.number('teb.step', system),
-      ...about,
+      step: limitsOf(setup).number('teb.step', system),
+      mode: sheet.mode,
+      ...worth,
     }),
   ];
+}
+
+/** What a load comes to on a foot or metre of the pipe, with its line. */
+function footResult(
+  [quantity, symbol, name]: readonly [quantity: string, symbol: string, name: string],
+  load: Exact,
+  { length }: PipeLoads,
+  worth: Worth,
+  sheet: Sheet,
+  setup: RunSetup,
+  system: ThreeEdgeInput['system'],
+): Result {
+  const unit = UNITS_OF[system].foot;
+  return resultOf({
+    ...{ quantity, symbol, unit, mode: sheet.mode, ...worth },
+    value: sheet.line({ symbol, name, formula: 'P / L', uses: { P: load, L: length }, unit, source: C497 }),
+    step: limitsOf(setup).number('teb.step-foot', system),
+  });
 }
 
 function crackFindings(
@@ -382,8 +401,11 @@ function crackFindings(
 }
 
 /** What is asked of a result, in its own unit; undefined where nothing is. */
-function askedOf({ strength: { crack, most, foot } }: PipeLoads, quantity: string): Exact | undefined {
-  return quantity === CRACK ? crack : quantity === MOST ? most : foot;
+function askedOf(
+  { strength: { crack, most, foot, footCrack } }: PipeLoads,
+  quantity: string,
+): Exact | undefined {
+  return { [CRACK]: crack, [MOST]: most, [FOOT]: foot, [FOOT_CRACK]: footCrack }[quantity];
 }
 
 /** A number so near to what is asked that the machine may be what decides. */

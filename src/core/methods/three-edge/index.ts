@@ -1,3 +1,4 @@
+import { classOf } from '../../pipe/product';
 import { convert, type Exact, exact } from '../../quantity';
 import { standard } from '../../working';
 import type { Method } from '../contract';
@@ -5,7 +6,8 @@ import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { PRODUCT_FACTS } from '../pipe/said';
 import { limitsOf } from '../setup';
-import { CRACK, compute, FOOT, MOST } from './compute';
+import { draws } from './barrel';
+import { CRACK, compute, FOOT, FOOT_CRACK, KNOWN, MOST } from './compute';
 import { ThreeEdgeInput } from './input';
 import { loadsOf } from './loads';
 import { plan } from './plan';
@@ -25,10 +27,15 @@ export const threeEdge: Method<ThreeEdgeInput> = {
     cage: { of: 'sample', take: 'cage', is: 'text' },
     mark: { of: 'sample', take: 'mark', is: 'text' },
     retestOf: { of: 'sample', take: 'retestOf', is: 'text' },
+    hairlines: {
+      ...{ of: 'specification', take: 'input.hairline', by: ['three-edge'], is: 'texts' },
+      which: 'several',
+    },
   },
   yields: [
     { quantity: CRACK, symbol: 'Dc', named: true },
     { quantity: MOST, symbol: 'Dm', named: true, instead: true },
+    { quantity: FOOT_CRACK, symbol: 'wc', named: true, instead: true },
     { quantity: FOOT, symbol: 'w', named: true, instead: true },
   ],
   Input: ThreeEdgeInput,
@@ -112,7 +119,7 @@ export const threeEdge: Method<ThreeEdgeInput> = {
       phase: 'after',
       instruction:
         'Sketch and photograph the cracks, crown against invert, end against end. A pipe that failed is tested by others, never again itself.',
-      fields: ['witness', 'remarks'],
+      fields: ['alike', 'witness', 'remarks'],
       caution: 'Broken concrete on bent steel springs: gloves, glasses, dust kept down.',
     },
   ],
@@ -140,8 +147,17 @@ export const threeEdge: Method<ThreeEdgeInput> = {
     by: [],
     combine: 'each alone',
     step: 'teb.step',
-    criteria: ['pipe-crack', 'pipe-most', 'pipe-foot'],
-    asAsked: (said) => (said('design')?.startsWith('c14') ? { quantity: FOOT, step: 'teb.step-foot' } : {}),
+    criteria: ['pipe-crack', 'pipe-most', 'pipe-foot-crack', 'pipe-foot'],
+    // A lot that is judged together takes what is known, and no bound.
+    derives: (_, { pieces: [pipe] }) => {
+      const load = pipe?.bound ? undefined : pipe?.quantities[CRACK];
+      return { values: Object.fromEntries(load ? [[KNOWN, load]] : []), said: [], lines: [], remarks: [] };
+    },
+    asAsked: (said) => {
+      const own = classOf({ said });
+      const quantity = own?.metre ? FOOT_CRACK : own?.plain === undefined ? undefined : FOOT;
+      return quantity ? { quantity, step: 'teb.step-foot' } : {};
+    },
   },
   columns: [
     { heading: 'Mark', of: ['~mark'] },
@@ -163,6 +179,7 @@ export const threeEdge: Method<ThreeEdgeInput> = {
   ],
   plan,
   compute,
+  draws,
   example: (system) => ({
     input: { ...exampleInput(fieldsOf(ThreeEdgeInput), system), system },
     setup: {

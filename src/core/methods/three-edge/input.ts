@@ -578,6 +578,36 @@ export class ThreeEdgeInput extends RunInput {
   @InstantField({ label: 'Tested at', required: true, example: '2031-09-16T10:40:00-04:00' })
   testedAt?: string;
 
+  @ChoiceField({
+    label: 'Cracks, crown against invert and end against end',
+    options: [
+      { value: 'alike', label: 'Alike' },
+      {
+        value: 'side',
+        label: 'At crown or invert only',
+        means: {
+          id: 'teb.one-sided',
+          severity: 'advice',
+          message: 'A crack on one side only: the beam did not lie over the middle of the strips.',
+          action: 'Look at the marks and the offsets; set the next one nearer.',
+        },
+      },
+      {
+        value: 'end',
+        label: 'Wider at one end',
+        means: {
+          id: 'teb.one-end',
+          severity: 'advice',
+          message: 'Wider at one end: it was not borne alike along its length.',
+          action: 'Look at strips and beam for a gap, and at the wall from end to end.',
+        },
+      },
+    ],
+    aside: true,
+    example: 'alike',
+  })
+  alike?: 'alike' | 'side' | 'end';
+
   @TextField({
     label: 'Witness',
     aside: true,

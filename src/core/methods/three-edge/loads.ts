@@ -1,5 +1,6 @@
 import type { Limits } from '../../limits';
 import { lengthOf, loadsAsked, type PipeStrength, strengthOf } from '../../pipe/product';
+import type { HandPump } from '../../pipe/pump';
 import { type RatePlan, ratePlan } from '../../pipe/rates';
 import { type Exact, exact, type System } from '../../quantity';
 import { type Sheet, standard } from '../../working';
@@ -16,6 +17,7 @@ export const UNITS_OF = {
 
 /** A pipe as it is to be loaded: diameter in in or mm, length in ft or m, loads in lbf or kN. */
 export interface PipeLoads {
+  readonly system: System;
   readonly bore: Exact;
   readonly length: Exact;
   readonly overall: Exact;
@@ -51,10 +53,11 @@ export function loadsOf(
   const { crack: design, most: ultimate } = loadsAsked(strength, bore, length, system);
   const goal = onlyMost || !design ? ultimate : design;
   if (!goal) return undefined;
-  const rates = ratePlan(goal, length, limits, system);
+  const rates = ratePlan(goal, length, limits, system, strength.steady);
   if (sheet)
     linesOf(sheet, { bore, tested, strength, design, ultimate, goal, rates, limits, system, onlyMost });
   return {
+    system,
     bore,
     length,
     overall: tested.overall,
@@ -92,20 +95,24 @@ function linesOf(sheet: Sheet, about: LinesAbout): void {
     source: C497,
   });
   const formula = system === 'US' ? 'D * d / 12 * L' : 'D * d * L / 1000';
-  const bears = (symbol: string, name: string, D: Exact | undefined, to: Exact | undefined): void => {
+  const bears = (
+    symbol: string,
+    name: string,
+    D: Exact | undefined,
+    w: Exact | undefined,
+    to: Exact | undefined,
+  ): void => {
     if (!to) return;
     sheet.line({
       symbol,
       name,
-      ...(D
-        ? { formula, uses: { D, d: bore, L } }
-        : { formula: 'w * L', uses: { w: strength.foot ?? exact(0), L } }),
+      ...(D ? { formula, uses: { D, d: bore, L } } : { formula: 'w * L', uses: { w: w ?? exact(0), L } }),
       unit: force,
       source: product,
     });
   };
-  bears('Ps', 'Design load', strength.crack, design);
-  bears('Pu', 'Ultimate load', strength.most, ultimate);
+  bears('Ps', 'Design load', strength.crack, strength.footCrack, design);
+  bears('Pu', 'Ultimate load', strength.most, strength.foot, ultimate);
   const goalName = onlyMost || !design ? 'Pu' : 'Ps';
   const share = limits.number('teb.switch', system);
   sheet.line({
@@ -120,17 +127,21 @@ function linesOf(sheet: Sheet, about: LinesAbout): void {
     symbol: 'r1',
     name: 'First rate at the most',
     formula: 'q * L',
-    uses: { q: limits.number('teb.first-rate', system), L },
+    uses: { q: strength.steady ?? limits.number('teb.first-rate', system), L },
     unit: rate,
-    source: C497,
+    source: strength.steady ? product : C497,
   });
   sheet.line({
     symbol: 'r2',
     name: 'Second rate at the most',
-    formula: `min(${goalName} / n, r1)`,
-    uses: { [goalName]: goal, n: limits.number('teb.second-rate', system), r1: rates.first },
+    ...(strength.steady
+      ? { formula: 'r1', uses: { r1: rates.first } }
+      : {
+          formula: `min(${goalName} / n, r1)`,
+          uses: { [goalName]: goal, n: limits.number('teb.second-rate', system), r1: rates.first },
+        }),
     unit: rate,
-    source: C497,
+    source: strength.steady ? product : C497,
   });
 }
 
@@ -158,6 +169,18 @@ export function ramsOf({ machine }: Pick<EquipmentFacts, 'machine'>, system: Sys
       .times(works)
       .div(system === 'US' ? 1 : 1000),
   };
+}
+
+/** The hand pump of a machine as it is described; undefined where a stroke or the rams are not. */
+export function pumpOf(facts: Pick<EquipmentFacts, 'machine'>, system: System): HandPump | undefined {
+  const stroke = setupMeasure(facts.machine?.strokeVolume, 'volume', system === 'US' ? 'in3' : 'mL');
+  const rams = ramsOf(facts, system);
+  return stroke && rams ? { stroke, count: rams.count, area: rams.area } : undefined;
+}
+
+/** What frame and pipe give together, lbf/in or kN/mm; undefined where it is not described. */
+export function stiffnessOf({ machine }: Pick<EquipmentFacts, 'machine'>, system: System): Exact | undefined {
+  return setupMeasure(machine?.stiffness, 'stiffness', system === 'US' ? 'lbf/in' : 'kN/mm');
 }
 
 export function machineOf(input: ThreeEdgeInput, setup: RunSetup): EquipmentFacts | undefined {

@@ -16,7 +16,6 @@ interface PictureAbout {
   readonly input: ThreeEdgeInput;
   readonly setup: RunSetup;
   readonly loads: PipeLoads | undefined;
-  readonly read: Readonly<Record<'sound' | 'opened' | 'most', Exact | undefined>>;
   readonly log: { readonly streamed: boolean; readonly log: readonly LoadAt[] } | undefined;
   readonly cracks: readonly CrackRead[];
   readonly says: string | undefined;
@@ -28,7 +27,7 @@ const MOST_POINTS = 240;
 
 /** What is drawn of a pipe between three edges: its section on the strips, its load over time, its barrel unrolled. */
 export function pictureOf(about: PictureAbout): Picture {
-  const { input, setup, loads, read, log, cracks, says, limits } = about;
+  const { input, setup, loads, log, cracks, says, limits } = about;
   const { system } = input;
   const { bore, force } = UNITS_OF[system];
   const said = saidIn(setup);
@@ -61,9 +60,7 @@ export function pictureOf(about: PictureAbout): Picture {
       first: number(loads?.rates.first),
       second: number(loads?.rates.second),
       goal: number(loads?.rates.design),
-      sound: number(read.sound),
-      opened: number(read.opened),
-      most: number(read.most),
+      gap: number(limits.number('teb.probe-gap', system)),
       log: packedRows(
         points.map(({ seconds, load }) => [seconds.toNumber(), Number(load.toSignificantDigits(6))]),
       ),

@@ -49,6 +49,7 @@ const READ = {
   testedAt: '2031-09-16T10:40:00-04:00',
 };
 const CRACK = [0, 3, 6, 9, 12].map((at) => ({ at: String(at), enters: 'yes', where: 'invert' }));
+const CRACK_SI = [0, 75, 150, 225, 300].map((at) => ({ at: String(at), enters: 'yes', where: 'invert' }));
 
 function tested(
   read: Readonly<Record<string, unknown>>,
@@ -453,4 +454,99 @@ it('of pipe without loads nothing is drawn or judged, and everything else is tol
   expect(ids(done)).toEqual(expect.arrayContaining(['teb.product', 'teb.stacked']));
   expect(done.picture.values).toMatchObject({ design: null, judged: null });
   expect(method.plan('US', { facts: {} })).toMatchObject([{ label: 'Loads', text: 'not known yet' }]);
+});
+
+// EN 1916 (from memory): class 135 at 600 mm bears 81 kN/m, looked at for its crack at 67 % of that, at one rate throughout.
+describe('a pipe by loads on a metre', () => {
+  const EN = {
+    design: 'en1916',
+    classNumber: '135',
+    span: '600 mm',
+    joint: 'plain',
+    overall: '2.5 m',
+    mark: 'E-1',
+  };
+  const METRIC = {
+    ...MACHINE,
+    machine: { capacity: '900 kN' },
+  };
+  const read = {
+    system: 'SI',
+    apart1: '45',
+    apart3: '45',
+    most: '210',
+    probes: CRACK_SI,
+    sound: '140',
+    opened: '150',
+  };
+  const done = (more: object = {}) => tested({ ...read, ...more }, EN, { equipment: [METRIC] });
+  it('has its loads, one rate and results on its length', () => {
+    const found = done();
+    // 54.27 and 81 kN/m on 2.5 m; 25 kN/m a minute.
+    expect([line(found, 'Ps'), line(found, 'Pu'), line(found, 'r1'), line(found, 'r2')]).toEqual([
+      135.675, 202.5, 62.5, 62.5,
+    ]);
+    expect(found.results.map(({ quantity, text, unit }) => [quantity, text, unit])).toEqual([
+      ['load on its length at the crack', '56.0', 'kN/m'],
+      ['ultimate load on its length', '84.0', 'kN/m'],
+    ]);
+  });
+  it('stands by what its class asks for', () => {
+    expect(done().picture.values.judged).toContain('/meets/');
+    expect(done({ sound: '130' }).picture.values.judged).toContain('/fails/');
+    expect(done({ most: '200' }).picture.values.judged).toContain('/fails/');
+  });
+  it('says in its plan which crack is looked for', () => {
+    expect(
+      method.plan('SI', { facts: EN }).find(({ label }) => label === 'Crack that is looked for')?.text,
+    ).toBe('0.3 mm wide');
+    expect(
+      method.plan('US', { facts: PRODUCT }).some(({ label }) => label === 'Crack that is looked for'),
+    ).toBe(false);
+  });
+});
+
+describe('what a careful technician compares', () => {
+  const READINGS = { probes: CRACK, sound: '33000', opened: '34000', most: '50000' };
+  it('the first hairline with that of earlier pipe', () => {
+    const earlier = { ...PRODUCT, hairlines: ['26,000 lbf', '28,000 lbf'] };
+    expect(ids(tested({ ...READINGS, hairline: '20000' }, earlier))).toContain('teb.hairline-early');
+    expect(ids(tested({ ...READINGS, hairline: '20300' }, earlier))).not.toContain('teb.hairline-early');
+    expect(ids(tested({ ...READINGS, hairline: '12000' }))).not.toContain('teb.hairline-early');
+  });
+  // Class III: 2,000 over 1,350 is 1.48; 36,000 over 33,000 is 74 % of that.
+  it.each([
+    ['36000', true],
+    ['50000', false],
+    ['66000', true],
+  ])('the end, %s lbf, with the crack', (most, said) => {
+    expect(ids(tested({ ...READINGS, most })).includes('teb.ratio')).toBe(said);
+  });
+  it('no ratio is told of a bound', () => {
+    expect(ids(tested({ ...READINGS, most: '36000', ended: 'stopped' }))).not.toContain('teb.ratio');
+  });
+  it('a crack on one side, or wider at one end', () => {
+    expect(ids(tested({ alike: 'side' }))).toContain('teb.one-sided');
+    expect(ids(tested({ alike: 'end' }))).toContain('teb.one-end');
+    expect(ids(tested({ alike: 'alike' }))).not.toContain('teb.one-end');
+  });
+});
+
+it('the plan tells the strokes of a hand pump where it is described', () => {
+  const pump = (more: object) =>
+    method
+      .plan('US', {
+        facts: PRODUCT,
+        equipment: [{ ...MACHINE, machine: { ...MACHINE.machine, ...more } }],
+      })
+      .find(({ label }) => label === 'Pump of M');
+  expect(pump({})).toBeUndefined();
+  expect(pump({ strokeVolume: '1.5 in3' })).toMatchObject({
+    text: 'strokes not known yet',
+    note: 'A stroke moves the rams 0.025 in. Count strokes from mark to mark: they say how many keep the rate.',
+  });
+  // 60,000 and 10,800 lbf/min; 2,000 lbf/in of 0.025 in are 50 lbf a stroke.
+  expect(pump({ strokeVolume: '1.5 in3', stiffness: '20,000 lbf/in' })?.text).toBe(
+    '20.0 strokes in 10 s at most, then 3.6',
+  );
 });

@@ -114,3 +114,10 @@ it('a piece of the wall shows its next weighing, then its boil', async () => {
   expect(screen.getByRole('img', { name: 'Heating, boiling and cooling' })).toBeDefined();
   expect(screen.getByText('Out of the water: a minute on the rack, wipe it, weigh it')).toBeDefined();
 });
+
+it('steps of a manhole stand in their wall with both loads', async () => {
+  const row = (mark: string, seen: string) => ({ id: mark, mark, down: '800', bent: '0', out: '400', seen });
+  await drawn('manhole-step', { steps: [row('A', 'sound'), row('B', 'loose')] });
+  expect(screen.getByRole('img', { name: '2 steps: A holds; B gave way' })).toBeDefined();
+  expect(screen.getAllByText('400 of 400 lbf')).toHaveLength(2);
+});

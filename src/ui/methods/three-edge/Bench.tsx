@@ -1,9 +1,9 @@
 'use client';
 import { Box, Typography } from '@mui/material';
 import { readRows } from '@/core/methods/picture-rows';
+import { barrelOf } from '@/core/methods/three-edge/barrel';
 import type { BenchProps } from '../kit';
 import { Barrel } from './Barrel';
-import { cracksOf } from './cracks';
 import { LoadBoard, type Marks } from './LoadBoard';
 import { Section } from './Section';
 
@@ -28,11 +28,11 @@ const SAYS: Readonly<Record<string, string>> = {
 };
 
 /** A pipe in its press to scale, its load over time as far as it is known, its barrel with what was probed. */
-export function ThreeEdgeBench({ picture: { values } }: BenchProps) {
+export function ThreeEdgeBench({ picture }: BenchProps) {
+  const { values } = picture;
   const marks = marksOf(values);
   const points = readRows(values.log).map(([x, y]) => ({ x: Number(x), y: Number(y) }));
-  const cracks = cracksOf(values.cracks);
-  const overall = number(values.overall);
+  const barrel = barrelOf(picture);
   const unit = String(values.unit);
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
@@ -59,9 +59,9 @@ export function ThreeEdgeBench({ picture: { values } }: BenchProps) {
               : 'Its loads stand here once class, diameter and joint are in its specification.'}
           </Typography>
         )}
-        {overall !== null && cracks.length > 0 ? (
+        {barrel && barrel.cracks.length > 0 ? (
           <>
-            <Barrel long={overall} cracks={cracks} unit={unit} gap={unit === 'in' ? 3 : 75} />
+            <Barrel barrel={barrel} />
             <Typography role="status" sx={{ fontWeight: 700 }}>
               {SAYS[String(values.says)] ?? ''}
             </Typography>

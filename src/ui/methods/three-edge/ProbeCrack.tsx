@@ -1,14 +1,14 @@
 'use client';
 import { Box, Button, Stack, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useState } from 'react';
-import { fieldsOf, limitsOf, pathOf } from '@/core/methods';
+import { fieldsOf, pathOf } from '@/core/methods';
+import { barrelOf } from '@/core/methods/three-edge/barrel';
 import { ProbeRow } from '@/core/methods/three-edge/input';
 import { widthAt } from '@/core/press';
 import { usePressFeed } from '../../press/use-press-feed';
 import { newRow } from '../../rows/use-rows';
 import type { InstrumentProps } from '../kit';
 import { Barrel } from './Barrel';
-import { cracksOf } from './cracks';
 import { LivePipe } from './LivePipe';
 
 const WHERE = fieldsOf(ProbeRow).flatMap((field) =>
@@ -36,11 +36,10 @@ export function ProbeCrack(props: InstrumentProps) {
     data.system === 'US' ? 'lbf' : 'kN',
     null,
   );
-  const overall = typeof values.overall === 'number' ? values.overall : null;
-  if (readOnly || overall === null) return null;
-  const unit = String(values.unit);
+  const barrel = barrelOf(run.live.outcome.picture);
+  if (readOnly || !barrel) return null;
+  const { unit } = barrel;
   const mm = (at: number): number => (unit === 'in' ? at * 25.4 : at);
-  const cracks = cracksOf(values.cracks);
   const add = (at: number, enters: boolean): void => {
     const row = newRow();
     run.readings.save(pathOf('probes', row, 'at'), String(at));
@@ -79,13 +78,7 @@ export function ProbeCrack(props: InstrumentProps) {
         </Box>
         <Box component="section" aria-label="Along the barrel" tabIndex={0} sx={{ overflowX: 'auto' }}>
           <Box sx={{ minWidth: 520 }}>
-            <Barrel
-              long={overall}
-              cracks={cracks}
-              unit={unit}
-              gap={limitsOf(data.setup).number('teb.probe-gap', data.system).toNumber()}
-              pick={tried}
-            />
+            <Barrel barrel={barrel} pick={tried} />
           </Box>
         </Box>
         <Typography

@@ -7,9 +7,7 @@ import { usableInput } from '@/core/methods/validate';
 import { LineOfFrame } from '@/testing/line-of-frame';
 import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
 import { useRun } from '../../runsheet/use-run';
-import { Barrel } from './Barrel';
 import { ThreeEdgeBench } from './Bench';
-import { cracksOf } from './cracks';
 import { LivePipe } from './LivePipe';
 import { ProbeCrack } from './ProbeCrack';
 import { Section } from './Section';
@@ -144,9 +142,11 @@ describe('a pipe that is followed live', () => {
 function ByHand({
   readings = {},
   rams = false,
+  pump = false,
 }: {
   readonly readings?: Readonly<Record<string, string>>;
   readonly rams?: boolean;
+  readonly pump?: boolean;
 }) {
   const data = sheetData({
     method: 'three-edge',
@@ -155,7 +155,9 @@ function ByHand({
       equipment: [
         {
           ...{ number: 'PB-8', kind: 'pipe press', name: 'Frame' },
-          ...(rams ? { machine: { rams: '2', ramArea: '20 in2' } } : {}),
+          ...(rams
+            ? { machine: { rams: '2', ramArea: '20 in2', ...(pump ? { strokeVolume: '1 in3' } : {}) } }
+            : {}),
         },
       ],
       facts: FACTS,
@@ -203,6 +205,21 @@ describe('a pipe that is loaded by a gauge without a line', () => {
     expect(screen.getByLabelText('From mark to mark, psi')).toHaveProperty('value', '50');
     press('The load begins');
     await waitFor(() => expect(rows()).toContainEqual(['pressure', '0']));
+  });
+  it('tells how many strokes of the pump keep the rate, once some were counted', async () => {
+    const clock = vi.spyOn(performance, 'now').mockReturnValue(10_000);
+    await opened('three-edge', <ByHand rams pump />);
+    press('The load begins');
+    for (let place = 0; place < 4; place += 1) press(`Stroke of the pump: ${place}`);
+    clock.mockReturnValue(14_000);
+    press('Mark passed');
+    // 50 psi on 40 in² in 4 strokes, 500 lbf each; 60,000 lbf/min are 10,000 in 10 s.
+    await screen.findByText('20.0');
+    // 1 in³ on 40 in² is 0.025 in: 500 lbf over that are 20,000 lbf/in.
+    expect(screen.getByText(/^Frame and pipe give 20,000 lbf\/in/u)).toBeDefined();
+    press('Take it back');
+    expect(screen.getByRole('button', { name: 'Stroke of the pump: 4' })).toBeDefined();
+    clock.mockRestore();
   });
   it('does not go on with rows of another watch', async () => {
     await opened('three-edge', <ByHand readings={{ 'log/a1/seconds': '0', 'log/a1/load': '0' }} />);
@@ -285,36 +302,12 @@ describe('what is drawn of a pipe', () => {
       const { container } = render(<ThreeEdgeBench picture={whole} />);
       expect(screen.getByText('It is the crack')).toBeDefined();
       expect(container.innerHTML).not.toContain('NaN');
-      expect(cracksOf(whole.values.cracks)[0]?.probes).toHaveLength(6);
+      expect(screen.getByRole('img', { name: /invert: 6 probes, it is the crack$/u })).toBeDefined();
       cleanup();
       const none = method.compute(usableInput(method, { system }).input as never, {}).picture;
       render(<ThreeEdgeBench picture={none} />);
       expect(screen.getByText(/^Its loads stand here once class/u)).toBeDefined();
       cleanup();
     }
-  });
-  it('a barrel joins places that are near enough, and not across one where the leaf does not go in', () => {
-    const { container } = render(
-      <Barrel
-        long={96}
-        unit="in"
-        gap={3}
-        cracks={[
-          {
-            ...{ where: 'crown', says: 'it is not', run: null, next: [] },
-            probes: [
-              { at: 20, enters: true },
-              { at: 23, enters: true },
-              { at: 26, enters: false },
-              { at: 30, enters: true },
-              { at: 36, enters: true },
-            ],
-          },
-        ]}
-      />,
-    );
-    expect(container.querySelectorAll('line[stroke-width="4"]')).toHaveLength(1);
-    expect(container.querySelectorAll('line[stroke-width="2"]')).toHaveLength(1);
-    expect(container.querySelectorAll('circle')).toHaveLength(5);
   });
 });
