@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { computeRecord, resultsCsv } from '@/core/interchange';
 import { sectionsOf } from '@/core/report';
-import { equipment, waits } from '@/db/schema';
+import { equipment, lots, waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, describeMachine, recordVerification } from './actions/gear';
@@ -64,17 +64,23 @@ beforeAll(async () => {
 });
 afterAll(() => fresh?.close());
 
-const draw = async (mark: string, more: object = {}): Promise<string> =>
+const draw = async (mark: string, more: object = {}, hours = -4): Promise<string> =>
   (
     await act(takeSample, {
-      ...{ clientId: randomUUID(), lotId, sampledAt: iso(-4) },
+      ...{ clientId: randomUUID(), lotId, sampledAt: iso(hours) },
       about: { mark, drawn: 'year', castAt: iso(-300), cage: 'none', ...more },
     })
   ).sampleId;
 
 /** A pipe of 24 in and 8 ft, class III: 21,600 lbf at the crack, 32,000 at its end. */
-async function pressed(mark: string, sound: number, most: number, more: object = {}): Promise<string> {
-  const sampleId = await draw(mark, more);
+async function pressed(
+  mark: string,
+  sound: number,
+  most: number,
+  more: object = {},
+  { hours = -4, ...read }: { readonly hours?: number; readonly hairline?: string } = {},
+): Promise<string> {
+  const sampleId = await draw(mark, more, hours);
   await act(registerSpecimens, { sampleId, how: 'pipe', form: 'pipe', count: 1 });
   const [specimen] = await specimenViews(site.db, [sampleId]);
   const { runId } = await act(startRun, { method: 'three-edge', specimenId: specimen?.id });
@@ -88,7 +94,7 @@ async function pressed(mark: string, sound: number, most: number, more: object =
       readings: readingsOf({
         ...{ purpose: 'proof', turned: 'none', cracked: 'none', strips: 'wood', boards: 'one', beam: 'one' },
         ...{ apart1: '2', apart3: '2', machine: 'PIP-B', probes, ended: 'peak', testedAt: iso(1) },
-        ...{ sound: String(sound), opened: String(sound + 900), most: String(most) },
+        ...{ sound: String(sound), opened: String(sound + 900), most: String(most), ...read },
       }),
     },
     1,
@@ -143,9 +149,24 @@ describe('a year of one size and class', () => {
         .find(({ id }) => id === yearRun)
         ?.outcome?.results.map(({ reported }) => Number(reported));
     expect(await made()).toEqual([0, 2, 2]);
-    await pressed('A-6', 23_000, 34_500);
+    await pressed('A-6', 23_000, 34_500, {}, { hairline: '18000' });
     expect(await made()).toEqual([0, 2, 3]);
   });
+});
+
+it('a first hairline is held against that of pipe drawn before', async () => {
+  const lot = await act(createLot, {
+    ...{ jobId: site.jobId, title: '24 in, 2032', startsAt: iso(-10) },
+    specificationId: (await site.db.select().from(lots).where(eq(lots.id, lotId)))[0]?.specificationId,
+    about: { year: '2032', plant: 'Yard' },
+  });
+  const before = lotId;
+  lotId = lot.lotId;
+  const sampleId = await pressed('B-1', 23_000, 34_500, {}, { hours: -2, hairline: '12000' });
+  lotId = before;
+  const [specimen] = await specimenViews(site.db, [sampleId]);
+  const found = specimen?.run?.outcome?.findings.find(({ id }) => id === 'teb.hairline-early');
+  expect(found?.message).toBe('Earlier pipe of its class showed the first hairline at 18,000 lbf.');
 });
 
 describe('what goes out of it', () => {
@@ -156,6 +177,8 @@ describe('what goes out of it', () => {
     for (const said of ['A-3', 'D-load at the crack', 'Ultimate D-load', 'Tests of the year', '21600 lbf'])
       expect(text).toContain(said);
     expect(text).toContain('Does not meet: lowest 1,256 lbf/ft/ft against 1,350');
+    expect(text).toContain('probes along the barrel');
+    expect(text).toContain('the leaf enters at 20, 23, 26, 29, 32; not at nowhere');
     expect(text).toContain('A-3 failed; all that were tested in their place pass.');
     await perform(site.db, site.actors.reviewer, signReport, { reportId, seen: draft.seen }, now(4));
     const [first] = (await lotDossier(site.db, site.actors.reviewer, lotId)).samples;
@@ -164,7 +187,7 @@ describe('what goes out of it', () => {
     ).rejects.toMatchObject({ code: 'BR002' });
   });
   it.each([
-    ['three-edge', 5],
+    ['three-edge', 6],
     ['pipe-year', 1],
   ])('records of %s are computed again to the same, and stand in a table', async (method, count) => {
     const rows = await exportRecords(site.db, site.actors.manager, { jobId: site.jobId, method });

@@ -9,6 +9,7 @@ import { at, breakPieces, groupOf, makeRock, now } from '@/testing/rock';
 import { makeSite, readingsOf, type Site } from '@/testing/site';
 import { openAmendment } from './actions/amendments';
 import { createLot } from './actions/jobs';
+import { makeBatch } from './actions/make-batch';
 import { letClientSee } from './actions/people';
 import { registerSpecimens } from './actions/register';
 import { prepareReport, signReport } from './actions/reports';
@@ -25,6 +26,7 @@ import { reportDetail, reportList } from './queries/reports';
 import { sampleDossier } from './queries/sample';
 import { seriesPage } from './queries/series';
 import { standingsOf } from './queries/specification';
+import type { UseCase } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
@@ -359,5 +361,50 @@ describe('a specimen that is lost', () => {
     );
     const back = await sampleDossier(site.db, site.actors.laboratory, sampleId);
     expect(back.sets[0]?.test.waitingFor).toContain(first?.label);
+  });
+});
+
+describe('the pieces of several cores in one oven', () => {
+  const act = <I extends object, R>(useCase: UseCase<I, R>, data: object, minutes: number): Promise<R> =>
+    perform(site.db, site.actors.laboratory, useCase, data, now(minutes));
+  it('are dried as a batch once they are broken, and each has its water content', async () => {
+    const sampleId = await groupOf(site, lotId, 'perpendicular', 5);
+    await register(sampleId, 'rock-core', 3);
+    const pieces = () => specimenViews(site.db, [sampleId]);
+    const batch = async (ids: readonly (string | undefined)[]) =>
+      act(makeBatch, { id: randomUUID(), kind: 'rock-drying', specimenIds: ids }, 60);
+    const whole = await pieces();
+    await expect(batch([whole[0]?.id])).rejects.toThrow('is not broken yet: there are no pieces of it.');
+    await breakPieces(site, sampleId, [8.2, 9.6], 20);
+    const [one, two] = await pieces();
+    const { runId } = await batch([one?.id, two?.id]);
+    const row = (specimen: string | undefined, more: object) => ({
+      id: randomUUID().slice(0, 8),
+      specimen,
+      ...more,
+    });
+    const wet = { tinMass: '100', wetMass: '712', wetAt: at(24) };
+    const dry = (hours: number, mass: string) => ({ mass, at: at(30 + hours * 60) });
+    await act(
+      saveReadings,
+      {
+        runId,
+        readings: readingsOf({
+          ...{ dried: 'usual', temperature: '110', inAt: at(30) },
+          tins: [row(one?.label, { ...wet, tin: 'A' }), row(two?.label, { ...wet, tin: 'B' })],
+          weighings: [one, two].flatMap((piece) => [
+            row(piece?.label, dry(13, '700.2')),
+            row(piece?.label, dry(15, '700')),
+          ]),
+        }),
+      },
+      1200,
+    );
+    const { runId: own } = await act(startRun, { method: 'rock-water', specimenId: one?.id }, 1210);
+    await act(saveReadings, { runId: own, readings: readingsOf({ finishedAt: at(1215) }) }, 1220);
+    const { outcome } = await act(completeRun, { runId: own, reasons: [] }, 1220);
+    // 12 g of water in 600 g.
+    expect(outcome?.results.map(({ text, provisional }) => [text, provisional])).toEqual([['2.0', undefined]]);
+    expect(outcome?.findings.filter(({ severity }) => severity === 'invalid')).toEqual([]);
   });
 });

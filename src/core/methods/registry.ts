@@ -54,6 +54,7 @@ import { prismCompression } from './prism-compression';
 import { pullOff } from './pull-off';
 import { residualBeam } from './residual-beam';
 import { rockCompression } from './rock-compression';
+import { rockDrying } from './rock-drying';
 import { rockWater } from './rock-water';
 import { sampling } from './sampling';
 import { serviceRecord } from './service-record';
@@ -119,6 +120,7 @@ const REGISTRY = {
   'point-load': pointLoad,
   'rock-compression': rockCompression,
   'rock-water': rockWater,
+  'rock-drying': rockDrying,
   'site-factor': siteFactor,
   'unit-receiving': unitReceiving,
   'unit-conditioning': unitConditioning,

@@ -48,9 +48,15 @@ export const makeBatch = defineUseCase({
         .innerJoin(samples, eq(samples.id, specimens.sampleId))
         .where(inArray(specimens.id, input.specimenIds));
       if (rows.length !== input.specimenIds.length) throw new NotFound('One of these specimens');
-      const broken = rows.find(({ testedAt }) => testedAt !== null);
-      if (broken) throw new Conflict(`${broken.label} is broken already.`);
       const method = findMethod(input.kind);
+      const pieces = method?.pieces ?? false;
+      const unfit = rows.find(({ testedAt }) => (testedAt !== null) !== pieces);
+      if (unfit)
+        throw new Conflict(
+          pieces
+            ? `${unfit.label} is not broken yet: there are no pieces of it.`
+            : `${unfit.label} is broken already.`,
+        );
       const other = method?.forms && rows.find(({ form }) => !method.forms?.includes(form));
       if (other)
         throw new Conflict(

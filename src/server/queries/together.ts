@@ -38,7 +38,7 @@ export async function togetherOf(db: Queryable, material: Material, own: readonl
       ),
     )
     .orderBy(asc(batches.madeAt), asc(batchMembers.place));
-  const there = own.filter((each) => each.testedAt === null && each.discarded === null && !isCut(each, own));
+  const there = own.filter((each) => each.discarded === null && !isCut(each, own));
   return methods.flatMap(({ method: id, roles }) => {
     const method = findMethod(id);
     if (!method?.batch) return [];
@@ -59,6 +59,7 @@ export async function togetherOf(db: Queryable, material: Material, own: readonl
           }),
         ),
         choices: there
+          .filter(({ testedAt }) => (testedAt !== null) === (method.pieces ?? false))
           .filter(({ form }) => method.forms?.includes(form) ?? true)
           .map(({ id: specimenId, label, role }) => ({
             id: specimenId,

@@ -93,6 +93,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'pipe-absorption': dynamic(() => import('./pipe-absorption').then((all) => all.InPipeAbsorption)),
   'surface-ph': dynamic(() => import('./surface-ph').then((all) => all.InSurfacePh)),
   'rock-compression': dynamic(() => import('./rock-compression').then((all) => all.InRockCompression)),
+  'rock-drying': dynamic(() => import('./rock-drying').then((all) => all.InRockDrying)),
   'rock-water': dynamic(() => import('./rock-water').then((all) => all.InRockWater)),
   'point-load': dynamic(() => import('./point-load').then((all) => all.InPointLoad)),
 };

@@ -34,6 +34,7 @@ export const rock: Material = {
   },
   usual: { law: 'own' },
   forms: FORMS,
+  together: [{ method: 'rock-drying' }],
   registers: [
     {
       id: 'pieces',

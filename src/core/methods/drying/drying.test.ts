@@ -7,7 +7,7 @@ import { dryingRule, dryingState, type Weighing } from './state';
 
 const HOUR = 3_600_000;
 const limits = new Limits();
-const rule = dryingRule(limits, 0, 24);
+const rule = dryingRule(limits, 0, { first: 'oven.first', every: 'drying.every', loss: 'drying.loss' });
 const guess = { every: 2, loss: 0.2, shrink: 0.6, spread: 0.1 };
 const weighed = (...read: readonly (readonly [mass: string, hours: number])[]): Weighing[] =>
   read.map(([mass, hours]) => ({ at: hours * HOUR, mass: exact(mass) }));

@@ -1,5 +1,5 @@
 import { cite, isWithin, type LimitId, type Limits } from '../../limits';
-import { type Exact, largest, plainOf, smallest, type UnitId } from '../../quantity';
+import { type Exact, exact, largest, plainOf, smallest, type UnitId } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { durationText } from '../../windows';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
@@ -15,7 +15,7 @@ import { exchangedFindings } from '../swapped';
 import { labelsOf } from '../tested';
 import { type Prediction, predictDrying } from './predict';
 import { type DryingRow, type OvenRow, weighingsOf } from './rows';
-import { type DryingState, dryingRule, dryingState } from './state';
+import { type DryingRows, type DryingState, dryingRule, dryingState } from './state';
 
 const C140 = standard('ASTM C140/C140M');
 
@@ -39,22 +39,41 @@ export interface DryingMass {
   readonly step: string;
 }
 
+/** How weighings of a table become masses of what dries, and when they count. */
+export interface DryingBy {
+  readonly rows: DryingRows;
+  /** What stands on the balance with each specimen; one whose tin is not known is not weighed yet. */
+  tare?(label: string): Exact | undefined;
+}
+
+/** A day in the oven, then every two hours, as most of masonry is dried. */
+const USUAL: DryingBy = { rows: { first: 'oven.first', every: 'drying.every', loss: 'drying.loss' } };
+
 /** How far one specimen is dried; undefined before the oven was shut. */
-export function stateOf(input: DryingInput, setup: RunSetup, label: string): DryingState | undefined {
+export function stateOf(
+  input: DryingInput,
+  setup: RunSetup,
+  label: string,
+  { rows, tare }: DryingBy = USUAL,
+): DryingState | undefined {
   const startedAt = Date.parse(input.inAt ?? '');
   if (Number.isNaN(startedAt)) return undefined;
-  const limits = limitsOf(setup);
-  const weighings = weighingsOf(input.weighings, label);
-  return dryingState(weighings, dryingRule(limits, startedAt, limits.number('oven.first', 'US').toNumber()));
+  const less = tare ? tare(label) : exact(0);
+  const weighings = less
+    ? weighingsOf(input.weighings, label)
+        .map(({ at, mass }) => ({ at, mass: mass.minus(less) }))
+        .filter(({ mass }) => mass.greaterThan(0))
+    : [];
+  return dryingState(weighings, dryingRule(limitsOf(setup), startedAt, rows));
 }
 
 /** What the losses of a specimen let expect. */
-function guessOf(state: DryingState, setup: RunSetup): Prediction {
+function guessOf(state: DryingState, setup: RunSetup, { rows }: DryingBy): Prediction {
   const limits = limitsOf(setup);
   const of = (id: Parameters<typeof limits.number>[0]): number => limits.number(id, 'US').toNumber();
   return predictDrying(state.steps, {
-    every: of('drying.every'),
-    loss: of('drying.loss'),
+    every: of(rows.every),
+    loss: of(rows.loss),
     shrink: of('drying.shrink'),
     spread: of('drying.spread'),
   });
@@ -94,14 +113,14 @@ function logFindings({ log, system }: DryingInput, { range, hot }: OvenHeld, lim
 
 /**
  * Specimens dried together to constant mass.
- * @param mass the unit of the weighings, and what they are reported to
+ * @param mass the unit of the weighings, and what they are reported to; `by` where they are of a tin, or count by other rows
  * @returns the oven-dry mass of each that is dry, its lowest; findings on weighings that do not count
  * Source: ASTM C140/C140M 8 (from memory); the guess of what is to come is arithmetic.
  */
 export function dryingOutcome(
   input: DryingInput,
   setup: RunSetup,
-  { unit, step, ...held }: DryingMass & OvenHeld,
+  { unit, step, by = USUAL, ...held }: DryingMass & OvenHeld & { readonly by?: DryingBy },
 ): Outcome {
   const { system } = input;
   const limits = limitsOf(setup);
@@ -121,9 +140,9 @@ export function dryingOutcome(
   ];
   const drawn: Drawn[] = [];
   for (const [place, label] of labelsOf(setup).entries()) {
-    const state = stateOf(input, setup, label);
+    const state = stateOf(input, setup, label, by);
     if (!state) continue;
-    const guess = guessOf(state, setup);
+    const guess = guessOf(state, setup, by);
     findings.push(...weighingFindings(label, state, guess, setup));
     const last = state.steps.at(-1);
     if (last)
@@ -133,7 +152,7 @@ export function dryingOutcome(
         formula: '100 * (m1 - m2) / m1',
         uses: { m1: last.from.mass, m2: last.to.mass },
         unit: 'percent',
-        source: limits.of('drying.loss', system).source ?? C140,
+        source: limits.of(by.rows.loss, system).source ?? C140,
       });
     if (state.dryAt !== null && state.least)
       results.push(
@@ -168,7 +187,7 @@ export function dryingOutcome(
         severity: 'departure',
         needsReason: true,
         fields: ['dryAt'],
-        limit: cite(limits.of('drying.loss', system)),
+        limit: cite(limits.of(by.rows.loss, system)),
         message: `Not dry by two weighings: ${open.map(({ label }) => label).join(', ')}.`,
         action: 'Back into the oven, and weigh again when it counts. A day alone is not enough.',
         remark: `No dry mass for ${open.map(({ label }) => label).join(', ')}: constant mass was not shown.`,
@@ -184,7 +203,7 @@ export function dryingOutcome(
       values: {
         zone: setup.zone ?? 'utc',
         unit,
-        loss: limits.number('drying.loss', system).toNumber(),
+        loss: limits.number(by.rows.loss, system).toNumber(),
         all: JSON.stringify(
           drawn.map(({ label, state, guess, end }) => ({
             label,
@@ -268,9 +287,9 @@ function weighingFindings(label: string, state: DryingState, guess: Prediction, 
 }
 
 /** Each specimen waits for its next weighing that counts. */
-export function dryingWaits(input: DryingInput, setup: RunSetup): Wait[] {
+export function dryingWaits(input: DryingInput, setup: RunSetup, by?: DryingBy): Wait[] {
   return labelsOf(setup).flatMap((label): Wait[] => {
-    const state = stateOf(input, setup, label);
+    const state = stateOf(input, setup, label, by);
     if (!state) return [];
     const at = new Date(state.nextAt ?? state.dryAt ?? 0).toISOString();
     return [
@@ -287,7 +306,12 @@ export function dryingWaits(input: DryingInput, setup: RunSetup): Wait[] {
 }
 
 /** The dry mass of one specimen, once two weighings show it. */
-export function dryMassOf(input: DryingInput, label: string, setup: RunSetup | undefined): Exact | undefined {
-  const state = stateOf(input, setup ?? {}, label);
+export function dryMassOf(
+  input: DryingInput,
+  label: string,
+  setup: RunSetup | undefined,
+  by?: DryingBy,
+): Exact | undefined {
+  const state = stateOf(input, setup ?? {}, label, by);
   return state?.dryAt == null ? undefined : state.least;
 }

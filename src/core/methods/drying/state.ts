@@ -1,4 +1,4 @@
-import type { Limits } from '../../limits';
+import type { LimitId, Limits } from '../../limits';
 import { type Exact, exact, smallest } from '../../quantity';
 
 /** A weighing of something that dries; the moment in ms since the epoch, the mass in any one unit. */
@@ -46,15 +46,18 @@ export interface DryingState {
 const HOUR = 3_600_000;
 const MINUTE = 60_000;
 
-/** The rule in force. @param first hours before the first weighing counts @param startedAt ms since the epoch */
-export function dryingRule(limits: Limits, startedAt: number, first: number): DryingRule {
-  const of = (id: Parameters<Limits['number']>[0]): number => limits.number(id, 'US').toNumber();
+/** The rows that say when weighings count: how long before the first, from one to the next, and how much may be lost. */
+export type DryingRows = Readonly<Record<'first' | 'every' | 'loss', LimitId>>;
+
+/** The rule in force. @param rows what it is held against @param startedAt ms since the epoch */
+export function dryingRule(limits: Limits, startedAt: number, rows: DryingRows): DryingRule {
+  const of = (id: LimitId): number => limits.number(id, 'US').toNumber();
   return {
     startedAt,
-    first,
-    every: of('drying.every'),
+    first: of(rows.first),
+    every: of(rows.every),
     grace: of('drying.grace'),
-    loss: limits.number('drying.loss', 'US'),
+    loss: limits.number(rows.loss, 'US'),
     gain: limits.number('drying.gain', 'US'),
   };
 }

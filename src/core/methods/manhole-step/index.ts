@@ -25,6 +25,7 @@ interface StepRead {
   readonly mark: string;
   readonly down: Exact;
   readonly out: Exact | undefined;
+  readonly bent: Exact | undefined;
   readonly stands: StepStands;
 }
 
@@ -68,7 +69,7 @@ function compute(input: ManholeStepInput, setup: RunSetup): Outcome {
     const [down, out, bent] = (['down', 'out', 'bent'] as const).map((name) => readMeasure(row, name)?.value);
     if (!down || !row.seen) return [];
     const stands = standingOf({ down, out, bent, seen: row.seen }, limits, system);
-    return [{ mark: row.mark ?? '', down, out, stands }];
+    return [{ mark: row.mark ?? '', down, out, bent, stands }];
   });
   const open = read.some(({ stands }) => stands === 'open');
   const least = (symbol: string, quantity: string, values: readonly Exact[]) =>
@@ -138,7 +139,7 @@ function compute(input: ManholeStepInput, setup: RunSetup): Outcome {
   };
 }
 
-/** A mark that stands twice, and loads far above what is asked: a slip of the pen, or another unit. */
+/** A mark that stands twice, what stays bent too far, and loads far above what is asked: another unit? */
 function slipFindings(
   read: readonly StepRead[],
   limits: Limits,
@@ -156,6 +157,7 @@ function slipFindings(
       return asked && load && !isWithin(load.div(asked).times(100), limits.of('step.slip', system));
     }),
   );
+  const bent = read.filter((each) => each.bent && !isWithin(each.bent, limits.of('step.set', system)));
   return [
     ...(new Set(marks).size < marks.length
       ? [
@@ -168,6 +170,17 @@ function slipFindings(
           }),
         ]
       : []),
+    ...bent.map(({ mark }) =>
+      limitFinding(
+        limits,
+        system,
+        { id: 'step.set', severity: 'advice', fields: ['steps'] },
+        {
+          message: `${mark} stays bent further than a step may.`,
+          action: 'Measure it again with the load off; it has failed if it is so.',
+        },
+      ),
+    ),
     ...far.map(({ mark, down }) =>
       limitFinding(
         limits,

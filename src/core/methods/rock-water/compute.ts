@@ -1,12 +1,12 @@
 import { isWithin, type Limits } from '../../limits';
-import { type Exact, plainOf } from '../../quantity';
+import { type Exact, exact, plainOf } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { durationText } from '../../windows';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import type { Outcome, Result } from '../contract';
 import { type DryingState, dryingState, type Weighing } from '../drying/state';
 import { equipmentUse } from '../equipment-checks';
-import { factText } from '../facts';
+import { factMeasure, factText } from '../facts';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import { firstOpen } from '../opening';
@@ -24,7 +24,16 @@ interface Masses {
   readonly state: DryingState | undefined;
 }
 
-function massesOf(input: RockWaterInput, limits: Limits): Masses {
+/** True where its tin stands in the oven with others: their batch says its masses. */
+export const isWithOthers = (setup: RunSetup): boolean => factText(setup, 'oven') !== undefined;
+
+/** What its batch says of it: its masses without the tin, and that it is dry by two weighings as soon as it says a dry one. */
+function massesTold(setup: RunSetup): Masses & { readonly dry: Exact | undefined } {
+  const [wet, dry] = ['wetPieces', 'dryPieces'].map((name) => factMeasure(setup, name, 'mass', 'g'));
+  return { tin: exact(0), wet, dry, state: undefined };
+}
+
+function massesRead(input: RockWaterInput, limits: Limits): Masses {
   const tin = readMeasure(input, 'tinMass')?.value;
   const wet = readMeasure(input, 'wetMass')?.value;
   const startedAt = Date.parse(input.inAt ?? '');
@@ -54,6 +63,7 @@ function massesOf(input: RockWaterInput, limits: Limits): Masses {
 /**
  * Water content of pieces of rock, of their dry mass.
  * @param input masses with the tin in g, each weighing out of the oven with its time
+ * @param setup facts: where its tin stood in the oven with others, the masses of its pieces
  * @returns the water content to 0.1 % (method A: 1 %), once two weighings show that they are dry; until then what the last
  *   one says, provisional
  * Source: ASTM D2216 (from memory): w = 100 (wet − dry) / (dry − tin).
@@ -64,10 +74,11 @@ export function compute(input: RockWaterInput, setup: RunSetup): Outcome {
   const mode = setup.rounding ?? 'half-even';
   const sheet = new Sheet(mode);
   const results: Result[] = [];
-  const masses = massesOf(input, limits);
+  const told = isWithOthers(setup) ? massesTold(setup) : undefined;
+  const masses = told ?? massesRead(input, limits);
   const { tin, wet, state } = masses;
-  const dry = state?.least;
-  const order = orderFindings(input, masses);
+  const dry = told ? told.dry : state?.least;
+  const order = told ? [] : [...missingFindings(input), ...orderFindings(input, masses)];
   const sound = order.length === 0 && dry?.greaterThan(0) ? { dry } : undefined;
   const step = limits.number(input.precision === 'a' ? 'water.step-a' : 'water.step-b', system);
   let content: Exact | undefined;
@@ -100,7 +111,9 @@ export function compute(input: RockWaterInput, setup: RunSetup): Outcome {
       ...equipmentUse(input, { balance: 'departure', oven: 'departure' }, input.finishedAt, setup, limits),
       ...order,
       ...(sound ? stateFindings(input, { ...sound, content, state }, setup, limits) : []),
-      ...ovenFindings(input, limits),
+      ...(told
+        ? gentleFindings(setup.facts?.gently === true)
+        : [...ovenFindings(input, limits), ...gentleFindings(input.dried === 'gentle')]),
     ]),
     verdicts: [],
     picture: {
@@ -200,7 +213,7 @@ function stateFindings(
       ),
     );
   const broken = Date.parse(factText(setup, 'brokenAt') ?? '');
-  const wetAt = Date.parse(input.wetAt ?? '');
+  const wetAt = Date.parse((isWithOthers(setup) ? factText(setup, 'wetAt') : input.wetAt) ?? '');
   const minutes = (wetAt - broken) / 60_000;
   if (minutes > limits.number('water.kept', 'US').toNumber() * 60)
     found.push(
@@ -218,7 +231,11 @@ function stateFindings(
   return found;
 }
 
-function ovenFindings(input: RockWaterInput, limits: Limits): Finding[] {
+/** The oven as it is asked for, by how they are dried. */
+export function ovenFindings(
+  input: Pick<RockWaterInput, 'dried' | 'system' | 'temperature' | 'hottest'>,
+  limits: Limits,
+): Finding[] {
   const { system } = input;
   const gentle = input.dried === 'gentle';
   const id = gentle ? 'water.gentle' : 'water.oven';
@@ -239,25 +256,46 @@ function ovenFindings(input: RockWaterInput, limits: Limits): Finding[] {
         ]
       : [];
   });
-  return gentle
-    ? [
-        ...found,
-        finding({
-          id: 'water.gently',
-          severity: 'departure',
-          needsReason: false,
-          fields: ['dried'],
-          message: 'Dried gently, for the water that minerals hold of their own.',
-          action: 'It is reported with the temperature.',
-          remark: 'Dried at 60 °C for minerals that hold water of their own.',
-        }),
-      ]
-    : found.slice(0, 1);
+  return found.slice(0, gentle ? 2 : 1);
+}
+
+function gentleFindings(gently: boolean): Finding[] {
+  if (!gently) return [];
+  return [
+    finding({
+      id: 'water.gently',
+      severity: 'departure',
+      needsReason: false,
+      fields: ['dried'],
+      message: 'Dried gently, for the water that minerals hold of their own.',
+      action: 'It is reported with the temperature.',
+      remark: 'Dried at 60 °C for minerals that hold water of their own.',
+    }),
+  ];
+}
+
+/** Once it is finished, what was not weighed at all. */
+function missingFindings(input: RockWaterInput): Finding[] {
+  const missing = (['tinMass', 'wetMass', 'wetAt', 'temperature', 'inAt'] as const).filter(
+    (name) => input[name] === undefined,
+  );
+  const fields = [...missing, ...((input.weighings ?? []).length === 0 ? ['weighings'] : [])];
+  if (!input.finishedAt || fields.length === 0) return [];
+  return [
+    finding({
+      id: 'water.missing',
+      severity: 'invalid',
+      fields,
+      message: 'Tin, wet mass, oven or weighings are not all there.',
+      action: 'Type them, or lay the tin into the oven with others: its batch says them then.',
+    }),
+  ];
 }
 
 /** The pieces wait for their next weighing. */
 export function waits(input: RockWaterInput, setup: RunSetup): Wait[] {
-  const { state } = massesOf(input, limitsOf(setup));
+  if (isWithOthers(setup)) return [];
+  const { state } = massesRead(input, limitsOf(setup));
   if (!state) return [];
   const at = new Date(state.nextAt ?? state.dryAt ?? 0).toISOString();
   return [

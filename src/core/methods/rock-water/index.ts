@@ -4,11 +4,17 @@ import { exact, largest, smallest } from '../../quantity';
 import { standard } from '../../working';
 import type { Method } from '../contract';
 import { exampleInput } from '../example';
+import type { FactKind, FactSource } from '../facts';
 import { fieldsOf } from '../fields';
 import { limitRows } from '../limit-rows';
-import { compute, WATER, waits } from './compute';
+import type { RunSetup } from '../setup';
+import { compute, isWithOthers, WATER, waits } from './compute';
 import { RockWaterInput } from './input';
 import { LIMITS } from './limits';
+
+/** A fact that the batch says in which its tin stands. */
+const told = (take: string, is: FactKind): FactSource => ({ of: 'batch', take, by: ['rock-drying'], is });
+const isAlone = (setup: RunSetup): boolean => !isWithOthers(setup);
 
 /** Water in the pieces of a specimen of rock, after it was broken. */
 export const rockWater: Method<RockWaterInput> = {
@@ -26,6 +32,17 @@ export const rockWater: Method<RockWaterInput> = {
       by: ['rock-compression', 'point-load'],
       is: 'instant',
     },
+    oven: told('oven', 'text'),
+    wetAt: told('wetAt', 'instant'),
+    wetPieces: told('wetPieces', { dimension: 'mass' }),
+    dryPieces: told('dryPieces', { dimension: 'mass' }),
+    gently: told('gently', 'flag'),
+  },
+  awaits: {
+    lane: 'tank',
+    facts: {
+      dryPieces: { what: 'its dry mass out of the oven', when: ({ oven }) => oven !== undefined },
+    },
   },
   columns: [{ heading: 'Dried', of: ['dried'] }],
   yields: [{ quantity: WATER, symbol: 'w' }],
@@ -38,6 +55,7 @@ export const rockWater: Method<RockWaterInput> = {
       instruction:
         'The pieces into a tin whose own mass is known, at once after the test: five hundred grams and more.',
       fields: ['balance', 'tin', 'tinMass', 'wetMass', 'wetAt'],
+      when: isAlone,
     },
     {
       id: 'dry',
@@ -46,6 +64,7 @@ export const rockWater: Method<RockWaterInput> = {
       instruction:
         'Overnight in the oven. Cooled in a closed box, weighed, back for an hour, weighed again: a loss of no more than 0.1 % ends it.',
       fields: ['oven', 'dried', 'temperature', 'inAt', 'weighings', 'hottest'],
+      when: isAlone,
       caution:
         'Hot trays and tins: gloves and tongs. No closed tin in the oven, it bursts. Rock from contaminated ground: the site’s rules and the safety data sheets first.',
     },

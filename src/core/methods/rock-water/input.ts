@@ -10,9 +10,31 @@ import {
 } from '../fields';
 import { RowsField } from '../rows-field';
 
+/** A tin with pieces in it, as a tin of one specimen and of many is read. */
+export const TIN = {
+  number: { label: 'Tin', help: 'Its number; its own mass, never that of another.', example: 'T-14' },
+  empty: { label: 'Tin, empty', ...GRAMS },
+  wet: { label: 'Tin and pieces, wet', ...GRAMS, help: 'At once after the test; else lid on.' },
+  out: { label: 'Tin and pieces', ...GRAMS, required: true, also: { mass_g: 'g' }, example: '' },
+} as const;
+export const DRIED = {
+  label: 'Dried',
+  carry: true,
+  options: [
+    { value: 'usual', label: 'At 110 °C [230 °F]' },
+    { value: 'gentle', label: 'At 60 °C [140 °F]: gypsum or the like in it' },
+  ],
+  example: 'usual',
+} as const;
+export const WEIGHED_OUT = {
+  label: 'Weighings out of the oven',
+  row: 'weighing',
+  help: 'Cooled in a closed box until it is hand-warm; then again an hour later, until the loss is no more than 0.1 %.',
+} as const;
+
 /** Tin and pieces out of the oven. */
 export class TinRow extends RowInput {
-  @MeasureField({ label: 'Tin and pieces', ...GRAMS, required: true, also: { mass_g: 'g' }, example: '' })
+  @MeasureField(TIN.out)
   mass?: string;
 
   @InstantField({ label: 'At', required: true, stamps: true, also: { time: '' }, example: '' })
@@ -24,53 +46,36 @@ export class RockWaterInput extends RunInput {
   @EquipmentField({ label: 'Balance', equipmentKind: 'balance', carry: true, example: 'BALANCE-1' })
   balance?: string;
 
-  @TextField({ label: 'Tin', help: 'Its number; its own mass, never that of another.', example: 'T-14' })
+  @TextField(TIN.number)
   tin?: string;
 
-  @MeasureField({ label: 'Tin, empty', ...GRAMS, required: true, example: '118.4' })
+  @MeasureField({ ...TIN.empty, example: '118.4' })
   tinMass?: string;
 
-  @MeasureField({
-    label: 'Tin and pieces, wet',
-    ...GRAMS,
-    required: true,
-    help: 'At once after the test; else lid on.',
-    example: '746.2',
-  })
+  @MeasureField({ ...TIN.wet, example: '746.2' })
   wetMass?: string;
 
-  @InstantField({ label: 'Weighed wet at', required: true, example: '2031-06-11T09:30:00-04:00' })
+  @InstantField({ label: 'Weighed wet at', example: '2031-06-11T09:30:00-04:00' })
   wetAt?: string;
 
   @EquipmentField(OVEN_USED)
   oven?: string;
 
-  @ChoiceField({
-    label: 'Dried',
-    carry: true,
-    options: [
-      { value: 'usual', label: 'At 110 °C [230 °F]' },
-      { value: 'gentle', label: 'At 60 °C [140 °F]: gypsum or the like in it' },
-    ],
-    example: 'usual',
-  })
+  @ChoiceField(DRIED)
   dried?: 'usual' | 'gentle';
 
-  @MeasureField({ ...OVEN, label: 'Oven temperature', required: true, example: { US: '230', SI: '110' } })
+  @MeasureField({ ...OVEN, label: 'Oven temperature', example: { US: '230', SI: '110' } })
   temperature?: string;
 
   @MeasureField(HOTTEST)
   hottest?: string;
 
-  @InstantField({ label: 'Into the oven at', required: true, example: '2031-06-11T09:40:00-04:00' })
+  @InstantField({ label: 'Into the oven at', example: '2031-06-11T09:40:00-04:00' })
   inAt?: string;
 
   @RowsField({
-    label: 'Weighings out of the oven',
-    row: 'weighing',
+    ...WEIGHED_OUT,
     Row: TinRow,
-    required: true,
-    help: 'Cooled in a closed box until it is hand-warm; then again an hour later, until the loss is no more than 0.1 %.',
     example: {
       US: [
         ['731.5', '2031-06-12T08:30:00-04:00'],

@@ -33,7 +33,7 @@ function fanState(input: UnitConditioningInput, label: string, limits: Limits): 
   const weighings = weighingsOf(input.weighings, label);
   return dryingState(
     weighings,
-    dryingRule(limits, startedAt, limits.number('condition.fan', 'US').toNumber()),
+    dryingRule(limits, startedAt, { first: 'condition.fan', every: 'drying.every', loss: 'drying.loss' }),
   );
 }
 
