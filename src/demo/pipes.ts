@@ -243,6 +243,29 @@ export async function addPipes(db: Database, { act, read }: Hands, jobId: string
       ago(6, 17).toMillis(),
       false,
     );
+    // The sections of its manholes come with the first size.
+    if (order === 0) {
+      const at = ago(12, 14);
+      const { runId } = await act(
+        'laboratory',
+        startRun,
+        { method: 'manhole-step', lotId },
+        at.minus({ minutes: 50 }).toMillis(),
+      );
+      const row = (mark: string, bent: string, out: string, place: number) => ({
+        ...{ id: `m${place}`, mark, down: '810', bent, out, seen: 'sound' },
+      });
+      await read(
+        'laboratory',
+        runId,
+        {
+          ...{ sections: 'SM-4 and SM-5, steps driven in', gauge: 'PT-01', firm: 'true', testedAt: iso(at) },
+          steps: [row('SM-4, 2nd', '0.0625', '410', 0), row('SM-5, 3rd', '0.125', '405', 1)],
+        },
+        at.toMillis(),
+        true,
+      );
+    }
     for (const [place, pipe] of product.pipes.entries()) {
       const at = ago(pipe.daysAgo, 10 + place);
       const { sampleId } = await act(

@@ -317,8 +317,17 @@ export const EQUIPMENT = [
       ramArea: '38.5 in2',
       gaugeDivision: '10 psi',
       gaugeEnd: '2,500 psi',
+      strokeVolume: '2.4 in3',
       beamWeight: '560 lbf',
     },
+  },
+  {
+    number: 'PT-01',
+    kind: 'pull tester',
+    name: 'Hollow jack with gauge, for steps',
+    place: 'Pipe yard',
+    monthsAgo: 3,
+    certificate: 'SV-2271',
   },
   {
     number: 'LG-01',

@@ -178,7 +178,7 @@ describe('what goes out of it', () => {
       expect(text).toContain(said);
     expect(text).toContain('Does not meet: lowest 1,256 lbf/ft/ft against 1,350');
     expect(text).toContain('probes along the barrel');
-    expect(text).toContain('the leaf enters at 20, 23, 26, 29, 32; not at nowhere');
+    expect(text).toContain('the leaf enters at 20, 23, 26, 29, 32; it is the crack.');
     expect(text).toContain('A-3 failed; all that were tested in their place pass.');
     await perform(site.db, site.actors.reviewer, signReport, { reportId, seen: draft.seen }, now(4));
     const [first] = (await lotDossier(site.db, site.actors.reviewer, lotId)).samples;

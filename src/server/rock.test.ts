@@ -404,7 +404,9 @@ describe('the pieces of several cores in one oven', () => {
     await act(saveReadings, { runId: own, readings: readingsOf({ finishedAt: at(1215) }) }, 1220);
     const { outcome } = await act(completeRun, { runId: own, reasons: [] }, 1220);
     // 12 g of water in 600 g.
-    expect(outcome?.results.map(({ text, provisional }) => [text, provisional])).toEqual([['2.0', undefined]]);
+    expect(outcome?.results.map(({ text, provisional }) => [text, provisional])).toEqual([
+      ['2.0', undefined],
+    ]);
     expect(outcome?.findings.filter(({ severity }) => severity === 'invalid')).toEqual([]);
   });
 });

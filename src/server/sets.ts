@@ -219,6 +219,7 @@ function setOf(
       asked: (name, as = unit) => measureOf(wanted(name), as),
       said,
       ...(facts ? { facts } : {}),
+      ...(ageHours === null ? {} : { ageHours }),
       ...(planned === undefined ? {} : { planned }),
       rejected: members.filter(
         ({ testedAt, leftOut, run }) =>

@@ -30,6 +30,8 @@ export interface CombineAbout {
   readonly rejected?: number;
   /** What the rule asks to know besides. */
   readonly facts?: Facts;
+  /** The age that is asked of the set, hours. */
+  readonly ageHours?: number;
   /** How many the plan of the sample wants. */
   readonly planned?: number;
 }

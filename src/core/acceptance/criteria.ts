@@ -1,4 +1,5 @@
 import { CRITERIA as BRICK } from '../materials/brick/criteria';
+import { CRITERIA as CEMENT } from '../materials/cement/criteria';
 import { CRITERIA as COATING } from '../materials/coating/criteria';
 import { CRITERIA as CONCRETE } from '../materials/concrete/criteria';
 import { CRITERIA as FLOOR } from '../materials/floor/criteria';
@@ -22,6 +23,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...FLOOR,
   ...COATING,
   ...PIPE,
+  ...CEMENT,
 ];
 
 const BY_ID = new Map(CRITERIA.map((criterion) => [criterion.id, criterion]));

@@ -16,6 +16,8 @@ export interface LimitAbout {
   found(quantity: string): Exact | undefined;
   readonly limits: Limits;
   readonly system: System;
+  /** The age that is asked of a set, hours; absent where none is. */
+  readonly ageHours?: number;
 }
 
 /** A limit that is not from the document the criterion is from: of a product, of the project. */

@@ -35,6 +35,8 @@ export interface EvaluateAbout {
   /** What is asked for in words, and what follows from the mean of the set; absent where nothing is or does. */
   readonly said?: LimitAbout['said'];
   readonly found?: LimitAbout['found'];
+  /** The age that is asked of the set, hours. */
+  readonly ageHours?: number;
   /** How many the plan of the sample wants; absent where it has none. */
   readonly planned?: number;
   /** What results are reported to, for the question whether rounding decides. */
@@ -83,7 +85,10 @@ export function limitOf({ limit, holds }: Criterion, about: EvaluateAbout): Foun
   const { limits, system, asked } = about;
   if (typeof limit === 'function') {
     const none = (): undefined => undefined;
-    const found = limit({ asked, limits, system, said: about.said ?? none, found: about.found ?? none });
+    const found = limit({
+      ...{ asked, limits, system, said: about.said ?? none, found: about.found ?? none },
+      ...(about.ageHours === undefined ? {} : { ageHours: about.ageHours }),
+    });
     return found && ('source' in found ? found : { value: found });
   }
   if ('row' in limit) {

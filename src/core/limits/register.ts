@@ -1,6 +1,7 @@
 import { LIMITS as ACCEPTANCE } from '../acceptance/limits';
 import { LIMITS as ENDS } from '../ends/limits';
 import { LIMITS as BRICK } from '../materials/brick/limits';
+import { LIMITS as CEMENT_TYPES } from '../materials/cement/limits';
 import { LIMITS as GROUT } from '../materials/grout/limits';
 import { LIMITS as MASONRY } from '../materials/masonry/limits';
 import { LIMITS as MORTAR } from '../materials/mortar/limits';
@@ -14,6 +15,8 @@ import { LIMITS as BEAM_SECTION } from '../methods/beam-section/limits';
 import { LIMITS as BEND } from '../methods/bend/limits';
 import { LIMITS as BRICK_TESTS } from '../methods/brick/limits';
 import { LIMITS as CARBIDE } from '../methods/carbide/limits';
+import { LIMITS as CEMENT } from '../methods/cement/limits';
+import { LIMITS as CEMENT_SAMPLE } from '../methods/cement-sample/limits';
 import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
 import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
 import { LIMITS as CUBE_COMPRESSION } from '../methods/cube-compression/limits';
@@ -104,6 +107,9 @@ export const REGISTER = {
   ...PIPE_CORE,
   ...PIPE_CYLINDERS,
   ...MANHOLE_STEP,
+  ...CEMENT,
+  ...CEMENT_SAMPLE,
+  ...CEMENT_TYPES,
   ...PIPE_JOINT,
   ...ROCK_COMPRESSION,
   ...ROCK_WATER,

@@ -198,6 +198,8 @@ export interface Material {
   lotProblems?(about: Stored): Readonly<Record<string, string>>;
   /** The tests that a sample is opened with, by method. */
   opens(asked: Stored, sampleKind: string): readonly string[];
+  /** More tests that are made of a sample, each begun when somebody means to, by method. */
+  readonly onSample?: readonly string[];
   /** The tests that are made of a lot itself, by method. */
   readonly onLot: readonly string[];
   /** What is known then already, as method, field, text; what is not known is undefined. */

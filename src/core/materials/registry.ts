@@ -1,5 +1,6 @@
 import type { Material } from '../material/contract';
 import { brick } from './brick';
+import { cement } from './cement';
 import { coating } from './coating';
 import { concrete } from './concrete';
 import { floor } from './floor';
@@ -22,6 +23,7 @@ const REGISTRY = {
   floor,
   coating,
   pipe,
+  cement,
 } as const satisfies Record<string, Material>;
 
 export const MATERIALS: readonly Material[] = Object.values(REGISTRY);

@@ -16,6 +16,9 @@ import { brickSoak } from './brick-soak';
 import { brickSuction } from './brick-suction';
 import { capping } from './capping';
 import { carbide } from './carbide';
+import { cementConsistency } from './cement-consistency';
+import { cementSample } from './cement-sample';
+import { cementSetting } from './cement-setting';
 import { complete } from './complete';
 import { concreteTemperature } from './concrete-temperature';
 import type { Method } from './contract';
@@ -163,6 +166,9 @@ const REGISTRY = {
   'pipe-joint': pipeJoint,
   'pipe-permeability': pipePermeability,
   'manhole-step': manholeStep,
+  'cement-sample': cementSample,
+  'cement-consistency': cementConsistency,
+  'cement-setting': cementSetting,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

@@ -27,6 +27,8 @@ export type Dimension =
   | 'stiffness'
   | 'emission'
   | 'lineLoad'
+  | 'surface'
+  | 'heat'
   | 'dLoad';
 
 interface UnitDefinition {
@@ -104,6 +106,10 @@ export const UNITS = {
   'kN/s': unit('forceRate', 'kN/s', 1000, ['kn/s']),
   'lbf/min': unit('forceRate', 'lbf/min', POUND_FORCE.div(60), ['lbf/min', 'lb/min']),
   'kN/min': unit('forceRate', 'kN/min', exact(1000).div(60), ['kn/min']),
+  'm2/kg': unit('surface', 'm²/kg', 1, ['m2/kg', 'm²/kg']),
+  'cm2/g': unit('surface', 'cm²/g', '0.1', ['cm2/g', 'cm²/g']),
+  'J/g': unit('heat', 'J/g', 1, ['j/g', 'kj/kg']),
+  'cal/g': unit('heat', 'cal/g', '4.184', ['cal/g']),
   'lbf/ft': unit('lineLoad', 'lbf/ft', POUND_FORCE.div(exact('0.3048')), ['lbf/ft', 'lb/ft', 'plf']),
   'kN/m': unit('lineLoad', 'kN/m', 1000, ['kn/m']),
   'lbf/ft/ft': unit('dLoad', 'lbf/ft/ft', POUND_FORCE.div(exact('0.3048').pow(2)), [

@@ -1,5 +1,12 @@
 /** The places of work, in the order that their lanes stand in. */
-export const LANES = { field: 'Field', ends: 'Ends', press: 'Press', tank: 'Tank', slab: 'Slab' } as const;
+export const LANES = {
+  field: 'Field',
+  paste: 'Paste',
+  ends: 'Ends',
+  press: 'Press',
+  tank: 'Tank',
+  slab: 'Slab',
+} as const;
 export type Lane = keyof typeof LANES;
 
 /** Something that is waited for: from its opening to its closing it can be done. Derived anew, never typed. */

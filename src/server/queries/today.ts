@@ -29,6 +29,8 @@ const DAY = 24 * HOUR;
 const AHEAD_MS = 48 * HOUR;
 const MISSED_MS: Readonly<Record<Lane, number>> = {
   field: 7 * DAY,
+  // A fall of the needle that was missed is nobody's the day after.
+  paste: DAY,
   ends: 7 * DAY,
   press: 45 * DAY,
   tank: 45 * DAY,

@@ -122,7 +122,7 @@ function compute(input: ManholeStepInput, setup: RunSetup): Outcome {
                   ? `${failed.join(', ')} gave way or stays bent too far. The owner’s engineer decides.`
                   : open
                     ? 'A step was not loaded as far as is asked, or not looked at for what stays bent.'
-                    : `${read.length === 1 ? 'The step that was tested holds' : `All ${read.length} steps that were tested hold`} both loads.`,
+                    : `${read.length === 1 ? 'The step that was tested holds' : read.length === 2 ? 'The two steps that were tested hold' : `All ${read.length} steps that were tested hold`} both loads.`,
             }),
           ],
     picture: {

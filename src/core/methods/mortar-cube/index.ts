@@ -1,3 +1,5 @@
+import { CRITERIA as OF_CEMENT } from '../../materials/cement/criteria';
+import { LIMITS as CEMENT_ROWS } from '../../materials/cement/limits';
 import { CRITERIA } from '../../materials/mortar/criteria';
 import { LIMITS as ROWS } from '../../materials/mortar/limits';
 import { sizesOf } from '../../moulds';
@@ -60,8 +62,8 @@ export const mortarCube = pressed<MortarCubeInput>({
     combine: 'two nearest of three',
     step: 'small.step',
     fewest: 2,
-    criteria: CRITERIA.map(({ id }) => id),
-    derivedBy: ROWS,
+    criteria: [...CRITERIA, ...OF_CEMENT].map(({ id }) => id),
+    derivedBy: { ...ROWS, ...CEMENT_ROWS },
     spread: {
       measure: 'range',
       rows: { 2: 'mortar-cube.range-2', 3: 'mortar-cube.range-3' },

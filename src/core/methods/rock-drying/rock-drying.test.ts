@@ -91,6 +91,13 @@ describe('several tins in one oven', () => {
   });
 });
 
+it('a tin that was weighed by itself keeps its own readings, whatever oven it is laid into', () => {
+  const { input, setup } = water.example('SI');
+  const alone = water.compute(usableInput(water, input).input, setup);
+  const laid = { ...setup, facts: { ...setup.facts, oven: 'RD-7', wetPieces: '500 g', dryPieces: '400 g' } };
+  expect(water.compute(usableInput(water, input).input, laid).results).toEqual(alone.results);
+});
+
 it('a tin that stands alone has to be weighed, or it has no result', () => {
   const { input } = usableInput(water, { system: 'SI', finishedAt: at(15) });
   expect(ids(water.compute(input, {}))).toContain('water.missing');

@@ -74,7 +74,9 @@ export function compute(input: RockWaterInput, setup: RunSetup): Outcome {
   const mode = setup.rounding ?? 'half-even';
   const sheet = new Sheet(mode);
   const results: Result[] = [];
-  const told = isWithOthers(setup) ? massesTold(setup) : undefined;
+  // A tin that was weighed by itself stays so, whatever oven it is laid into afterwards.
+  const own = input.tinMass !== undefined;
+  const told = isWithOthers(setup) && !own ? massesTold(setup) : undefined;
   const masses = told ?? massesRead(input, limits);
   const { tin, wet, state } = masses;
   const dry = told ? told.dry : state?.least;
@@ -213,7 +215,7 @@ function stateFindings(
       ),
     );
   const broken = Date.parse(factText(setup, 'brokenAt') ?? '');
-  const wetAt = Date.parse((isWithOthers(setup) ? factText(setup, 'wetAt') : input.wetAt) ?? '');
+  const wetAt = Date.parse(input.wetAt ?? factText(setup, 'wetAt') ?? '');
   const minutes = (wetAt - broken) / 60_000;
   if (minutes > limits.number('water.kept', 'US').toNumber() * 60)
     found.push(
@@ -294,7 +296,7 @@ function missingFindings(input: RockWaterInput): Finding[] {
 
 /** The pieces wait for their next weighing. */
 export function waits(input: RockWaterInput, setup: RunSetup): Wait[] {
-  if (isWithOthers(setup)) return [];
+  if (isWithOthers(setup) && input.tinMass === undefined) return [];
   const { state } = massesRead(input, limitsOf(setup));
   if (!state) return [];
   const at = new Date(state.nextAt ?? state.dryAt ?? 0).toISOString();

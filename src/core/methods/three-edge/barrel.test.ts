@@ -53,7 +53,7 @@ describe('in a report', () => {
   it('each probe stands in words beside it, in the order of the barrel', () => {
     const [own] = draws(picture({ ...KNOWN, cracks: 'invert/34:1 31:1 37:0/it is not//' }));
     expect(own?.notes).toEqual([
-      'invert, in from the spigot: the leaf enters at 31, 34; not at 37; it is not.',
+      'invert, in from the spigot: the leaf enters at 31, 34, not at 37; it is not.',
     ]);
   });
   it('nothing is drawn of a barrel that was not probed, or is not known', () => {

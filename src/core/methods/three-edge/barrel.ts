@@ -184,14 +184,18 @@ export function draws(picture: Picture): readonly MethodDrawing[] {
     probes
       .filter((probe) => probe.enters === enters)
       .map(({ at }) => at)
-      .join(', ') || 'nowhere';
+      .join(', ');
+  const words = (probes: BarrelCrack['probes']): string => {
+    const not = places(probes, false);
+    return `the leaf enters at ${places(probes, true) || 'no place'}${not ? `, not at ${not}` : ''}`;
+  };
   return [
     {
       title: 'Probes along the barrel',
       drawing: barrelDrawing(barrel),
       notes: barrel.cracks.map(
         ({ where, probes, says }) =>
-          `${where || 'Crack'}, ${barrel.unit} from the spigot: the leaf enters at ${places(probes, true)}; not at ${places(probes, false)}; ${says}.`,
+          `${where || 'Crack'}, ${barrel.unit} from the spigot: ${words(probes)}; ${says}.`,
       ),
     },
   ];

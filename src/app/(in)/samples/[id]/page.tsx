@@ -30,6 +30,7 @@ import { registerWays } from '@/ui/views/register-ways';
 import { SampleTimeline } from '@/ui/views/SampleTimeline';
 import { Together } from '@/ui/views/Together';
 import { AllTogether } from '../../all-together';
+import { TestButtons } from '../../on-lot';
 import { HowMany, plansOf } from './how-many';
 import { piecesOf } from './pieces';
 import { SetCards } from './sets';
@@ -67,6 +68,13 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
       : [];
   const together = staff && material ? await togetherOf(db, material, dossier.specimens) : [];
   const timeline = together.length > 0 ? await timelineOf(db, dossier.specimens, job) : [];
+  // A test that is made once is begun once; what is made again freely can be begun again.
+  const more =
+    staff && material
+      ? (material.onSample ?? []).filter(
+          (id) => findMethod(id)?.again === 'freely' || !dossier.fresh.some(({ method }) => method === id),
+        )
+      : [];
   const proposal = staff && material ? await roleProposal(db, material, dossier.specimens, job) : null;
   return (
     <Stack spacing={2}>
@@ -136,8 +144,13 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
             ]}
           />
         </Card>
-        {dossier.fresh.length === 0 && !material?.comesInLoads ? null : (
-          <Card title={words?.onSample}>
+        {dossier.fresh.length === 0 && !material?.comesInLoads && more.length === 0 ? null : (
+          <Card
+            title={words?.onSample}
+            actions={
+              more.length > 0 ? <TestButtons of={{ sampleId: sample.id }} methods={more} /> : undefined
+            }
+          >
             {dossier.fresh.length === 0 ? (
               <Empty>{staff ? 'No fresh tests.' : 'No fresh tests have been released yet.'}</Empty>
             ) : (

@@ -1,0 +1,88 @@
+import type { Material, Stored } from '../../material/contract';
+import { formsIn, registerBrought } from '../brought';
+import { FORMS } from '../concrete/forms';
+import { CRITERIA } from './criteria';
+import { Asked, Cubes, Lot, Taken } from './fields';
+import { grabsOf } from './grabs';
+import { CEMENT_TYPES, waterRule } from './standards';
+
+const WATER = {
+  fixed: 'fixed, w/c 0.485',
+  'fixed-air': 'fixed, w/c 0.460',
+  flow: 'for a flow of 110 ± 5',
+  en: 'fixed, w/c 0.50',
+  is: 'by the consistency of its own school',
+} as const;
+
+/** Hydraulic cement, from the silo to whether it stays the same. */
+export const cement: Material = {
+  id: 'cement',
+  title: 'Cement',
+  words: {
+    specification: ['cement', 'cements'],
+    lot: ['lot of cement', 'lots of cement'],
+    sample: ['sample of cement', 'samples of cement'],
+    specimen: ['cube', 'cubes'],
+    report: 'Report of tests on cement',
+    onSample: 'Tests of the cement',
+    onSpecimens: 'Cubes',
+  },
+  Asked,
+  Lot,
+  Sample: Taken,
+  lotFields: {
+    title: 'Lot',
+    titleHelp: 'As the plant numbers it, or the day it was shipped.',
+    startsAt: 'Produced from',
+  },
+  usual: { cementType: 'c150.I' },
+  madeBy: 'plant',
+  forms: FORMS.filter(({ letter }) => letter === 'M'),
+  registers: [
+    {
+      id: 'cement-cubes',
+      begin: 'Register cubes',
+      title: 'Register the cubes that were made',
+      intro: 'Those of one batch and one age together: their range is judged within a batch.',
+      done: 'They are registered, with their window.',
+      countHelp: 'Three of one age.',
+      usual: 3,
+      most: 12,
+      place: 'Where they stand',
+      forms: (_, system) => formsIn(system, 'mortar cube'),
+      Input: Cubes,
+      initial: { ageDays: '7' },
+      event: 'moulded',
+      register: registerBrought,
+    },
+  ],
+  lotWants: (lot, limits) => grabsWords(lot, grabsOf(lot, limits)),
+  summary: (asked) => [
+    ['Type', CEMENT_TYPES.find(({ value }) => value === asked.cementType)?.label ?? ''],
+    ['Edition', String(asked.edition ?? '')],
+    ['Water of its mortar', WATER[waterRule(String(asked.cementType), textOf(asked.waterBy))]],
+    ['Ordered besides', orderedWords(asked)],
+  ],
+  problems: (asked): Record<string, string> =>
+    orderedWords(asked) && !asked.orderedBy ? { orderedBy: 'Say whose order it is, with its date.' } : {},
+  opens: () => ['cement-sample'],
+  onSample: ['cement-consistency', 'cement-setting'],
+  onLot: [],
+  criteria: CRITERIA.map(({ id }) => id),
+};
+
+const textOf = (value: unknown): string | undefined => (typeof value === 'string' ? value : undefined);
+
+function orderedWords({ ordered28, orderedGillmore, orderedStiffening }: Stored): string {
+  return [
+    ...(ordered28 === 'yes' ? ['strength at 28 d'] : []),
+    ...(orderedGillmore ? ['Gillmore set'] : []),
+    ...(orderedStiffening ? ['early stiffening'] : []),
+  ].join(', ');
+}
+
+function grabsWords({ tons }: Stored, wanted: ReturnType<typeof grabsOf>): string {
+  return wanted
+    ? `${String(tons)} tons: ${wanted.bags} bags where it comes in bags, ${wanted.bulk} ${wanted.bulk === 1 ? 'sample' : 'samples'} of several cars.`
+    : 'How many samples it wants follows from its tons.';
+}
