@@ -37,6 +37,7 @@ import type { Actor, UseCase } from '@/server/use-case';
 import { addBeams } from './beams';
 import { addBent } from './bent';
 import { addBrick } from './brick';
+import { addCements } from './cement';
 import { addCoatings } from './coatings';
 import { addCores } from './cores';
 import { addFloors } from './floors';
@@ -155,6 +156,7 @@ class Loader {
     await addPlantRoom(this.db, hands, jobId, this.now);
     await addCoatings(this.db, hands, jobId, this.now);
     await addPipes(this.db, hands, jobId, this.now);
+    await addCements(this.db, hands, jobId, this.now);
   }
 
   private async addEquipment(): Promise<void> {

@@ -259,7 +259,7 @@ export async function addPipes(db: Database, { act, read }: Hands, jobId: string
         'laboratory',
         runId,
         {
-          ...{ sections: 'SM-4 and SM-5, steps driven in', gauge: 'PT-01', firm: 'true', testedAt: iso(at) },
+          ...{ sections: 'SM-4 and SM-5, steps driven in', gauge: 'HJ-01', firm: 'true', testedAt: iso(at) },
           steps: [row('SM-4, 2nd', '0.0625', '410', 0), row('SM-5, 3rd', '0.125', '405', 1)],
         },
         at.toMillis(),

@@ -15,7 +15,9 @@ import { LIMITS as BEAM_SECTION } from '../methods/beam-section/limits';
 import { LIMITS as BEND } from '../methods/bend/limits';
 import { LIMITS as BRICK_TESTS } from '../methods/brick/limits';
 import { LIMITS as CARBIDE } from '../methods/carbide/limits';
+import { LIMITS as CEMENT_FINE } from '../methods/cement/fine-limits';
 import { LIMITS as CEMENT } from '../methods/cement/limits';
+import { LIMITS as CEMENT_MORTAR } from '../methods/cement-mortar/limits';
 import { LIMITS as CEMENT_SAMPLE } from '../methods/cement-sample/limits';
 import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
 import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
@@ -109,6 +111,8 @@ export const REGISTER = {
   ...MANHOLE_STEP,
   ...CEMENT,
   ...CEMENT_SAMPLE,
+  ...CEMENT_MORTAR,
+  ...CEMENT_FINE,
   ...CEMENT_TYPES,
   ...PIPE_JOINT,
   ...ROCK_COMPRESSION,

@@ -16,9 +16,19 @@ import { brickSoak } from './brick-soak';
 import { brickSuction } from './brick-suction';
 import { capping } from './capping';
 import { carbide } from './carbide';
+import { cementAir } from './cement-air';
+import { cementAutoclave } from './cement-autoclave';
 import { cementConsistency } from './cement-consistency';
+import { cementDensity } from './cement-density';
+import { cementGillmore } from './cement-gillmore';
+import { cementLoss } from './cement-loss';
+import { cementMortar } from './cement-mortar';
+import { cementNeedles } from './cement-needles';
 import { cementSample } from './cement-sample';
 import { cementSetting } from './cement-setting';
+import { cementSieve } from './cement-sieve';
+import { cementStiffening } from './cement-stiffening';
+import { cementSurface } from './cement-surface';
 import { complete } from './complete';
 import { concreteTemperature } from './concrete-temperature';
 import type { Method } from './contract';
@@ -169,6 +179,16 @@ const REGISTRY = {
   'cement-sample': cementSample,
   'cement-consistency': cementConsistency,
   'cement-setting': cementSetting,
+  'cement-mortar': cementMortar,
+  'cement-surface': cementSurface,
+  'cement-sieve': cementSieve,
+  'cement-density': cementDensity,
+  'cement-air': cementAir,
+  'cement-autoclave': cementAutoclave,
+  'cement-needles': cementNeedles,
+  'cement-loss': cementLoss,
+  'cement-stiffening': cementStiffening,
+  'cement-gillmore': cementGillmore,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

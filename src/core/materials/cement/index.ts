@@ -66,7 +66,20 @@ export const cement: Material = {
   problems: (asked): Record<string, string> =>
     orderedWords(asked) && !asked.orderedBy ? { orderedBy: 'Say whose order it is, with its date.' } : {},
   opens: () => ['cement-sample'],
-  onSample: ['cement-consistency', 'cement-setting'],
+  onSample: [
+    'cement-consistency',
+    'cement-setting',
+    'cement-mortar',
+    'cement-surface',
+    'cement-sieve',
+    'cement-density',
+    'cement-air',
+    'cement-autoclave',
+    'cement-needles',
+    'cement-loss',
+    'cement-stiffening',
+    'cement-gillmore',
+  ],
   onLot: [],
   criteria: CRITERIA.map(({ id }) => id),
 };

@@ -49,11 +49,7 @@ export const LIMITS = {
     'c150.fineness-moderate': r('Surface, types II(MH) and IV', '260 to 430 m2/kg'),
     'c150.false-set': r('Penetration that is left, where it is ordered', '>= 50 %'),
     'c150.loss': r('Loss on ignition', '<= 3.0 %'),
-    'c150.loss-limestone': r('Loss on ignition, with limestone', '<= 3.5 %'),
     'c150.loss-four': r('Loss on ignition, type IV', '<= 2.5 %'),
-    'c150.heat-3d': r('Heat at 3 d of type II(MH), where it is ordered', '<= 335 J/g'),
-    'c150.heat-four-3d': r('Heat at 3 d of type IV', '<= 200 J/g'),
-    'c150.heat-four-7d': r('Heat at 7 d of type IV', '<= 225 J/g'),
   }),
   ...group('Cement, C595', standard('ASTM C595/C595M'), {
     'c595.IL.3d': r('Type IL, strength at 3 d', '>= 1890 psi', '>= 13.0 MPa'),
@@ -126,7 +122,6 @@ export const LIMITS = {
     'en197.52.5.set': r('Class 52.5, initial set', '>= 45 min'),
     'en197.expansion': r('Expansion between needles', '<= 10 mm'),
     'en197.loss': r('Loss on ignition, CEM I and III', '<= 5.0 %'),
-    'en197.heat-low-7d': r('Heat at 7 d of low heat cement', '<= 270 J/g'),
   }),
   ...group('Cement, IS 269', standard('IS 269'), {
     'is269.33.3d': r('Grade 33, strength at 3 d', '>= 16 MPa'),

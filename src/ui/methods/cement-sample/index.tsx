@@ -14,7 +14,7 @@ function MassOfSample({ picture: { values } }: BenchProps) {
   const [mass, reserve, set] = [number(values.mass), number(values.reserve), number(values.set) ?? 1];
   const most = Math.max(set, mass ?? 0) * 1.05;
   const x = (grams: number): number => 8 + (grams / most) * (WIDE - 16);
-  const kilograms = (grams: number): string => `${(grams / 1000).toFixed(1)} kg`;
+  const kilograms = (grams: number): string => `${Number((grams / 1000).toFixed(2))} kg`;
   return (
     <svg
       viewBox={`0 0 ${WIDE} 96`}
