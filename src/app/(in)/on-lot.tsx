@@ -8,17 +8,11 @@ import { TextLink } from '@/ui/parts/LinkButton';
 import { dayTime } from '@/ui/time';
 import { ReadNow } from '@/ui/views/ReadNow';
 
-/** The buttons of what is read on a lot or a sample itself. */
-export function TestButtons({
-  of,
-  methods,
-}: {
-  of: Parameters<typeof ReadNow>[0]['of'];
-  methods: readonly string[];
-}) {
+/** The buttons of what is read on a lot itself. */
+export function OnLotButtons({ lotId, methods }: { lotId: string; methods: readonly string[] }) {
   return methods.flatMap((method) => {
     const { begin, title } = findMethod(method) ?? {};
-    return title ? <ReadNow key={method} of={of} method={method} words={begin ?? title} /> : [];
+    return title ? <ReadNow key={method} lotId={lotId} method={method} words={begin ?? title} /> : [];
   });
 }
 

@@ -18,6 +18,7 @@ import { LIMITS as CARBIDE } from '../methods/carbide/limits';
 import { LIMITS as CEMENT_FINE } from '../methods/cement/fine-limits';
 import { LIMITS as CEMENT } from '../methods/cement/limits';
 import { LIMITS as CEMENT_MORTAR } from '../methods/cement-mortar/limits';
+import { LIMITS as CEMENT_PRISMS } from '../methods/cement-prisms/limits';
 import { LIMITS as CEMENT_SAMPLE } from '../methods/cement-sample/limits';
 import { LIMITS as CONCRETE_TEMPERATURE } from '../methods/concrete-temperature/limits';
 import { LIMITS as CORE_COMPRESSION } from '../methods/core-compression/limits';
@@ -113,6 +114,7 @@ export const REGISTER = {
   ...CEMENT_SAMPLE,
   ...CEMENT_MORTAR,
   ...CEMENT_FINE,
+  ...CEMENT_PRISMS,
   ...CEMENT_TYPES,
   ...PIPE_JOINT,
   ...ROCK_COMPRESSION,

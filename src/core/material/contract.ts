@@ -199,7 +199,7 @@ export interface Material {
   /** The tests that a sample is opened with, by method. */
   opens(asked: Stored, sampleKind: string): readonly string[];
   /** More tests that are made of a sample, each begun when somebody means to, by method. */
-  readonly onSample?: readonly string[];
+  onSample?(asked: Stored): readonly string[];
   /** The tests that are made of a lot itself, by method. */
   readonly onLot: readonly string[];
   /** What is known then already, as method, field, text; what is not known is undefined. */

@@ -24,6 +24,7 @@ import { cementGillmore } from './cement-gillmore';
 import { cementLoss } from './cement-loss';
 import { cementMortar } from './cement-mortar';
 import { cementNeedles } from './cement-needles';
+import { cementPrisms } from './cement-prisms';
 import { cementSample } from './cement-sample';
 import { cementSetting } from './cement-setting';
 import { cementSieve } from './cement-sieve';
@@ -189,6 +190,7 @@ const REGISTRY = {
   'cement-loss': cementLoss,
   'cement-stiffening': cementStiffening,
   'cement-gillmore': cementGillmore,
+  'cement-prisms': cementPrisms,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

@@ -85,7 +85,7 @@ export function DeterminedBeside({ picture: { values } }: BenchProps) {
           fill={palette.text.primary}
           className="mono"
         >
-          {`${Number(mean.toPrecision(5))} ${unit}`}
+          {`${Number(mean.toPrecision(4))} ${unit}`}
         </text>
       )}
     </svg>

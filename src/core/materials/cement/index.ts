@@ -4,7 +4,7 @@ import { FORMS } from '../concrete/forms';
 import { CRITERIA } from './criteria';
 import { Asked, Cubes, Lot, Taken } from './fields';
 import { grabsOf } from './grabs';
-import { CEMENT_TYPES, waterRule } from './standards';
+import { CEMENT_TYPES, standardOf, waterRule } from './standards';
 
 const WATER = {
   fixed: 'fixed, w/c 0.485',
@@ -12,6 +12,29 @@ const WATER = {
   flow: 'for a flow of 110 ± 5',
   en: 'fixed, w/c 0.50',
   is: 'by the consistency of its own school',
+} as const;
+
+/** The tests of a cement as its school makes them. */
+const TESTS = {
+  astm: [
+    ...[
+      'cement-consistency',
+      'cement-setting',
+      'cement-mortar',
+      'cement-surface',
+      'cement-sieve',
+      'cement-density',
+    ],
+    ...['cement-air', 'cement-autoclave', 'cement-loss', 'cement-stiffening', 'cement-gillmore'],
+  ],
+  en: [
+    ...['cement-consistency', 'cement-setting', 'cement-prisms', 'cement-needles', 'cement-surface'],
+    ...['cement-density', 'cement-loss'],
+  ],
+  is: [
+    ...['cement-consistency', 'cement-setting', 'cement-needles', 'cement-autoclave', 'cement-surface'],
+    ...['cement-density', 'cement-loss'],
+  ],
 } as const;
 
 /** Hydraulic cement, from the silo to whether it stays the same. */
@@ -66,20 +89,7 @@ export const cement: Material = {
   problems: (asked): Record<string, string> =>
     orderedWords(asked) && !asked.orderedBy ? { orderedBy: 'Say whose order it is, with its date.' } : {},
   opens: () => ['cement-sample'],
-  onSample: [
-    'cement-consistency',
-    'cement-setting',
-    'cement-mortar',
-    'cement-surface',
-    'cement-sieve',
-    'cement-density',
-    'cement-air',
-    'cement-autoclave',
-    'cement-needles',
-    'cement-loss',
-    'cement-stiffening',
-    'cement-gillmore',
-  ],
+  onSample: ({ cementType }) => TESTS[standardOf(textOf(cementType))?.school ?? 'astm'],
   onLot: [],
   criteria: CRITERIA.map(({ id }) => id),
 };

@@ -116,7 +116,7 @@ export function fineMethod<I extends RunInput>(fine: Fine<I>): Method<I> {
           determined: packedRows(
             determined.map(({ label, value: each, why = '' }) => [
               label,
-              Number(each.toSignificantDigits(6)),
+              Number(each.toSignificantDigits(4)),
               why,
             ]),
           ),

@@ -20,7 +20,8 @@ function FlowOnTable({ picture: { values } }: BenchProps) {
   const base = number(values.base) ?? 100;
   const [low, high, next, ratio] = [values.low, values.high, values.next, values.ratio].map(number);
   const decides = values.rule === 'flow';
-  const scale = 80 / (base * 2.5);
+  // The table is two and a half times as wide as the base of the mould.
+  const scale = 80 / (base * 1.25);
   const radii = across
     .split(' ')
     .filter(Boolean)
@@ -70,7 +71,7 @@ function FlowOnTable({ picture: { values } }: BenchProps) {
         ))}
         <circle r={(base / 2) * scale} fill="none" stroke={palette.text.primary} strokeDasharray="3 3" />
       </svg>
-      <Stack spacing={1}>
+      <Stack spacing={1} sx={{ flex: 1, minWidth: 200 }}>
         {batches.map(([each = '', water = '', spread = '', , why = '']) => (
           <Typography key={each} className="mono" color={why ? 'error.main' : 'text.primary'}>
             {`${each}: ${water} g, flow ${Number(spread).toFixed(0)} %${why ? `, ${why}` : ''}`}

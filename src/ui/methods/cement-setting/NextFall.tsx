@@ -25,6 +25,14 @@ function clock(ms: number): string {
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
+/** A place on the face, as it is told to somebody who looks at it. */
+function placeWords({ x, y }: { readonly x: number; readonly y: number }): string {
+  const far = (mm: number, [plus, minus]: readonly [string, string]): string[] =>
+    Math.abs(mm) < 0.05 ? [] : [`${Math.abs(mm).toFixed(1)} mm ${mm > 0 ? plus : minus}`];
+  const words = [...far(x, ['right', 'left']), ...far(y, ['up', 'down'])];
+  return words.length > 0 ? words.join(', ') : 'in the middle';
+}
+
 interface Begun {
   readonly row: string;
   readonly at: number;
@@ -96,7 +104,7 @@ export function NextFall({ run, data, readOnly }: InstrumentProps) {
         <RingMap picture={picture} place={place} pick={(x, y) => setOwn({ x, y })} />
         <Typography variant="body2" color="text.secondary">
           {place
-            ? `Next place ${place.x} mm right, ${place.y} mm up${own ? ', as you chose' : ''}. A tap chooses another.`
+            ? `Next place ${placeWords(place)}${own ? ', as you chose' : ''}. A tap chooses another.`
             : 'The ring is full: go on with another.'}
         </Typography>
       </Box>

@@ -16,7 +16,7 @@ import { NewSample } from '@/ui/views/NewSample';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { SamplesTable } from '@/ui/views/SamplesTable';
 import { AllTogether } from '../../all-together';
-import { OnLot, TestButtons } from '../../on-lot';
+import { OnLot, OnLotButtons } from '../../on-lot';
 
 export const metadata: Metadata = { title: 'Lot' };
 
@@ -117,7 +117,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
           title={`Of the ${words.lot[0]} itself`}
           actions={
             staff && actor.role !== 'field' ? (
-              <TestButtons of={{ lotId: placement.id }} methods={material.onLot} />
+              <OnLotButtons lotId={placement.id} methods={material.onLot} />
             ) : null
           }
         >

@@ -29,7 +29,7 @@ import { LivePage } from '@/ui/views/LivePage';
 import { PlanSampling } from '@/ui/views/PlanSampling';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { VolumeBar } from '@/ui/views/VolumeBar';
-import { OnLot, TestButtons } from '../../on-lot';
+import { OnLot, OnLotButtons } from '../../on-lot';
 
 export const metadata: Metadata = { title: 'Placement' };
 
@@ -214,7 +214,7 @@ export default async function PlacementPage({ params }: { params: Promise<{ id: 
               bleedsLittle={mix.asked.bleedsLittle}
               concrete={job.system === 'US' ? '75 °F' : '24 °C'}
             />
-            <TestButtons of={{ lotId: placement.id }} methods={material.onLot} />
+            <OnLotButtons lotId={placement.id} methods={material.onLot} />
           </>
         }
       >

@@ -23,6 +23,7 @@ import { lotHref } from '@/ui/places';
 import { dayTime, localInput } from '@/ui/time';
 import { AcceptReasons } from '@/ui/views/AcceptReasons';
 import { AssignRoles } from '@/ui/views/AssignRoles';
+import { BeginTest } from '@/ui/views/BeginTest';
 import { CorrectCastTime } from '@/ui/views/CorrectCastTime';
 import { PrepareReport } from '@/ui/views/PrepareReport';
 import { RegisterSpecimens } from '@/ui/views/RegisterSpecimens';
@@ -30,13 +31,20 @@ import { registerWays } from '@/ui/views/register-ways';
 import { SampleTimeline } from '@/ui/views/SampleTimeline';
 import { Together } from '@/ui/views/Together';
 import { AllTogether } from '../../all-together';
-import { TestButtons } from '../../on-lot';
 import { HowMany, plansOf } from './how-many';
 import { piecesOf } from './pieces';
 import { SetCards } from './sets';
 import { SpecimenTable } from './specimens';
 
 export const metadata: Metadata = { title: 'Sample' };
+
+/** Tests by what their buttons say. */
+function testsOf(ids: readonly string[]) {
+  return ids.flatMap((id) => {
+    const { begin, title } = findMethod(id) ?? {};
+    return title ? [{ id, words: begin ?? title }] : [];
+  });
+}
 
 export default async function SamplePage({ params }: { params: Promise<{ id: string }> }) {
   const id = pageId((await params).id);
@@ -71,7 +79,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
   // A test that is made once is begun once; what is made again freely can be begun again.
   const more =
     staff && material
-      ? (material.onSample ?? []).filter(
+      ? (material.onSample?.({ ...mix.asked }) ?? []).filter(
           (id) => findMethod(id)?.again === 'freely' || !dossier.fresh.some(({ method }) => method === id),
         )
       : [];
@@ -147,9 +155,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
         {dossier.fresh.length === 0 && !material?.comesInLoads && more.length === 0 ? null : (
           <Card
             title={words?.onSample}
-            actions={
-              more.length > 0 ? <TestButtons of={{ sampleId: sample.id }} methods={more} /> : undefined
-            }
+            actions={more.length > 0 ? <BeginTest sampleId={sample.id} tests={testsOf(more)} /> : undefined}
           >
             {dossier.fresh.length === 0 ? (
               <Empty>{staff ? 'No fresh tests.' : 'No fresh tests have been released yet.'}</Empty>
