@@ -89,7 +89,7 @@ test('a core of rock goes from its end checks to its strength, and counts only i
   // Its pieces go into the oven; what the tin weighs is no rock.
   await page.goto(sample);
   await expect(page.getByText('4 valid, 5 make a group')).toBeVisible();
-  await page.getByRole('link', { name: label }).click();
+  await page.getByRole('link', { name: label, exact: true }).click();
   await page.waitForURL('**/specimens/**');
   const specimenId = page.url().split('/').at(-1);
   const { runId } = await perform(page, 'start-run', { method: 'rock-water', specimenId });

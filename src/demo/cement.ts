@@ -346,13 +346,13 @@ async function addShipment(db: Database, { act, read }: Hands, about: ShipmentAb
   }
   // The newest shipment has a second ring under the needle now: the next fall is due in a few minutes.
   if (shipment.daysAgo < 10) {
-    const begun = today.minus({ minutes: 90 });
+    const begun = today.minus({ minutes: 118 });
     const { runId } = await act(
       'laboratory',
       startRun,
       { method: 'cement-setting', sampleId },
       begun.toMillis(),
     );
-    await read('laboratory', runId, ring(begun, 89, false), today.minus({ minutes: 5 }).toMillis(), false);
+    await read('laboratory', runId, ring(begun, 114, false), today.minus({ minutes: 5 }).toMillis(), false);
   }
 }

@@ -135,11 +135,9 @@ describe('cubes held against their type', () => {
     expect(held('c150.I', 672, 3000)).toEqual([]);
     expect(held('c150.I', 672, 3000, { ordered28: 'yes' })).toEqual([['cement-strength', 'does not meet']]);
   });
-  it('a class may be too strong', () => {
-    expect(held('en197.42.5N', 672, 63, {}, 'SI')).toEqual([
-      ['cement-strength', 'meets'],
-      ['cement-strength-most', 'does not meet'],
-    ]);
+  it('cubes of another school are held against nothing', () => {
+    expect(held('en197.42.5N', 672, 63, {}, 'SI')).toEqual([]);
+    expect(held('is269.43', 672, 30, {}, 'SI')).toEqual([]);
   });
 });
 
@@ -164,5 +162,53 @@ describe('the material', () => {
       '340 tons: 68 bags where it comes in bags, 4 samples of several cars.',
     );
     expect(cement.lotWants?.({}, limits, {})).toMatch(/follows from its tons/u);
+  });
+});
+
+describe('a sample by all that its type asks for', () => {
+  type Told = readonly [method: string, state: 'meets' | 'does not meet' | 'not yet determinable'];
+  const says = (told: readonly Told[], asked: Record<string, unknown> = { cementType: 'c150.II' }) =>
+    cement.sampleSays?.(
+      {
+        ...{ label: 'S', about: {}, results: [], found: {}, tested: [] },
+        verdicts: told.map(([method, state]) => ({ title: method, state, method })),
+      },
+      { ...{ mode: 'half-even', system: 'US', limits, tests: [] }, asked },
+    );
+  const CUBES: Told[] = [
+    ['mortar-cube', 'meets'],
+    ['mortar-cube', 'meets'],
+  ];
+  const REST = ['cement-setting', 'cement-surface', 'cement-autoclave', 'cement-air', 'cement-loss'].map(
+    (method): Told => [method, 'meets'],
+  );
+  it('meets where each was tested and met', () => {
+    expect(says([...CUBES, ...REST])?.verdict?.state).toBe('meets');
+  });
+  it('names what is not told yet: an age, or a test', () => {
+    expect(says([...CUBES.slice(1), ...REST])?.verdict?.sentence).toBe('Not told yet: strength at 3, 7 d.');
+    expect(says([...CUBES, ...REST.slice(1)])?.verdict?.sentence).toBe('Not told yet: setting.');
+    expect(
+      says([...CUBES, ...REST.slice(1), ['cement-setting', 'not yet determinable']])?.verdict?.state,
+    ).toBe('not yet determinable');
+  });
+  it('one that fails decides, whatever is not told yet', () => {
+    const told = says([...CUBES, ['cement-air', 'does not meet']]);
+    expect(told?.verdict?.state).toBe('does not meet');
+    expect(told?.verdict?.sentence).toContain('Does not meet its type: air.');
+    expect(told?.remarks[0]).toMatch(/^Not told yet: setting; surface/u);
+  });
+  it('what is optional counts only where it was ordered', () => {
+    const asked = { cementType: 'c150.II', orderedStiffening: true, ordered28: 'yes' };
+    expect(says([...CUBES, ...REST], asked)?.verdict?.sentence).toBe(
+      'Not told yet: strength at 3, 7, 28 d; early stiffening.',
+    );
+  });
+  it('of a class of EN goes by prisms and needles', () => {
+    const told: Told[] = [
+      ...[1, 2].map((): Told => ['cement-prisms', 'meets']),
+      ...['cement-setting', 'cement-needles', 'cement-loss'].map((method): Told => [method, 'meets']),
+    ];
+    expect(says(told, { cementType: 'en197.42.5N' })?.verdict?.state).toBe('meets');
   });
 });

@@ -1,55 +1,32 @@
 import type { Criterion, LimitAbout, SourcedLimit } from '../../acceptance/criterion';
 import { standard } from '../../working';
-import { mostRow, standardOf, strengthRow } from './standards';
+import { standardOf, strengthRow } from './standards';
 
-/** The row that a set of its age is held against, as its type has it. */
-function byAge(which: 'least' | 'most'): (about: LimitAbout) => SourcedLimit | undefined {
-  return ({ said, limits, system, ageHours }) => {
-    const type = said('cementType');
-    const own = standardOf(type);
-    if (!type || !own || ageHours === undefined) return undefined;
-    const id =
-      which === 'least'
-        ? strengthRow(type, ageHours, said('ordered28') === 'yes')
-        : ageHours === 672
-          ? mostRow(type)
-          : undefined;
-    return (
-      id && { value: limits.number(id, own.school === 'astm' ? system : 'SI'), source: standard(own.name) }
-    );
-  };
+/** The row that cubes of an age are held against; of other schools they are other cubes, and are held against nothing. */
+function byAge({ said, limits, system, ageHours }: LimitAbout): SourcedLimit | undefined {
+  const type = said('cementType');
+  const own = standardOf(type);
+  if (!type || own?.school !== 'astm' || ageHours === undefined) return undefined;
+  const id = strengthRow(type, ageHours, said('ordered28') === 'yes');
+  return id && { value: limits.number(id, system), source: standard(own.name) };
 }
-
-const STRENGTH = {
-  by: ['mortar-cube'],
-  population: 'set',
-  statistic: 'mean',
-  quantity: 'compressive strength',
-  // ASTM E29 (from memory): the reported value is held against the limit.
-  compare: 'rounded',
-} as const;
 
 /** What the cubes of a cement are held against, set by set. */
 export const CRITERIA: readonly Criterion[] = [
   {
-    ...STRENGTH,
     id: 'cement-strength',
     title: 'Strength of the cement',
     asks: 'Mean strength of its cubes at least',
     source: standard('ASTM C150/C150M'),
+    by: ['mortar-cube'],
+    population: 'set',
+    statistic: 'mean',
+    quantity: 'compressive strength',
+    // ASTM E29 (from memory): the reported value is held against the limit.
+    compare: 'rounded',
     holds: 'at least',
-    limit: byAge('least'),
+    limit: byAge,
     whenNot:
       'Look at the test first: range, age, flow, moulds, press. Then again on the reserve of the sample; tell the client now.',
-  },
-  {
-    ...STRENGTH,
-    id: 'cement-strength-most',
-    title: 'Greatest strength of the class',
-    asks: 'Mean strength of its cubes at most',
-    source: standard('EN 197-1'),
-    holds: 'at most',
-    limit: byAge('most'),
-    whenNot: 'It is stronger than its class: the producer has to know.',
   },
 ];

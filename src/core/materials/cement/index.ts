@@ -4,6 +4,7 @@ import { FORMS } from '../concrete/forms';
 import { CRITERIA } from './criteria';
 import { Asked, Cubes, Lot, Taken } from './fields';
 import { grabsOf } from './grabs';
+import { cementSays } from './says';
 import { CEMENT_TYPES, standardOf, waterRule } from './standards';
 
 const WATER = {
@@ -91,6 +92,7 @@ export const cement: Material = {
   opens: () => ['cement-sample'],
   onSample: ({ cementType }) => TESTS[standardOf(textOf(cementType))?.school ?? 'astm'],
   onLot: [],
+  sampleSays: cementSays,
   criteria: CRITERIA.map(({ id }) => id),
 };
 

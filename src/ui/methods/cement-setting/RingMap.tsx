@@ -59,7 +59,7 @@ export function RingMap({
             ) : (
               <circle r={1.1} fill={palette.text.primary} />
             )}
-            <text y={-1.8} fontSize={2.6} textAnchor="middle" fill={palette.text.secondary} className="mono">
+            <text y={-1.8} fontSize={2.2} textAnchor="middle" fill={palette.text.secondary} className="mono">
               {depth}
             </text>
           </g>

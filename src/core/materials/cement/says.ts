@@ -1,0 +1,72 @@
+import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
+import { type CementProperty, propertyRow, standardOf, strengthRow } from './standards';
+
+/** The tests that a property is told by. */
+const TOLD_BY: readonly (readonly [property: CementProperty, method: string, word: string])[] = [
+  ['set', 'cement-setting', 'setting'],
+  ['fineness', 'cement-surface', 'surface'],
+  ['autoclave', 'cement-autoclave', 'autoclave'],
+  ['expansion', 'cement-needles', 'expansion between needles'],
+  ['air', 'cement-air', 'air'],
+  ['loss', 'cement-loss', 'loss on ignition'],
+  ['false-set', 'cement-stiffening', 'early stiffening'],
+  ['gillmore-initial', 'cement-gillmore', 'Gillmore set'],
+];
+const AGES = [24, 48, 72, 168, 672];
+
+/** A test that the type asks for: how many verdicts it gives, and by which method. */
+interface Wanted {
+  readonly method: string;
+  readonly word: string;
+  readonly count: number;
+}
+
+/** What the type of a cement asks for, and what was ordered besides. */
+function wantedOf(asked: LotAbout['asked']): Wanted[] {
+  const type = String(asked.cementType);
+  const ordered = [
+    ...(asked.orderedGillmore ? ['gillmore'] : []),
+    ...(asked.orderedStiffening ? ['false'] : []),
+  ];
+  const ages = AGES.filter((hours) => strengthRow(type, hours, asked.ordered28 === 'yes'));
+  const prisms = standardOf(type)?.school === 'en';
+  return [
+    {
+      method: prisms ? 'cement-prisms' : 'mortar-cube',
+      word: `strength at ${ages.map((hours) => `${hours / 24}`).join(', ')} d`,
+      count: ages.length,
+    },
+    ...TOLD_BY.flatMap(([property, method, word]) =>
+      propertyRow(type, property, ordered) ? [{ method, word, count: 1 }] : [],
+    ),
+  ];
+}
+
+/**
+ * How a sample of cement stands by all that its type asks for: one row that fails decides, what is not tested is named.
+ * Optional rows count only where they were ordered.
+ */
+export function cementSays({ verdicts }: SampleOfLot, { asked }: LotAbout): LotSays {
+  const wanted = wantedOf(asked);
+  const of = (method: string) => verdicts.filter((each) => each.method === method);
+  const failed = wanted.filter(({ method }) => of(method).some(({ state }) => state === 'does not meet'));
+  const missing = wanted.filter(
+    ({ method, count }) =>
+      of(method).filter(({ state }) => state === 'meets' || state === 'does not meet').length < count,
+  );
+  const words = (some: readonly Wanted[]): string => some.map(({ word }) => word).join('; ');
+  const open = missing.length > 0 ? `Not told yet: ${words(missing)}.` : '';
+  return {
+    ...{ results: [], lines: [] },
+    remarks: failed.length > 0 && open ? [open] : [],
+    verdict:
+      failed.length > 0
+        ? {
+            state: 'does not meet',
+            sentence: `Does not meet its type: ${words(failed)}. Look at the own test, test the reserve, tell the client. The purchaser’s representative decides.`,
+          }
+        : missing.length > 0
+          ? { state: 'not yet determinable', sentence: open }
+          : { state: 'meets', sentence: `Meets all that its type asks for: ${words(wanted)}.` },
+  };
+}
