@@ -1,6 +1,7 @@
 import type { DrillScore } from '../types';
 import { beamRecordExercise } from './beam-record';
 import { ramRateExercise, whereBrokeExercise } from './beams';
+import { flowWaterExercise, initialSetExercise } from './cements';
 import { chooseSpacersExercise } from './choose-spacers';
 import { holdBandExercise, stopRightExercise } from './drive-press';
 import { findFaultExercise } from './find-fault';
@@ -42,6 +43,8 @@ export const EXERCISES: readonly Exercise[] = [
   setStripsExercise,
   keepRateExercise,
   isItTheCrackExercise,
+  initialSetExercise,
+  flowWaterExercise,
 ];
 
 /** An exercise by its id; undefined when there is none. */
