@@ -80,6 +80,36 @@ it('has cores out of the low test’s footing, capped together and broken with n
   expect(capping.map(({ state }) => state)).toEqual(Array(5).fill('complete'));
 });
 
+it('has cements of two plants, a set of cubes whose odd one is left out, and a ring that is setting', async () => {
+  const { shown } = await seriesPage(fresh.db, actor, 0);
+  const cements = shown.filter(({ mix }) => mix.material === 'cement');
+  expect(cements.map(({ mix }) => mix.code).toSorted()).toEqual(['PM-C1', 'PM-C2']);
+  const settings = await fresh.db.select().from(runs).where(eq(runs.method, 'cement-setting'));
+  expect(settings.map(({ state }) => state).toSorted()).toEqual(['complete', 'complete', 'complete', 'open']);
+  const dossiers = await Promise.all(
+    [...new Set(settings.flatMap(({ sampleId }) => sampleId ?? []))].map((id) =>
+      sampleDossier(fresh.db, actor, id),
+    ),
+  );
+  for (const { fresh: tests, says } of dossiers) {
+    // All that was tested meets; what its type asks for besides is named.
+    expect(
+      tests
+        .flatMap(({ outcome }) => outcome?.findings ?? [])
+        .filter(({ severity }) => severity === 'invalid'),
+    ).toEqual([]);
+    expect(says?.verdict).toMatchObject({
+      state: 'not yet determinable',
+      sentence: expect.stringContaining('autoclave'),
+    });
+  }
+  const seventh = dossiers
+    .find(({ mix }) => mix.code === 'PM-C2')
+    ?.sets.find(({ ageHours }) => ageHours === 168);
+  expect(seventh?.note).toMatch(/the one farthest from the mean is left out/u);
+  expect(seventh?.verdicts).toMatchObject([{ criterion: 'cement-strength', state: 'meets' }]);
+});
+
 it('has signed reports and drafts, and is loaded once', async () => {
   const states = (await fresh.db.select({ state: reports.state }).from(reports)).map(({ state }) => state);
   expect(states.filter((state) => state === 'signed').length).toBeGreaterThan(10);

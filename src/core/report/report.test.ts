@@ -299,3 +299,17 @@ it('a result of something else than its group is made of says what it is of', ()
   );
   expect(resultText({ results: [result], valid: true })).toBe('6,900 psi');
 });
+
+it('draws what a method draws of each test, with what it is of and what stands beside it', () => {
+  const drawn = {
+    title: 'Probes along the barrel',
+    drawing: { width: 10, height: 5, shapes: [], words: 'a barrel' },
+    notes: ['at 20'],
+  };
+  const tests = [
+    { ...TEST, specimen: SPECIMEN, drawings: [drawn] },
+    { ...TEST, specimen: SPECIMEN },
+  ];
+  const found = sectionsOf({ ...CONTENT, tests }).filter(({ kind }) => kind === 'drawing');
+  expect(found).toMatchObject([{ title: 'S-1-A: probes along the barrel', notes: ['at 20'] }]);
+});
