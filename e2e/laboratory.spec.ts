@@ -232,7 +232,7 @@ test('the clock of a device that is wrong is found out, and stamps are put right
 test('the dial is practised by the keyboard, judged and listed', async ({ browser }) => {
   const page = await signedIn(browser, 'laboratory');
   await page.goto('/practice');
-  await expect(page.getByRole('heading', { name: 'At the press' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'In the laboratory' })).toBeVisible();
   await page.goto('/practice/at-the-press/read-dial?seed=4');
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   for (let needle = 1; needle <= 8; needle += 1) {

@@ -45,7 +45,7 @@ export default async function PracticePage() {
           />
         ))}
       </Box>
-      <Typography variant="h2">At the press</Typography>
+      <Typography variant="h2">In the laboratory</Typography>
       <Box
         sx={{
           display: 'grid',
