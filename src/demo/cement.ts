@@ -5,10 +5,10 @@ import { curveOf, depthAt } from '@/core/cement/setting';
 import { Chance } from '@/core/statistics';
 import type { Database } from '@/db/client';
 import { createLot, createSpecification } from '@/server/actions/jobs';
-import { registerSpecimens } from '@/server/actions/register';
 import { startRun } from '@/server/actions/runs';
 import { takeSample } from '@/server/actions/samples';
-import { specimenViews } from '@/server/queries/dossier';
+import { breakCubes, mortarOf, ROOM } from './cement-cubes';
+import { addSeries } from './cement-series';
 import type { Readings } from './fresh';
 import type { Hands } from './hands';
 import { JOB } from './scenario';
@@ -142,10 +142,12 @@ export async function addCements(
       'reviewer',
       createSpecification,
       { jobId, material: 'cement', code: plant.code, title: plant.title, asked: plant.asked },
-      today.minus({ days: 40 }).toMillis(),
+      today.minus({ days: 79 }).toMillis(),
     );
     for (const shipment of plant.shipments)
       await addShipment(db, { act, read }, { jobId, specificationId, plant, shipment, today, chance });
+    if (plant.code === 'PM-C1')
+      await addSeries(db, { act, read }, { jobId, specificationId, lot: plant.lot, today, chance });
   }
 }
 
@@ -191,7 +193,7 @@ async function addShipment(db: Database, { act, read }: Hands, about: ShipmentAb
     );
     await read('laboratory', runId, values, at.toMillis(), whole);
   };
-  const room = { room: '73.6', waterTemperature: '73.0', balance: 'BL-03' };
+  const room = ROOM;
   await made(
     'cement-sample',
     {
@@ -275,75 +277,9 @@ async function addShipment(db: Database, { act, read }: Hands, about: ShipmentAb
   );
   const fixed = plant.asked.cementType.startsWith('c150');
   const contact = on(1, 10);
-  await made(
-    'cement-mortar',
-    {
-      ...{
-        ...room,
-        humidity: '55',
-        table: 'FT-01',
-        sandLot: 'S-12',
-        cubes: '6',
-        cement: '500.0',
-        sand: '1375.0',
-      },
-      batches: [
-        {
-          ...{
-            id: 'b1',
-            contactAt: iso(contact),
-            water: fixed ? '242.5' : '248.0',
-            lifted: '60',
-            drops: '25',
-          },
-          ...(fixed
-            ? { d1: '8.32', d2: '8.36', d3: '8.28', d4: '8.34' }
-            : { d1: '8.40', d2: '8.44', d3: '8.38', d4: '8.42' }),
-        },
-      ],
-      ...{
-        tamped: '135',
-        tamping: 'right',
-        moulds: 'CM-1, CM-2',
-        cabinetAt: iso(contact.plus({ minutes: 12 })),
-      },
-      strippedAt: iso(contact.plus({ hours: 23.5 })),
-    },
-    contact.plus({ hours: 24 }),
-  );
-  for (const [age, loads] of Object.entries(shipment.loads)) {
-    const days = Number(age);
-    await act(
-      'laboratory',
-      registerSpecimens,
-      {
-        ...{ sampleId, how: 'cement-cubes', form: 'mortar-2', count: loads.length, place: 'Lime tank 2' },
-        told: { madeAt: iso(contact), ageDays: String(days) },
-      },
-      contact.plus({ hours: 1 }).toMillis(),
-    );
-    const cubes = (await specimenViews(db, [sampleId])).filter(({ ageHours }) => ageHours === days * 24);
-    for (const [place, load] of loads.entries()) {
-      // Ages are elapsed hours: a clock that is put back between moves nothing.
-      const at = contact.plus({ hours: 24 * days, minutes: 4 * place });
-      const { runId } = await act(
-        'laboratory',
-        startRun,
-        { method: 'mortar-cube', specimenId: cubes[place]?.id ?? '' },
-        at.toMillis(),
-      );
-      await read(
-        'laboratory',
-        runId,
-        {
-          ...{ found: 'sound', faces: 'cast', machine: 'PR-04', surface: 'moist', maximumLoad: String(load) },
-          testedAt: iso(at),
-        },
-        at.toMillis(),
-        true,
-      );
-    }
-  }
+  await made('cement-mortar', mortarOf(contact, fixed, 'S-12'), contact.plus({ hours: 24 }));
+  for (const [age, loads] of Object.entries(shipment.loads))
+    await breakCubes(db, { act, read }, { sampleId, contact, days: Number(age), loads });
   // The newest shipment has a second ring under the needle now: the next fall is due in a few minutes.
   if (shipment.daysAgo < 10) {
     const begun = today.minus({ minutes: 118 });

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { computeRecord, resultsCsv } from '@/core/interchange';
+import { computeRecord, resultsCsv, sourceCsv } from '@/core/interchange';
+import { cement } from '@/core/materials/cement';
 import { sectionsOf } from '@/core/report';
 import { waits } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
@@ -9,7 +10,7 @@ import { makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
 import { createLot, createSpecification } from './actions/jobs';
 import { registerSpecimens } from './actions/register';
-import { prepareReport, signReport } from './actions/reports';
+import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { Invalid } from './errors';
@@ -18,11 +19,14 @@ import { specimenViews } from './queries/dossier';
 import { exportRecords } from './queries/export';
 import { reportDetail } from './queries/reports';
 import { sampleDossier } from './queries/sample';
+import { sourcesOf } from './queries/sources';
+import { standingsOf } from './queries/specification';
 import { dayList } from './queries/today';
 import type { UseCase } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
+let specificationId = '';
 let lotId = '';
 let sampleId = '';
 const DAY = Date.UTC(2031, 8, 12, 12, 12);
@@ -34,7 +38,7 @@ const act = <I extends object, R>(useCase: UseCase<I, R>, data: object, minutes 
 beforeAll(async () => {
   fresh = await freshDatabase();
   site = await makeSite(fresh.db, 'CEM', 'US');
-  const { specificationId } = await perform(
+  ({ specificationId } = await perform(
     site.db,
     site.actors.reviewer,
     createSpecification,
@@ -43,7 +47,7 @@ beforeAll(async () => {
       asked: { cementType: 'c150.II', edition: '2031' },
     },
     now(-3000),
-  );
+  ));
   const { equipmentId } = await perform(
     site.db,
     site.actors.manager,
@@ -197,6 +201,46 @@ describe('its cubes', () => {
     await act(registerSpecimens, { sampleId, how: 'cement-cubes', form: 'mortar-2', count: 1, told }, 60);
     const { sets } = await dossier();
     expect(sets.find(({ ageHours }) => ageHours === 672)?.verdicts).toEqual([]);
+  });
+});
+
+describe('its source', () => {
+  const RULE = cement.source;
+  const followed = async (ageHours: number, actor = site.actors.laboratory) => {
+    const [standing] = await standingsOf(site.db, site.actors.laboratory, [specificationId]);
+    return RULE && standing ? sourcesOf(site.db, actor, standing, RULE, ageHours) : [];
+  };
+  const decide = (stepId: string) =>
+    act(recordFollowUp, { sampleId, stepId, note: 'A mould was out of its mark.' }, 4600);
+
+  it('is followed from its first result on, with under what it was tested; a client sees what was signed', async () => {
+    const [source, none] = await followed(72);
+    expect(none).toBeUndefined();
+    expect(source).toMatchObject({
+      source: 'Works, silo 1',
+      points: [{ value: '1440', day: { machine: 'CEM-P' }, counts: 'in' }],
+    });
+    expect(source?.charts).toBeUndefined();
+    expect(await followed(72, site.actors.client)).toEqual([]);
+    // At seven days there is nothing but what the three days say.
+    const [later] = await followed(168);
+    expect(later?.points).toEqual([]);
+  });
+  it('keeps what was decided of a result, and lets nothing be decided that nobody knows', async () => {
+    await decide('source-out');
+    expect((await followed(72))[0]?.points[0]).toMatchObject({
+      counts: 'out',
+      decisions: [{ words: expect.stringContaining('A mould was out of its mark.') }],
+    });
+    await decide('source-in');
+    expect((await followed(72))[0]?.points[0]?.counts).toBe('in');
+    await expect(decide('source-nothing')).rejects.toThrow();
+  });
+  it('leaves as a table', async () => {
+    const [head, row] = sourceCsv(await followed(72), 'psi').split('\r\n');
+    expect(head).toContain('result_psi');
+    expect(row).toContain('1440');
+    expect(row).toContain('A mould was out of its mark.');
   });
 });
 

@@ -1,13 +1,17 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { cement } from '@/core/materials/cement';
+import { firstSignals } from '@/core/uniformity';
 import { LANES } from '@/core/waits/wait';
 import { stateOf } from '@/core/windows';
-import { people, reports, runs, samples, specimens, waits } from '@/db/schema';
+import { people, reports, runs, samples, specifications, specimens, waits } from '@/db/schema';
 import { loadDemo } from '@/demo/load';
 import { freshDatabase } from '@/testing/database';
 import { mixSeries } from '@/testing/series';
 import { sampleDossier } from './queries/sample';
 import { mixPage, seriesPage } from './queries/series';
+import { sourcesOf } from './queries/sources';
+import { standingsOf } from './queries/specification';
 import { dayList, openFreshTests } from './queries/today';
 import type { Actor } from './use-case';
 import { rebuildVerdicts } from './verdicts';
@@ -81,8 +85,8 @@ it('has cores out of the low test’s footing, capped together and broken with n
 });
 
 it('has cements of two plants, a set of cubes whose odd one is left out, and a ring that is setting', async () => {
-  const { shown } = await seriesPage(fresh.db, actor, 0);
-  const cements = shown.filter(({ mix }) => mix.material === 'cement');
+  const pages = [await seriesPage(fresh.db, actor, 0), await seriesPage(fresh.db, actor, 1)];
+  const cements = pages.flatMap(({ shown }) => shown).filter(({ mix }) => mix.material === 'cement');
   expect(cements.map(({ mix }) => mix.code).toSorted()).toEqual(['PM-C1', 'PM-C2']);
   const settings = await fresh.db.select().from(runs).where(eq(runs.method, 'cement-setting'));
   expect(settings.map(({ state }) => state).toSorted()).toEqual(['complete', 'complete', 'complete', 'open']);
@@ -108,6 +112,19 @@ it('has cements of two plants, a set of cubes whose odd one is left out, and a r
     ?.sets.find(({ ageHours }) => ageHours === 168);
   expect(seventh?.note).toMatch(/the one farthest from the mean is left out/u);
   expect(seventh?.verdicts).toMatchObject([{ criterion: 'cement-strength', state: 'meets' }]);
+});
+
+it('has a plant that grinds finer: its charts see it, single results do not, and the laboratory knows its own scatter', async () => {
+  const [mix] = await fresh.db.select().from(specifications).where(eq(specifications.code, 'PM-C1'));
+  const [standing] = await standingsOf(fresh.db, actor, [mix?.id ?? '']);
+  const rule = cement.source;
+  const [series] = standing && rule ? await sourcesOf(fresh.db, actor, standing, rule, 168) : [];
+  expect(series?.points.length).toBe(22);
+  expect(series?.scatter).toMatchObject({ count: 22, pairs: 10, remarks: [] });
+  expect(series?.points.flatMap(({ changed }) => changed)).toContain('lot of sand S-12, before it S-11');
+  const seen = series?.charts && firstSignals(series.charts, series.charts.until + 1);
+  expect(seen?.get('weighted')).toBeGreaterThan(15);
+  expect(seen?.has('single')).toBe(false);
 });
 
 it('has signed reports and drafts, and is loaded once', async () => {

@@ -8,4 +8,5 @@ export * from './number-pairs';
 export * from './results-csv';
 export * from './rows-csv';
 export * from './run-record';
+export * from './source-csv';
 export * from './table';

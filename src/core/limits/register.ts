@@ -74,6 +74,7 @@ import { LIMITS as WATER_DENSITY } from '../methods/water-density/limits';
 import { LIMITS as PIPE } from '../pipe/limits';
 import { LIMITS as PLAN } from '../sampling-plan/limits';
 import { LIMITS as STRENGTH_GAIN } from '../strength-gain/limits';
+import { LIMITS as UNIFORMITY } from '../uniformity/limits';
 import { LIMITS as AGES } from '../windows/limits';
 import type { LimitEntry } from './entry';
 import { PROFILES } from './schools';
@@ -141,6 +142,7 @@ export const REGISTER = {
   ...TEMPERATURE,
   ...MATURITY,
   ...STRENGTH_GAIN,
+  ...UNIFORMITY,
   ...UNIT_ABSORPTION,
   ...MASONRY_PRESS,
   ...UNIT_COMPRESSION,

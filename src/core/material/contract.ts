@@ -129,6 +129,23 @@ export interface LotAbout {
   readonly tests: readonly { readonly method: string; readonly verdicts: readonly Verdict[] }[];
 }
 
+/** How results of one source are followed over time, whatever job they were made for. */
+export interface SourceRule {
+  /** The method whose sets are followed, and at which ages in hours: the first is what is drawn at first. */
+  readonly method: string;
+  readonly ages: readonly number[];
+  /** The younger age that one later is foreseen from, hours. */
+  readonly early: number;
+  /** The field of what is asked that names the product: products are never mixed. */
+  readonly product: string;
+  /** The fields of a lot that name its source. */
+  readonly of: readonly string[];
+  /** True for a sample that is a second test of another, on another day. */
+  again(about: Stored): boolean;
+  /** Readings that tell under what it was tested: method, field and what it is called. */
+  readonly day: readonly (readonly [method: string, field: string, word: string])[];
+}
+
 /** What the samples of a lot say together, with the working. */
 export interface LotSays {
   readonly results: readonly Result[];
@@ -162,6 +179,8 @@ export interface Material {
   readonly madeBy?: string;
   /** The field of what is asked that names the product: its lots are followed over all jobs. */
   readonly product?: string;
+  /** How it is told whether a source stays the same; undefined where nobody asks. */
+  readonly source?: SourceRule;
   /** The forms that its specimens have. */
   readonly forms: readonly Form[];
   /**

@@ -3,6 +3,7 @@ import { desc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { lotReportNumber, reportNumber } from '@/core/identity/labels';
 import { MATERIALS } from '@/core/materials/registry';
+import { SOURCE_DECISIONS } from '@/core/uniformity';
 import { followUps, jobs, lots, people, reportOutcomes, reports } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { composeReport, contentMark, reportOf } from '../reports/content';
@@ -153,14 +154,17 @@ export class RecordFollowUpInput {
   note: string;
 }
 
-/** One step of the follow-up of a low test, done. */
+/** One step of the follow-up of a low test, done; or a decision on a result of a source. */
 export const recordFollowUp = defineUseCase({
   name: 'record follow-up',
   roles: BENCH,
   Input: RecordFollowUpInput,
   async act({ tx, actor, now }, input) {
     await sampleAndJob(tx, input.sampleId);
-    const steps = MATERIALS.flatMap(({ series = [] }) => series).flatMap(({ lowSteps }) => lowSteps);
+    const steps = [
+      ...MATERIALS.flatMap(({ series = [] }) => series).flatMap(({ lowSteps }) => lowSteps),
+      ...SOURCE_DECISIONS,
+    ];
     if (!steps.some(({ id }) => id === input.stepId)) throw new NotFound('This step');
     await tx.insert(followUps).values({ ...input, by: actor.id, at: now });
     return { sampleId: input.sampleId };

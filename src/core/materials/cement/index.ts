@@ -61,6 +61,22 @@ export const cement: Material = {
   },
   usual: { cementType: 'c150.I' },
   madeBy: 'plant',
+  // ASTM C917 (from memory): 7 and 28 days, of one plant, type and silo.
+  source: {
+    ...{
+      method: 'mortar-cube',
+      ages: [168, 672, 72],
+      early: 72,
+      product: 'cementType',
+      of: ['plant', 'silo'],
+    },
+    again: ({ purpose }) => purpose === 'duplicate',
+    day: [
+      ['cement-mortar', 'sandLot', 'lot of sand'],
+      ['cement-mortar', 'moulds', 'moulds'],
+      ['mortar-cube', 'machine', 'machine'],
+    ],
+  },
   forms: FORMS.filter(({ letter }) => letter === 'M'),
   registers: [
     {

@@ -10,7 +10,9 @@ import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
 import { lotsOverTime } from '@/server/queries/lots-over-time';
 import { mixPage } from '@/server/queries/series';
+import { ageOf, sourcesOf } from '@/server/queries/sources';
 import { materialOf, standingsOf } from '@/server/queries/specification';
+import { limitsNow } from '@/server/run-setup';
 import { Card, Empty } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { Pages } from '@/ui/parts/Pages';
@@ -21,6 +23,7 @@ import { FollowUp } from '@/ui/views/FollowUp';
 import { MixChart } from '@/ui/views/MixChart';
 import { StrengthGain } from '@/ui/views/StrengthGain';
 import { WithinChart } from '@/ui/views/WithinChart';
+import { SameAsLast } from './same-as-last';
 import { StandingOf } from './standing';
 
 export const metadata: Metadata = { title: 'Verdicts' };
@@ -34,9 +37,10 @@ export default async function VerdictPage({
   searchParams,
 }: {
   params: Promise<{ id: string }>;
-  searchParams: Promise<{ page?: string; low?: string; series?: string }>;
+  searchParams: Promise<{ page?: string; low?: string; series?: string; age?: string }>;
 }) {
   const id = pageId((await params).id);
+  const asked = await searchParams;
   const actor = await pageActor();
   const db = readingOnce(database());
   const material = await pageData(() => materialOf(db, actor, id));
@@ -44,9 +48,24 @@ export default async function VerdictPage({
     const [standing] = await pageData(() => standingsOf(db, actor, [id]));
     if (!standing) return null;
     const over = await lotsOverTime(db, actor, standing, material);
-    return <StandingOf standing={standing} material={material} over={over} />;
+    const { source } = material;
+    const age = source && ageOf(source, asked.age);
+    const sources = source && age ? await sourcesOf(db, actor, standing, source, age) : [];
+    return (
+      <StandingOf standing={standing} material={material} over={over}>
+        {source && age ? (
+          <SameAsLast
+            rule={source}
+            age={age}
+            sources={sources}
+            standing={standing}
+            limits={await limitsNow(db, standing.job)}
+            canDecide={actor.role !== 'client' && actor.role !== 'field'}
+          />
+        ) : null}
+      </StandingOf>
+    );
   }
-  const asked = await searchParams;
   const page = pageNumber(asked.page);
   const series = await pageData(() =>
     mixPage(db, actor, id, page, { series: asked.series, allLow: asked.low === 'all' }),

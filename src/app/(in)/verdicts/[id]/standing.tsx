@@ -1,4 +1,5 @@
 import { Box, Stack, Typography } from '@mui/material';
+import type { ReactNode } from 'react';
 import { findCriterion } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Material } from '@/core/material/contract';
@@ -20,11 +21,14 @@ export function StandingOf({
   standing,
   material,
   over,
+  children,
 }: {
   standing: Standing;
   material: Material;
   /** Lots of the same product in all jobs. */
   over: readonly SampleOver[];
+  /** What stands before its samples. */
+  children?: ReactNode;
 }) {
   const { mix, job, samples, state, more } = standing;
   const { words } = material;
@@ -70,6 +74,7 @@ export function StandingOf({
           <LotsChart watched={watched} points={points} own={job.number} />
         </Card>
       ) : null}
+      {children}
       <Card title={capital(words.sample[1])}>
         {samples.length === 0 ? (
           <Empty>{`No ${words.sample[0]} has been taken of it yet.`}</Empty>

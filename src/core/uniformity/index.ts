@@ -1,0 +1,4 @@
+export * from './charts';
+export * from './decisions';
+export * from './scatter';
+export * from './series';

@@ -1,0 +1,169 @@
+import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
+import { sampleLabel } from '@/core/identity/labels';
+import type { SourceRule } from '@/core/material/contract';
+import { type SeriesOfSource, type SourceResult, seriesOfSources } from '@/core/uniformity';
+import type { Queryable } from '@/db/client';
+import {
+  followUps,
+  jobs,
+  lots,
+  people,
+  readings,
+  runs,
+  samples,
+  sets,
+  specifications,
+  specimens,
+} from '@/db/schema';
+import { limitsOfJobs } from '../run-setup';
+import { anyOf, readableJobs } from '../scope';
+import type { Actor } from '../use-case';
+import type { Standing } from './specification';
+
+/** Samples gone into at once, the newest: a year of two a day. */
+const RESULTS_SHOWN = 700;
+
+/** The age that is asked for, in hours; the one that is drawn at first where it is none of those that are followed. */
+export function ageOf({ ages }: Pick<SourceRule, 'ages'>, asked: string | undefined): number {
+  return ages.find((hours) => String(hours) === asked) ?? ages[0] ?? 0;
+}
+
+/**
+ * Whether the sources of a product stay the same: its results at an age from all jobs in the same units that the reader
+ * may read, source by source.
+ * @param ageHours one of those the material follows
+ */
+export async function sourcesOf(
+  db: Queryable,
+  actor: Actor,
+  { mix, job }: Pick<Standing, 'mix' | 'job'>,
+  rule: SourceRule,
+  ageHours: number,
+): Promise<SeriesOfSource[]> {
+  const released = actor.role === 'client';
+  const product = String({ ...mix.asked }[rule.product as keyof typeof mix.asked] ?? '');
+  const taken = await db
+    .select({ sample: samples, lot: lots, number: jobs.number })
+    .from(samples)
+    .innerJoin(lots, eq(lots.id, samples.lotId))
+    .innerJoin(specifications, eq(specifications.id, lots.specificationId))
+    .innerJoin(jobs, eq(jobs.id, specifications.jobId))
+    .where(
+      and(
+        eq(specifications.material, mix.material),
+        eq(jobs.system, job.system),
+        sql`${specifications.asked}->>${rule.product} = ${product}`,
+        readableJobs(db, actor),
+      ),
+    )
+    .orderBy(desc(samples.sampledAt), desc(samples.number))
+    .limit(RESULTS_SHOWN);
+  const ids = taken.map(({ sample }) => sample.id);
+  const [valued, decided, days, limitsBy] = await Promise.all([
+    db
+      .select({ sampleId: sets.sampleId, key: sets.key, value: sets.value })
+      .from(sets)
+      .where(
+        and(
+          anyOf(sets.sampleId, ids),
+          eq(sets.released, released),
+          eq(sets.state, 'tested'),
+          isNotNull(sets.value),
+          sql`starts_with(${sets.key}, ${`${rule.method}/`})`,
+        ),
+      ),
+    released ? [] : decisionsOf(db, ids),
+    released ? new Map<string, SourceResult['day']>() : daysOf(db, ids, rule),
+    limitsOfJobs(db, [job]),
+  ]);
+  const values = groupBy(valued, ({ sampleId }) => sampleId);
+  const decisions = groupBy(decided, ({ sampleId }) => sampleId);
+  const at = (sampleId: string, hours: number): string | null =>
+    values.get(sampleId)?.find(({ key }) => key.startsWith(`${rule.method}/${hours}/`))?.value ?? null;
+  const results = taken.toReversed().flatMap(({ sample, lot, number }): SourceResult[] => {
+    const value = at(sample.id, ageHours);
+    const early = ageHours > rule.early ? at(sample.id, rule.early) : null;
+    const about: Readonly<Record<string, unknown>> = { ...lot.about };
+    if (value === null && early === null) return [];
+    return [
+      {
+        sampleId: sample.id,
+        label: sampleLabel(number, sample.number),
+        sampledAt: sample.sampledAt.getTime(),
+        lotId: lot.id,
+        source: rule.of.map((field) => String(about[field] ?? '')).join(', '),
+        again: rule.again({ ...sample.about }),
+        ...{ value, early },
+        decisions: (decisions.get(sample.id) ?? []).map(({ stepId, note, byName }) => ({
+          step: stepId,
+          words: `${byName}: ${note}`,
+        })),
+        day: days.get(sample.id) ?? {},
+      },
+    ];
+  });
+  return seriesOfSources(results, limitsBy(job));
+}
+
+async function decisionsOf(db: Queryable, ids: readonly string[]) {
+  return db
+    .select({
+      sampleId: followUps.sampleId,
+      stepId: followUps.stepId,
+      note: followUps.note,
+      byName: people.name,
+    })
+    .from(followUps)
+    .innerJoin(people, eq(people.id, followUps.by))
+    .where(anyOf(followUps.sampleId, ids))
+    .orderBy(asc(followUps.at));
+}
+
+/** Under what samples were tested: what was read on their runs and those of their specimens, and by whom. */
+async function daysOf(
+  db: Queryable,
+  ids: readonly string[],
+  { method, day }: Pick<SourceRule, 'method' | 'day'>,
+): Promise<ReadonlyMap<string, SourceResult['day']>> {
+  const sampleId = sql<string>`coalesce(${runs.sampleId}, ${specimens.sampleId})`;
+  const rows = await db
+    .selectDistinctOn([runs.id, readings.field], {
+      sampleId,
+      method: runs.method,
+      field: readings.field,
+      text: readings.text,
+      by: people.name,
+    })
+    .from(readings)
+    .innerJoin(runs, eq(runs.id, readings.runId))
+    .innerJoin(people, eq(people.id, runs.startedBy))
+    .leftJoin(specimens, eq(specimens.id, runs.specimenId))
+    .where(
+      and(
+        sql`${sampleId} = ANY(${sql.param([...ids])}::uuid[])`,
+        inArray(runs.method, [...new Set(day.map(([of]) => of))]),
+        inArray(readings.field, [...new Set(day.map(([, field]) => field))]),
+      ),
+    )
+    .orderBy(runs.id, readings.field, desc(readings.seq));
+  const own = groupBy(rows, (row) => row.sampleId);
+  return new Map(
+    [...own].map(([id, all]) => {
+      const said = day.flatMap(([of, field, word]) => {
+        const text = all.findLast((row) => row.method === of && row.field === field)?.text;
+        return text ? [[word, text] as const] : [];
+      });
+      const technicians = [
+        ...new Set(all.filter((row) => row.method === method).map(({ by }) => by)),
+      ].toSorted();
+      return [
+        id,
+        Object.fromEntries([
+          ...said,
+          ...(technicians.length > 0 ? [['technician', technicians.join(', ')] as const] : []),
+        ]),
+      ];
+    }),
+  );
+}
