@@ -45,3 +45,43 @@ test('a needle falls when it is due, cubes are held against their type, a mortar
   await expect(page.getByText('Slow, cement in')).toBeVisible();
   await expect(page.getByText('Since the water')).toBeVisible();
 });
+
+// The plant over weeks: a chart that sees it grind finer, a decision with its reason, a table of it all.
+test('a source is followed over weeks, a result is decided on, and the series leaves as CSV', async ({
+  browser,
+}) => {
+  test.setTimeout(150_000);
+  const page = await signedIn(browser, 'laboratory');
+  page.setDefaultTimeout(30_000);
+  await page.getByRole('link', { name: 'Let the needle fall', exact: true }).first().click();
+  await page.waitForURL('**/runs/**');
+  await page.getByRole('link', { name: 'GP 34' }).click();
+  await page.waitForURL('**/samples/**');
+  await page
+    .getByRole('link', { name: /^PM-C1/ })
+    .first()
+    .click();
+  await page.waitForURL('**/verdicts/**');
+  await expect(page.getByRole('heading', { name: 'Same as last time?' })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /^Weighted mean of 22 results; beyond its limits: / }),
+  ).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('combobox', { name: 'Chart' }).click();
+  await page.getByRole('option', { name: 'Single results' }).click();
+  await expect(page.getByRole('img', { name: /^Single results of 22 results; none beyond/ })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Decide on / })
+    .first()
+    .click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Record' }).click();
+  await expect(dialog.getByText('Say what was done and found.')).toBeVisible();
+  await dialog.getByLabel('What was done and found').fill('Sent the reserve to be ground through.');
+  await dialog.getByRole('button', { name: 'Record' }).click();
+  await expect(page.getByText(/Sent the reserve to be ground through\./)).toBeVisible();
+  const out = await page.request.get(
+    (await page.getByRole('link', { name: 'Export CSV' }).getAttribute('href')) ?? '',
+  );
+  expect((await out.text()).split('\r\n').length).toBe(23);
+});

@@ -210,8 +210,8 @@ describe('its source', () => {
     const [standing] = await standingsOf(site.db, site.actors.laboratory, [specificationId]);
     return RULE && standing ? sourcesOf(site.db, actor, standing, RULE, ageHours) : [];
   };
-  const decide = (stepId: string) =>
-    act(recordFollowUp, { sampleId, stepId, note: 'A mould was out of its mark.' }, 4600);
+  const decide = (stepId: string, minutes = 4600) =>
+    act(recordFollowUp, { sampleId, stepId, note: 'A mould was out of its mark.' }, minutes);
 
   it('is followed from its first result on, with under what it was tested; a client sees what was signed', async () => {
     const [source, none] = await followed(72);
@@ -232,7 +232,7 @@ describe('its source', () => {
       counts: 'out',
       decisions: [{ words: expect.stringContaining('A mould was out of its mark.') }],
     });
-    await decide('source-in');
+    await decide('source-in', 4601);
     expect((await followed(72))[0]?.points[0]?.counts).toBe('in');
     await expect(decide('source-nothing')).rejects.toThrow();
   });

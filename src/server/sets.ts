@@ -239,7 +239,8 @@ function setOf(
     what: rule.word,
     test: {
       state: waiting.length > 0 ? 'pending' : 'tested',
-      value: text,
+      // Plain decimal text, as every set keeps it; how it is printed is another matter.
+      value: text?.replaceAll(',', '') ?? null,
       text,
       unit,
       used: tested.filter((_, place) => used.includes(place)).map(({ label }) => label),

@@ -3,7 +3,18 @@ import { Box, useTheme } from '@mui/material';
 import type { Charted, SeriesCharts } from '@/core/uniformity';
 import { Line } from '../charts/Line';
 import { useChartSetup } from '../charts/setup';
-import type { SourcePoint } from './Sources';
+
+/** A result as it is drawn and listed. */
+export interface SourcePoint {
+  readonly sampleId: string;
+  readonly label: string;
+  readonly day: string;
+  readonly value: number;
+  /** Left out of the baseline. */
+  readonly left: boolean;
+  readonly changed: readonly string[];
+  readonly decisions: readonly string[];
+}
 
 /** The charts that are drawn, by what each is called. */
 export const DRAWN = {

@@ -24,19 +24,7 @@ import {
 import { Facts } from '../parts/Card';
 import { TextLink } from '../parts/LinkButton';
 import { DecideSource } from './DecideSource';
-import { DRAWN, type DrawnChart, SourceChart } from './SourceChart';
-
-/** A result as it is drawn and listed. */
-export interface SourcePoint {
-  readonly sampleId: string;
-  readonly label: string;
-  readonly day: string;
-  readonly value: number;
-  /** Left out of the baseline. */
-  readonly left: boolean;
-  readonly changed: readonly string[];
-  readonly decisions: readonly string[];
-}
+import { DRAWN, type DrawnChart, SourceChart, type SourcePoint } from './SourceChart';
 
 /** A series of one source as it is shown. */
 export interface SourceShown {
