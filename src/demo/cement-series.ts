@@ -13,7 +13,7 @@ import type { Hands } from './hands';
 /** Mean loads of the cubes at 7 days, lbf, shipment by shipment: from the 17th on the mill grinds finer. */
 const LOADS = [
   ...[18_420, 18_690, 18_240, 18_550, 18_330, 18_770, 18_480, 18_150, 18_610, 18_380],
-  ...[18_260, 18_640, 18_720, 18_190, 18_450, 18_590, 18_980, 19_060, 18_910, 19_240],
+  ...[18_260, 18_640, 18_720, 18_190, 18_450, 18_590, 18_980, 19_060, 18_910, 19_040],
 ];
 /** How far second tests of the first ten lie from them, lbf. */
 const SECOND = [-210, 240, 180, -160, -290, 190, -130, 260, 90, -220];

@@ -1,5 +1,5 @@
 'use client';
-import { Button } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { SOURCE_DECISIONS } from '@/core/uniformity';
 import { FormDialog } from '../form/FormDialog';
 
@@ -11,7 +11,12 @@ export function DecideSource({ sampleId, label }: { sampleId: string; label: str
       useCase="record-follow-up"
       fixed={{ sampleId }}
       initial={{ stepId: SOURCE_DECISIONS[0].id }}
-      intro={SOURCE_DECISIONS.map(({ title, detail }) => `${title}: ${detail}`).join(' ')}
+      intro={SOURCE_DECISIONS.map(({ id, title, detail }) => (
+        <Typography key={id} component="span" variant="body2" sx={{ display: 'block', mb: 0.5 }}>
+          <b>{title}</b>
+          {`: ${detail}`}
+        </Typography>
+      ))}
       fields={[
         {
           name: 'stepId',

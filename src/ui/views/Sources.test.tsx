@@ -78,10 +78,10 @@ it('shows by a step which chart would see it first, and changes no result', asyn
   fireEvent.click(screen.getByRole('checkbox', { name: 'Learn: add a step' }));
   const words = () => screen.getByRole('status').textContent;
   expect(words()).toMatch(
-    /1\.5 deviations from W-16 on is seen by single results at result 1 after it, weighted mean at result 2 after it/u,
+    /1\.5 deviations from W-16 on is seen at result 1 by single results; at result 2 by weighted mean/u,
   );
   await choose('Step, deviations', '3');
-  expect(words()).toMatch(/single results at result/u);
+  expect(words()).toMatch(/at result 1 by single results/u);
   expect(screen.getByRole('link', { name: 'W-16' }).closest('tr')?.textContent).toContain('5,200');
   fireEvent.click(screen.getByRole('checkbox', { name: 'Learn: add a step' }));
   expect(screen.queryByRole('status')).toBeNull();

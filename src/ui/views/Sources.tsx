@@ -13,6 +13,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
+import { groupBy } from '@/core/group-by';
 import {
   CHARTS,
   type ChartRules,
@@ -184,7 +185,7 @@ export function Sources({
               .toReversed()
               .map(({ point, beyond }) => (
                 <TableRow key={point.sampleId}>
-                  <TableCell className="mono">
+                  <TableCell className="mono" sx={{ whiteSpace: 'nowrap' }}>
                     <TextLink href={`/samples/${point.sampleId}`}>{point.label}</TextLink>
                   </TableCell>
                   <TableCell sx={{ whiteSpace: 'nowrap' }}>{point.day}</TableCell>
@@ -215,9 +216,12 @@ export function Sources({
 
 /** Which chart sees a step that was put in, and how soon. */
 function seenWords(charts: SeriesCharts, from: number, step: number, label: string): string {
-  const first = [...firstSignals(charts, from)].toSorted((a, b) => a[1] - b[1]);
+  const byPlace = groupBy(firstSignals(charts, from), ([, place]) => place);
+  const seen = [...byPlace]
+    .toSorted(([a], [b]) => a - b)
+    .map(([place, ids]) => `at result ${place - from + 1} by ${ids.map(([id]) => CHARTS[id]).join(', ')}`);
   const put = `A step of ${step} deviations from ${label} on`;
-  return first.length === 0
-    ? `${put} is not seen by any chart in the ${charts.points.length - from} results after it.`
-    : `${put} is seen by ${first.map(([id, place]) => `${CHARTS[id]} at result ${place - from + 1} after it`).join(', ')}. The results themselves are not changed.`;
+  return seen.length === 0
+    ? `${put} is not seen by any chart in the ${charts.points.length - from} results since.`
+    : `${put} is seen ${seen.join('; ')}. The results themselves are not changed.`;
 }
