@@ -76,6 +76,8 @@ function loadedAlive(page: Page): void {
 
 /** No serious accessibility fault by axe, the rules of WCAG 2 A and AA. */
 export async function expectAccessible(page: Page): Promise<void> {
+  // Between two pages the title of the new one comes a moment after its heading.
+  await expect(page).toHaveTitle(/./);
   // The content-security policy keeps strange scripts out of the page, so axe goes in by the debugger.
   await page.evaluate(axe);
   const found = await page.evaluate(async () => {
