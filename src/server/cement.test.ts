@@ -22,6 +22,7 @@ import { sampleDossier } from './queries/sample';
 import { sourcesOf } from './queries/sources';
 import { standingsOf } from './queries/specification';
 import { dayList } from './queries/today';
+import { limitsNow } from './run-setup';
 import type { UseCase } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -208,7 +209,12 @@ describe('its source', () => {
   const RULE = cement.source;
   const followed = async (ageHours: number, actor = site.actors.laboratory) => {
     const [standing] = await standingsOf(site.db, site.actors.laboratory, [specificationId]);
-    return RULE && standing ? sourcesOf(site.db, actor, standing, RULE, ageHours) : [];
+    return RULE && standing
+      ? sourcesOf(site.db, actor, standing, RULE, {
+          ageHours,
+          limits: await limitsNow(site.db, standing.job),
+        })
+      : [];
   };
   const decide = (stepId: string, minutes = 4600) =>
     act(recordFollowUp, { sampleId, stepId, note: 'A mould was out of its mark.' }, minutes);

@@ -13,6 +13,7 @@ import { mixPage, seriesPage } from './queries/series';
 import { sourcesOf } from './queries/sources';
 import { standingsOf } from './queries/specification';
 import { dayList, openFreshTests } from './queries/today';
+import { limitsNow } from './run-setup';
 import type { Actor } from './use-case';
 import { rebuildVerdicts } from './verdicts';
 import { rebuildWaits } from './waits';
@@ -119,7 +120,13 @@ it('has a plant that grinds finer: its charts see it, single results do not, and
   const [mix] = await fresh.db.select().from(specifications).where(eq(specifications.code, 'PM-C1'));
   const [standing] = await standingsOf(fresh.db, actor, [mix?.id ?? '']);
   const rule = cement.source;
-  const [series] = standing && rule ? await sourcesOf(fresh.db, actor, standing, rule, 168) : [];
+  const [series] =
+    standing && rule
+      ? await sourcesOf(fresh.db, actor, standing, rule, {
+          ageHours: 168,
+          limits: await limitsNow(fresh.db, standing.job),
+        })
+      : [];
   expect(series?.points.length).toBe(22);
   expect(series?.scatter).toMatchObject({ count: 22, pairs: 10, remarks: [] });
   expect(series?.points.flatMap(({ changed }) => changed)).toContain('lot of sand S-12, before it S-11');

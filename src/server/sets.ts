@@ -208,7 +208,7 @@ function setOf(
         (isReportable(run?.outcome?.findings ?? []) &&
           !run?.outcome?.results.some(({ quantity }) => quantity === rule.quantity))),
   );
-  const { text, mean, note, used, lines, verdicts, derived } = combine(
+  const { value, text, mean, note, used, lines, verdicts, derived } = combine(
     rule,
     tested,
     {
@@ -239,8 +239,7 @@ function setOf(
     what: rule.word,
     test: {
       state: waiting.length > 0 ? 'pending' : 'tested',
-      // Plain decimal text, as every set keeps it; how it is printed is another matter.
-      value: text?.replaceAll(',', '') ?? null,
+      value,
       text,
       unit,
       used: tested.filter((_, place) => used.includes(place)).map(({ label }) => label),

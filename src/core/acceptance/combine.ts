@@ -1,14 +1,16 @@
 import type { LimitId, Limits } from '../limits';
 import type { Facts } from '../methods/facts';
 import {
+  decimalsOf,
   type Exact,
   exact,
   largest,
   meanOf,
   type RoundingMode,
-  roundedText,
+  roundTo,
   type System,
   type UnitId,
+  withThousands,
 } from '../quantity';
 import { rangePercent } from '../statistics';
 import { plain, Sheet, sourceText, type WorkingLine } from '../working';
@@ -38,7 +40,8 @@ export interface CombineAbout {
 
 /** What the results of a set say together. */
 export interface Combined {
-  /** The mean as reported; null where there is none to report. */
+  /** The mean as reported, as plain decimal text and as it is printed; null where there is none to report. */
+  readonly value: string | null;
   readonly text: string | null;
   /** The same before it was rounded. */
   readonly mean: string | null;
@@ -91,7 +94,7 @@ export function combine(
   }
   const fewest = typeof rule.fewest === 'string' ? number(rule.fewest, about).toNumber() : (rule.fewest ?? 1);
   if (values.length < fewest)
-    return { text: null, mean: null, note: undefined, used: all, lines: [], verdicts: [] };
+    return { value: null, text: null, mean: null, note: undefined, used: all, lines: [], verdicts: [] };
   const numbers = values.map((value) => exact(value));
   const { used, note, reports } = chosen(rule, numbers, about);
   const words = [
@@ -110,8 +113,11 @@ export function combine(
         pieces,
       })
     : undefined;
+  const step = number(rule.step, about);
+  const reported = reports ? roundTo(meanOf(counted), step, about.mode).toFixed(decimalsOf(step)) : null;
   return {
-    text: reports ? roundedText(meanOf(counted), number(rule.step, about), about.mode) : null,
+    value: reported,
+    text: reported && withThousands(reported),
     mean: reports ? plain(meanOf(counted), 15) : null,
     note: words.length > 0 ? words.join(' ') : undefined,
     used: reports ? used : all,
@@ -355,6 +361,7 @@ function judged(
   // Verdicts on several quantities stand by their names: as one sentence nobody could tell them apart.
   const several = new Set(criteriaOf(rule.criteria ?? []).map(({ quantity }) => quantity)).size > 1;
   return {
+    value: null,
     text: null,
     mean: null,
     note: words.size > 0 && !several ? [...words].join(' ') : undefined,

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, type SQL, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, type SQL, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import {
   criteriaOf,
@@ -21,7 +21,6 @@ import {
   followUps,
   jobs,
   lots,
-  people,
   requirements,
   type SetTold,
   samples,
@@ -33,6 +32,7 @@ import { limitsOfJobs } from '../run-setup';
 import { anyOf, present, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { askedOf, seriesOfMix } from '../verdicts';
+import { followUpsOf } from './follow-ups';
 
 /** A strength test of a series, or its place while it is not broken yet. */
 export interface SeriesRow extends SeriesPoint, SetTold {
@@ -125,7 +125,7 @@ export async function mixPage(
       db.select().from(requirements).where(eq(requirements.specificationId, mix.id)),
       withinAll(db, own),
       pairsOf(db, mix.id, rule, released),
-      released ? [] : followUpsOf(db, mix.id),
+      released ? [] : followUpsOf(db, inArray(followUps.sampleId, samplesOf(db, mix.id))),
     ]);
   const limits = limitsBy(job);
   const standing = standings(mix.id);
@@ -298,21 +298,13 @@ async function pairsOf(
     .toReversed();
 }
 
-async function followUpsOf(db: Queryable, specificationId: string) {
+/** The samples of a specification. */
+function samplesOf(db: Queryable, specificationId: string) {
   return db
-    .select({
-      sampleId: followUps.sampleId,
-      stepId: followUps.stepId,
-      note: followUps.note,
-      byName: people.name,
-      at: followUps.at,
-    })
-    .from(followUps)
-    .innerJoin(people, eq(people.id, followUps.by))
-    .innerJoin(samples, eq(samples.id, followUps.sampleId))
+    .select({ id: samples.id })
+    .from(samples)
     .innerJoin(lots, eq(lots.id, samples.lotId))
-    .where(eq(lots.specificationId, specificationId))
-    .orderBy(asc(followUps.at));
+    .where(eq(lots.specificationId, specificationId));
 }
 
 /** A specification as the list of verdicts shows it. */

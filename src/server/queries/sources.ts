@@ -1,7 +1,8 @@
-import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import { groupBy } from '@/core/group-by';
 import { sampleLabel } from '@/core/identity/labels';
+import type { Limits } from '@/core/limits';
 import type { SourceRule } from '@/core/material/contract';
 import { type SeriesOfSource, type SourceResult, seriesOfSources } from '@/core/uniformity';
 import type { Queryable } from '@/db/client';
@@ -17,9 +18,9 @@ import {
   specifications,
   specimens,
 } from '@/db/schema';
-import { limitsOfJobs } from '../run-setup';
 import { anyOf, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
+import { followUpsOf } from './follow-ups';
 import type { Standing } from './specification';
 
 /** Samples gone into at once, the newest: a year of two a day. */
@@ -40,7 +41,7 @@ export async function sourcesOf(
   actor: Actor,
   { mix, job }: Pick<Standing, 'mix' | 'job'>,
   rule: SourceRule,
-  ageHours: number,
+  { ageHours, limits }: { readonly ageHours: number; readonly limits: Limits },
 ): Promise<SeriesOfSource[]> {
   const released = actor.role === 'client';
   const product = String({ ...mix.asked }[rule.product as keyof typeof mix.asked] ?? '');
@@ -61,7 +62,7 @@ export async function sourcesOf(
     .orderBy(desc(samples.sampledAt), desc(samples.number))
     .limit(RESULTS_SHOWN);
   const ids = taken.map(({ sample }) => sample.id);
-  const [valued, decided, days, limitsBy] = await Promise.all([
+  const [valued, decided, days] = await Promise.all([
     db
       .select({ sampleId: sets.sampleId, key: sets.key, value: sets.value })
       .from(sets)
@@ -74,9 +75,8 @@ export async function sourcesOf(
           sql`starts_with(${sets.key}, ${`${rule.method}/`})`,
         ),
       ),
-    released ? [] : decisionsOf(db, ids),
+    released ? [] : followUpsOf(db, anyOf(followUps.sampleId, ids)),
     released ? new Map<string, SourceResult['day']>() : daysOf(db, ids, rule),
-    limitsOfJobs(db, [job]),
   ]);
   const values = groupBy(valued, ({ sampleId }) => sampleId);
   const decisions = groupBy(decided, ({ sampleId }) => sampleId);
@@ -104,21 +104,7 @@ export async function sourcesOf(
       },
     ];
   });
-  return seriesOfSources(results, limitsBy(job));
-}
-
-async function decisionsOf(db: Queryable, ids: readonly string[]) {
-  return db
-    .select({
-      sampleId: followUps.sampleId,
-      stepId: followUps.stepId,
-      note: followUps.note,
-      byName: people.name,
-    })
-    .from(followUps)
-    .innerJoin(people, eq(people.id, followUps.by))
-    .where(anyOf(followUps.sampleId, ids))
-    .orderBy(asc(followUps.at));
+  return seriesOfSources(results, limits);
 }
 
 /** Under what samples were tested: what was read on their runs and those of their specimens, and by whom. */

@@ -62,12 +62,13 @@ export async function standingsOf(db: Queryable, actor: Actor, ids: readonly str
   return standings;
 }
 
-/** The material of a specification that a person may read. */
-export async function materialOf(db: Queryable, actor: Actor, specificationId: string) {
+/** A specification that a person may read, with its job and its material. */
+export async function specificationOf(db: Queryable, actor: Actor, specificationId: string) {
   const [found] = await db
-    .select({ material: specifications.material })
+    .select({ mix: specifications, job: jobs })
     .from(specifications)
     .innerJoin(jobs, eq(jobs.id, specifications.jobId))
     .where(and(eq(specifications.id, specificationId), readableJobs(db, actor)));
-  return present(findMaterial(present(found, 'This specification').material), 'This material');
+  const { mix, job } = present(found, 'This specification');
+  return { mix, job, material: present(findMaterial(mix.material), 'This material') };
 }

@@ -29,9 +29,8 @@ export function orderedIn(setup: RunSetup): string[] {
   ];
 }
 
-const OUTSIDE: Readonly<Record<'own', string>> = {
-  own: 'Look at the own test first, then again on the reserve of the sample. The purchaser’s representative decides.',
-};
+const OUTSIDE =
+  'Look at the own test first, then again on the reserve of the sample. The purchaser’s representative decides.';
 
 /**
  * A result held against what its type asks for: as reported, by the rounding method of its standard.
@@ -67,6 +66,6 @@ export function cementVerdicts(
     high: row.high,
     range: row.text,
     source: sourceText(row.source),
-    outside: OUTSIDE.own,
+    outside: OUTSIDE,
   });
 }

@@ -27,6 +27,10 @@ interface Masses {
 /** True where its tin stands in the oven with others: their batch says its masses. */
 export const isWithOthers = (setup: RunSetup): boolean => factText(setup, 'oven') !== undefined;
 
+/** True where what its batch says counts: a tin that was weighed by itself stays so, whatever oven it is laid into afterwards. */
+const isTold = (input: RockWaterInput, setup: RunSetup): boolean =>
+  isWithOthers(setup) && input.tinMass === undefined;
+
 /** What its batch says of it: its masses without the tin, and that it is dry by two weighings as soon as it says a dry one. */
 function massesTold(setup: RunSetup): Masses & { readonly dry: Exact | undefined } {
   const [wet, dry] = ['wetPieces', 'dryPieces'].map((name) => factMeasure(setup, name, 'mass', 'g'));
@@ -74,9 +78,7 @@ export function compute(input: RockWaterInput, setup: RunSetup): Outcome {
   const mode = setup.rounding ?? 'half-even';
   const sheet = new Sheet(mode);
   const results: Result[] = [];
-  // A tin that was weighed by itself stays so, whatever oven it is laid into afterwards.
-  const own = input.tinMass !== undefined;
-  const told = isWithOthers(setup) && !own ? massesTold(setup) : undefined;
+  const told = isTold(input, setup) ? massesTold(setup) : undefined;
   const masses = told ?? massesRead(input, limits);
   const { tin, wet, state } = masses;
   const dry = told ? told.dry : state?.least;
@@ -296,7 +298,7 @@ function missingFindings(input: RockWaterInput): Finding[] {
 
 /** The pieces wait for their next weighing. */
 export function waits(input: RockWaterInput, setup: RunSetup): Wait[] {
-  if (isWithOthers(setup) && input.tinMass === undefined) return [];
+  if (isTold(input, setup)) return [];
   const { state } = massesRead(input, limitsOf(setup));
   if (!state) return [];
   const at = new Date(state.nextAt ?? state.dryAt ?? 0).toISOString();

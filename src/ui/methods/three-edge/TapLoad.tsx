@@ -34,11 +34,12 @@ function gaugeMarks(run: InstrumentProps['run'], data: InstrumentProps['data'], 
   const us = data.system === 'US';
   const machine = data.setup.equipment?.find(({ number }) => number === run.readings.values.machine);
   const rams = machine && machine.machine?.indicator !== 'digital' ? ramsOf(machine, data.system) : undefined;
-  if (!rams) return { column: 'load', unit: us ? 'lbf' : 'kN', marks, factor: 1 } as const;
+  if (!rams) return { machine, column: 'load', unit: us ? 'lbf' : 'kN', marks, factor: 1 } as const;
   const factor = rams.factor.toNumber();
   const { weighs } = gaugeOf(run.live.input as ThreeEdgeInput, data.setup);
   const at = (load: number): number => (load - weighs.toNumber()) / factor;
   return {
+    machine,
     column: 'pressure',
     factor,
     unit: us ? 'psi' : 'MPa',
@@ -80,7 +81,7 @@ function coachOf(
 /** The rates without any line: a press whenever the needle passes the next mark, held against what it may be at once. */
 export function TapLoad({ run, data, marks: onPipe }: InstrumentProps & { readonly marks: Marks }) {
   const us = data.system === 'US';
-  const { column, unit, marks, factor } = gaugeMarks(run, data, onPipe);
+  const { machine, column, unit, marks, factor } = gaugeMarks(run, data, onPipe);
   const [step, setStep] = useState(() => String(niceStep(marks.design)));
   const [taps, setTaps] = useState<readonly Tap[]>([]);
   const [strokes, setStrokes] = useState(0);
@@ -123,8 +124,7 @@ export function TapLoad({ run, data, marks: onPipe }: InstrumentProps & { readon
   // An interval that reaches past the turn has one rate, which is held in both.
   const most = load > marks.turn ? ((before?.load ?? 0) < marks.design ? marks.second : null) : marks.first;
   const fast = rate !== null && most !== null && rate > most;
-  const machine = data.setup.equipment?.find(({ number }) => number === run.readings.values.machine) ?? {};
-  const coach = coachOf(machine, data.system, {
+  const coach = coachOf(machine ?? {}, data.system, {
     rate: most,
     rise: last && before ? last.load - before.load : 0,
     strokes: last?.strokes ?? 0,

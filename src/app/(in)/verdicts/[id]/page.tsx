@@ -11,7 +11,7 @@ import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
 import { lotsOverTime } from '@/server/queries/lots-over-time';
 import { mixPage } from '@/server/queries/series';
 import { ageOf, sourcesOf } from '@/server/queries/sources';
-import { materialOf, standingsOf } from '@/server/queries/specification';
+import { specificationOf, standingsOf } from '@/server/queries/specification';
 import { limitsNow } from '@/server/run-setup';
 import { Card, Empty } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
@@ -43,14 +43,16 @@ export default async function VerdictPage({
   const asked = await searchParams;
   const actor = await pageActor();
   const db = readingOnce(database());
-  const material = await pageData(() => materialOf(db, actor, id));
+  const { material } = await pageData(() => specificationOf(db, actor, id));
   if (!material.series) {
     const [standing] = await pageData(() => standingsOf(db, actor, [id]));
     if (!standing) return null;
     const over = await lotsOverTime(db, actor, standing, material);
     const { source } = material;
     const age = source && ageOf(source, asked.age);
-    const sources = source && age ? await sourcesOf(db, actor, standing, source, age) : [];
+    const limits = await limitsNow(db, standing.job);
+    const sources =
+      source && age ? await sourcesOf(db, actor, standing, source, { ageHours: age, limits }) : [];
     return (
       <StandingOf standing={standing} material={material} over={over}>
         {source && age ? (
@@ -59,7 +61,7 @@ export default async function VerdictPage({
             age={age}
             sources={sources}
             standing={standing}
-            limits={await limitsNow(db, standing.job)}
+            limits={limits}
             canDecide={actor.role !== 'client' && actor.role !== 'field'}
           />
         ) : null}

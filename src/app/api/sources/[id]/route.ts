@@ -4,7 +4,8 @@ import { database } from '@/db/client';
 import { NotFound } from '@/server/errors';
 import { answering, fileHeaders, isId } from '@/server/http';
 import { ageOf, sourcesOf } from '@/server/queries/sources';
-import { materialOf, standingsOf } from '@/server/queries/specification';
+import { specificationOf } from '@/server/queries/specification';
+import { limitsNow } from '@/server/run-setup';
 import { requireActor } from '@/server/session';
 
 /** Results of the sources of a product with their charts: `?age=168`, hours. */
@@ -14,13 +15,14 @@ export function GET(request: Request, { params }: { params: Promise<{ id: string
     const { id } = await params;
     if (!isId(id)) throw new NotFound('This specification');
     const db = database();
-    const { source } = await materialOf(db, actor, id);
-    const [standing] = await standingsOf(db, actor, [id]);
-    if (!source || !standing) throw new NotFound('Sources of this specification');
+    const { mix, job, material } = await specificationOf(db, actor, id);
+    const { source } = material;
+    if (!source) throw new NotFound('Sources of this specification');
     const age = ageOf(source, new URL(request.url).searchParams.get('age') ?? undefined);
-    const series = await sourcesOf(db, actor, standing, source, age);
-    return new Response(sourceCsv(series, standing.job.system === 'US' ? 'psi' : 'MPa'), {
-      headers: fileHeaders(`${standing.mix.code}-${age / 24}d.csv`, 'text/csv; charset=utf-8'),
+    const limits = await limitsNow(db, job);
+    const series = await sourcesOf(db, actor, { mix, job }, source, { ageHours: age, limits });
+    return new Response(sourceCsv(series, job.system === 'US' ? 'psi' : 'MPa'), {
+      headers: fileHeaders(`${mix.code}-${age / 24}d.csv`, 'text/csv; charset=utf-8'),
     });
   });
 }
