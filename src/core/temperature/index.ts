@@ -6,5 +6,4 @@ export * from './maturity-index';
 export * from './plain-record';
 export * from './read';
 export * from './spans';
-export * from './stamps';
 export * from './types';

@@ -1,5 +1,6 @@
 import { readInstant } from '../quantity';
-import { FAULTS, RECORD_TROUBLES } from './types';
+import { RECORD_TROUBLES } from '../signals/stamped-rows';
+import { FAULTS } from './types';
 
 const MOST_CHANNELS = 16;
 const MOST_ROWS = 4000;

@@ -1,21 +1,11 @@
-import type { RowsMapping } from '../signals/text-rows';
+import type { RecordTrouble, StampedMapping } from '../signals/stamped-rows';
 
 /** Version of the algorithm, kept with every record that it was read by. */
 export const RECORD_VERSION = 1;
 
-/** How a row says when it was taken. */
-export const STAMPS = ['instant', 'day first', 'month first', 's', 'min', 'h', 'ms'] as const;
-export type Stamp = (typeof STAMPS)[number];
-
 /** Which columns of a file are time and temperatures, and in what they are written. */
-export interface RecordMapping extends RowsMapping {
-  /** The column of the clock, where date and clock stand apart. */
-  readonly clock?: number;
-  readonly stamp: Stamp;
+export interface RecordMapping extends StampedMapping {
   readonly unit: 'degC' | 'degF';
-  /** The columns of temperatures, and what each is called. */
-  readonly columns: readonly number[];
-  readonly names: readonly string[];
 }
 
 export const FAULTS = ['no number', 'code', 'beyond what can be', 'spike', 'stuck'] as const;
@@ -61,17 +51,6 @@ export interface Channel extends Series {
   /** Resolution it is written to, °C. */
   readonly resolution: number;
 }
-
-export const RECORD_TROUBLES = [
-  'no rows',
-  'rows not read',
-  'rows doubled',
-  'goes back',
-  'clock put back',
-  'hour missing',
-  'counter began anew',
-] as const;
-export type RecordTrouble = (typeof RECORD_TROUBLES)[number];
 
 /** What a record of temperatures came to. */
 export interface TemperatureRecord {

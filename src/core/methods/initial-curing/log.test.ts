@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { computed, idsOf } from '../../../testing/outcome';
 import { exact } from '../../quantity';
-import { dateOrder } from '../../temperature';
+import { dateOrder } from '../../signals/stamps';
 import { findMethod } from '../registry';
 import { readLog } from './log';
 

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { convert, type Exact, exact, readInstant, type UnitId } from '../../quantity';
-import { type DateOrder, dateOrder, readStamp } from '../../temperature/stamps';
+import { type DateOrder, dateOrder, readStamp } from '../../signals/stamps';
 
 /** One row of a temperature record: seconds from its start (or an instant) and the temperature in the run's unit. */
 export interface LogPoint {

@@ -1,5 +1,8 @@
 import { DateTime } from 'luxon';
-import type { Stamp } from './types';
+
+/** How a row says when it was taken. */
+export const STAMPS = ['instant', 'day first', 'month first', 's', 'min', 'h', 'd', 'ms', 'h:mm:ss'] as const;
+export type Stamp = (typeof STAMPS)[number];
 
 /** Two numbers and a year: which of the two is the day, the file must tell. */
 const EITHER =
@@ -8,6 +11,9 @@ const INSTANT =
   /^(\d{4})[-/](\d\d)[-/](\d\d)(?:[T ](\d\d):(\d\d)(?::(\d\d(?:\.\d+)?))?)?(Z|[+-]\d\d:?\d\d)?$/u;
 const CLOCK = /^(\d{1,2}):(\d\d)(?::(\d\d(?:\.\d+)?))?(?:\s*([ap])\.?m\.?)?$/iu;
 const NUMBER = /^\d+(?:[.,]\d+)?(?:e[+-]?\d+)?$/iu;
+
+/** A time that runs from nought, not one of a day: its hours go on past 24. */
+const COUNTED = /^0+:\d\d:\d\d(?:[.,]\d+)?$/u;
 
 export type DateOrder = 'day first' | 'month first';
 
@@ -76,10 +82,12 @@ export function readStamp(text: string, order: DateOrder): Stamped | undefined {
 export function stampOf(cell: string, heading: string): Stamp | undefined {
   if (INSTANT.test(cell)) return 'instant';
   if (EITHER.test(cell)) return 'day first';
+  if (COUNTED.test(cell)) return 'h:mm:ss';
   if (!NUMBER.test(cell)) return undefined;
   if (/milli|_ms\b|\bms\b|\(ms\)/u.test(heading)) return 'ms';
   if (/min/u.test(heading)) return 'min';
   if (/hour|_h\b|\bh\b|\(h\)/u.test(heading)) return 'h';
+  if (/\bdays?\b|_d\b|\(d\)/u.test(heading)) return 'd';
   // A number of that size is a count from 1970 whatever its heading says.
   return Number(cell.replace(',', '.')) > 1e11 ? 'ms' : 's';
 }
