@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sectionsOf } from '@/core/report';
 import { guessRecord } from '@/core/temperature';
-import { temperatureRecords, waits } from '@/db/schema';
+import { keptRecords, waits } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
 import { loggerStandIn } from '@/devices/press/stand-in';
 import { INDEX, PAIRS } from '@/testing/calibration';
@@ -96,7 +96,7 @@ describe('a record kept with its run', () => {
     await kept(runId, text);
     const sheet = await runSheet(site.db, site.actors.field, runId, NOW);
     expect(sheet.readings.find(({ field }) => field === 'record')?.text).toBe('wall.csv');
-    expect(sheet.setup.records?.record?.channels[0]?.highest).toEqual({ at: 11, celsius: 32 });
+    expect(sheet.setup.records?.record?.channels[0]).toMatchObject({ highest: { at: 11, celsius: 32 } });
     await act(site.actors.field, completeRun, { runId, reasons: [] });
     const [view] = await runViews(site.db, { runIds: [runId] });
     expect(view?.main?.text).toBe('89.6');
@@ -120,7 +120,7 @@ describe('a record kept with its run', () => {
     const text = fileOf(5, () => 20);
     await kept(runId, text, { id });
     await kept(runId, text, { id });
-    const rows = () => site.db.select().from(temperatureRecords).where(eq(temperatureRecords.runId, runId));
+    const rows = () => site.db.select().from(keptRecords).where(eq(keptRecords.runId, runId));
     expect(await rows()).toHaveLength(1);
     await kept(
       runId,
@@ -128,7 +128,7 @@ describe('a record kept with its run', () => {
     );
     expect(await rows()).toHaveLength(2);
     const sheet = await runSheet(site.db, site.actors.field, runId, NOW);
-    expect(sheet.setup.records?.record?.channels[0]?.highest.celsius).toBe(30);
+    expect(sheet.setup.records?.record?.channels[0]).toMatchObject({ highest: { celsius: 30 } });
   });
 
   it('taken back it says nothing, and the same file may be kept again', async () => {
@@ -254,10 +254,8 @@ describe('a record kept with its run', () => {
   });
 
   it('is neither changed nor taken away, and no client’s', async () => {
-    await expect(fresh.owner.query("UPDATE temperature_records SET name = 'x'")).rejects.toThrow(
-      /append only/u,
-    );
-    await expect(fresh.owner.query('DELETE FROM temperature_records')).rejects.toThrow(/append only/u);
+    await expect(fresh.owner.query("UPDATE kept_records SET name = 'x'")).rejects.toThrow(/append only/u);
+    await expect(fresh.owner.query('DELETE FROM kept_records')).rejects.toThrow(/append only/u);
     const runId = await opened('temperature-record');
     await expect(
       kept(

@@ -237,7 +237,7 @@ export async function runSetup(
 
 const hasRecords = (method: Method): boolean => fieldsOf(method.Input).some(({ kind }) => kind === 'record');
 
-/** What the newest record of temperatures for each reading of a run says. */
+/** What the newest record for each reading of a run says. */
 async function recordsOf(db: Queryable, runId: string): Promise<NonNullable<RunSetup['records']>> {
   const kept = await recordsOfRuns(db, [runId]);
   return Object.fromEntries(kept.map(({ field, record }) => [field, record]));

@@ -1,3 +1,4 @@
+import { csvText } from '../interchange/csv';
 import { guessRows, readStampedRows, type StampedRows } from '../signals';
 import { HEAT_VERSION } from './features';
 import { type HeatChannel, type HeatMapping, type HeatRecord, POWER_UNITS, type PowerUnit } from './record';
@@ -71,7 +72,7 @@ const numberOf =
   };
 
 /** The rows of a file of a calorimeter, in the order of time, in the unit of the file. @param zone of clocks without one */
-export function heatRows(
+function heatRows(
   text: string,
   mapping: HeatMapping,
   zone: string,
@@ -80,7 +81,23 @@ export function heatRows(
   return readStampedRows(text, mapping, numberOf(mapping.decimalComma), zone, onProgress);
 }
 
-const four = (value: number): number => Number(value.toPrecision(6));
+/** All rows of a record of a calorimeter as CSV: instant or hours, and each cell in mW, mW/g or mV. */
+export function heatCsv(text: string, mapping: HeatMapping, zone: string): string {
+  const { seconds, values, start } = heatRows(text, mapping, zone);
+  const { carried, factor } = POWER_UNITS[mapping.unit];
+  return csvText(
+    [start === null ? 'hours' : 'instant', ...mapping.names.map((name) => `${name}, ${carried}`)],
+    Array.from(seconds, (second, row) => [
+      start === null ? (second / 3600).toFixed(5) : new Date((start + second) * 1000).toISOString(),
+      ...values.map((each) => {
+        const value = each[row] as number;
+        return Number.isFinite(value) ? String(six(factor * value)) : '';
+      }),
+    ]),
+  );
+}
+
+const six = (value: number): number => Number(value.toPrecision(6));
 
 /**
  * Reads a record of a calorimeter: all rows are read, and what a test carries with it is at most a mean of a minute for two
@@ -126,9 +143,9 @@ export function readHeat(
   const channels = values.map((each, place): HeatChannel => {
     return {
       name: mapping.names[place] ?? `Cell ${place + 1}`,
-      values: stretches(each).map((value) => (Number.isNaN(value) ? null : four(factor * value))),
+      values: stretches(each).map((value) => (Number.isNaN(value) ? null : six(factor * value))),
       rows: each.reduce((count, value) => count + (Number.isFinite(value) ? 1 : 0), 0),
-      noise: four(factor * noiseOf(each)),
+      noise: six(factor * noiseOf(each)),
       clipped: flatTops(seconds, each),
     };
   });
@@ -138,7 +155,7 @@ export function readHeat(
       version: HEAT_VERSION,
       rows,
       start: start === null ? null : new Date(start * 1000).toISOString(),
-      length: four((seconds[rows - 1] ?? 0) / 3600),
+      length: six((seconds[rows - 1] ?? 0) / 3600),
       averaged,
       unit: carried,
       troubles: raw.troubles,
@@ -177,7 +194,7 @@ function flatTops(seconds: Float64Array, values: Float64Array): [number, number]
       continue;
     }
     if (from !== -1 && at - from >= FLAT)
-      found.push([four((seconds[from] as number) / 3600), four((seconds[at - 1] as number) / 3600)]);
+      found.push([six((seconds[from] as number) / 3600), six((seconds[at - 1] as number) / 3600)]);
     from = -1;
   }
   // A channel without a number of its own stands still everywhere.

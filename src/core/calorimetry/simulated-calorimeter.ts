@@ -139,10 +139,12 @@ function truePower(cell: SimulatedCell, t: number, { ripple, rippleEvery }: Calo
 }
 
 /** The rows of a calorimeter as a file: its clock, and mW of each cell. */
-export function calorimeterCsv(rows: readonly CalorimeterRow[]): string {
+export function calorimeterCsv(
+  rows: readonly (Pick<CalorimeterRow, 'clock' | 'names'> & { readonly power: readonly (number | null)[] })[],
+): string {
   const names = rows[0]?.names ?? [];
   return [
     ['time', ...names.map((name) => `${name} (mW)`)].join(','),
-    ...rows.map(({ clock, power }) => [clock, ...power].join(',')),
+    ...rows.map(({ clock, power }) => [clock, ...power.map((each) => each ?? '')].join(',')),
   ].join('\n');
 }

@@ -19,6 +19,7 @@ import {
   type UnitId,
   unitLabel,
 } from '../quantity';
+import type { KeptRecord } from '../records/kept-record';
 import { IsInstant } from './instant-rules';
 import type { Held, Means } from './means';
 
@@ -102,9 +103,11 @@ export interface InstantSpec extends FieldBase {
 export interface LogSpec extends FieldBase {
   readonly kind: 'log';
 }
-/** A record of temperatures: the name of the file, or of the logger, that is kept whole beside the run. */
+/** A record over time: the name of the file, or of the logger, that is kept whole beside the run. */
 export interface RecordSpec extends FieldBase {
   readonly kind: 'record';
+  /** What it is a record of. */
+  readonly records: KeptRecord['kind'];
 }
 export interface TextSpec extends FieldBase {
   readonly kind: 'text';

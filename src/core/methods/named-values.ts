@@ -1,7 +1,7 @@
 import { registerDecorator, type ValidationArguments } from 'class-validator';
 import { LIMIT_IDS, limitChangeProblem } from '../limits';
 import { readInstant } from '../quantity';
-import { recordProblem } from '../temperature/record-problem';
+import { recordProblem } from '../records/record-problem';
 import { didYouMean } from './nearest';
 
 /** An object whose names are known ones and whose values are each of one kind. */
@@ -48,7 +48,7 @@ export function AreLimitChanges(): PropertyDecorator {
   });
 }
 
-/** Records of temperatures by the names of their readings. */
+/** Records by the names of their readings. */
 export function AreRecords(): PropertyDecorator {
   return NamedValues('areRecords', (_, value) => recordProblem(value));
 }

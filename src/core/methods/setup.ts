@@ -14,8 +14,9 @@ import {
 } from 'class-validator';
 import { isLimitId, type LimitChanges, Limits, PROFILES, type Profile } from '../limits';
 import type { RoundingMode } from '../quantity';
+import type { KeptRecord } from '../records/kept-record';
 import { LOG_TROUBLES, type LogAnalysis, type LogMapping, type LogTrouble } from '../signals';
-import type { TemperatureRecord } from '../temperature/types';
+
 import { CompoundFacts } from './compound-facts';
 import type { Facts } from './facts';
 import { IsDay, IsInstant, IsZone } from './instant-rules';
@@ -112,8 +113,8 @@ export class RunSetup {
   /** What the method asks to know of others, by the names it gives them; it says itself what each is. */
   @IsOptional() @IsObject() facts?: Facts;
   @IsOptional() @ValidateNested() @Type(() => LoadLogFacts) loadLog?: LoadLogFacts;
-  /** What the records of temperatures kept with the run say, by the names of their readings. */
-  @IsOptional() @AreRecords() records?: Record<string, TemperatureRecord>;
+  /** What the records kept with the run say, by the names of their readings. */
+  @IsOptional() @AreRecords() records?: Record<string, KeptRecord>;
   @IsOptional() @ValidateNested() @Type(() => TechnicianFacts) technician?: TechnicianFacts;
   /** When stamps were entered, by field, ISO 8601 with offset: apart from what they say, they were typed later. */
   @IsOptional() @AreInstants() enteredAt?: Record<string, string>;

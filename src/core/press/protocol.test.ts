@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isHello, isLoad, isMass, isReading, isReplay, isTemperature, parsePressLine } from './protocol';
+import { isHello, isLoad, isLogged, isMass, isReading, isReplay, parsePressLine } from './protocol';
 
 const READING = {
   seq: 7,
@@ -67,7 +67,7 @@ describe('a line of a press', () => {
       at: 1,
     };
     const line = parsePressLine(JSON.stringify(row));
-    expect(line && isTemperature(line) && line.temp).toEqual([14.2, null]);
+    expect(line && isLogged(line) && line.temp).toEqual([14.2, null]);
     for (const wrong of [
       { temp: [14.2] },
       { temp: ['warm', 3] },

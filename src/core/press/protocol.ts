@@ -1,5 +1,5 @@
 import { BALANCE_UNITS, type BalanceUnit, type MassLine } from '../balance';
-import { isTemperatureLine, type TemperatureLine } from '../logger';
+import { isLoggedLine, type LoggedLine } from '../logger';
 import type { Drive, PlacedBeam } from './driven-frame';
 import type { PlacedPiece } from './hand-pumped';
 import type { Stroke } from './pull-tester';
@@ -13,7 +13,7 @@ export interface HelloLine {
   /** The oldest reading that can still be asked for, and the newest. */
   readonly oldest: number;
   readonly newest: number;
-  readonly unit: 'kN' | 'lbf' | 'degC' | BalanceUnit;
+  readonly unit: 'kN' | 'lbf' | 'degC' | 'mW' | BalanceUnit;
   /** Readings a second. */
   readonly rate: number;
   /** True for a stand-in: it takes levers and specimens by line. */
@@ -34,8 +34,8 @@ export interface ReplayLine {
   readonly oldest: number;
 }
 
-/** What a device reads: a press its load, a balance its mass, a logger its temperatures. */
-export type DeviceReading = ReadingLine | MassLine | TemperatureLine;
+/** What a device reads: a press its load, a balance its mass, a recorder its temperatures or its power. */
+export type DeviceReading = ReadingLine | MassLine | LoggedLine;
 
 export type PressLine = DeviceReading | HelloLine | BeatLine | ReplayLine;
 
@@ -82,13 +82,13 @@ export function parsePressLine(text: string): PressLine | null {
     BALANCE_UNITS.some((unit) => unit === value.unit)
   )
     return value as unknown as MassLine;
-  if (numbers('seq', 't', 'at') && isTemperatureLine(value)) return value as unknown as TemperatureLine;
+  if (numbers('seq', 't', 'at') && isLoggedLine(value)) return value as unknown as LoggedLine;
   return null;
 }
 
 export const isReading = (line: PressLine): line is DeviceReading => 'seq' in line;
 export const isLoad = (line: PressLine): line is ReadingLine => 'load' in line;
 export const isMass = (line: PressLine): line is MassLine => 'mass' in line;
-export const isTemperature = (line: PressLine): line is TemperatureLine => 'temp' in line;
+export const isLogged = (line: PressLine): line is LoggedLine => 'names' in line;
 export const isHello = (line: PressLine): line is HelloLine => 'hello' in line;
 export const isReplay = (line: PressLine): line is ReplayLine => 'replay' in line;

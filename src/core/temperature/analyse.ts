@@ -151,6 +151,7 @@ export function analyseRecord(raw: RawRecord, names: readonly string[]): Tempera
   const width = widthFor(hours.length, length);
   const faults = faultsOfEach(hours, raw.celsius);
   return {
+    kind: 'temperature',
     version: RECORD_VERSION,
     rows: hours.length,
     start: raw.start === null ? null : new Date(raw.start * 1000).toISOString(),

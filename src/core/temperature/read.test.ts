@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { analyseRecord, cleanedRecordCsv, guessRecord, readRecord } from '.';
-import { recordProblem } from './record-problem';
+import { temperatureProblem } from './record-problem';
 
 const ZONE = 'America/New_York';
 function read(text: string, over: object = {}) {
@@ -143,7 +143,7 @@ describe('a record that is kept', () => {
     expect(channel?.rows).toBe(20_000);
     expect(channel?.highest.celsius).toBe(30);
     expect([channel?.hours[0], channel?.hours.at(-1)]).toEqual([0, expect.closeTo(19_999 / 60, 3)]);
-    expect(recordProblem(JSON.parse(JSON.stringify(record)))).toBeNull();
+    expect(temperatureProblem(JSON.parse(JSON.stringify(record)))).toBeNull();
   });
 
   it('goes out with every row, and why one is left out', () => {
@@ -172,13 +172,13 @@ describe('a record that is kept', () => {
     const good = JSON.parse(
       JSON.stringify(analyseRecord(read('time,T\n2031-01-10T08:00Z,20\n2031-01-10T08:30Z,21').raw, ['T'])),
     );
-    expect(recordProblem(good)).toBeNull();
+    expect(temperatureProblem(good)).toBeNull();
     const wrong =
       typeof over !== 'object' || 'version' in over
         ? over
         : 'start' in over
           ? { ...good, ...over }
           : { ...good, channels: [{ ...good.channels[0], ...over }] };
-    expect(recordProblem(wrong)).toMatch(/\.$/u);
+    expect(temperatureProblem(wrong)).toMatch(/\.$/u);
   });
 });

@@ -59,7 +59,7 @@ function channelProblem(channel: unknown): string | null {
 }
 
 /** What is wrong with a record of temperatures from outside, in one sentence; null when nothing is. */
-export function recordProblem(value: unknown): string | null {
+export function temperatureProblem(value: unknown): string | null {
   if (!isObject(value)) return 'an object is expected.';
   const { start, channels, troubles, averaged } = value;
   if (!isCount(value.version) || !isCount(value.rows)) return 'version and rows are whole numbers.';

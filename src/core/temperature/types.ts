@@ -54,6 +54,7 @@ export interface Channel extends Series {
 
 /** What a record of temperatures came to. */
 export interface TemperatureRecord {
+  readonly kind: 'temperature';
   readonly version: number;
   readonly rows: number;
   /** Instant of its first row, RFC 3339; null where its rows only count from their beginning. */

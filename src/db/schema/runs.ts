@@ -14,8 +14,8 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { LimitChange } from '@/core/limits';
 import type { CompoundFacts, MachineFacts, Outcome, PadFacts, RunSetup } from '@/core/methods';
+import type { KeptMapping, KeptRecord } from '@/core/records/kept-record';
 import type { CurvePoint, LogAnalysis, LogMapping } from '@/core/signals';
-import type { RecordMapping, TemperatureRecord } from '@/core/temperature';
 import { batches } from './batches';
 import { at, bytes, person } from './columns';
 import { jobs, lots, samples, specimens } from './jobs';
@@ -242,11 +242,11 @@ export const loadLogs = pgTable(
 );
 
 /**
- * A record of temperatures as it came from a logger, whole, with what it says. Append only: of each reading of a run the
- * newest counts.
+ * A record over time as it came from a recorder, whole, with what it says. Append only: of each reading of a run the newest
+ * counts.
  */
-export const temperatureRecords = pgTable(
-  'temperature_records',
+export const keptRecords = pgTable(
+  'kept_records',
   {
     id: uuid('id').primaryKey(),
     /** Their order: the newest counts. */
@@ -261,8 +261,8 @@ export const temperatureRecords = pgTable(
     sha256: text('sha256').notNull(),
     /** The file, compressed. */
     bytes: bytes('bytes').notNull(),
-    mapping: jsonb('mapping').$type<RecordMapping>().notNull(),
-    record: jsonb('record').$type<TemperatureRecord>().notNull(),
+    mapping: jsonb('mapping').$type<KeptMapping>().notNull(),
+    record: jsonb('record').$type<KeptRecord>().notNull(),
     by: person('by').notNull(),
     at: at('at').notNull(),
   },

@@ -16,40 +16,37 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
+import { POWER_UNIT_IDS } from '@/core/calorimetry';
 import { FILE_NAME, fieldAt } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
-import { MOST_BEFORE } from '@/core/signals';
-import {
-  analyseRecord,
-  guessRecord,
-  type RecordMapping,
-  readRecord,
-  STAMPS,
-  type Stamp,
-} from '@/core/temperature';
-import { runs, temperatureRecords } from '@/db/schema';
+import type { KeptMapping } from '@/core/records/kept-record';
+import { type LoggedRow, RECORD_KINDS, type RecordKind } from '@/core/records/kinds';
+import { MOST_BEFORE, MOST_COLUMNS, STAMPS, type Stamp } from '@/core/signals';
+import { keptRecords, runs } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { RowsMappingInput } from '../file-mapping';
 import { PACKED_MOST, pack, unpackedFile } from '../packed';
-import { type ReadOut, readLogger } from '../press/read-logger';
+import { readLogger } from '../press/read-logger';
 import { currentReadings } from '../readings';
 import { runPlace } from '../run-place';
 import { type Context, defineUseCase, refuseFields, STAFF } from '../use-case';
 import { recomputeRun, saveReadings } from './runs';
 
-class RecordMappingInput extends RowsMappingInput implements RecordMapping {
+const UNITS = ['degC', 'degF', ...POWER_UNIT_IDS] as const;
+
+class RecordMappingInput extends RowsMappingInput {
   @IsOptional() @IsInt() @Min(0) @Max(MOST_BEFORE) clock?: number;
   @IsIn(STAMPS, { message: 'Times: choose how they are written.' }) stamp: Stamp;
-  @IsIn(['degC', 'degF'], { message: 'Scale: choose °C or °F.' }) unit: 'degC' | 'degF';
+  @IsIn(UNITS, { message: 'Unit: choose what it is written in.' }) unit: (typeof UNITS)[number];
   @IsArray()
-  @ArrayMinSize(1, { message: 'Choose at least one column of temperatures.' })
-  @ArrayMaxSize(16)
+  @ArrayMinSize(1, { message: 'Choose at least one column of values.' })
+  @ArrayMaxSize(MOST_COLUMNS)
   @IsInt({ each: true })
   @Min(0, { each: true })
   @Max(MOST_BEFORE, { each: true })
   columns: number[];
   @IsArray()
-  @ArrayMaxSize(16)
+  @ArrayMaxSize(MOST_COLUMNS)
   @IsString({ each: true })
   @MaxLength(FILE_NAME, { each: true })
   names: string[];
@@ -77,27 +74,34 @@ export class KeepRecordInput extends OfRun {
   mapping: RecordMappingInput;
 }
 
+/** What a reading of a method is a record of; undefined where it is none. */
+function kindAt(method: string, field: string): RecordKind | undefined {
+  const found = findMethod(method);
+  const spec = found && fieldAt(found.Input, field);
+  return spec?.kind === 'record' ? RECORD_KINDS[spec.records] : undefined;
+}
+
 /** Keeps a record whole, analysed here from the file itself, and makes its name the reading. */
 async function keep(
   context: Context,
   input: OfRun,
-  file: { readonly name: string; readonly text: Buffer; readonly mapping: RecordMapping },
+  file: { readonly name: string; readonly text: Buffer; readonly mapping: KeptMapping },
 ) {
   const { tx, actor, now } = context;
-  const [before] = await tx.select().from(temperatureRecords).where(eq(temperatureRecords.id, input.id));
+  const [before] = await tx.select().from(keptRecords).where(eq(keptRecords.id, input.id));
   if (before) return { record: before.record };
   const [run] = await tx.select().from(runs).where(eq(runs.id, input.runId)).for('update');
-  const method = run && findMethod(run.method);
-  if (!run || !method || fieldAt(method.Input, input.field)?.kind !== 'record')
-    throw new NotFound('This record');
+  const kind = run && kindAt(run.method, input.field);
+  if (!run || !kind) throw new NotFound('This record');
+  if (!kind.units.some(([unit]) => unit === file.mapping.unit))
+    refuseFields({ data: `This reading is a record of ${kind.values}: choose its unit.` });
   if (run.state === 'complete' && !input.reason?.trim())
     refuseFields({ reason: 'This run is complete: give the reason for the other record.' });
   const { job } = await runPlace(tx, run.id);
-  const raw = readRecord(file.text.toString('utf8'), file.mapping, job.zone);
-  const record = analyseRecord(raw, file.mapping.names);
+  const { record } = kind.read(file.text.toString('utf8'), file.mapping, job.zone);
   if (record.channels.length === 0)
-    refuseFields({ data: 'No row of time and temperature could be read: look at columns and times.' });
-  await tx.insert(temperatureRecords).values({
+    refuseFields({ data: `No row of time and ${kind.values} could be read: look at columns and times.` });
+  await tx.insert(keptRecords).values({
     id: input.id,
     runId: run.id,
     field: input.field,
@@ -138,36 +142,42 @@ export const keepRecord = defineUseCase({
   Input: KeepRecordInput,
   async act(context, input) {
     const text = await unpackedFile(input.data);
-    return keep(context, input, { name: input.name, text, mapping: input.mapping });
+    return keep(context, input, { name: input.name, text, mapping: input.mapping as KeptMapping });
   },
 });
 
 export class ReadLoggerInput extends OfRun {
-  /** The logger, by its number. */
+  /** The recorder, by its number. */
   @IsString() @MaxLength(60) logger: string;
 }
 
 /** What was read out for a use case, until it is kept. */
-const readOuts = new Map<string, ReadOut>();
+const readOuts = new Map<string, readonly LoggedRow[]>();
 
-/** Reads out a logger that has a line, and keeps what it had in its memory. */
+/** Reads out a recorder that has a line, and keeps what it had in its memory. */
 export const readOutLogger = defineUseCase({
   name: 'read out logger',
   roles: STAFF,
   Input: ReadLoggerInput,
   async ready(_, input) {
     const found = await readLogger(input.logger);
-    if (!found) throw new Conflict(`${input.logger} does not answer, or has nothing in its memory.`);
+    if (found.length === 0)
+      throw new Conflict(`${input.logger} does not answer, or has nothing in its memory.`);
     readOuts.set(input.id, found);
   },
   async act(context, input) {
-    const found = readOuts.get(input.id);
+    const found = readOuts.get(input.id) ?? [];
     readOuts.delete(input.id);
-    const guessed = found && guessRecord(found.csv);
-    if (!found || !guessed) throw new Conflict(`What ${input.logger} sent is no record of temperatures.`);
+    const [run] = await context.tx.select().from(runs).where(eq(runs.id, input.runId));
+    const kind = run && kindAt(run.method, input.field);
+    if (!kind) throw new NotFound('This record');
+    const csv = kind.fileOf(found);
+    const guessed = csv === undefined ? null : kind.guess(csv);
+    if (csv === undefined || !guessed)
+      throw new Conflict(`What ${input.logger} sent is no record of ${kind.values}.`);
     return keep(context, input, {
       name: `${input.logger} read out.csv`,
-      text: Buffer.from(found.csv),
+      text: Buffer.from(csv),
       mapping: guessed.mapping,
     });
   },

@@ -2,7 +2,7 @@ import { desc } from 'drizzle-orm';
 import type { CurveAxis } from '@/core/report/curve-path';
 import type { CurvePoint, LogAnalysis } from '@/core/signals';
 import type { Queryable } from '@/db/client';
-import { loadLogs, temperatureRecords } from '@/db/schema';
+import { keptRecords, loadLogs } from '@/db/schema';
 import { anyOf } from '../scope';
 
 /** The load curve of a run, thinned, with what its analysis came to. */
@@ -39,13 +39,13 @@ export async function curvesOf(db: Queryable, runIds: readonly string[]): Promis
   }));
 }
 
-/** The records of temperatures kept with runs, the newest of each reading. */
+/** The records kept with runs, the newest of each reading. */
 export async function recordsOfRuns(db: Queryable, runIds: readonly string[]) {
   if (runIds.length === 0) return [];
-  const { runId, field, name, sha256, record, seq } = temperatureRecords;
+  const { runId, field, name, sha256, record, seq } = keptRecords;
   return db
     .selectDistinctOn([runId, field], { runId, field, name, sha256, record })
-    .from(temperatureRecords)
+    .from(keptRecords)
     .where(anyOf(runId, runIds))
     .orderBy(runId, field, desc(seq));
 }

@@ -1,7 +1,7 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { cleanedRecordCsv, readRecord } from '@/core/temperature';
+import { RECORD_KINDS } from '@/core/records/kinds';
 import type { Queryable } from '@/db/client';
-import { temperatureRecords } from '@/db/schema';
+import { keptRecords } from '@/db/schema';
 import { NotFound } from '../errors';
 import { unpack } from '../packed';
 import { runPlace } from '../run-place';
@@ -11,7 +11,7 @@ import type { LogFile } from './load-log';
 
 export const RECORD_FORMS = ['original', 'cleaned.csv'] as const;
 
-/** The newest record of temperatures for a reading of a run: the file as it came, or its rows with what was left out and why. */
+/** The newest record for a reading of a run: the file as it came, or its rows with what was left out and why. */
 export async function recordFile(
   db: Queryable,
   actor: Actor,
@@ -20,18 +20,17 @@ export async function recordFile(
   staffOnly(actor);
   const [kept] = await db
     .select()
-    .from(temperatureRecords)
-    .where(and(eq(temperatureRecords.runId, runId), eq(temperatureRecords.field, field)))
-    .orderBy(desc(temperatureRecords.seq))
+    .from(keptRecords)
+    .where(and(eq(keptRecords.runId, runId), eq(keptRecords.field, field)))
+    .orderBy(desc(keptRecords.seq))
     .limit(1);
   if (!kept) throw new NotFound('This record');
   const file = await unpack(kept.bytes);
   if (form === 'original') return { name: kept.name, type: 'application/octet-stream', body: file };
   const { job } = await runPlace(db, runId);
-  const raw = readRecord(file.toString('utf8'), kept.mapping, job.zone);
   return {
     name: form,
     type: 'text/csv; charset=utf-8',
-    body: cleanedRecordCsv(raw, kept.mapping.names),
+    body: RECORD_KINDS[kept.record.kind].csv(file.toString('utf8'), kept.mapping, job.zone),
   };
 }

@@ -486,7 +486,7 @@ function recordedOf(
   const { temperature, unit } = degreeUnits(system);
   return {
     recorded: kept.flatMap(({ name, sha256, record }) =>
-      record.channels.map((channel) => ({
+      (record.kind === 'temperature' ? record.channels : []).map((channel) => ({
         sensor: `${channel.name}, ${unitLabel(unit)}`,
         name,
         sha256,

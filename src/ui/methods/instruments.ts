@@ -7,7 +7,7 @@ import type { InstrumentProps, MethodFolder } from './kit';
 const LoadLog = dynamic(() => import('../press/LoadLog').then((all) => all.LoadLog));
 const PressRates = dynamic(() => import('../press/PressRates').then((all) => all.PressRates));
 const DialReader = dynamic(() => import('../press/DialReader').then((all) => all.DialReader));
-const KeepRecords = dynamic(() => import('../temperature/KeepRecord').then((all) => all.KeepRecords));
+const KeepRecords = dynamic(() => import('../records/KeepRecord').then((all) => all.KeepRecords));
 const SpacerView = dynamic(() => import('../press/SpacerView').then((all) => all.SpacerView));
 
 /** What stands above the readings of a step: wanted before the first of them is taken. */

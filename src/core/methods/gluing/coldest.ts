@@ -1,6 +1,7 @@
 import { type Exact, exact } from '../../quantity';
 import { celsiusOf } from '../celsius';
 import type { RunSetup } from '../setup';
+import { temperatureKept } from '../temperature/kept';
 import type { GluingInput } from './input';
 
 const HOUR = 3_600_000;
@@ -14,7 +15,7 @@ interface Logged {
 
 /** What the log that was kept with a batch of glue says of the time since its last dolly was set; undefined where none is. */
 export function loggedBy({ record, setAt }: GluingInput, setup: RunSetup): Logged | undefined {
-  const kept = record ? setup.records?.record : undefined;
+  const kept = record ? temperatureKept(setup, 'record') : undefined;
   if (!kept) return undefined;
   const begun = kept.start ? Date.parse(kept.start) : undefined;
   // Where it does not say when it was, all of it counts.

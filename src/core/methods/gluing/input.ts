@@ -184,6 +184,7 @@ export class GluingInput extends RunInput {
   setAt?: string;
 
   @RecordField({
+    records: 'temperature',
     label: 'Log of the surface',
     help: 'The file of a logger beside the dollies: its coldest since the last was set counts.',
     example: '',

@@ -26,6 +26,7 @@ import { functionOf, functionText, functionWords, indexUnit } from '../maturity/
 import { STRESS } from '../maturity/strengths';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
+import { temperatureKept } from '../temperature/kept';
 import { measured } from '../temperature/units';
 import type { MaturityCalibrationInput } from './input';
 
@@ -66,7 +67,7 @@ function brokenOf(
   how: MaturityFunction,
   made: number,
 ): { readonly broken: readonly Broken[]; readonly apart: number; readonly without: readonly string[] } {
-  const record = input.record ? setup.records?.record : undefined;
+  const record = input.record ? temperatureKept(setup, 'record') : undefined;
   const cast = Date.parse(input.castAt ?? '');
   let apart = 0;
   const without: string[] = [];
@@ -221,7 +222,7 @@ function findings(
   const { system } = input;
   const { ages, counted, curve, apart, without } = known;
   const found: Finding[] = [];
-  const record = setup.records?.record;
+  const record = temperatureKept(setup, 'record');
   if (without.length > 0)
     found.push(
       finding({

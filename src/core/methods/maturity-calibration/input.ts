@@ -83,6 +83,7 @@ export class MaturityCalibrationInput extends RunInput {
   castAt?: string;
 
   @RecordField({
+    records: 'temperature',
     label: 'Record of the instrumented cylinders',
     help: 'Both on one file, sensors at mid-height within 15 mm [0.6 in] of the middle.',
     example: 'example-calibration.csv',

@@ -101,6 +101,7 @@ export class MaturityEstimateInput extends RunInput {
   placedAt?: string;
 
   @RecordField({
+    records: 'temperature',
     label: 'Record',
     help: 'So far: keep a newer one whenever you are there.',
     required: true,

@@ -16,6 +16,7 @@ import { readMeasure } from '../fields';
 import { cautionOf } from '../maturity/band';
 import { readFunction } from '../maturity/function';
 import { limitsOf, type RunSetup } from '../setup';
+import { temperatureKept } from '../temperature/kept';
 import { type Sensor, sensorsOf } from '../temperature/sensors';
 import { degreeUnits } from '../temperature/units';
 import type { MaturityEstimateInput } from './input';
@@ -62,7 +63,7 @@ function nowOf(
   how: MaturityFunction,
 ): Pick<Known, 'now' | 'late'> {
   const { sensors, times } = sensorsOf(
-    input.record ? setup.records?.record : undefined,
+    input.record ? temperatureKept(setup, 'record') : undefined,
     undefined,
     input.sensors ?? [],
     limits,

@@ -7,6 +7,7 @@ import { equipmentUse } from '../equipment-checks';
 import { readMeasure } from '../fields';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
+import { temperatureKept } from '../temperature/kept';
 import { mainSensor, sensorsOf } from '../temperature/sensors';
 import { degreeUnits, measured } from '../temperature/units';
 import { pairFindings, pairResults, pairUp } from './compare';
@@ -37,10 +38,9 @@ export function compute(input: TemperatureRecordInput, setup: RunSetup): Outcome
   const limits = limitsOf(setup);
   const { system } = input;
   const sheet = new Sheet(setup.rounding ?? 'half-even');
-  const records = setup.records ?? {};
   const { sensors, times, unknown } = sensorsOf(
-    input.record ? records.record : undefined,
-    input.second ? records.second : undefined,
+    input.record ? temperatureKept(setup, 'record') : undefined,
+    input.second ? temperatureKept(setup, 'second') : undefined,
     input.sensors ?? [],
     limits,
     system,

@@ -78,6 +78,7 @@ export class TemperatureRecordInput extends RunInput {
   cement?: string;
 
   @RecordField({
+    records: 'temperature',
     label: 'Record',
     help: 'The file of the logger, or read out over its line.',
     required: true,
@@ -86,6 +87,7 @@ export class TemperatureRecordInput extends RunInput {
   record?: string;
 
   @RecordField({
+    records: 'temperature',
     label: 'Record of a second logger',
     help: 'Beside the first, of the same place: they are laid over one another.',
     example: '',

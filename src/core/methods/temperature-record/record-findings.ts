@@ -2,6 +2,7 @@ import { exact, plainOf } from '../../quantity';
 import { between, type Fault, temperatureAt } from '../../temperature';
 import { type Finding, finding } from '../../working';
 import { limitFinding } from '../limit-finding';
+import { temperatureKept } from '../temperature/kept';
 import type { Sensor } from '../temperature/sensors';
 import { degreeUnits } from '../temperature/units';
 import type { TemperatureRecordInput } from './input';
@@ -48,7 +49,7 @@ export function unknownFindings(
         action: 'Write it as its file does, or by its column: 1, 2; of the second record B1, B2.',
       }),
     );
-  if (input.second && setup.records?.second && !together)
+  if (input.second && temperatureKept(setup, 'second') && !together)
     found.push(
       finding({
         id: 'record.no-instants',
@@ -121,7 +122,7 @@ export function recordFindings({ input, setup, limits, sensors, main, from, to }
     ['record', 'record'],
     ['second', 'second'],
   ] as const) {
-    const words = (setup.records?.[name]?.troubles ?? []).flatMap((each) => TROUBLE_WORDS[each] ?? []);
+    const words = (temperatureKept(setup, name)?.troubles ?? []).flatMap((each) => TROUBLE_WORDS[each] ?? []);
     if (input[field] && words.length > 0)
       remark(
         'record.file',

@@ -1,7 +1,9 @@
 // @vitest-environment jsdom
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { analyseRecord, plainRecord, type RecordMapping, readRecord } from '@/core/temperature';
+import type { KeptMapping, KeptRecord } from '@/core/records/kept-record';
+import { RECORD_KINDS } from '@/core/records/kinds';
+import { plainRecord } from '@/core/temperature';
 import { type Asked, opened, savedReadings, sheetData, standInServer } from '@/testing/sheet';
 import { useRun } from '../runsheet/use-run';
 import { KeepRecords } from './KeepRecord';
@@ -16,11 +18,8 @@ vi.mock('./use-record-worker', async () => {
       return {
         share: null,
         found,
-        read: async (text: string, mapping: RecordMapping, zone: string) => {
-          const raw = readRecord(text, mapping, zone);
-          const record = analyseRecord(raw, mapping.names);
-          setFound({ record, unread: raw.unread, examples: raw.examples, took: 12 });
-        },
+        read: async (kind: KeptRecord['kind'], text: string, mapping: KeptMapping, zone: string) =>
+          setFound({ ...RECORD_KINDS[kind].read(text, mapping, zone), took: 12 }),
         forget: () => setFound(null),
       };
     },

@@ -2,7 +2,10 @@
 import { Alert, Box, Button, Checkbox, FormControlLabel, Stack, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { type Guessed, guessRecord, type RecordMapping, type Stamp, sensorName } from '@/core/temperature';
+import type { RecordSpec } from '@/core/methods/fields';
+import type { KeptMapping } from '@/core/records/kept-record';
+import { type GuessedRecord, RECORD_KINDS, type RecordKind } from '@/core/records/kinds';
+import type { Stamp } from '@/core/signals';
 import { perform } from '../api';
 import { newId } from '../ids';
 import type { InstrumentProps } from '../methods/kit';
@@ -19,12 +22,11 @@ const LARGEST = 64 * 1024 * 1024;
 
 /** The records of a run: for each reading of that kind a file, or a logger that is read out over its line. */
 export function KeepRecords(props: InstrumentProps) {
-  const fields = [...props.run.fields.values()].filter(({ kind }) => kind === 'record');
   return (
     <>
-      {fields.map(({ name, label }) => (
-        <KeepRecord key={name} {...props} name={name} label={label} />
-      ))}
+      {[...props.run.fields.values()].map((field) =>
+        field.kind === 'record' ? <KeepRecord key={field.name} {...props} field={field} /> : null,
+      )}
     </>
   );
 }
@@ -33,20 +35,20 @@ function KeepRecord({
   run,
   data,
   readOnly,
-  name,
-  label,
-}: InstrumentProps & { readonly name: string; readonly label: string }) {
+  field: { name, label, records },
+}: InstrumentProps & { readonly field: RecordSpec & { readonly name: string } }) {
+  const kind = RECORD_KINDS[records];
   const router = useRouter();
   const notice = useNotice();
-  const [file, setFile] = useState<{ name: string; text: string; guessed: Guessed } | null>(null);
-  const [mapping, setMapping] = useState<RecordMapping | null>(null);
+  const [file, setFile] = useState<{ name: string; text: string; guessed: GuessedRecord } | null>(null);
+  const [mapping, setMapping] = useState<KeptMapping | null>(null);
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
   const { share, found, read, forget } = useRecordWorker();
   const reading = run.readings.values[name] ?? '';
   // Taken back, it stays where it was kept, and counts nowhere.
   const kept = reading === '' ? undefined : data.setup.records?.[name];
-  const loggers = (data.setup.equipment ?? []).filter(({ kind, live }) => kind === 'logger' && live);
+  const loggers = (data.setup.equipment ?? []).filter((each) => each.kind === kind.recorder && each.live);
   const chosen = new Set(Object.values(run.readings.values));
   const choose = async (taken: File): Promise<void> => {
     forget();
@@ -54,10 +56,10 @@ function KeepRecord({
     if (taken.size > LARGEST)
       return setTrouble('The file is larger than 64 MB: cut it to the days that count.');
     const text = await taken.text();
-    const guessed = guessRecord(text);
+    const guessed = kind.guess(text);
     if (!guessed)
       return setTrouble(
-        'No column of times with one of temperatures beside it was found in its first rows. Export it as CSV with date and time.',
+        `No column of times with one of ${kind.values} beside it was found in its first rows. Export it as CSV with date and time.`,
       );
     setTrouble('');
     setFile({ name: taken.name, text, guessed });
@@ -129,10 +131,16 @@ function KeepRecord({
       ) : null}
       {file && mapping ? (
         <Stack spacing={2} sx={{ mt: 1 }}>
-          <Columns text={file.text} guessed={file.guessed} mapping={mapping} change={setMapping} />
+          <Columns
+            kind={kind}
+            text={file.text}
+            guessed={file.guessed}
+            mapping={mapping}
+            change={setMapping}
+          />
           <Button
             variant="contained"
-            onClick={() => read(file.text, mapping, data.zone)}
+            onClick={() => read(records, file.text, mapping, data.zone)}
             disabled={share !== null || mapping.columns.length === 0}
           >
             Columns, dates and scale are right: read it
@@ -175,20 +183,24 @@ const STAMP_WORDS: readonly (readonly [Stamp, string])[] = [
   ['s', 'seconds'],
   ['min', 'minutes'],
   ['h', 'hours'],
+  ['d', 'days'],
+  ['h:mm:ss', 'hours, minutes, seconds from nought'],
   ['ms', 'milliseconds'],
 ];
 
 /** The first rows of the file, what each column is, and what the file itself leaves open. */
 function Columns({
+  kind,
   text,
   guessed,
   mapping,
   change,
 }: {
+  kind: RecordKind;
   text: string;
-  guessed: Guessed;
-  mapping: RecordMapping;
-  change: (mapping: RecordMapping) => void;
+  guessed: GuessedRecord;
+  mapping: KeptMapping;
+  change: (mapping: KeptMapping) => void;
 }) {
   const { rows, numbered } = columnsOf(text, mapping);
   const names = rows[mapping.header - 1] ?? [];
@@ -202,7 +214,7 @@ function Columns({
     change({
       ...mapping,
       columns: next,
-      names: next.map((each, place) => sensorName(names[each]) || `Sensor ${place + 1}`),
+      names: next.map((each, place) => kind.nameOf(names[each]) || `${kind.column} ${place + 1}`),
     });
   };
   return (
@@ -235,19 +247,16 @@ function Columns({
           take={(value) => change({ ...mapping, stamp: value as Stamp })}
         />
         <Pick
-          label="Temperatures in"
+          label={`${kind.values.replace(/^./u, (first) => first.toUpperCase())} in`}
           value={mapping.unit}
-          options={[
-            ['degC', '°C'],
-            ['degF', '°F'],
-          ]}
-          take={(value) => change({ ...mapping, unit: value as RecordMapping['unit'] })}
+          options={kind.units}
+          take={(value) => change({ ...mapping, unit: value } as KeptMapping)}
         />
         <Written mapping={mapping} change={change} />
       </Box>
       <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
         <Typography component="legend" variant="body2" color="text.secondary">
-          Sensors
+          {`${kind.column}s`}
         </Typography>
         {sensors.map(([column, words]) => (
           <FormControlLabel

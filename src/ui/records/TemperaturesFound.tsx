@@ -5,7 +5,7 @@ import type { TemperatureRecord } from '@/core/temperature';
 import { dayTime } from '../time';
 
 /** What a record says of each of its sensors, before anything is made of it. */
-export function RecordFound({
+export function TemperaturesFound({
   record,
   system,
   zone,
