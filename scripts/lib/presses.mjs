@@ -13,6 +13,8 @@ const PIPE_PRESSES = ['PB-01'];
 const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
 /** Loggers of temperatures, with what they are. */
 const LOGGERS = { 'TL-01': 'wires', 'TL-02': 'digital' };
+/** Calorimeters of eight cells. */
+const CALORIMETERS = ['CA-01'];
 /** Presses that are smaller than the others, with where their load ends, kN. */
 const SMALL = { 'PR-04': 290 };
 const STAND_INS = [
@@ -26,6 +28,7 @@ const STAND_INS = [
   ...PIPE_PRESSES,
   ...Object.keys(BALANCES),
   ...Object.keys(LOGGERS),
+  ...CALORIMETERS,
 ];
 const FIRST_PORT = 4710;
 
@@ -60,6 +63,7 @@ export function startPresses(env) {
         BRICOLE_PIPE_PRESSES: PIPE_PRESSES.join(),
         BRICOLE_BALANCES: named(BALANCES),
         BRICOLE_LOGGERS: named(LOGGERS),
+        BRICOLE_CALORIMETERS: CALORIMETERS.join(),
         BRICOLE_SMALL: named(SMALL),
       }),
     );

@@ -8,6 +8,7 @@ import { createLot, createSpecification } from '@/server/actions/jobs';
 import { startRun } from '@/server/actions/runs';
 import { takeSample } from '@/server/actions/samples';
 import { breakCubes, mortarOf, ROOM } from './cement-cubes';
+import { addHeat, addHeatNow } from './cement-heat';
 import { addSeries } from './cement-series';
 import type { Readings } from './fresh';
 import type { Hands } from './hands';
@@ -280,6 +281,9 @@ async function addShipment(db: Database, { act, read }: Hands, about: ShipmentAb
   await made('cement-mortar', mortarOf(contact, fixed, 'S-12'), contact.plus({ hours: 24 }));
   for (const [age, loads] of Object.entries(shipment.loads))
     await breakCubes(db, { act, read }, { sampleId, contact, days: Number(age), loads });
+  if (shipment.daysAgo < 10)
+    await addHeat({ act, read }, sampleId, on(0, 16), { sulfate: 3.1, fineness: shipment.surface });
+  if (plant.code === 'PM-C2') await addHeatNow({ act, read }, sampleId, today);
   // The newest shipment has a second ring under the needle now: the next fall is due in a few minutes.
   if (shipment.daysAgo < 10) {
     const begun = today.minus({ minutes: 118 });

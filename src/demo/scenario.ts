@@ -330,6 +330,14 @@ export const EQUIPMENT = [
     certificate: 'SV-2271',
   },
   {
+    number: 'CA-01',
+    kind: 'calorimeter',
+    name: 'Calorimeter of eight cells in a bath, 80 mW a cell',
+    place: 'Cement room',
+    monthsAgo: 2,
+    certificate: 'SV-2301',
+  },
+  {
     number: 'VN-01',
     kind: 'vicat apparatus',
     name: 'Needle and plunger on a rod of 300 g',

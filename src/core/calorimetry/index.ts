@@ -9,4 +9,5 @@ export * from './record';
 export * from './record-problem';
 export * from './reference';
 export * from './simulated-calorimeter';
+export * from './stand-in-cells';
 export * from './sulfate';

@@ -112,7 +112,44 @@ export function readHeat(
   onProgress?: (share: number) => void,
 ): { readonly record: HeatRecord; readonly unread: number; readonly examples: readonly string[] } {
   const raw = heatRows(text, mapping, zone, onProgress);
-  const { carried, factor } = POWER_UNITS[mapping.unit];
+  return {
+    record: heatRecord(raw, mapping.names, mapping.unit),
+    unread: raw.unread,
+    examples: raw.examples,
+  };
+}
+
+/** A record of rows that came over a line: mW of each cell, seconds since it began. */
+export function recordOfRows(
+  rows: readonly {
+    readonly t: number;
+    readonly clock: string;
+    readonly names: readonly string[];
+    readonly power?: readonly (number | null)[];
+  }[],
+): HeatRecord {
+  const [first] = rows;
+  const names = first?.names ?? [];
+  const began = first?.t ?? 0;
+  return heatRecord(
+    {
+      seconds: Float64Array.from(rows, ({ t }) => t - began),
+      values: names.map((_, place) => Float64Array.from(rows, ({ power }) => power?.[place] ?? Number.NaN)),
+      start: first ? Date.parse(first.clock) / 1000 : null,
+      troubles: [],
+    },
+    names,
+    'mW',
+  );
+}
+
+/** What rows come to as a test carries them. */
+function heatRecord(
+  raw: Pick<StampedRows, 'seconds' | 'values' | 'start' | 'troubles'>,
+  names: readonly string[],
+  unit: PowerUnit,
+): HeatRecord {
+  const { carried, factor } = POWER_UNITS[unit];
   const { seconds, values, start } = raw;
   const rows = seconds.length;
   const averaged = rows > CARRIED;
@@ -142,7 +179,7 @@ export function readHeat(
     begins.map((from, place) => mean(of, from, begins[place + 1] ?? rows));
   const channels = values.map((each, place): HeatChannel => {
     return {
-      name: mapping.names[place] ?? `Cell ${place + 1}`,
+      name: names[place] ?? `Cell ${place + 1}`,
       values: stretches(each).map((value) => (Number.isNaN(value) ? null : six(factor * value))),
       rows: each.reduce((count, value) => count + (Number.isFinite(value) ? 1 : 0), 0),
       noise: six(factor * noiseOf(each)),
@@ -150,20 +187,16 @@ export function readHeat(
     };
   });
   return {
-    record: {
-      kind: 'heat',
-      version: HEAT_VERSION,
-      rows,
-      start: start === null ? null : new Date(start * 1000).toISOString(),
-      length: six((seconds[rows - 1] ?? 0) / 3600),
-      averaged,
-      unit: carried,
-      troubles: raw.troubles,
-      hours: stretches(seconds).map((second) => Number((second / 3600).toFixed(6))),
-      channels: channels.filter((channel) => channel.rows > 0),
-    },
-    unread: raw.unread,
-    examples: raw.examples,
+    kind: 'heat',
+    version: HEAT_VERSION,
+    rows,
+    start: start === null ? null : new Date(start * 1000).toISOString(),
+    length: six((seconds[rows - 1] ?? 0) / 3600),
+    averaged,
+    unit: carried,
+    troubles: raw.troubles,
+    hours: stretches(seconds).map((second) => Number((second / 3600).toFixed(6))),
+    channels: channels.filter((channel) => channel.rows > 0),
   };
 }
 

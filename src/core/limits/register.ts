@@ -17,6 +17,7 @@ import { LIMITS as BRICK_TESTS } from '../methods/brick/limits';
 import { LIMITS as CARBIDE } from '../methods/carbide/limits';
 import { LIMITS as CEMENT_FINE } from '../methods/cement/fine-limits';
 import { LIMITS as CEMENT } from '../methods/cement/limits';
+import { LIMITS as CEMENT_HEAT } from '../methods/cement-heat/limits';
 import { LIMITS as CEMENT_MORTAR } from '../methods/cement-mortar/limits';
 import { LIMITS as CEMENT_PRISMS } from '../methods/cement-prisms/limits';
 import { LIMITS as CEMENT_SAMPLE } from '../methods/cement-sample/limits';
@@ -113,6 +114,7 @@ export const REGISTER = {
   ...MANHOLE_STEP,
   ...CEMENT,
   ...CEMENT_SAMPLE,
+  ...CEMENT_HEAT,
   ...CEMENT_MORTAR,
   ...CEMENT_FINE,
   ...CEMENT_PRISMS,

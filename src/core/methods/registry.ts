@@ -21,6 +21,7 @@ import { cementAutoclave } from './cement-autoclave';
 import { cementConsistency } from './cement-consistency';
 import { cementDensity } from './cement-density';
 import { cementGillmore } from './cement-gillmore';
+import { cementHeat } from './cement-heat';
 import { cementLoss } from './cement-loss';
 import { cementMortar } from './cement-mortar';
 import { cementNeedles } from './cement-needles';
@@ -187,6 +188,7 @@ const REGISTRY = {
   'cement-air': cementAir,
   'cement-autoclave': cementAutoclave,
   'cement-needles': cementNeedles,
+  'cement-heat': cementHeat,
   'cement-loss': cementLoss,
   'cement-stiffening': cementStiffening,
   'cement-gillmore': cementGillmore,

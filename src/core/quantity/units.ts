@@ -29,6 +29,7 @@ export type Dimension =
   | 'lineLoad'
   | 'surface'
   | 'heat'
+  | 'power'
   | 'dLoad';
 
 interface UnitDefinition {
@@ -110,6 +111,7 @@ export const UNITS = {
   'cm2/g': unit('surface', 'cm²/g', '0.1', ['cm2/g', 'cm²/g']),
   'J/g': unit('heat', 'J/g', 1, ['j/g', 'kj/kg']),
   'cal/g': unit('heat', 'cal/g', '4.184', ['cal/g']),
+  'mW/g': unit('power', 'mW/g', 1, ['mw/g', 'w/kg']),
   'lbf/ft': unit('lineLoad', 'lbf/ft', POUND_FORCE.div(exact('0.3048')), ['lbf/ft', 'lb/ft', 'plf']),
   'kN/m': unit('lineLoad', 'kN/m', 1000, ['kn/m']),
   'lbf/ft/ft': unit('dLoad', 'lbf/ft/ft', POUND_FORCE.div(exact('0.3048').pow(2)), [

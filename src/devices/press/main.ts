@@ -4,6 +4,7 @@ import { makeupOf } from '@/core/press';
 import { PressServer } from './press-server';
 import {
   balanceStandIn,
+  calorimeterStandIn,
   drivenStandIn,
   frameStandIn,
   loggerStandIn,
@@ -29,6 +30,7 @@ const handPumped = listed('BRICOLE_HAND_PUMPED');
 const testers = listed('BRICOLE_TESTERS');
 const balances = listed('BRICOLE_BALANCES');
 const loggers = listed('BRICOLE_LOGGERS');
+const calorimeters = listed('BRICOLE_CALORIMETERS');
 const driven = listed('BRICOLE_DRIVEN');
 const pipes = listed('BRICOLE_PIPE_PRESSES');
 const small = listed('BRICOLE_SMALL');
@@ -39,6 +41,7 @@ function deviceOf(number: string, seed: number): StandIn {
   if (unit) return balanceStandIn(seed, unit);
   const kind = LOGGER_KINDS.find((each) => each === loggers.get(number));
   if (kind) return loggerStandIn(seed, kind, Date.now());
+  if (calorimeters.has(number)) return calorimeterStandIn(seed, Date.now());
   if (handPumped.has(number)) return frameStandIn(seed);
   if (testers.has(number)) return testerStandIn(seed);
   if (driven.has(number)) return drivenStandIn(seed);

@@ -1,4 +1,5 @@
 import { BALANCES, type BalanceUnit, SimulatedBalance } from '@/core/balance';
+import { SimulatedCalorimeter, STAND_IN_CELLS, STARTED_BEFORE } from '@/core/calorimetry';
 import { LOGGERS, SimulatedLogger } from '@/core/logger';
 import {
   DrivenFrame,
@@ -124,6 +125,19 @@ export function loggerStandIn(seed: number, kind: keyof typeof LOGGERS, now: num
     rate: 1 / makeup.interval,
     loaded: true,
     run: (seconds) => logger.run(seconds),
+    obey: () => undefined,
+  };
+}
+
+/** A calorimeter of eight cells that was filled a day ago. */
+export function calorimeterStandIn(seed: number, now: number): StandIn {
+  const before = STARTED_BEFORE * 3600;
+  const calorimeter = new SimulatedCalorimeter(seed, STAND_IN_CELLS, now - before * 1000, before);
+  return {
+    unit: 'mW',
+    rate: 1 / calorimeter.makeup.interval,
+    loaded: true,
+    run: (seconds) => calorimeter.run(seconds),
     obey: () => undefined,
   };
 }

@@ -46,6 +46,16 @@ export interface GroupProps {
   readonly plot: SetPlot | undefined;
 }
 
+/** What is given to what lays tests of a method over one another: each as its sample is called, the first one first. */
+export interface OverlayProps {
+  readonly tests: readonly {
+    readonly id: string;
+    readonly label: string;
+    readonly of: string;
+    readonly picture: Picture;
+  }[];
+}
+
 /** What the folder of a method holds for the pages: what its folder in core says, with its bench. */
 export interface MethodFolder {
   readonly method: Method;
@@ -58,6 +68,8 @@ export interface MethodFolder {
   readonly Broken?: ComponentType<BrokenProps>;
   /** How the results of a set are drawn, where they are more than a few numbers. */
   readonly Group?: ComponentType<GroupProps>;
+  /** How its tests are laid over one another, where they are. */
+  readonly Overlay?: ComponentType<OverlayProps>;
   /** The bench is looked at while an instrument of the step is in use: the plot of what is being read. */
   readonly benchStays?: boolean;
 }

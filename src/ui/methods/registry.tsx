@@ -98,6 +98,7 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'cement-air': dynamic(() => import('./cement-air').then((all) => all.InCementAir)),
   'cement-autoclave': dynamic(() => import('./cement-autoclave').then((all) => all.InCementAutoclave)),
   'cement-needles': dynamic(() => import('./cement-needles').then((all) => all.InCementNeedles)),
+  'cement-heat': dynamic(() => import('./cement-heat').then((all) => all.InCementHeat)),
   'cement-loss': dynamic(() => import('./cement-loss').then((all) => all.InCementLoss)),
   'cement-stiffening': dynamic(() => import('./cement-stiffening').then((all) => all.InCementStiffening)),
   'cement-gillmore': dynamic(() => import('./cement-gillmore').then((all) => all.InCementGillmore)),

@@ -3,6 +3,7 @@ import { Box, Paper, Stack, Tab, Tabs, Typography } from '@mui/material';
 import { type ReactNode, useState } from 'react';
 import { useMethodFolder } from '../methods/holding';
 import { instrumentsOf, leadOf } from '../methods/instruments';
+import { TextLink } from '../parts/LinkButton';
 import { PlanList } from '../parts/PlanList';
 import { Working } from '../parts/Working';
 import { KeptLog } from '../press/KeptLog';
@@ -132,6 +133,9 @@ export function RunSheet({ data, now, title, next, beside }: Props) {
         <Stack spacing={2} sx={{ order: { xs: 1, md: 0 }, minWidth: 0 }}>
           <Paper sx={{ p: 2 }}>
             <Results outcome={outcome} method={run.method} values={run.readings.values} />
+            {folder.Overlay && data.state !== 'open' ? (
+              <TextLink href={`/runs/${data.runId}/beside`}>Lay others over it</TextLink>
+            ) : null}
             {data.state !== 'open' && data.setup.loadLog ? (
               <KeptLog runId={data.runId} verdict={data.setup.loadLog.verdict} />
             ) : null}

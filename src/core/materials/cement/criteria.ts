@@ -7,7 +7,7 @@ function byAge({ said, limits, system, ageHours }: LimitAbout): SourcedLimit | u
   const type = said('cementType');
   const own = standardOf(type);
   if (!type || own?.school !== 'astm' || ageHours === undefined) return undefined;
-  const id = strengthRow(type, ageHours, said('ordered28') === 'yes');
+  const id = strengthRow(type, ageHours, said('ordered28') === 'yes', said('orderedHeat') === 'yes');
   return id && { value: limits.number(id, system), source: standard(own.name) };
 }
 

@@ -70,7 +70,7 @@ describe.each(CEMENT_TYPE_IDS)('%s', (type) => {
   it('wants what was ordered besides, and only where its standard has a row for it', () => {
     const met = allMet(type).filter(([method]) => method !== 'cement-gillmore');
     const more = { orderedGillmore: true };
-    const row = propertyRow(type, 'gillmore-initial', ['gillmore']);
+    const row = propertyRow(type, 'gillmore-initial', ['gillmore-initial']);
     expect(says(type, met, more)?.sentence.includes('Gillmore')).toBe(row !== undefined);
   });
 });

@@ -51,6 +51,12 @@ export class Asked extends RunInput {
   @CheckField({ label: 'Ordered: early stiffening' })
   orderedStiffening?: boolean;
 
+  @CheckField({
+    label: 'Ordered: heat of hydration',
+    help: 'Of a type II(MH): its strengths may be lower then. Types IV, MH and LH are always held to theirs.',
+  })
+  orderedHeat?: boolean;
+
   @TextField({ label: 'Whose order', help: 'Agency or contract, with its date.', example: '' })
   orderedBy?: string;
 }

@@ -5,7 +5,7 @@ import { CRITERIA } from './criteria';
 import { Asked, Cubes, Lot, Taken } from './fields';
 import { grabsOf } from './grabs';
 import { cementSays } from './says';
-import { CEMENT_TYPES, standardOf, waterRule } from './standards';
+import { CEMENT_TYPES, ORDERED, standardOf, waterRule } from './standards';
 
 const WATER = {
   fixed: 'fixed, w/c 0.485',
@@ -27,14 +27,15 @@ const TESTS = {
       'cement-density',
     ],
     ...['cement-air', 'cement-autoclave', 'cement-loss', 'cement-stiffening', 'cement-gillmore'],
+    'cement-heat',
   ],
   en: [
     ...['cement-consistency', 'cement-setting', 'cement-prisms', 'cement-needles', 'cement-surface'],
-    ...['cement-density', 'cement-loss'],
+    ...['cement-density', 'cement-loss', 'cement-heat'],
   ],
   is: [
     ...['cement-consistency', 'cement-setting', 'cement-needles', 'cement-autoclave', 'cement-surface'],
-    ...['cement-density', 'cement-loss'],
+    ...['cement-density', 'cement-loss', 'cement-heat'],
   ],
 } as const;
 
@@ -114,11 +115,10 @@ export const cement: Material = {
 
 const textOf = (value: unknown): string | undefined => (typeof value === 'string' ? value : undefined);
 
-function orderedWords({ ordered28, orderedGillmore, orderedStiffening }: Stored): string {
+function orderedWords(asked: Stored): string {
   return [
-    ...(ordered28 === 'yes' ? ['strength at 28 d'] : []),
-    ...(orderedGillmore ? ['Gillmore set'] : []),
-    ...(orderedStiffening ? ['early stiffening'] : []),
+    ...(asked.ordered28 === 'yes' ? ['strength at 28 d'] : []),
+    ...ORDERED.flatMap(({ field, word }) => (asked[field] ? [word] : [])),
   ].join(', ');
 }
 

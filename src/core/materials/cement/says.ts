@@ -1,5 +1,5 @@
 import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
-import { type CementProperty, propertyRow, standardOf, strengthRow } from './standards';
+import { type CementProperty, orderedBy, propertyRow, standardOf, strengthRow } from './standards';
 
 /** The tests that a property is told by. */
 const TOLD_BY: readonly (readonly [property: CementProperty, method: string, word: string])[] = [
@@ -9,6 +9,8 @@ const TOLD_BY: readonly (readonly [property: CementProperty, method: string, wor
   ['expansion', 'cement-needles', 'expansion between needles'],
   ['air', 'cement-air', 'air'],
   ['loss', 'cement-loss', 'loss on ignition'],
+  ['heat-3d', 'cement-heat', 'heat in 3 d'],
+  ['heat-7d', 'cement-heat', 'heat in 7 d'],
   ['false-set', 'cement-stiffening', 'early stiffening'],
   ['gillmore-initial', 'cement-gillmore', 'Gillmore set'],
 ];
@@ -24,11 +26,9 @@ interface Wanted {
 /** What the type of a cement asks for, and what was ordered besides. */
 function wantedOf(asked: LotAbout['asked']): Wanted[] {
   const type = String(asked.cementType);
-  const ordered = [
-    ...(asked.orderedGillmore ? ['gillmore'] : []),
-    ...(asked.orderedStiffening ? ['false'] : []),
-  ];
-  const ages = AGES.filter((hours) => strengthRow(type, hours, asked.ordered28 === 'yes'));
+  const ordered = orderedBy((field) => asked[field] === true);
+  const cool = asked.orderedHeat === true;
+  const ages = AGES.filter((hours) => strengthRow(type, hours, asked.ordered28 === 'yes', cool));
   const prisms = standardOf(type)?.school === 'en';
   return [
     {

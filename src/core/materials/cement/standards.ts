@@ -68,11 +68,21 @@ const row = (id: string): LimitId | undefined => (isLimitId(id) ? id : undefined
 
 /**
  * The row of the least strength that a type has to reach at an age.
- * @param hours of age @param ordered rows that count only where the order says so count too
+ * @param hours of age @param ordered rows that count only where the order says so count too @param cool its heat was ordered
  */
-export function strengthRow(type: string, hours: number, ordered: boolean): LimitId | undefined {
+export function strengthRow(
+  type: string,
+  hours: number,
+  ordered: boolean,
+  cool = false,
+): LimitId | undefined {
   const age = AGES[hours];
   if (!age) return undefined;
+  // A cement that was ordered for its heat may be weaker.
+  const less = cool
+    ? (row(`${type}.${age}-heat`) ?? (ordered ? row(`${type}.${age}-heat-ordered`) : undefined))
+    : undefined;
+  if (less) return less;
   return row(`${type}.${age}`) ?? (ordered ? row(`${type}.${age}-ordered`) : undefined);
 }
 
@@ -96,15 +106,41 @@ export type CementProperty =
   | 'fineness'
   | 'false-set'
   | 'expansion'
-  | 'loss';
+  | 'loss'
+  | 'heat-3d'
+  | 'heat-7d';
 
 /** True for the types that have air in them by themselves. */
 export function isAirEntraining(type: string): boolean {
   return standardOf(type)?.id === 'c150' && /A$/u.test(lettersOf(type));
 }
 
-/** Properties that count only where the order says so. */
-const ORDERED: readonly CementProperty[] = ['gillmore-initial', 'gillmore-final', 'false-set'];
+/** What can be ordered besides what a standard always asks for: the field that says so, its word, and which properties count then. */
+export const ORDERED = [
+  {
+    field: 'orderedGillmore',
+    word: 'Gillmore set',
+    properties: ['gillmore-initial', 'gillmore-final'],
+  },
+  { field: 'orderedStiffening', word: 'early stiffening', properties: ['false-set'] },
+  { field: 'orderedHeat', word: 'heat of hydration', properties: ['heat-3d', 'heat-7d'] },
+] as const satisfies readonly {
+  readonly field: string;
+  readonly word: string;
+  readonly properties: readonly CementProperty[];
+}[];
+export type OrderedField = (typeof ORDERED)[number]['field'];
+
+/** The properties that count because they were ordered. @param said whether a field says so */
+export function orderedBy(said: (field: OrderedField) => boolean): CementProperty[] {
+  return ORDERED.flatMap(({ field, properties }) => (said(field) ? [...properties] : []));
+}
+
+/** Properties that count only where the order says so: heat of any type but IV, whose heat is why it is made. */
+function isOptional(type: string, property: CementProperty): boolean {
+  if (property.startsWith('heat')) return type === 'c150.II-MH' || type === 'c150.II-MH-A';
+  return ORDERED.some(({ properties }) => properties.some((each) => each === property));
+}
 
 /**
  * The row that a property of a type is held against; undefined where its standard has none, or it was not ordered.
@@ -113,11 +149,11 @@ const ORDERED: readonly CementProperty[] = ['gillmore-initial', 'gillmore-final'
 export function propertyRow(
   type: string,
   property: CementProperty,
-  ordered: readonly string[] = [],
+  ordered: readonly CementProperty[] = [],
 ): LimitId | undefined {
   const standard = standardOf(type)?.id;
-  if (!standard || (ORDERED.includes(property) && !ordered.includes(property.split('-')[0] ?? property)))
-    return undefined;
+  if (!standard || (isOptional(type, property) && !ordered.includes(property))) return undefined;
+  if (property.startsWith('heat')) return row(`${type}.${property}`);
   const letters = lettersOf(type);
   const own: Partial<Record<string, string>> = {
     'c150 air': isAirEntraining(type) ? 'c150.air-entraining' : 'c150.air',

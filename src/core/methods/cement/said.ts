@@ -3,6 +3,8 @@ import type { Limits } from '../../limits';
 import {
   CEMENT_TYPE_IDS,
   type CementProperty,
+  ORDERED,
+  orderedBy,
   propertyRow,
   standardOf,
 } from '../../materials/cement/standards';
@@ -17,16 +19,12 @@ import { heldWithin } from '../within';
 /** What a test of a cement is told of what is asked for. */
 export const CEMENT_FACTS: FactSources = {
   cementType: asked('cementType', { options: CEMENT_TYPE_IDS }),
-  orderedGillmore: asked('orderedGillmore', 'flag'),
-  orderedStiffening: asked('orderedStiffening', 'flag'),
+  ...Object.fromEntries(ORDERED.map(({ field }) => [field, asked(field, 'flag')])),
 };
 
 /** What is asked for besides what its standard always asks. */
-export function orderedIn(setup: RunSetup): string[] {
-  return [
-    ...(factFlag(setup, 'orderedGillmore') ? ['gillmore'] : []),
-    ...(factFlag(setup, 'orderedStiffening') ? ['false'] : []),
-  ];
+export function orderedIn(setup: RunSetup): CementProperty[] {
+  return orderedBy((field) => factFlag(setup, field));
 }
 
 const OUTSIDE =
