@@ -14,7 +14,7 @@ const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
 /** Loggers of temperatures, with what they are. */
 const LOGGERS = { 'TL-01': 'wires', 'TL-02': 'digital' };
 /** Calorimeters of eight cells. */
-const CALORIMETERS = ['CA-01'];
+const CALORIMETERS = ['HC-01'];
 /** Presses that are smaller than the others, with where their load ends, kN. */
 const SMALL = { 'PR-04': 290 };
 const STAND_INS = [

@@ -46,7 +46,7 @@ function cellsOf(cells: readonly Cell[], began: DateTime): Readings {
 
 const READY: Readings = {
   ...{
-    calorimeter: 'CA-01',
+    calorimeter: 'HC-01',
     balance: 'BL-03',
     bath: '23.02',
     mixed: 'outside',
@@ -95,7 +95,7 @@ export async function addHeat(
     'laboratory',
     keepRecord,
     {
-      ...{ id: randomUUID(), runId, field: 'record', name: 'CA-01 week.csv' },
+      ...{ id: randomUUID(), runId, field: 'record', name: 'HC-01 week.csv' },
       data: gzipSync(text).toString('base64'),
       mapping: guessHeat(text)?.mapping,
     },

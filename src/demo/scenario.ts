@@ -330,7 +330,7 @@ export const EQUIPMENT = [
     certificate: 'SV-2271',
   },
   {
-    number: 'CA-01',
+    number: 'HC-01',
     kind: 'calorimeter',
     name: 'Calorimeter of eight cells in a bath, 80 mW a cell',
     place: 'Cement room',

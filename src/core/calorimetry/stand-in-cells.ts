@@ -25,7 +25,7 @@ const HOLDS = [
   { what: 'with gypsum', cement: { sulfate: 2.5 }, sulfate: 0.073 },
   { what: 'with gypsum', cement: { sulfate: 2.8 }, sulfate: 0.147 },
   { what: 'with gypsum', cement: { sulfate: 3.1 }, sulfate: 0.222 },
-  { what: 'with gypsum', cement: { sulfate: 3.4 }, sulfate: 0.299 },
+  { what: 'with gypsum', cement: { sulfate: 3.4 }, sulfate: 0.298 },
   { what: 'held back', cement: { sulfate: 2.2, lag: 2.5 }, admixture: 'Retarder, 0.3 %' },
   { what: 'plasticized', cement: { sulfate: 1.9 }, admixture: 'Plasticizer, 0.8 %' },
 ] as const satisfies readonly (Pick<StandInCell, 'what' | 'cement' | 'admixture'> & { sulfate?: number })[];

@@ -6,6 +6,7 @@ import { chooseSpacersExercise } from './choose-spacers';
 import { holdBandExercise, stopRightExercise } from './drive-press';
 import { findFaultExercise } from './find-fault';
 import { chooseDollyExercise, depthAndCountExercise, readFaceExercise, whyItRoseExercise } from './floors';
+import { readCurveExercise, sulfateByEyeExercise } from './heats';
 import { blockRateExercise, couponExercise, falseMassExercise, netAreaExercise } from './masonry';
 import { nameFractureExercise } from './name-fracture';
 import { isItTheCrackExercise, keepRateExercise, setStripsExercise } from './pipes';
@@ -45,6 +46,8 @@ export const EXERCISES: readonly Exercise[] = [
   isItTheCrackExercise,
   initialSetExercise,
   flowWaterExercise,
+  readCurveExercise,
+  sulfateByEyeExercise,
 ];
 
 /** An exercise by its id; undefined when there is none. */

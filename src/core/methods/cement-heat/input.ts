@@ -45,6 +45,15 @@ export class CellRow extends RowInput {
   })
   water?: string;
 
+  @MeasureField({ label: 'Paste in the vial', ...IN_VIAL, required: true, example: '' })
+  paste?: string;
+
+  @InstantField({ label: 'Water met cement at', required: true, seconds: true, example: '' })
+  contactAt?: string;
+
+  @InstantField({ label: 'Put in at', required: true, seconds: true, example: '' })
+  insertedAt?: string;
+
   @MeasureField({ label: 'Sand', ...IN_VIAL, example: '' })
   sand?: string;
 
@@ -74,15 +83,6 @@ export class CellRow extends RowInput {
 
   @TextField({ label: 'Admixture', help: 'Which, and how much.', example: '' })
   admixture?: string;
-
-  @MeasureField({ label: 'Paste in the vial', ...IN_VIAL, required: true, example: '' })
-  paste?: string;
-
-  @InstantField({ label: 'Water met cement at', required: true, seconds: true, example: '' })
-  contactAt?: string;
-
-  @InstantField({ label: 'Put in at', required: true, seconds: true, example: '' })
-  insertedAt?: string;
 
   @ChoiceField({
     label: 'Reference',
@@ -177,10 +177,10 @@ export class MovedRow extends RowInput {
 }
 
 const cellOf = (channel: string, minute: number): string[] => [
-  ...[channel, 'as it came', '10.00', '5.00', '', '', '', '', '', '12.00'],
+  ...[channel, 'as it came', '10.00', '5.00', '12.00'],
   `2031-09-12T10:${String(minute).padStart(2, '0')}:00-04:00`,
   `2031-09-12T10:${String(minute + 6).padStart(2, '0')}:00-04:00`,
-  ...['water', '5.43', '', '0.002', '', ''],
+  ...['', '', '', '', '', 'water', '5.43', '', '0.002', '', ''],
 ];
 const CELLS = [cellOf('A', 0), cellOf('B', 12)];
 

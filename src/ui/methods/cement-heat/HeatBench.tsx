@@ -41,6 +41,7 @@ export function HeatBench({ picture, take }: BenchProps) {
   const [chosen, setChosen] = useState<string>();
   const [shown, setShown] = useState<Shown>('power');
   const [log, setLog] = useState(false);
+  const [whole, setWhole] = useState(false);
   const [pulled, setPulled] = useState<Pulled | null>(null);
   const one = cells.find(({ name }) => name === chosen) ?? cells[0];
   if (!one)
@@ -75,6 +76,10 @@ export function HeatBench({ picture, take }: BenchProps) {
           control={<Switch size="small" checked={log} onChange={(_, on) => setLog(on)} />}
           label="Hours by tens"
         />
+        <FormControlLabel
+          control={<Switch size="small" checked={whole} onChange={(_, on) => setWhole(on)} />}
+          label="To its end"
+        />
         {cells.length > 1 ? (
           <ToggleButtonGroup
             exclusive
@@ -99,6 +104,7 @@ export function HeatBench({ picture, take }: BenchProps) {
         chosen={one.key}
         shown={shown}
         log={log}
+        whole={whole}
         from={drawn.from}
         put={take ? (cell, mark, at) => setPulled({ cell, mark, at }) : undefined}
       />

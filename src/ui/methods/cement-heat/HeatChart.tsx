@@ -13,6 +13,7 @@ export interface ChartCell extends Pick<DrawnCell, 'name' | 'what' | 'points' | 
 
 /** How near to a mark, px, the pointer takes hold of it. */
 const HOLD = 14;
+const EARLY = 36;
 const DASHES = [[], [7, 3], [2, 3]];
 
 interface Held {
@@ -26,6 +27,7 @@ export function HeatChart({
   chosen,
   shown,
   log,
+  whole,
   from,
   height = 340,
   put,
@@ -35,6 +37,8 @@ export function HeatChart({
   readonly chosen: string | undefined;
   readonly shown: Shown;
   readonly log: boolean;
+  /** To the end, and not only its first day and a half. */
+  readonly whole: boolean;
   /** From when on the curves are trusted, h. */
   readonly from: number;
   readonly height?: number;
@@ -89,7 +93,9 @@ export function HeatChart({
     }),
     [],
   );
-  const until = Math.max(1, ...cells.map(({ points }) => points.at(-1)?.[0] ?? 0));
+  const long = Math.max(1, ...cells.map(({ points }) => points.at(-1)?.[0] ?? 0));
+  // What happens, happens early: behind a day and a half a curve of power is a tail.
+  const until = whole || shown === 'heat' ? long : Math.min(long, EARLY);
   const edge = (name: DrawnMark['mark']): number | undefined => marks.find(({ mark }) => mark === name)?.at;
   const ends = [
     from,
@@ -142,6 +148,7 @@ export function HeatChart({
               ...base.scales.x,
               type: log ? 'logarithmic' : 'linear',
               min: log ? 0.5 : 0,
+              max: until,
               title: { display: true, text: 'h since the water' },
             },
             y: { ...base.scales.y, min: 0, title: { display: true, text: UNIT_OF[shown] } },

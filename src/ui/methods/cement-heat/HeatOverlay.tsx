@@ -44,6 +44,7 @@ export function HeatOverlay({ tests }: OverlayProps) {
   }));
   const [shown, setShown] = useState<Shown>('power');
   const [log, setLog] = useState(false);
+  const [whole, setWhole] = useState(false);
   const [turn, setTurn] = useState(false);
   const [all, setAll] = useState(tests.length === 1);
   // Of each test the first cell of its cement as it came stands for it, unless all are asked for.
@@ -81,6 +82,10 @@ export function HeatOverlay({ tests }: OverlayProps) {
           label="Hours by tens"
         />
         <FormControlLabel
+          control={<Switch size="small" checked={whole} onChange={(_, on) => setWhole(on)} />}
+          label="To its end"
+        />
+        <FormControlLabel
           control={<Switch size="small" checked={all} onChange={(_, on) => setAll(on)} />}
           label="Every cell"
         />
@@ -101,6 +106,7 @@ export function HeatOverlay({ tests }: OverlayProps) {
         chosen={undefined}
         shown={shown}
         log={log}
+        whole={whole}
         from={from}
         height={380}
       />

@@ -60,6 +60,7 @@ export function LiveCells({ run, data, readOnly }: InstrumentProps) {
           chosen={undefined}
           shown="power"
           log={false}
+          whole
           from={drawn.from}
           height={260}
         />

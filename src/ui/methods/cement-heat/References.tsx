@@ -1,5 +1,6 @@
 'use client';
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import type { CementHeatInput } from '@/core/methods/cement-heat/input';
 import { readHeatPicture } from '@/core/methods/cement-heat/read-picture';
 import type { InstrumentProps } from '../kit';
 import { DoseToWeigh } from './DoseToWeigh';
@@ -8,6 +9,12 @@ import { DoseToWeigh } from './DoseToWeigh';
 export function References({ run, readOnly }: InstrumentProps) {
   const { references } = readHeatPicture(run.live.outcome.picture);
   if (readOnly) return null;
+  // Only where a reference is made of sand and water is water beside sand of interest.
+  const mixed = (run.live.input as CementHeatInput).cells?.some(({ reference }) => reference === 'both');
+  const heads = [
+    ...['Cell', 'J/K', 'Water, g', 'or dry sand, g', 'as weighed, J/K'],
+    ...(mixed ? ['beside its sand, water g'] : []),
+  ];
   return (
     <Box sx={{ mb: 2 }}>
       {references.length === 0 ? (
@@ -19,14 +26,7 @@ export function References({ run, readOnly }: InstrumentProps) {
           <Table size="small" aria-label="Reference of each cell">
             <TableHead>
               <TableRow>
-                {[
-                  'Cell',
-                  'J/K',
-                  'Water, g',
-                  'or dry sand, g',
-                  'or beside its sand, water g',
-                  'as weighed, J/K',
-                ].map((word, place) => (
+                {heads.map((word, place) => (
                   <TableCell key={word} align={place === 0 ? 'left' : 'right'}>
                     {word}
                   </TableCell>
@@ -37,8 +37,8 @@ export function References({ run, readOnly }: InstrumentProps) {
               {references.map(([name, capacity, water, sand, beside, weighed]) => (
                 <TableRow key={name}>
                   <TableCell>{name}</TableCell>
-                  {[capacity, water, sand, beside, weighed].map((value, place) => (
-                    <TableCell key={['C', 'w', 's', 'b', 'r'][place]} align="right" className="mono">
+                  {[capacity, water, sand, weighed, ...(mixed ? [beside] : [])].map((value, place) => (
+                    <TableCell key={heads[place + 1]} align="right" className="mono">
                       {value?.toFixed(2) ?? ''}
                     </TableCell>
                   ))}
