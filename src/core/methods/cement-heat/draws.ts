@@ -36,6 +36,8 @@ export function drawsHeat(picture: Picture): readonly MethodDrawing[] {
   ];
 }
 
+const tenth = (value: number): number => Math.round(value * 10) / 10;
+
 function curves(cells: readonly DrawnCell[], from: number): Drawing {
   const seen = (cell: DrawnCell) => cell.points.filter(([at]) => at >= from && at <= SHOWN);
   const all = cells.flatMap(seen);
@@ -45,8 +47,9 @@ function curves(cells: readonly DrawnCell[], from: number): Drawing {
   ];
   const end = WIDE - RIGHT;
   const spot = (at: number, power: number): Spot => ({
-    x: LEFT + ((end - LEFT) * at) / long,
-    y: HIGH - FOOT - ((HIGH - FOOT - TOP) * Math.max(power, 0)) / high,
+    // Tenths of a point: a signed report keeps every one of them.
+    x: tenth(LEFT + ((end - LEFT) * at) / long),
+    y: tenth(HIGH - FOOT - ((HIGH - FOOT - TOP) * Math.max(power, 0)) / high),
   });
   const text = (at: Spot, words: string, ink: Ink, anchor?: 'end' | 'middle'): Shape => ({
     ...{ kind: 'text', at, text: words, size: 8, ink },
