@@ -94,6 +94,30 @@ const PLANTS = [
 
 type Row = Readonly<Record<string, string>>;
 
+/** What the plant's sheet says of the newest shipment. */
+const SHEET = [
+  ['strength-3d', '3640', 'psi'],
+  ['strength-7d', '4980', 'psi'],
+  ['surface', '356', 'm2/kg'],
+  ['initial', '131', 'min'],
+  ['final', '252', 'min'],
+  ['consistency', '25.8', 'percent'],
+  ['so3', '2.94', 'percent'],
+] as const;
+
+/** What was put aside of it, and taken out so far. */
+const PORTIONS = (first: string, second: string, third: string): Readings => ({
+  portions: [
+    { id: 'p1', name: 'A', use: 'tests', mass: '3390', place: 'Shelf 4' },
+    { id: 'p2', name: 'R', use: 'reserve', mass: '2210', place: 'Shelf 5, sealed' },
+  ],
+  taken: [
+    { id: 't1', name: 'A', mass: '1300', purpose: 'consistency, two pastes', at: first },
+    { id: 't2', name: 'A', mass: '650', purpose: 'setting', at: second },
+    { id: 't3', name: 'A', mass: '740', purpose: 'nine cubes', at: third },
+  ],
+});
+
 /** Falls of a needle on a paste that sets so, up to a minute; places as the ring proposes them. */
 function fallsOf(
   [initial, final]: readonly [number, number],
@@ -283,6 +307,25 @@ async function addShipment(db: Database, { act, read }: Hands, about: ShipmentAb
     await breakCubes(db, { act, read }, { sampleId, contact, days: Number(age), loads });
   if (shipment.daysAgo < 10)
     await addHeat({ act, read }, sampleId, on(0, 16), { sulfate: 3.1, fineness: shipment.surface });
+  if (shipment.daysAgo < 10) {
+    await made(
+      'cement-portions',
+      PORTIONS(iso(on(0, 10)), iso(on(0, 11)), iso(on(1, 9))),
+      on(1, 9, 30),
+      false,
+    );
+    await made(
+      'cement-mill-sheet',
+      {
+        ...{ sheet: shipment.sheet, basis: 'composite', period: 'Three days before it left' },
+        values: SHEET.map(([property, value, unit], place) => ({
+          ...{ id: `v${place}`, property, value, unit, school: 'astm' },
+        })),
+      },
+      on(8, 9),
+      false,
+    );
+  }
   if (plant.code === 'PM-C2') await addHeatNow({ act, read }, sampleId, today);
   // The newest shipment has a second ring under the needle now: the next fall is due in a few minutes.
   if (shipment.daysAgo < 10) {

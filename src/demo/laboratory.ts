@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
 import type { Batch } from '@/core/interchange';
-import { positionName } from '@/core/storage';
+import { positionName, type StorageKind } from '@/core/storage';
 import { addCard } from '@/server/actions/cards';
 import { addStorage, recordDuty } from '@/server/actions/storage';
 import type { Actor, UseCase } from '@/server/use-case';
@@ -31,8 +31,8 @@ export async function addCards(act: Act, actors: Record<PersonKey, Actor>, now: 
 }
 
 /** Tank and room with their duties, and the places each has to give. */
-export async function addStorages(act: Act, now: Date): Promise<Record<'tank' | 'room', Rack>> {
-  const racks = { tank: new Rack('', 0, 0), room: new Rack('', 0, 0) };
+export async function addStorages(act: Act, now: Date): Promise<Record<StorageKind, Rack>> {
+  const racks = { tank: new Rack('', 0, 0), room: new Rack('', 0, 0), cabinet: new Rack('', 0, 0) };
   for (const { duties, ...storage } of STORAGES) {
     const { storageId } = await act('laboratory', addStorage, storage, now);
     for (const [duty, days] of Object.entries(duties)) {

@@ -595,4 +595,11 @@ export const STORAGES = [
     columns: 20,
     duties: { 'recorder-reviewed': 2, 'recorder-checked': 95 },
   },
+  {
+    name: 'Cement cabinet',
+    kind: 'cabinet',
+    rows: 2,
+    columns: 6,
+    duties: { 'recorder-reviewed': 1, 'recorder-checked': 60 },
+  },
 ] as const;

@@ -247,11 +247,12 @@ async function ofTestsBefore(
   return said.length > 0 ? said : undefined;
 }
 
-/** What the newest valid tests of the other specimens of a sample say, in the order of their labels. */
+/** What the newest valid tests of the specimens of a sample say, in the order of their labels; of one of them, of its others. */
 async function ofCompanions(
   db: Queryable,
   source: FactSource,
-  specimen: typeof specimens.$inferSelect,
+  sampleId: string,
+  specimen: typeof specimens.$inferSelect | null,
   system: System,
 ): Promise<string[] | undefined> {
   const rows = await db
@@ -263,9 +264,10 @@ async function ofCompanions(
     .innerJoin(specimens, eq(specimens.id, runs.specimenId))
     .where(
       and(
-        eq(specimens.sampleId, specimen.sampleId),
-        ne(specimens.id, specimen.id),
-        source.alike && specimen.ageHours ? eq(specimens.ageHours, specimen.ageHours) : undefined,
+        eq(specimens.sampleId, sampleId),
+        specimen ? ne(specimens.id, specimen.id) : undefined,
+        source.alike && specimen?.ageHours ? eq(specimens.ageHours, specimen.ageHours) : undefined,
+        source.aged === undefined ? undefined : eq(specimens.ageHours, source.aged),
         source.role ? eq(specimens.role, source.role) : undefined,
         isNull(specimens.discardedAt),
         inArray(runs.method, [...(source.by ?? [])]),
@@ -412,10 +414,8 @@ export async function gatherFacts(
       case 'batch':
         return specimen ? toldByBatch(db, source, specimen, job.system) : undefined;
       case 'companions':
-        if (!specimen) return undefined;
-        return source.by
-          ? ofCompanions(db, source, specimen, job.system)
-          : companionLabels(db, source, specimen);
+        if (source.by) return sample ? ofCompanions(db, source, sample.id, specimen, job.system) : undefined;
+        return specimen ? companionLabels(db, source, specimen) : undefined;
       case 'parent':
         return specimen?.parentId ? ofTests(db, source, specimen.parentId, job.system) : undefined;
       case 'specimen':
@@ -507,7 +507,10 @@ export async function runsRestingOn(
           .where(eq(batchMembers.batchId, run.batchId)),
       )
     : specimen
-      ? inArray(runs.specimenId, of.where(eq(specimens.sampleId, specimen.sampleId)))
+      ? or(
+          inArray(runs.specimenId, of.where(eq(specimens.sampleId, specimen.sampleId))),
+          eq(runs.sampleId, specimen.sampleId),
+        )
       : sample && run.sampleId
         ? eq(runs.sampleId, sample.id)
         : undefined;

@@ -56,6 +56,29 @@ describe('tanks and rooms', () => {
       message,
     );
   });
+  it('a cabinet has its log, held to what a cabinet is held to', async () => {
+    const own = { name: 'Cabinet', kind: 'cabinet', rows: 1, columns: 2 };
+    const { storageId } = await perform(site.db, site.actors.laboratory, addStorage, own, later(0));
+    const reviewed = (day: number, lowest: string, highest: string) =>
+      perform(
+        site.db,
+        site.actors.laboratory,
+        recordDuty,
+        { storageId, duty: 'recorder-reviewed', at: later(day).toISOString(), lowest, highest },
+        later(day),
+      );
+    await reviewed(1, '72.0 °F', '74.5 °F');
+    await reviewed(2, '66.0 °F', '74.0 °F');
+    const [found] = (await storageList(site.db, site.actors.laboratory, later(3))).filter(
+      ({ id }) => id === storageId,
+    );
+    expect(found?.duties.map(({ duty }) => duty)).toEqual(['recorder-reviewed', 'recorder-checked']);
+    expect(found?.reviews.map(({ outside }) => outside)).toEqual(['69.8 to 77 °F', null]);
+    const stirred = { storageId, duty: 'tank-stirred', at: later(2).toISOString() };
+    expect(
+      await errorsOf(perform(site.db, site.actors.laboratory, recordDuty, stirred, later(2))),
+    ).toHaveProperty('duty');
+  });
   it('are the laboratory’s: field and clients enter none, clients see none', async () => {
     const data = { name: 'Tank C', kind: 'tank', rows: 2, columns: 2 };
     expect(await errorsOf(perform(site.db, site.actors.field, addStorage, data))).toHaveProperty('');

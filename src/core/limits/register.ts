@@ -18,6 +18,7 @@ import { LIMITS as CARBIDE } from '../methods/carbide/limits';
 import { LIMITS as CEMENT_FINE } from '../methods/cement/fine-limits';
 import { LIMITS as CEMENT } from '../methods/cement/limits';
 import { LIMITS as CEMENT_HEAT } from '../methods/cement-heat/limits';
+import { LIMITS as CEMENT_MILL_SHEET } from '../methods/cement-mill-sheet/limits';
 import { LIMITS as CEMENT_MORTAR } from '../methods/cement-mortar/limits';
 import { LIMITS as CEMENT_PRISMS } from '../methods/cement-prisms/limits';
 import { LIMITS as CEMENT_SAMPLE } from '../methods/cement-sample/limits';
@@ -115,6 +116,7 @@ export const REGISTER = {
   ...CEMENT,
   ...CEMENT_SAMPLE,
   ...CEMENT_HEAT,
+  ...CEMENT_MILL_SHEET,
   ...CEMENT_MORTAR,
   ...CEMENT_FINE,
   ...CEMENT_PRISMS,

@@ -50,6 +50,8 @@ export interface FactSource {
   readonly take: string;
   /** Of companions: only those that are to be of the same age, and only those of a role. Without `by`, their labels. */
   readonly alike?: true;
+  /** Of companions: only those that are tested at this age, h. A test of a sample is told of all its specimens. */
+  readonly aged?: number;
   readonly role?: string;
   /** Of a batch's members: the readings that are told of each, whatever test of theirs they were read in. */
   readonly reads?: readonly string[];

@@ -23,8 +23,10 @@ import { cementDensity } from './cement-density';
 import { cementGillmore } from './cement-gillmore';
 import { cementHeat } from './cement-heat';
 import { cementLoss } from './cement-loss';
+import { cementMillSheet } from './cement-mill-sheet';
 import { cementMortar } from './cement-mortar';
 import { cementNeedles } from './cement-needles';
+import { cementPortions } from './cement-portions';
 import { cementPrisms } from './cement-prisms';
 import { cementSample } from './cement-sample';
 import { cementSetting } from './cement-setting';
@@ -189,6 +191,8 @@ const REGISTRY = {
   'cement-autoclave': cementAutoclave,
   'cement-needles': cementNeedles,
   'cement-heat': cementHeat,
+  'cement-mill-sheet': cementMillSheet,
+  'cement-portions': cementPortions,
   'cement-loss': cementLoss,
   'cement-stiffening': cementStiffening,
   'cement-gillmore': cementGillmore,

@@ -54,6 +54,8 @@ export interface ReportTest {
   readonly by: string;
   readonly readings: readonly { readonly label: string; readonly text: string }[];
   readonly results: readonly Result[];
+  /** Quantities of it that say nothing without their name. */
+  readonly named?: readonly string[];
   /** What its result is of, where that is something else than what its group is made of. */
   readonly apart?: string;
   readonly lines: readonly WorkingLine[];

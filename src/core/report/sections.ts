@@ -92,9 +92,18 @@ export function resultText({
   results,
   valid,
   apart,
-}: Pick<ReportTest, 'results' | 'valid' | 'apart'>): string {
+  named = [],
+}: Pick<ReportTest, 'results' | 'valid' | 'apart' | 'named'>): string {
   if (!valid) return 'no valid result';
   const [result] = results;
+  const several = results.filter(({ quantity }) => named.includes(quantity));
+  if (several.length > 1)
+    return several
+      .map(
+        ({ text, unit, quantity, provisional }) =>
+          `${withUnit(text, unit)} ${quantity}${provisional ? ' (provisional)' : ''}`,
+      )
+      .join('; ');
   return result
     ? `${withUnit(result.text, result.unit)}${result.provisional ? ' (provisional)' : ''}${apart ? `, ${apart}` : ''}`
     : 'done';

@@ -3,7 +3,7 @@ import type { Limit, LimitId, Limits } from '../limits';
 import type { System } from '../quantity';
 import type { Wait } from '../waits/wait';
 
-export const STORAGE_KINDS = ['tank', 'room'] as const;
+export const STORAGE_KINDS = ['tank', 'room', 'cabinet'] as const;
 export type StorageKind = (typeof STORAGE_KINDS)[number];
 
 export const DUTIES = ['recorder-reviewed', 'recorder-checked', 'tank-stirred', 'tank-cleaned'] as const;
@@ -23,13 +23,13 @@ export const DUTY_FACTS: Readonly<Record<Duty, DutyFacts>> = {
   'recorder-reviewed': {
     title: 'Review the temperature record',
     limit: 'curing.recorder-reviewed',
-    kinds: ['tank', 'room'],
+    kinds: ['tank', 'room', 'cabinet'],
     how: 'Read the lowest and the highest since the last review; look for gaps and for a line that does not move.',
   },
   'recorder-checked': {
     title: 'Check the recorder',
     limit: 'curing.recorder-checked',
-    kinds: ['tank', 'room'],
+    kinds: ['tank', 'room', 'cabinet'],
     how: 'Hold it against a reference thermometer at the working temperature.',
   },
   'tank-stirred': {

@@ -1,3 +1,4 @@
 export * from './duties';
+export * from './extremes';
 export * from './lime';
 export * from './positions';

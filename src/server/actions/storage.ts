@@ -17,7 +17,7 @@ export class AddStorageInput {
   @IsString()
   @MaxLength(40, { message: 'Name: at most 40 characters.' })
   name: string;
-  @IsIn(STORAGE_KINDS, { message: 'Kind: tank or room.' }) kind: StorageKind;
+  @IsIn(STORAGE_KINDS, { message: 'Kind: tank or room, or a moist cabinet.' }) kind: StorageKind;
   @IsInt({ message: 'Rows: a whole number.' })
   @Min(1, { message: 'At least 1.' })
   @Max(26, { message: 'At most 26: they are named A to Z.' })

@@ -1,10 +1,17 @@
-import { asc, desc, eq } from 'drizzle-orm';
+import { asc, desc, eq, isNotNull, lte, sql } from 'drizzle-orm';
 import { groupBy } from '@/core/group-by';
 import type { Limits } from '@/core/limits';
 import { measureWords } from '@/core/material/measure-words';
 import { setupMeasure } from '@/core/methods';
 import { exact, plainOf } from '@/core/quantity';
-import { type DutyReading, dutiesOf, limeFor, readDuty } from '@/core/storage';
+import {
+  type DutyReading,
+  dutiesOf,
+  extremesHeld,
+  limeFor,
+  readDuty,
+  type StorageKind,
+} from '@/core/storage';
 import type { Queryable } from '@/db/client';
 import { people, storageDuties, storages } from '@/db/schema';
 import { limitsNow } from '../run-setup';
@@ -15,7 +22,7 @@ import type { Actor } from '../use-case';
 export interface StorageView {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'tank' | 'room';
+  readonly kind: StorageKind;
   readonly rows: number;
   readonly columns: number;
   readonly volume: string | null;
@@ -24,6 +31,14 @@ export interface StorageView {
   /** Lime that saturates its water, in words. */
   readonly lime: string | null;
   readonly duties: readonly (DutyReading & { readonly byName: string | null; readonly note: string })[];
+  /** The last reviews of its record, the newest first. */
+  readonly reviews: readonly {
+    readonly at: Date;
+    readonly extremes: string;
+    /** What it is held to, where it was outside. */
+    readonly outside: string | null;
+    readonly byName: string | null;
+  }[];
   readonly specimens: readonly {
     readonly id: string;
     readonly label: string;
@@ -60,6 +75,47 @@ async function dutiesBy(db: Queryable, limits: Limits, now: Date) {
     });
 }
 
+/** Reviews of a record that are shown of each place. */
+const REVIEWS = 12;
+
+/** The last reviews of each place's record of temperatures, held to what the place is held to. */
+async function reviewsBy(db: Queryable, limits: Limits) {
+  const ranked = db
+    .select({
+      storageId: storageDuties.storageId,
+      at: storageDuties.at,
+      lowest: storageDuties.lowest,
+      highest: storageDuties.highest,
+      byName: people.name,
+      place:
+        sql<number>`row_number() OVER (PARTITION BY ${storageDuties.storageId} ORDER BY ${storageDuties.at} DESC)`.as(
+          'place',
+        ),
+    })
+    .from(storageDuties)
+    .leftJoin(people, eq(people.id, storageDuties.by))
+    .where(isNotNull(storageDuties.lowest))
+    .as('ranked');
+  const rows = groupBy(
+    await db.select().from(ranked).where(lte(ranked.place, REVIEWS)).orderBy(desc(ranked.at)),
+    ({ storageId }) => storageId,
+  );
+  return ({ id, kind }: Pick<typeof storages.$inferSelect, 'id' | 'kind'>): StorageView['reviews'] =>
+    (rows.get(id) ?? []).flatMap(({ at, byName, ...read }) => {
+      const [lowest, highest] = [read.lowest, read.highest].map((text) =>
+        setupMeasure(text ?? undefined, 'temperature', 'degF'),
+      );
+      if (!lowest || !highest) return [];
+      const { limit, outside } = extremesHeld(kind, lowest, highest, limits);
+      return [
+        {
+          ...{ at, byName, outside: outside ? limit.text : null },
+          extremes: `${measureWords(read.lowest ?? '')} to ${measureWords(read.highest ?? '')}`,
+        },
+      ];
+    });
+}
+
 /** Specimens without a place of their own that are listed of one tank or room. */
 const UNPLACED = 40;
 
@@ -69,6 +125,7 @@ export async function storageList(db: Queryable, actor: Actor, now: Date): Promi
   const limits = await limitsNow(db);
   const all = await db.select().from(storages).orderBy(asc(storages.name));
   const duties = await dutiesBy(db, limits, now);
+  const reviews = await reviewsBy(db, limits);
   const here = groupBy(await standingIn(db, UNPLACED), ({ storageId }) => storageId);
   return all.map((storage) => {
     const water = setupMeasure(storage.volume ?? undefined, 'volume', 'gal');
@@ -79,6 +136,7 @@ export async function storageList(db: Queryable, actor: Actor, now: Date): Promi
       count: own[0]?.count ?? 0,
       lime: lime ? plainOf(lime.mass.toDecimalPlaces(0), lime.unit) : null,
       duties: duties(storage),
+      reviews: reviews(storage),
       specimens: own.map(({ specimenId, label, position, since }) => ({
         id: specimenId,
         label,

@@ -397,6 +397,10 @@ function reportTest(run: RunView, zone: string, kept?: RunCurve, system?: System
         text: readingText(field, input[field.name], zone, String(input.system)),
       })),
     results: outcome?.results ?? [],
+    ...nonEmpty(
+      'named',
+      (method?.yields ?? []).flatMap(({ named, quantity }) => (named ? [quantity] : [])),
+    ),
     ...(run.apart && run.main ? { apart: run.main.quantity } : {}),
     lines: outcome?.lines ?? [],
     remarks: [

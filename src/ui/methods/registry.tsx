@@ -99,6 +99,8 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'cement-autoclave': dynamic(() => import('./cement-autoclave').then((all) => all.InCementAutoclave)),
   'cement-needles': dynamic(() => import('./cement-needles').then((all) => all.InCementNeedles)),
   'cement-heat': dynamic(() => import('./cement-heat').then((all) => all.InCementHeat)),
+  'cement-mill-sheet': dynamic(() => import('./cement-mill-sheet').then((all) => all.InCementMillSheet)),
+  'cement-portions': dynamic(() => import('./cement-portions').then((all) => all.InCementPortions)),
   'cement-loss': dynamic(() => import('./cement-loss').then((all) => all.InCementLoss)),
   'cement-stiffening': dynamic(() => import('./cement-stiffening').then((all) => all.InCementStiffening)),
   'cement-gillmore': dynamic(() => import('./cement-gillmore').then((all) => all.InCementGillmore)),

@@ -17,6 +17,7 @@ export function AddStorage() {
           options: [
             { value: 'tank', label: 'Water tank with lime' },
             { value: 'room', label: 'Moist room' },
+            { value: 'cabinet', label: 'Moist cabinet' },
           ],
         },
         { name: 'rows', label: 'Rows', type: 'number', help: 'Named A, B, C …' },

@@ -1,6 +1,13 @@
 'use client';
 import { Box, Button, Typography } from '@mui/material';
-import { DUTY_FACTS, type Duty, type DutyState, positionName } from '@/core/storage';
+import {
+  DUTY_FACTS,
+  type Duty,
+  type DutyState,
+  positionName,
+  STORAGE_WORDS,
+  type StorageKind,
+} from '@/core/storage';
 import { FormDialog } from '../form/FormDialog';
 import { Card } from '../parts/Card';
 import { TextLink } from '../parts/LinkButton';
@@ -9,7 +16,7 @@ import { fullDay } from '../time';
 interface Storage {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'tank' | 'room';
+  readonly kind: StorageKind;
   readonly rows: number;
   readonly columns: number;
   readonly count: number;
@@ -23,6 +30,12 @@ interface Storage {
     readonly most: string;
     readonly byName: string | null;
     readonly note: string;
+  }[];
+  readonly reviews: readonly {
+    readonly at: number;
+    readonly extremes: string;
+    readonly outside: string | null;
+    readonly byName: string | null;
   }[];
   readonly specimens: readonly {
     readonly id: string;
@@ -66,7 +79,7 @@ export function StorageCard({
       }
     >
       <Typography color="text.secondary" sx={{ mb: 1 }}>
-        {`${storage.kind === 'tank' ? 'Tank' : 'Moist room'}, ${storage.count} specimens, ${storage.rows * storage.columns} places${storage.lime ? `; ${storage.lime} of lime saturate its water` : ''}.`}
+        {`${STORAGE_WORDS[storage.kind]}, ${storage.count} specimens, ${storage.rows * storage.columns} places${storage.lime ? `; ${storage.lime} of lime saturate its water` : ''}.`}
       </Typography>
       <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, mb: 2 }}>
         {storage.duties.map((each) => {
@@ -100,6 +113,18 @@ export function StorageCard({
           );
         })}
       </Box>
+      {storage.reviews.length > 0 ? (
+        <Box component="details" sx={{ mb: 2 }}>
+          <Typography component="summary" sx={{ cursor: 'pointer' }}>
+            {`Log of its temperatures, the last ${storage.reviews.length}`}
+          </Typography>
+          {storage.reviews.map(({ at, extremes, outside, byName }) => (
+            <Typography key={at} variant="body2" color={outside ? 'error' : 'text.secondary'}>
+              {`${fullDay(new Date(at), zone)}: ${extremes}${outside ? ` ✕ outside ${outside}` : ''}${byName ? `, ${byName}` : ''}`}
+            </Typography>
+          ))}
+        </Box>
+      ) : null}
       <PlaceMap storage={storage} />
       {lost.length > 0 ? (
         <Typography variant="body2" sx={{ mt: 1 }}>

@@ -27,15 +27,15 @@ const TESTS = {
       'cement-density',
     ],
     ...['cement-air', 'cement-autoclave', 'cement-loss', 'cement-stiffening', 'cement-gillmore'],
-    'cement-heat',
+    ...['cement-heat', 'cement-mill-sheet', 'cement-portions'],
   ],
   en: [
     ...['cement-consistency', 'cement-setting', 'cement-prisms', 'cement-needles', 'cement-surface'],
-    ...['cement-density', 'cement-loss', 'cement-heat'],
+    ...['cement-density', 'cement-loss', 'cement-heat', 'cement-mill-sheet', 'cement-portions'],
   ],
   is: [
     ...['cement-consistency', 'cement-setting', 'cement-needles', 'cement-autoclave', 'cement-surface'],
-    ...['cement-density', 'cement-loss', 'cement-heat'],
+    ...['cement-density', 'cement-loss', 'cement-heat', 'cement-mill-sheet', 'cement-portions'],
   ],
 } as const;
 

@@ -42,6 +42,7 @@ export default async function StoragePage() {
             key={storage.id}
             storage={{
               ...storage,
+              reviews: storage.reviews.map((each) => ({ ...each, at: each.at.getTime() })),
               duties: storage.duties.map(({ duty, state, doneAt, dueAt, limit, byName, note }) => ({
                 duty,
                 state,

@@ -1,0 +1,2 @@
+export * from './beside';
+export * from './compounds';
