@@ -15,6 +15,8 @@ const BALANCES = { 'BL-02': 'lb', 'BL-03': 'g' };
 const LOGGERS = { 'TL-01': 'wires', 'TL-02': 'digital' };
 /** Calorimeters of eight cells. */
 const CALORIMETERS = ['HC-01'];
+/** Needles over a ring of paste: minutes before the start that its water met its cement, and when it sets. */
+const NEEDLES = { 'VN-01': '118/124/241' };
 /** Presses that are smaller than the others, with where their load ends, kN. */
 const SMALL = { 'PR-04': 290 };
 const STAND_INS = [
@@ -29,6 +31,7 @@ const STAND_INS = [
   ...Object.keys(BALANCES),
   ...Object.keys(LOGGERS),
   ...CALORIMETERS,
+  ...Object.keys(NEEDLES),
 ];
 const FIRST_PORT = 4710;
 
@@ -64,6 +67,7 @@ export function startPresses(env) {
         BRICOLE_BALANCES: named(BALANCES),
         BRICOLE_LOGGERS: named(LOGGERS),
         BRICOLE_CALORIMETERS: CALORIMETERS.join(),
+        BRICOLE_NEEDLES: named(NEEDLES),
         BRICOLE_SMALL: named(SMALL),
       }),
     );

@@ -1,23 +1,28 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { computeRecord, resultsCsv, sourceCsv } from '@/core/interchange';
 import { cement } from '@/core/materials/cement';
 import { sectionsOf } from '@/core/report';
 import { waits } from '@/db/schema';
+import { PressServer } from '@/devices/press/press-server';
+import { needleStandIn } from '@/devices/press/stand-in';
 import { freshDatabase } from '@/testing/database';
 import { makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
 import { createLot, createSpecification } from './actions/jobs';
+import { workNeedle } from './actions/press';
 import { registerSpecimens } from './actions/register';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { Invalid } from './errors';
 import { perform } from './perform';
+import { pressFeed } from './press/feed';
 import { specimenViews } from './queries/dossier';
 import { exportRecords } from './queries/export';
 import { reportDetail } from './queries/reports';
+import { runSheet } from './queries/run';
 import { sampleDossier } from './queries/sample';
 import { sourcesOf } from './queries/sources';
 import { standingsOf } from './queries/specification';
@@ -202,6 +207,72 @@ describe('its cubes', () => {
     await act(registerSpecimens, { sampleId, how: 'cement-cubes', form: 'mortar-2', count: 1, told }, 60);
     const { sets } = await dossier();
     expect(sets.find(({ ageHours }) => ageHours === 672)?.verdicts).toEqual([]);
+  });
+});
+
+describe('a needle with a line', () => {
+  it('falls when it is told to, and only where the run names a stand-in', async () => {
+    const needle = new PressServer({ number: 'CEM-VN', port: 0, device: needleStandIn(5, [100, 120, 230]) });
+    process.env.BRICOLE_FEEDS = `CEM-VN=127.0.0.1:${await needle.start()}`;
+    const { runId } = await act(startRun, { method: 'cement-setting', sampleId }, 700);
+    const work = (data: object) => act(workNeedle, { runId, ...data }, 700);
+    await expect(work({ what: 'drop' })).rejects.toThrow(
+      'Choose the needle apparatus on the run sheet first.',
+    );
+    const other = await act(startRun, { method: 'cement-setting', sampleId }, 700);
+    await act(saveReadings, { ...other, readings: readingsOf({ vicat: 'ELSEWHERE' }) }, 700);
+    await expect(work({ ...other, what: 'drop' })).rejects.toThrow(/no stand-in needle/u);
+    await act(saveReadings, { runId, readings: readingsOf({ vicat: 'CEM-VN' }) }, 701);
+    const seen: number[] = [];
+    const leave = pressFeed('CEM-VN')?.subscribe({
+      readings: (lines) => seen.push(...lines.flatMap((line) => ('depth' in line ? [line.fall] : []))),
+    });
+    await work({ what: 'drop' });
+    await vi.waitFor(() => expect(seen).toContain(1), { timeout: 8000 });
+    await work({ what: 'ring', minutes: 30 });
+    await work({ what: 'drop' });
+    await expect(work({ what: 'ring', minutes: -3 })).rejects.toThrow();
+    leave?.();
+    await needle.stop();
+  });
+});
+
+describe('its mill sheet', () => {
+  it('stands beside what its cubes say, and is worked out anew when another is broken', async () => {
+    const { runId } = await act(startRun, { method: 'cement-mill-sheet', sampleId }, 5000);
+    await act(
+      saveReadings,
+      {
+        runId,
+        readings: readingsOf({
+          ...{ sheet: 'MS-9', basis: 'grab', readAt: iso(5000) },
+          values: [
+            { id: 'v1', property: 'strength-3d', value: '1500', unit: 'psi' },
+            { id: 'v2', property: 'strength-28d', value: '4600', unit: 'psi' },
+          ],
+        }),
+      },
+      5000,
+    );
+    await act(completeRun, { runId, reasons: [] }, 5000);
+    const rows = async () => {
+      const sheet = await runSheet(site.db, site.actors.laboratory, runId, now(6000));
+      return String(sheet.view?.outcome?.picture.values.rows).split('|');
+    };
+    // 1,440 psi are 9.9 MPa.
+    expect((await rows())[0]).toContain('strength-3d/10.3/9.9');
+    expect((await rows())[1]).toContain('no own test yet');
+    const cube = (await specimenViews(site.db, [sampleId])).find(({ ageHours }) => ageHours === 672);
+    const at = 28 * 1440;
+    const { runId: broken } = await act(startRun, { method: 'mortar-cube', specimenId: cube?.id }, at);
+    const readings = { found: 'sound', faces: 'cast', surface: 'moist', machine: 'CEM-P' };
+    await act(
+      saveReadings,
+      { runId: broken, readings: readingsOf({ ...readings, maximumLoad: '18400', testedAt: iso(at) }) },
+      at,
+    );
+    await act(completeRun, { runId: broken, reasons: [] }, at);
+    expect((await rows())[1]).toContain('31.7/31.7');
   });
 });
 

@@ -26,7 +26,14 @@ import { makeBatch } from './actions/make-batch';
 import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
 import { drawPlan, keepPicture, placePoints } from './actions/plan';
 import { recordExercise, recordPractice } from './actions/practice';
-import { closePressFeed, drivePress, loadBalance, openPressFeed, pumpFrame } from './actions/press';
+import {
+  closePressFeed,
+  drivePress,
+  loadBalance,
+  openPressFeed,
+  pumpFrame,
+  workNeedle,
+} from './actions/press';
 import { keepRecord, readOutLogger } from './actions/records';
 import { registerSpecimens } from './actions/register';
 import { prepareReport, recordFollowUp, signReport } from './actions/reports';
@@ -82,6 +89,7 @@ export const USE_CASES = {
   'drive-press': drivePress,
   'pump-frame': pumpFrame,
   'load-balance': loadBalance,
+  'work-needle': workNeedle,
   'add-equipment': addEquipment,
   'import-equipment': importEquipment,
   'record-verification': recordVerification,

@@ -1,4 +1,5 @@
 import { BALANCE_UNITS, type BalanceUnit, type MassLine } from '../balance';
+import { isNeedleLine, type NeedleLine } from '../cement/simulated-needle';
 import { isLoggedLine, type LoggedLine } from '../logger';
 import type { Drive, PlacedBeam } from './driven-frame';
 import type { PlacedPiece } from './hand-pumped';
@@ -13,7 +14,7 @@ export interface HelloLine {
   /** The oldest reading that can still be asked for, and the newest. */
   readonly oldest: number;
   readonly newest: number;
-  readonly unit: 'kN' | 'lbf' | 'degC' | 'mW' | BalanceUnit;
+  readonly unit: 'kN' | 'lbf' | 'degC' | 'mW' | 'mm' | BalanceUnit;
   /** Readings a second. */
   readonly rate: number;
   /** True for a stand-in: it takes levers and specimens by line. */
@@ -34,8 +35,8 @@ export interface ReplayLine {
   readonly oldest: number;
 }
 
-/** What a device reads: a press its load, a balance its mass, a recorder its temperatures or its power. */
-export type DeviceReading = ReadingLine | MassLine | LoggedLine;
+/** What a device reads: a press its load, a balance its mass, a recorder its temperatures or its power, a needle its depth. */
+export type DeviceReading = ReadingLine | MassLine | LoggedLine | NeedleLine;
 
 export type PressLine = DeviceReading | HelloLine | BeatLine | ReplayLine;
 
@@ -52,6 +53,8 @@ export type PressCommand =
   | { readonly flow: number }
   | { readonly put: number }
   | { readonly tare: true }
+  | { readonly drop: true }
+  | { readonly ring: { readonly minutes: number } }
   | { readonly resetPeak: true }
   | { readonly times: 1 | 10 | 60 };
 
@@ -82,6 +85,7 @@ export function parsePressLine(text: string): PressLine | null {
     BALANCE_UNITS.some((unit) => unit === value.unit)
   )
     return value as unknown as MassLine;
+  if (isNeedleLine(value)) return value as unknown as NeedleLine;
   if (numbers('seq', 't', 'at') && isLoggedLine(value)) return value as unknown as LoggedLine;
   return null;
 }

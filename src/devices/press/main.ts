@@ -8,6 +8,7 @@ import {
   drivenStandIn,
   frameStandIn,
   loggerStandIn,
+  needleStandIn,
   pipeStandIn,
   pressStandIn,
   type StandIn,
@@ -31,6 +32,7 @@ const testers = listed('BRICOLE_TESTERS');
 const balances = listed('BRICOLE_BALANCES');
 const loggers = listed('BRICOLE_LOGGERS');
 const calorimeters = listed('BRICOLE_CALORIMETERS');
+const needles = listed('BRICOLE_NEEDLES');
 const driven = listed('BRICOLE_DRIVEN');
 const pipes = listed('BRICOLE_PIPE_PRESSES');
 const small = listed('BRICOLE_SMALL');
@@ -42,6 +44,8 @@ function deviceOf(number: string, seed: number): StandIn {
   const kind = LOGGER_KINDS.find((each) => each === loggers.get(number));
   if (kind) return loggerStandIn(seed, kind, Date.now());
   if (calorimeters.has(number)) return calorimeterStandIn(seed, Date.now());
+  if (needles.has(number))
+    return needleStandIn(seed, (needles.get(number) ?? '').split('/').map(Number) as [number]);
   if (handPumped.has(number)) return frameStandIn(seed);
   if (testers.has(number)) return testerStandIn(seed);
   if (driven.has(number)) return drivenStandIn(seed);

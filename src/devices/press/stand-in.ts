@@ -1,5 +1,6 @@
 import { BALANCES, type BalanceUnit, SimulatedBalance } from '@/core/balance';
 import { SimulatedCalorimeter, STAND_IN_CELLS, STARTED_BEFORE } from '@/core/calorimetry';
+import { SimulatedNeedle } from '@/core/cement/simulated-needle';
 import { LOGGERS, SimulatedLogger } from '@/core/logger';
 import {
   DrivenFrame,
@@ -139,5 +140,27 @@ export function calorimeterStandIn(seed: number, now: number): StandIn {
     loaded: true,
     run: (seconds) => calorimeter.run(seconds),
     obey: () => undefined,
+  };
+}
+
+/** A needle over a ring whose set nobody is told. @param ring minutes before now that its water met its cement, and when it sets */
+export function needleStandIn(
+  seed: number,
+  [begun, initial, final]: readonly [number, number?, number?],
+): StandIn {
+  const needle = new SimulatedNeedle(
+    seed,
+    begun,
+    initial === undefined || final === undefined ? undefined : [initial, final],
+  );
+  return {
+    unit: 'mm',
+    rate: 2,
+    loaded: false,
+    run: (seconds) => needle.run(seconds),
+    obey(command) {
+      if ('drop' in command) needle.drop();
+      else if ('ring' in command) needle.ring(command.ring.minutes);
+    },
   };
 }

@@ -34,7 +34,16 @@ import { Conflict, NotFound } from '../errors';
 import { pack } from '../packed';
 import { pressFeed } from '../press/feed';
 import { lastRecorded, recordedLines } from '../press/recorder';
-import { beamFor, pieceFor, placedFor, pressRun, runBalance, runFrame, runMachine } from '../press/run';
+import {
+  beamFor,
+  pieceFor,
+  placedFor,
+  pressRun,
+  runBalance,
+  runFrame,
+  runMachine,
+  runNeedle,
+} from '../press/run';
 import { BENCH, defineUseCase, refuseFields } from '../use-case';
 import { keptCurve } from './load-logs';
 import { recomputeRun } from './runs';
@@ -312,6 +321,31 @@ export const loadBalance = defineUseCase({
     if (load < 0) refuseFields({ mass: 'Nothing weighs less than nothing.' });
     if (!feed.send(what === 'tare' ? { tare: true } : { put: load }))
       throw new Conflict('The line to the balance is down: it is being made again.');
+    return {};
+  },
+});
+
+export class WorkNeedleInput {
+  @IsUUID() runId: string;
+  @IsIn(['drop', 'ring'], { message: 'Choose what is done.' }) what: 'drop' | 'ring';
+  /** Of a ring that is put under it: minutes since its water met its cement. */
+  @IsOptional() @IsNumber() @Min(0) @Max(2880) minutes?: number;
+}
+
+/** Lets a stand-in needle fall, or puts another ring under it, whose set nobody is told. A real one is released by hand. */
+export const workNeedle = defineUseCase({
+  name: 'work needle',
+  roles: BENCH,
+  Input: WorkNeedleInput,
+  async ready({ db }, input) {
+    await pressFeed(await runNeedle(db, input.runId))?.ready();
+  },
+  async act({ tx }, { runId, what, minutes = 0 }) {
+    const feed = pressFeed(await runNeedle(tx, runId));
+    if (!feed?.about?.simulated || feed.about.unit !== 'mm')
+      throw new Conflict('There is no stand-in needle at the other end of the line.');
+    if (!feed.send(what === 'drop' ? { drop: true } : { ring: { minutes } }))
+      throw new Conflict('The line to the needle is down: it is being made again.');
     return {};
   },
 });

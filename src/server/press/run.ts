@@ -102,6 +102,12 @@ export async function runBalance(db: Queryable, runId: string): Promise<string> 
   return (await chosenOn(db, runId, fieldOf, 'balance')).chosen;
 }
 
+/** The needle apparatus that a run names. @throws Conflict where it names none */
+export async function runNeedle(db: Queryable, runId: string): Promise<string> {
+  const fieldOf = ({ Input }: Method) => equipmentField(fieldsOf(Input), 'vicat apparatus');
+  return (await chosenOn(db, runId, fieldOf, 'needle apparatus')).chosen;
+}
+
 /** A run in a press, with all that its test is computed with. */
 export async function pressRun(context: Context, runId: string): Promise<PressRun & { machine: string }> {
   const { tx, actor, now } = context;

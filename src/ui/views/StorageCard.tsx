@@ -116,7 +116,7 @@ export function StorageCard({
       {storage.reviews.length > 0 ? (
         <Box component="details" sx={{ mb: 2 }}>
           <Typography component="summary" sx={{ cursor: 'pointer' }}>
-            {`Log of its temperatures, the last ${storage.reviews.length}`}
+            {`Log of its temperatures (${storage.reviews.length})`}
           </Typography>
           {storage.reviews.map(({ at, extremes, outside, byName }) => (
             <Typography key={at} variant="body2" color={outside ? 'error' : 'text.secondary'}>

@@ -21,7 +21,7 @@ function read(values: readonly Value[], facts: object = FACTS, over: object = {}
   const done = method.compute(input, { facts } as never);
   return {
     done,
-    rows: readRows(done.picture.values.rows).map(([label, , sheet, own, , , ratio, standing, why]) => ({
+    rows: readRows(done.picture.values.rows).map(([label, sheet, own, , , ratio, standing, why]) => ({
       ...{ label, sheet, own, ratio, standing, why },
     })),
     ids: done.findings.map(({ id }) => id.replace(/\.r\d+$/u, '')),

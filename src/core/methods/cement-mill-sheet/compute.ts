@@ -146,9 +146,9 @@ export function compute(input: CementMillSheetInput, setup: RunSetup): Outcome {
         basis: input.basis ?? '',
         rows: packedRows(
           compared.map(({ id, own, sheet: mill, beside, why }) => {
-            const { label, units, decimals } = sheetProperty(id);
+            const { decimals } = sheetProperty(id);
             return [
-              ...[label, SHEET_UNITS[units[0]], mill.toFixed(decimals), own?.toFixed(decimals) ?? ''],
+              ...[id, mill.toFixed(decimals), own?.toFixed(decimals) ?? ''],
               ...(beside
                 ? [
                     beside.off.toFixed(decimals),

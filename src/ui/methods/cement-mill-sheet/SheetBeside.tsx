@@ -10,6 +10,7 @@ import {
   Typography,
   useTheme,
 } from '@mui/material';
+import { SHEET_PROPERTY_IDS, SHEET_UNITS, sheetProperty } from '@/core/methods/cement-mill-sheet/properties';
 import { readRows } from '@/core/methods/picture-rows';
 import { useNotice } from '../../parts/Notice';
 import type { BenchProps } from '../kit';
@@ -24,6 +25,14 @@ interface Row {
   readonly ratio: string;
   readonly standing: string;
   readonly why: string;
+}
+
+/** What a value is called, and its unit. */
+function named(id: string): Pick<Row, 'label' | 'unit'> {
+  const known = SHEET_PROPERTY_IDS.find((each) => each === id);
+  if (!known) return { label: id, unit: '' };
+  const { label, units } = sheetProperty(known);
+  return { label, unit: SHEET_UNITS[units[0]] };
 }
 
 /** Shares of what two laboratories may lie apart, on the bar. */
@@ -61,18 +70,9 @@ function question(sheet: string, rows: readonly Row[]): string {
 export function SheetBeside({ picture: { values } }: BenchProps) {
   const notice = useNotice();
   const rows = readRows(values.rows).map(
-    ([
-      label = '',
-      unit = '',
-      sheet = '',
-      own = '',
-      off = '',
-      percent = '',
-      ratio = '',
-      standing = '',
-      why = '',
-    ]): Row => ({
-      ...{ label, unit, sheet, own, off, percent, ratio, standing, why },
+    ([id = '', sheet = '', own = '', off = '', percent = '', ratio = '', standing = '', why = '']): Row => ({
+      ...named(id),
+      ...{ sheet, own, off, percent, ratio, standing, why },
     }),
   );
   if (rows.length === 0)

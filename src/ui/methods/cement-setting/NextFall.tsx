@@ -3,6 +3,7 @@ import { Box, Button, Stack, TextField, ToggleButton, ToggleButtonGroup, Typogra
 import { useEffect, useState } from 'react';
 import { fieldsOf, limitsOf, pathOf } from '@/core/methods';
 import { FallRow } from '@/core/methods/cement-setting/input';
+import { perform } from '../../api';
 import { timeNow } from '../../clock';
 import { alarmWanted, signal } from '../../field/alarm';
 import { Figure } from '../../parts/Figure';
@@ -11,6 +12,7 @@ import { useNow } from '../../use-now';
 import type { InstrumentProps } from '../kit';
 import { settingPicture } from './picture';
 import { RingMap } from './RingMap';
+import { useNeedle } from './use-needle';
 
 const OPTIONS = (name: string) =>
   fieldsOf(FallRow).flatMap((field) => (field.kind === 'choice' && field.name === name ? field.options : []));
@@ -48,6 +50,15 @@ export function NextFall({ run, data, readOnly }: InstrumentProps) {
   const [circle, setCircle] = useState('');
   const [wrong, setWrong] = useState('nothing');
   const { contact, nextAt, next, confirm, more, within } = picture;
+  const number = run.readings.values.vicat;
+  const live = (data.setup.equipment ?? []).find((each) => each.number === number && each.live)?.number;
+  const needle = useNeedle(readOnly ? undefined : live);
+  const [trouble, setTrouble] = useState('');
+  const reads = begun && needle.last && needle.last.at >= begun.at ? needle.last : null;
+  // What stands still after its 30 s is the reading; it is kept only when the person says so.
+  useEffect(() => {
+    if (reads?.settled) setDepth(String(reads.depth));
+  }, [reads?.settled, reads?.depth]);
   const settle = limitsOf(data.setup).of('setting.settle', data.system).low?.toNumber() ?? 30;
   const waited = begun ? (now - begun.at) / 1000 : 0;
   const ready = begun !== null && waited >= settle + 2;
@@ -68,6 +79,11 @@ export function NextFall({ run, data, readOnly }: InstrumentProps) {
   const release = (): void => {
     const at = timeNow();
     setBegun({ row: newRow(), at });
+    if (needle.simulated) void work({ what: 'drop' });
+  };
+  const work = async (what: object): Promise<void> => {
+    const reply = await perform('work-needle', { runId: data.runId, ...what });
+    setTrouble(reply.ok ? '' : reply.message);
   };
   const keep = (): void => {
     if (!begun || depth.trim() === '') return;
@@ -196,6 +212,28 @@ export function NextFall({ run, data, readOnly }: InstrumentProps) {
         <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
           Wipe the needle clean and dry; ring back into the cabinet.
         </Typography>
+        {live ? (
+          <Typography role="status" variant="body2" color={needle.up === false ? 'error' : 'text.secondary'}>
+            {needle.up === false
+              ? `No line to ${live}: read its scale.`
+              : reads
+                ? `${live}: ${reads.depth.toFixed(1)} mm${reads.settled ? ', stands' : ''}`
+                : `${live} reads over its line${needle.simulated ? ', a stand-in' : ''}.`}
+          </Typography>
+        ) : null}
+        {needle.simulated && begun === null ? (
+          <Button
+            size="small"
+            onClick={() => void work({ what: 'ring', minutes: (timeNow() - contact) / 60_000 })}
+          >
+            Put this ring under the stand-in
+          </Button>
+        ) : null}
+        {trouble ? (
+          <Typography color="error" role="alert">
+            {trouble}
+          </Typography>
+        ) : null}
       </Box>
     </Box>
   );
