@@ -8,7 +8,7 @@ import { waits } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
 import { needleStandIn } from '@/devices/press/stand-in';
 import { freshDatabase } from '@/testing/database';
-import { makeSite, readingsOf, type Site } from '@/testing/site';
+import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
 import { createLot, createSpecification } from './actions/jobs';
 import { workNeedle } from './actions/press';
@@ -21,6 +21,7 @@ import { perform } from './perform';
 import { pressFeed } from './press/feed';
 import { specimenViews } from './queries/dossier';
 import { exportRecords } from './queries/export';
+import { madeWith } from './queries/made-with';
 import { reportDetail } from './queries/reports';
 import { runSheet } from './queries/run';
 import { sampleDossier } from './queries/sample';
@@ -219,7 +220,7 @@ describe('a needle with a line', () => {
     await expect(work({ what: 'drop' })).rejects.toThrow(
       'Choose the needle apparatus on the run sheet first.',
     );
-    const other = await act(startRun, { method: 'cement-setting', sampleId }, 700);
+    const other = await act(startRun, { method: 'cement-stiffening', sampleId }, 700);
     await act(saveReadings, { ...other, readings: readingsOf({ vicat: 'ELSEWHERE' }) }, 700);
     await expect(work({ ...other, what: 'drop' })).rejects.toThrow(/no stand-in needle/u);
     await act(saveReadings, { runId, readings: readingsOf({ vicat: 'CEM-VN' }) }, 701);
@@ -312,6 +313,37 @@ describe('its source', () => {
     await decide('source-in', 4601);
     expect((await followed(72))[0]?.points[0]?.counts).toBe('in');
     await expect(decide('source-nothing')).rejects.toThrow();
+  });
+  it('knows which concretes name it, whether they follow, and says so of few that nothing is told', async () => {
+    const rule = cement.source?.madeWith;
+    const [standing] = await standingsOf(site.db, site.actors.laboratory, [specificationId]);
+    if (!rule || !standing) throw new Error('no rule');
+    const told = () => madeWith(site.db, site.actors.laboratory, standing, rule, [{ at: DAY, value: 4000 }]);
+    expect(await told()).toEqual([]);
+    const mix = await perform(
+      site.db,
+      site.actors.reviewer,
+      createSpecification,
+      {
+        ...{ jobId: site.jobId, material: 'concrete', code: 'MIX-C', title: 'Of it' },
+        asked: { specifiedStrength: '4,250 psi', ageDays: 28, cementCode: ' c-1 ' },
+      },
+      new Date(CAST - 3_600_000),
+    );
+    const placed = await perform(
+      site.db,
+      site.actors.field,
+      createLot,
+      {
+        ...{ jobId: site.jobId, ...mix, title: 'Wall', about: { location: 'Grid 4' } },
+        startsAt: new Date(CAST - 1_800_000).toISOString(),
+      },
+      new Date(CAST - 1_800_000),
+    );
+    const { specimenIds } = await makeSample({ ...site, ...mix, ...placed });
+    for (const id of specimenIds) await breakSpecimen(site, id, '58,300', AT_28_DAYS);
+    const [found] = await told();
+    expect(found).toMatchObject({ code: 'MIX-C', follows: undefined });
   });
   it('leaves as a table', async () => {
     const [head, row] = sourceCsv(await followed(72), 'psi').split('\r\n');

@@ -42,6 +42,7 @@ import { LIMITS as MATURITY } from '../methods/maturity/limits';
 import { LIMITS as MORTAR_CUBE } from '../methods/mortar-cube/limits';
 import { LIMITS as MOULDING } from '../methods/moulding/limits';
 import { LIMITS as OVEN_DRYING } from '../methods/oven-drying/limits';
+import { LIMITS as PENETRATION } from '../methods/penetration-resistance/limits';
 import { LIMITS as PIPE_ABSORPTION } from '../methods/pipe-absorption/limits';
 import { LIMITS as PIPE_CORE } from '../methods/pipe-core/limits';
 import { LIMITS as PIPE_CYLINDERS } from '../methods/pipe-cylinders/limits';
@@ -116,6 +117,7 @@ export const REGISTER = {
   ...CEMENT,
   ...CEMENT_SAMPLE,
   ...CEMENT_HEAT,
+  ...PENETRATION,
   ...CEMENT_MILL_SHEET,
   ...CEMENT_MORTAR,
   ...CEMENT_FINE,

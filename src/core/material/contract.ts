@@ -142,6 +142,15 @@ export interface SourceRule {
   readonly of: readonly string[];
   /** True for a sample that is a second test of another, on another day. */
   again(about: Stored): boolean;
+  /** What is made with it: its material, the field of what is asked that names the code, the method and the age of its sets. */
+  readonly madeWith?: {
+    readonly material: string;
+    readonly field: string;
+    readonly method: string;
+    readonly ageHours: number;
+    /** How it is called, and how strong it is called. */
+    readonly word: string;
+  };
   /** Readings that tell under what it was tested: method, field and what it is called. */
   readonly day: readonly (readonly [method: string, field: string, word: string])[];
 }

@@ -59,6 +59,7 @@ import { mortarMaking } from './mortar-making';
 import { moulding } from './moulding';
 import { notchedBeam } from './notched-beam';
 import { ovenDrying } from './oven-drying';
+import { penetrationResistance } from './penetration-resistance';
 import { pipeAbsorption } from './pipe-absorption';
 import { pipeCore } from './pipe-core';
 import { pipeCylinders } from './pipe-cylinders';
@@ -191,6 +192,7 @@ const REGISTRY = {
   'cement-autoclave': cementAutoclave,
   'cement-needles': cementNeedles,
   'cement-heat': cementHeat,
+  'penetration-resistance': penetrationResistance,
   'cement-mill-sheet': cementMillSheet,
   'cement-portions': cementPortions,
   'cement-loss': cementLoss,

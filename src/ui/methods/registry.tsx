@@ -101,6 +101,9 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'cement-heat': dynamic(() => import('./cement-heat').then((all) => all.InCementHeat)),
   'cement-mill-sheet': dynamic(() => import('./cement-mill-sheet').then((all) => all.InCementMillSheet)),
   'cement-portions': dynamic(() => import('./cement-portions').then((all) => all.InCementPortions)),
+  'penetration-resistance': dynamic(() =>
+    import('./penetration-resistance').then((all) => all.InPenetrationResistance),
+  ),
   'cement-loss': dynamic(() => import('./cement-loss').then((all) => all.InCementLoss)),
   'cement-stiffening': dynamic(() => import('./cement-stiffening').then((all) => all.InCementStiffening)),
   'cement-gillmore': dynamic(() => import('./cement-gillmore').then((all) => all.InCementGillmore)),

@@ -71,6 +71,10 @@ export const cement: Material = {
       product: 'cementType',
       of: ['plant', 'silo'],
     },
+    madeWith: {
+      ...{ material: 'concrete', field: 'cementCode', method: 'cylinder-compression' },
+      ...{ ageHours: 672, word: 'concrete' },
+    },
     again: ({ purpose }) => purpose === 'duplicate',
     day: [
       ['cement-mortar', 'sandLot', 'lot of sand'],

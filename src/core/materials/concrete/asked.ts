@@ -1,4 +1,4 @@
-import { CheckField, ChoiceField, MeasureField, RunInput } from '../../methods/fields';
+import { CheckField, ChoiceField, MeasureField, RunInput, TextField } from '../../methods/fields';
 import { EXPOSURES, type Exposure, SLUMP_CLASSES, SLUMP_KINDS, type SlumpClass } from '../../methods/kinds';
 import { RATIO_RANGE, SPECIFIED, type SpecifiedName } from '../../methods/specified';
 import type { System } from '../../quantity';
@@ -191,6 +191,13 @@ export class Asked extends RunInput {
     example: '0.45',
   })
   waterRatio?: string;
+
+  @TextField({
+    label: 'Cement, by the code it is tested under',
+    help: 'Then its cement is asked whether this concrete follows it.',
+    example: '',
+  })
+  cementCode?: string;
 
   @MeasureField({
     label: 'Cementitious material',

@@ -8,6 +8,20 @@ import { registers } from './registrations';
 import { SERIES } from './series';
 import { summary } from './summary';
 
+/** What can be tested of its fresh sample. */
+const ON_SAMPLE = [
+  ...[
+    'delivery',
+    'sampling',
+    'concrete-temperature',
+    'slump',
+    'slump-flow',
+    'air-pressure',
+    'air-volumetric',
+  ],
+  ...['density-yield', 'moulding', 'initial-curing', 'penetration-resistance'],
+];
+
 /** Concrete, from the truck to the break. */
 export const concrete: Material = {
   id: 'concrete',
@@ -54,6 +68,7 @@ export const concrete: Material = {
   }),
   opens: (asked, kind) => opens(asked as unknown as ConcreteAsked, kind),
   readIn,
+  onSample: () => ON_SAMPLE,
   onLot: ['evaporation', 'temperature-record', 'maturity-datum', 'maturity-calibration', 'maturity-estimate'],
   criteria: [],
   series: SERIES,

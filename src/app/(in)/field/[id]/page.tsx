@@ -26,7 +26,9 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
   const field = await pageData(() => fieldSample(db, actor, id));
   const { sample, placement, mix, job, load, limits } = field;
   // What is taken in no loads has no clock of its own: its sample is its page.
-  if (!findMaterial(mix.material)?.comesInLoads) redirect(`/samples/${sample.id}`);
+  const material = findMaterial(mix.material);
+  if (!material?.comesInLoads) redirect(`/samples/${sample.id}`);
+  const offered = material.onSample?.({ ...mix.asked }) ?? [];
   const sheets = await runSheets(
     db,
     actor,
@@ -82,7 +84,7 @@ export default async function FieldSamplePage({ params }: { params: Promise<{ id
           data: runSheetData(sheet, true),
         }))}
         tests={METHODS.filter(
-          ({ id: method, runOn }) => runOn === 'sample' && !sheets.some(({ run }) => run.method === method),
+          ({ id: method }) => offered.includes(method) && !sheets.some(({ run }) => run.method === method),
         ).map(({ id: value, title: label }) => ({ value: value as MethodId, label }))}
         others={field.others.map((other) => ({
           id: other.id,

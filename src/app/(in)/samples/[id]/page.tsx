@@ -78,7 +78,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
   const timeline = together.length > 0 ? await timelineOf(db, dossier.specimens, job) : [];
   // A test that is made once is begun once; what is made again freely can be begun again.
   const more =
-    staff && material
+    staff && material && !material.comesInLoads
       ? (material.onSample?.({ ...mix.asked }) ?? []).filter(
           (id) => findMethod(id)?.again === 'freely' || !dossier.fresh.some(({ method }) => method === id),
         )

@@ -9,6 +9,7 @@ import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
 import { lotsOverTime } from '@/server/queries/lots-over-time';
+import { madeWith } from '@/server/queries/made-with';
 import { mixPage } from '@/server/queries/series';
 import { ageOf, sourcesOf } from '@/server/queries/sources';
 import { specificationOf, standingsOf } from '@/server/queries/specification';
@@ -23,6 +24,7 @@ import { FollowUp } from '@/ui/views/FollowUp';
 import { MixChart } from '@/ui/views/MixChart';
 import { StrengthGain } from '@/ui/views/StrengthGain';
 import { WithinChart } from '@/ui/views/WithinChart';
+import { DoesItFollow } from './does-it-follow';
 import { SameAsLast } from './same-as-last';
 import { StandingOf } from './standing';
 
@@ -53,6 +55,17 @@ export default async function VerdictPage({
     const limits = await limitsNow(db, standing.job);
     const sources =
       source && age ? await sourcesOf(db, actor, standing, source, { ageHours: age, limits }) : [];
+    const made = source?.madeWith
+      ? await madeWith(
+          db,
+          actor,
+          standing,
+          source.madeWith,
+          sources.flatMap(({ points }) =>
+            points.map(({ sampledAt, value }) => ({ at: sampledAt, value: Number(value) })),
+          ),
+        )
+      : [];
     return (
       <StandingOf standing={standing} material={material} over={over}>
         {source && age ? (
@@ -63,6 +76,15 @@ export default async function VerdictPage({
             standing={standing}
             limits={limits}
             canDecide={actor.role !== 'client' && actor.role !== 'field'}
+          />
+        ) : null}
+        {source?.madeWith && age ? (
+          <DoesItFollow
+            word={source.madeWith.word}
+            made={made}
+            code={standing.mix.code}
+            ages={[age, source.madeWith.ageHours]}
+            unit={standing.job.system === 'US' ? 'psi' : 'MPa'}
           />
         ) : null}
       </StandingOf>

@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import type { Limits } from '@/core/limits';
 import type { SourceRule } from '@/core/material/contract';
 import { type Exact, withThousands } from '@/core/quantity';
-import { chartRules, type SeriesOfSource } from '@/core/uniformity';
+import { acceptable, chartRules, type SeriesOfSource } from '@/core/uniformity';
 import { ageText } from '@/core/windows';
 import type { Standing } from '@/server/queries/specification';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -30,6 +30,17 @@ export function SameAsLast({
   const unit = job.system === 'US' ? 'psi' : 'MPa';
   const places = job.system === 'US' ? 0 : 1;
   const shown = (value: Exact | number): string => withThousands(value.toFixed(places));
+  const above = ({ count, mean, deviation }: NonNullable<SeriesOfSource['scatter']>): [string, string][] => {
+    const found = acceptable(count, mean, deviation);
+    return found
+      ? [
+          [
+            'Nineteen in twenty above',
+            `${shown(found.value)} ${unit}, mean less ${found.constant} times the scatter, as EN 197-1 reckons`,
+          ],
+        ]
+      : [];
+  };
   const day = (at: number): string => dayTime(new Date(at), job.zone).slice(4, -6);
   const told = sources.filter(({ points, expected }) => points.length + expected.length > 0);
   const formal = limits.number('uniformity.results', 'US').toNumber();
@@ -94,6 +105,7 @@ export function SameAsLast({
                         ? `${shown(scatter.corrected.deviation)} ${unit}, ${scatter.corrected.share.toFixed(1)} %`
                         : 'not told',
                     ],
+                    ...above(scatter),
                   ]
                 : [],
               remarks: scatter?.remarks ?? [],
