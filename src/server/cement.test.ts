@@ -8,6 +8,7 @@ import { waits } from '@/db/schema';
 import { PressServer } from '@/devices/press/press-server';
 import { needleStandIn } from '@/devices/press/stand-in';
 import { freshDatabase } from '@/testing/database';
+import { errorsOf } from '@/testing/refusals';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, readingsOf, type Site } from '@/testing/site';
 import { addEquipment, recordVerification } from './actions/gear';
 import { createLot, createSpecification } from './actions/jobs';
@@ -28,6 +29,7 @@ import { sampleDossier } from './queries/sample';
 import { sourcesOf } from './queries/sources';
 import { standingsOf } from './queries/specification';
 import { dayList } from './queries/today';
+import { periodReport } from './reports/period';
 import { limitsNow } from './run-setup';
 import type { UseCase } from './use-case';
 
@@ -344,6 +346,29 @@ describe('its source', () => {
     for (const id of specimenIds) await breakSpecimen(site, id, '58,300', AT_28_DAYS);
     const [found] = await told();
     expect(found).toMatchObject({ code: 'MIX-C', follows: undefined });
+  });
+  it('has a report of a period, and wants days that are some', async () => {
+    const report = (from: string, to: string) =>
+      periodReport(site.db, site.actors.laboratory, specificationId, { age: '72', from, to });
+    const { name, pdf } = await report('2031-09-01', '2031-09-30');
+    expect(name).toBe('C-1-2031-09-01-2031-09-30.pdf');
+    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+    expect((await report('2030-01-01', '2030-01-31')).pdf.length).toBeGreaterThan(1000);
+    for (const [from, to, field] of [
+      ['', '2031-09-30', 'from'],
+      ['2031-02-30', '2031-09-30', 'from'],
+      ['2031-09-01', 'soon', 'to'],
+      ['2031-09-30', '2031-09-01', 'to'],
+    ] as const)
+      expect(await errorsOf(report(from, to))).toHaveProperty(field);
+    const others = periodReport(site.db, site.actors.client, specificationId, {
+      ...{ age: '72', from: '2031-09-01', to: '2031-09-30' },
+    });
+    await expect(others).rejects.toThrow();
+    const concrete = periodReport(site.db, site.actors.laboratory, site.specificationId, {
+      ...{ age: '72', from: '2031-09-01', to: '2031-09-30' },
+    });
+    await expect(concrete).rejects.toThrow(/Sources of this specification/u);
   });
   it('leaves as a table', async () => {
     const [head, row] = sourceCsv(await followed(72), 'psi').split('\r\n');

@@ -43,6 +43,17 @@ export async function sourcesOf(
   rule: SourceRule,
   { ageHours, limits }: { readonly ageHours: number; readonly limits: Limits },
 ): Promise<SeriesOfSource[]> {
+  return seriesOfSources(await resultsOfSources(db, actor, { mix, job }, rule, ageHours), limits);
+}
+
+/** The results of the sources of a product at an age, in the order of sampling. */
+export async function resultsOfSources(
+  db: Queryable,
+  actor: Actor,
+  { mix, job }: Pick<Standing, 'mix' | 'job'>,
+  rule: SourceRule,
+  ageHours: number,
+): Promise<SourceResult[]> {
   const released = actor.role === 'client';
   const product = String({ ...mix.asked }[rule.product as keyof typeof mix.asked] ?? '');
   const taken = await db
@@ -82,7 +93,7 @@ export async function sourcesOf(
   const decisions = groupBy(decided, ({ sampleId }) => sampleId);
   const at = (sampleId: string, hours: number): string | null =>
     values.get(sampleId)?.find(({ key }) => key.startsWith(`${rule.method}/${hours}/`))?.value ?? null;
-  const results = taken.toReversed().flatMap(({ sample, lot, number }): SourceResult[] => {
+  return taken.toReversed().flatMap(({ sample, lot, number }): SourceResult[] => {
     const value = at(sample.id, ageHours);
     const early = ageHours > rule.early ? at(sample.id, rule.early) : null;
     const about: Readonly<Record<string, unknown>> = { ...lot.about };
@@ -104,7 +115,6 @@ export async function sourcesOf(
       },
     ];
   });
-  return seriesOfSources(results, limits);
 }
 
 /** Under what samples were tested: what was read on their runs and those of their specimens, and by whom. */

@@ -39,13 +39,19 @@ function cell(text: string, options: Record<string, unknown> = {}): TableCell {
   return { text: latin(text), ...options };
 }
 
-function definition(head: PdfHead, content: ReportContent, pictures: PdfPictures): TDocumentDefinitions {
-  const { job, subject } = content;
-  const draft = head.signature === null;
+/** What stands on every page of a document of the laboratory, and in what it is set. */
+function frame(about: {
+  readonly laboratory: string;
+  readonly number: string;
+  readonly title: string;
+  readonly subject: string;
+  readonly foot: string;
+  readonly draft: boolean;
+}): Omit<TDocumentDefinitions, 'content'> {
   return {
     pageSize: 'LETTER',
     pageMargins: [48, 54, 48, 58],
-    info: { title: `Report ${head.number} rev ${head.revision}`, subject: `${job.number} ${subject}` },
+    info: { title: about.title, subject: about.subject },
     defaultStyle: { font: 'Text', fontSize: 9, color: INK, lineHeight: 1.15 },
     styles: {
       section: { fontSize: 11, bold: true, color: TEAL, margin: [0, 12, 0, 4] },
@@ -53,23 +59,61 @@ function definition(head: PdfHead, content: ReportContent, pictures: PdfPictures
       small: { fontSize: 8, color: '#3C4A52' },
       mono: { font: 'Mono', fontSize: 8.5 },
     },
-    ...(draft ? { watermark: { text: 'DRAFT, NOT SIGNED', color: STOP, opacity: 0.12, bold: true } } : {}),
+    ...(about.draft
+      ? { watermark: { text: 'DRAFT, NOT SIGNED', color: STOP, opacity: 0.12, bold: true } }
+      : {}),
     // A heading does not end a page.
     pageBreakBefore: ({ headlineLevel }, nodes) =>
       headlineLevel === 1 && nodes.getFollowingNodesOnPage().length === 0,
     header: {
       margin: [48, 24, 48, 0],
       columns: [
-        { text: latin(head.laboratory), bold: true },
-        { text: `${head.number} rev ${head.revision}`, alignment: 'right', font: 'Mono' },
+        { text: latin(about.laboratory), bold: true },
+        { text: about.number, alignment: 'right', font: 'Mono' },
       ],
     },
     footer: (page: number, pages: number) => ({
       margin: [48, 16, 48, 0],
       columns: [
-        { text: latin(`${job.name}, ${subject}`), style: 'label' },
+        { text: latin(about.foot), style: 'label' },
         { text: `page ${page} of ${pages}`, alignment: 'right', style: 'label' },
       ],
+    }),
+  };
+}
+
+/** Sections under a title, as a file to hand out that nobody signs: what a source did over a period. */
+export async function sectionsPdf(
+  about: {
+    readonly laboratory: string;
+    readonly number: string;
+    readonly title: string;
+    readonly foot: string;
+  },
+  facts: ReportContent['facts'],
+  sections: readonly Section[],
+  notes: readonly string[],
+): Promise<Buffer> {
+  return pdfmake()
+    .createPdf({
+      ...frame({ ...about, subject: about.foot, draft: false }),
+      content: [
+        { text: latin(about.title), fontSize: 18, bold: true, margin: [0, 4, 0, 2] },
+        pairs(facts),
+        ...sections.flatMap((section) => sectionPart(section, new Map())),
+        { ul: notes.map(latin), margin: [0, 12, 0, 0], fontSize: 8 },
+      ],
+    })
+    .getBuffer();
+}
+
+function definition(head: PdfHead, content: ReportContent, pictures: PdfPictures): TDocumentDefinitions {
+  const { job, subject } = content;
+  return {
+    ...frame({
+      ...{ laboratory: head.laboratory, number: `${head.number} rev ${head.revision}` },
+      ...{ title: `Report ${head.number} rev ${head.revision}`, subject: `${job.number} ${subject}` },
+      ...{ foot: `${job.name}, ${subject}`, draft: head.signature === null },
     }),
     content: [
       { text: latin(content.title), fontSize: 18, bold: true, margin: [0, 4, 0, 2] },

@@ -1,4 +1,5 @@
 import { Box, Button, Typography } from '@mui/material';
+import { DateTime } from 'luxon';
 import type { Limits } from '@/core/limits';
 import type { SourceRule } from '@/core/material/contract';
 import { type Exact, withThousands } from '@/core/quantity';
@@ -8,6 +9,7 @@ import type { Standing } from '@/server/queries/specification';
 import { Card, Empty } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
 import { dayTime } from '@/ui/time';
+import { PeriodReport } from '@/ui/views/PeriodReport';
 import { type SourceShown, Sources } from '@/ui/views/Sources';
 
 /** Whether each source is still what it was: its charts, its scatter, and what was decided of its results. */
@@ -43,6 +45,9 @@ export function SameAsLast({
   };
   const day = (at: number): string => dayTime(new Date(at), job.zone).slice(4, -6);
   const told = sources.filter(({ points, expected }) => points.length + expected.length > 0);
+  const sampled = told.flatMap(({ points }) => points.map(({ sampledAt }) => sampledAt));
+  const isoDay = (at: number): string =>
+    Number.isFinite(at) ? (DateTime.fromMillis(at, { zone: job.zone }).toISODate() ?? '') : '';
   const formal = limits.number('uniformity.results', 'US').toNumber();
   return (
     <Card
@@ -117,6 +122,13 @@ export function SameAsLast({
           )}
         />
       )}
+      {told.length > 0 ? (
+        <PeriodReport
+          href={`/api/sources/${mix.id}/period?age=${age}`}
+          first={isoDay(Math.min(...sampled))}
+          last={isoDay(Math.max(...sampled))}
+        />
+      ) : null}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         ASTM C917. A chart accepts and rejects nothing: it says when to look, at the own tests first.
       </Typography>

@@ -1,0 +1,81 @@
+import { DateTime } from 'luxon';
+import { withThousands } from '@/core/quantity';
+import { periodSections } from '@/core/report/period';
+import { seriesOfSources } from '@/core/uniformity';
+import { ageText } from '@/core/windows';
+import type { Queryable } from '@/db/client';
+import { Invalid, NotFound } from '../errors';
+import { ageOf, resultsOfSources } from '../queries/sources';
+import { specificationOf } from '../queries/specification';
+import { limitsNow } from '../run-setup';
+import type { Actor } from '../use-case';
+import { LABORATORY } from './laboratory';
+import { sectionsPdf } from './pdf';
+
+const NOTES = [
+  'ASTM C917. A chart accepts and rejects nothing: it says when to look, at the own tests first.',
+  'The scatter is that of the results of the period; limits are those of the baseline of each series, which stays.',
+];
+
+/** A day of a job, as a moment: its beginning, or its end. @throws Invalid for what is no day */
+function dayAt(text: string, zone: string, field: 'from' | 'to'): number {
+  const day = DateTime.fromISO(text, { zone });
+  if (!/^\d{4}-\d\d-\d\d$/u.test(text) || !day.isValid)
+    throw new Invalid({ [field]: 'Give the day, such as 2031-03-01.' });
+  return (field === 'from' ? day.startOf('day') : day.endOf('day')).toMillis();
+}
+
+/**
+ * The report of a period of the sources of a product.
+ * @param asked its age in hours, first and last day where the job is
+ * @throws Invalid for days that are none or stand the wrong way round, NotFound where nothing of it is followed
+ */
+export async function periodReport(
+  db: Queryable,
+  actor: Actor,
+  id: string,
+  asked: { readonly age: string | undefined; readonly from: string; readonly to: string },
+): Promise<{ readonly name: string; readonly pdf: Buffer }> {
+  const { mix, job, material } = await specificationOf(db, actor, id);
+  const rule = material.source;
+  if (!rule) throw new NotFound('Sources of this specification');
+  const [from, to] = [dayAt(asked.from, job.zone, 'from'), dayAt(asked.to, job.zone, 'to')];
+  if (to < from) throw new Invalid({ to: 'The last day is before the first.' });
+  const age = ageOf(rule, asked.age);
+  const limits = await limitsNow(db, job);
+  const results = await resultsOfSources(db, actor, { mix, job }, rule, age);
+  const within = results.filter(({ sampledAt }) => sampledAt >= from && sampledAt <= to);
+  const wholes = seriesOfSources(results, limits);
+  const places = job.system === 'US' ? 0 : 1;
+  const about = {
+    ...{ unit: job.system === 'US' ? 'psi' : 'MPa', age: ageText(age) },
+    formal: limits.number('uniformity.results', 'US').toNumber(),
+    shown: (value: number) => withThousands(value.toFixed(places)),
+    day: (at: number) => DateTime.fromMillis(at, { zone: job.zone }).toFormat('d LLL yyyy'),
+  };
+  const sections = seriesOfSources(within, limits).flatMap((series) => {
+    const [first] = series.points;
+    const whole = wholes.find(
+      ({ source, points }) =>
+        source === series.source && points.some(({ sampleId }) => sampleId === first?.sampleId),
+    );
+    return whole ? periodSections({ whole, within: series }, about) : [];
+  });
+  const period = `${about.day(from)} to ${about.day(to)}`;
+  const pdf = await sectionsPdf(
+    {
+      ...{ laboratory: LABORATORY, number: mix.code, title: 'Report of a period' },
+      foot: `${job.name}, ${mix.title}, ${period}`,
+    },
+    [
+      ['Job', `${job.number} ${job.name}`],
+      ['Product', `${mix.code} ${mix.title}`],
+      ['Period', period],
+    ],
+    sections.length > 0
+      ? sections
+      : [{ kind: 'list', title: 'Results', items: [], none: 'None in this period.' }],
+    NOTES,
+  );
+  return { name: `${mix.code}-${asked.from}-${asked.to}.pdf`, pdf };
+}
