@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { guessHeat, heatCurve, MODEL_CEMENT, modelPower, readHeat } from '../src/core/calorimetry';
 import { validateInput } from '../src/core/methods';
 import { METHODS } from '../src/core/methods/registry';
 import { exact, parseMeasure, roundTo } from '../src/core/quantity';
@@ -98,6 +99,34 @@ const bent = once(() => analyseBend({ displacement, force, toe: true, at: [0.75,
 process.stdout.write(
   `${'analysis of a beam record of 100,000 rows'.padEnd(46)} ${bent.toFixed(0).padStart(10)} ms  ${(bent / bentPass).toFixed(1)} : 1\n`,
 );
+
+// A record of a calorimeter of 1,000,000 rows, read, averaged and searched, against one plain pass over the same numbers.
+const heatLog = [
+  't s,A mW',
+  ...Array.from({ length: ROWS }, (_, row) => {
+    const hours = (row * 0.6) / 3600;
+    return `${(row * 0.6).toFixed(1)},${(hours < 2 ? 0.05 : 8 * modelPower(MODEL_CEMENT, hours - 2)).toFixed(4)}`;
+  }),
+].join('\n');
+const guessedHeat = guessHeat(heatLog);
+if (!guessedHeat) throw new Error('never');
+const readHeatLog = once(() => readHeat(heatLog, guessedHeat.mapping, 'UTC'));
+const { record: heatRecord } = readHeat(heatLog, guessedHeat.mapping, 'UTC');
+const [heatChannel] = heatRecord.channels;
+if (!heatChannel) throw new Error('never');
+let contact = 2;
+const searched = once(() => {
+  // Another contact each time: a curve is kept by what it is asked with.
+  contact += 1e-6;
+  return heatCurve(heatRecord, heatChannel, { grams: 8, contact, from: 0.75, lag: 0, faster: 1 });
+});
+for (const [name, took] of [
+  ['reading 1,000,000 rows of a calorimeter', readHeatLog],
+  ['curve and periods of one of its cells', searched],
+] as const)
+  process.stdout.write(
+    `${name.padEnd(46)} ${took.toFixed(0).padStart(10)} ms  ${(took / pass).toFixed(1)} : 1\n`,
+  );
 
 // A temperature log of 200,000 rows of two sensors, read and analysed, against one plain pass over the same arrays; two of them
 // laid over one another; and how far 28 days are off when they are told from an early break, on open data.

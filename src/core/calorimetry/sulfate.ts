@@ -1,6 +1,5 @@
 /** Sulfate as SO₃ in what is ground with a clinker, mass fraction of the pure material. Source: molar masses. */
 export const SULFATE_SOURCES = { gypsum: 0.465, hemihydrate: 0.552, anhydrite: 0.588 } as const;
-export type SulfateSource = keyof typeof SULFATE_SOURCES;
 
 /**
  * Grams of a source of sulfate that bring a cement to another content of the blend.

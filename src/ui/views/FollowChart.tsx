@@ -19,7 +19,7 @@ export function FollowChart({
     <Box sx={{ height: 220, maxWidth: 520 }}>
       <Line
         role="img"
-        aria-label={`${pairs.length} strengths of ${word} over those of its cement`}
+        aria-label={`Strengths of ${word} over those of its cement: ${pairs.length}`}
         data={{
           datasets: [
             dots(

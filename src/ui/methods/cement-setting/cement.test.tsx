@@ -39,15 +39,17 @@ function AtStep({
   method,
   step,
   readings = {},
+  equipment = [],
 }: {
   readonly method: MethodId;
   readonly step: string;
   readonly readings?: Readonly<Record<string, string>>;
+  readonly equipment?: { readonly number: string; readonly kind: string; readonly live?: boolean }[];
 }) {
   const data = sheetData({
     method,
     readings,
-    setup: { facts: { cementType: 'c150.I', consistency: '27.0 percent' } },
+    setup: { equipment, facts: { cementType: 'c150.I', consistency: '27.0 percent' } },
   });
   const run = useRun(data, CONTACT);
   const Lead = useMethodFolder().leads?.[step];
@@ -245,5 +247,45 @@ describe('what is drawn of a cement', () => {
   it('what a sample weighs against what a whole set takes', async () => {
     await drawn('cement-sample', { mass: '5400', reserve: '2000' });
     await screen.findByRole('img', { name: 'Sample 5.4 kg; a whole set takes 4.85 kg' });
+  });
+});
+
+describe('a needle with a line', () => {
+  it('is let fall by the button, and what stands after its 30 s is offered, not kept', async () => {
+    const sources: { onmessage?: (event: { data: string }) => void; onerror?: () => void }[] = [];
+    vi.stubGlobal(
+      'EventSource',
+      class {
+        constructor() {
+          sources.push(this as never);
+        }
+        close() {
+          return undefined;
+        }
+      },
+    );
+    await atStep({
+      ...{ method: 'cement-setting', step: 'falls' },
+      readings: { contactAt: at(0), mouldedAt: at(7), vicat: 'VN' },
+      equipment: [{ number: 'VN', kind: 'vicat apparatus', live: true }],
+    });
+    const says = (lines: object[]) =>
+      act(() => sources.at(-1)?.onmessage?.({ data: JSON.stringify({ simulated: true, lines }) }));
+    says([]);
+    expect(screen.getByText('VN reads over its line, a stand-in.')).toBeTruthy();
+    press('Needle released');
+    await waitFor(() => expect(asked.some(({ useCase }) => useCase === 'work-needle')).toBe(true));
+    const line = { seq: 1, t: 2, depth: 31.5, fall: 1, at: Date.now() + 1000 };
+    says([{ ...line, settled: false }]);
+    expect(screen.getByText('VN: 31.5 mm')).toBeTruthy();
+    expect(screen.getByLabelText('Went in, mm')).toHaveProperty('value', '');
+    says([{ ...line, seq: 2, settled: true }]);
+    expect(screen.getByLabelText('Went in, mm')).toHaveProperty('value', '31.5');
+    expect(saved().some(([column]) => column === 'depth')).toBe(false);
+    press('Keep it');
+    await waitFor(() => expect(saved()).toContainEqual(['depth', '31.5']));
+    press('Put this ring under the stand-in');
+    act(() => sources.at(-1)?.onerror?.());
+    expect(screen.getByText('No line to VN: read its scale.')).toBeTruthy();
   });
 });

@@ -32,7 +32,7 @@ export function ResistancePlot({ picture: { values } }: BenchProps) {
     <Box sx={{ height: 280, mb: 1 }}>
       <Line
         role="img"
-        aria-label={`Resistance over time: ${pushes.length} pushes on ${names.length} specimens`}
+        aria-label={`Resistance over time: ${pushes.length} pushes on ${names.length === 1 ? 'one specimen' : `${names.length} specimens`}`}
         data={{
           datasets: [
             ...lines.map(({ name, points }) => curve(`line of ${name}`, points, inkOf(name), [5, 4])),
