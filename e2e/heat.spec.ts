@@ -28,8 +28,7 @@ test('cells are followed live, read out, a mark is put elsewhere, and a curve is
     .getByRole('table', { name: 'Marks of cell 1' })
     .getByRole('row', { name: /^Main maximum/ });
   await expect(main).toBeVisible();
-  const chart = await page.locator('canvas').first().boundingBox();
-  if (!chart) throw new Error('no chart');
+  await page.evaluate(() => scrollTo(0, 0));
   // The topmost point of the first curve: looked for by the hand that the pointer becomes.
   const held = await page.evaluate(async () => {
     const canvas = document.querySelector('canvas') as HTMLCanvasElement;
@@ -47,8 +46,9 @@ test('cells are followed live, read out, a mark is put elsewhere, and a curve is
   await page.mouse.down();
   await page.mouse.move(held.x + 25, held.y, { steps: 5 });
   await page.mouse.up();
-  await page.getByLabel('Why').fill('The shoulder in front of it is the aluminate');
-  await page.getByRole('button', { name: 'Put it there' }).click();
+  const moved = page.getByRole('region', { name: 'Mark put elsewhere' });
+  await moved.getByLabel('Why').fill('The shoulder in front of it is the aluminate');
+  await moved.getByRole('button', { name: 'Put it there' }).click();
   await expect(page.getByText(/^found at \d+\.\d+: The shoulder in front of it/)).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 

@@ -10,6 +10,9 @@ export function sulfateToAdd(cement: number, from: number, to: number, holds: nu
   return holds > to ? (cement * (to - from)) / (holds - to) : undefined;
 }
 
+/** Doses with a heat from which a series is judged. Our choice. */
+export const FEWEST = 3;
+
 /** One dose of a series: SO₃ of the blend, percent, and what its curve says. */
 export interface Dose {
   readonly label: string;
@@ -62,6 +65,6 @@ export function judgeDoses(
   const known = judged.filter(({ heat }) => heat !== undefined);
   return {
     doses: judged,
-    chosen: known.length < 3 ? undefined : judged.find((dose) => dose.heatHolds && dose.apartHolds),
+    chosen: known.length < FEWEST ? undefined : judged.find((dose) => dose.heatHolds && dose.apartHolds),
   };
 }

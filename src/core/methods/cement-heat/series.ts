@@ -1,4 +1,4 @@
-import { COMPARED_FROM, type JudgedDose, judgeDoses } from '../../calorimetry';
+import { COMPARED_FROM, FEWEST, type JudgedDose, judgeDoses } from '../../calorimetry';
 import type { Limits } from '../../limits';
 import type { System } from '../../quantity';
 import { type Finding, finding } from '../../working';
@@ -31,7 +31,7 @@ export function judgedDoses(
       !row.admixture?.trim() &&
       cells.findIndex((each) => each.sulfate === sulfate) === place,
   );
-  if (own.length < 3) return undefined;
+  if (own.length < FEWEST) return undefined;
   const secondOf = (cell: Cell): number | undefined =>
     movedTo(cell, 'second')?.at ?? cell.curve?.features?.second?.at;
   const { doses, chosen } = judgeDoses(

@@ -2,9 +2,7 @@
 import {
   Box,
   Button,
-  FormControlLabel,
   Stack,
-  Switch,
   Table,
   TableBody,
   TableCell,
@@ -22,9 +20,10 @@ import { type DrawnHeat, type DrawnMark, readHeatPicture } from '@/core/methods/
 import { newRow } from '../../rows/use-rows';
 import { saveText } from '../../save-text';
 import type { BenchProps } from '../kit';
+import { CurveChoices, useCurveChoices } from './CurveChoices';
 import { DoseTable } from './DoseTable';
 import { HeatChart } from './HeatChart';
-import { MARK_WORDS, type Shown, shownOf } from './shown';
+import { MARK_WORDS, shownOf } from './shown';
 
 interface Pulled {
   readonly cell: string;
@@ -39,9 +38,7 @@ export function HeatBench({ picture, take }: BenchProps) {
     .filter(({ points }) => points.length > 1)
     .map((cell) => ({ ...cell, key: cell.name }));
   const [chosen, setChosen] = useState<string>();
-  const [shown, setShown] = useState<Shown>('power');
-  const [log, setLog] = useState(false);
-  const [whole, setWhole] = useState(false);
+  const choices = useCurveChoices();
   const [pulled, setPulled] = useState<Pulled | null>(null);
   const one = cells.find(({ name }) => name === chosen) ?? cells[0];
   if (!one)
@@ -61,25 +58,7 @@ export function HeatBench({ picture, take }: BenchProps) {
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={shown}
-          onChange={(_, value: Shown | null) => value && setShown(value)}
-          aria-label="What is drawn"
-        >
-          <ToggleButton value="power">Power</ToggleButton>
-          <ToggleButton value="heat">Heat</ToggleButton>
-          <ToggleButton value="share">Of its maximum</ToggleButton>
-        </ToggleButtonGroup>
-        <FormControlLabel
-          control={<Switch size="small" checked={log} onChange={(_, on) => setLog(on)} />}
-          label="Hours by tens"
-        />
-        <FormControlLabel
-          control={<Switch size="small" checked={whole} onChange={(_, on) => setWhole(on)} />}
-          label="To its end"
-        />
+        <CurveChoices of={choices} />
         {cells.length > 1 ? (
           <ToggleButtonGroup
             exclusive
@@ -102,9 +81,9 @@ export function HeatBench({ picture, take }: BenchProps) {
       <HeatChart
         cells={cells}
         chosen={one.key}
-        shown={shown}
-        log={log}
-        whole={whole}
+        shown={choices.shown}
+        log={choices.log}
+        whole={choices.whole}
         from={drawn.from}
         put={take ? (cell, mark, at) => setPulled({ cell, mark, at }) : undefined}
       />
@@ -183,7 +162,7 @@ function Marks({ cell, marks, pull }: { cell: string; marks: readonly DrawnMark[
         </TableBody>
       </Table>
       {pull ? (
-        <Typography variant="body2" color="text.secondary">
+        <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
           {pull}
         </Typography>
       ) : null}

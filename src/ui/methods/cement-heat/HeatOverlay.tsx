@@ -10,8 +10,6 @@ import {
   TableCell,
   TableHead,
   TableRow,
-  ToggleButton,
-  ToggleButtonGroup,
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
@@ -20,8 +18,8 @@ import { rateFactor } from '@/core/cement/setting';
 import { Limits } from '@/core/limits';
 import { type DrawnCell, readHeatPicture } from '@/core/methods/cement-heat/read-picture';
 import type { OverlayProps } from '../kit';
+import { CurveChoices, useCurveChoices } from './CurveChoices';
 import { HeatChart } from './HeatChart';
-import type { Shown } from './shown';
 
 interface Laid extends DrawnCell {
   readonly key: string;
@@ -42,9 +40,7 @@ export function HeatOverlay({ tests }: OverlayProps) {
     of,
     heat: readHeatPicture(picture),
   }));
-  const [shown, setShown] = useState<Shown>('power');
-  const [log, setLog] = useState(false);
-  const [whole, setWhole] = useState(false);
+  const choices = useCurveChoices();
   const [turn, setTurn] = useState(false);
   const [all, setAll] = useState(tests.length === 1);
   // Of each test the first cell of its cement as it came stands for it, unless all are asked for.
@@ -66,25 +62,7 @@ export function HeatOverlay({ tests }: OverlayProps) {
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={shown}
-          onChange={(_, value: Shown | null) => value && setShown(value)}
-          aria-label="What is drawn"
-        >
-          <ToggleButton value="power">Power</ToggleButton>
-          <ToggleButton value="heat">Heat</ToggleButton>
-          <ToggleButton value="share">Of its maximum</ToggleButton>
-        </ToggleButtonGroup>
-        <FormControlLabel
-          control={<Switch size="small" checked={log} onChange={(_, on) => setLog(on)} />}
-          label="Hours by tens"
-        />
-        <FormControlLabel
-          control={<Switch size="small" checked={whole} onChange={(_, on) => setWhole(on)} />}
-          label="To its end"
-        />
+        <CurveChoices of={choices} />
         <FormControlLabel
           control={<Switch size="small" checked={all} onChange={(_, on) => setAll(on)} />}
           label="Every cell"
@@ -104,9 +82,9 @@ export function HeatOverlay({ tests }: OverlayProps) {
       <HeatChart
         cells={turn ? cells.map(turned) : cells}
         chosen={undefined}
-        shown={shown}
-        log={log}
-        whole={whole}
+        shown={choices.shown}
+        log={choices.log}
+        whole={choices.whole}
         from={from}
         height={380}
       />

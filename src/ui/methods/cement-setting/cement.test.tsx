@@ -272,20 +272,20 @@ describe('a needle with a line', () => {
     const says = (lines: object[]) =>
       act(() => sources.at(-1)?.onmessage?.({ data: JSON.stringify({ simulated: true, lines }) }));
     says([]);
-    expect(screen.getByText('VN reads over its line, a stand-in.')).toBeTruthy();
+    expect(await screen.findByText('VN reads over its line, a stand-in.')).toBeTruthy();
     press('Needle released');
     await waitFor(() => expect(asked.some(({ useCase }) => useCase === 'work-needle')).toBe(true));
     const line = { seq: 1, t: 2, depth: 31.5, fall: 1, at: Date.now() + 1000 };
     says([{ ...line, settled: false }]);
-    expect(screen.getByText('VN: 31.5 mm')).toBeTruthy();
+    expect(await screen.findByText('VN: 31.5 mm')).toBeTruthy();
     expect(screen.getByLabelText('Went in, mm')).toHaveProperty('value', '');
     says([{ ...line, seq: 2, settled: true }]);
-    expect(screen.getByLabelText('Went in, mm')).toHaveProperty('value', '31.5');
+    await waitFor(() => expect(screen.getByLabelText('Went in, mm')).toHaveProperty('value', '31.5'));
     expect(saved().some(([column]) => column === 'depth')).toBe(false);
     press('Keep it');
     await waitFor(() => expect(saved()).toContainEqual(['depth', '31.5']));
     press('Put this ring under the stand-in');
     act(() => sources.at(-1)?.onerror?.());
-    expect(screen.getByText('No line to VN: read its scale.')).toBeTruthy();
+    expect(await screen.findByText('No line to VN: read its scale.')).toBeTruthy();
   });
 });

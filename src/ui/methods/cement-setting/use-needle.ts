@@ -1,38 +1,29 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useRef } from 'react';
 import type { NeedleLine } from '@/core/cement/simulated-needle';
+import { type DeviceLine, useDeviceLine } from '../../use-device-line';
 
-export interface NeedleState {
-  /** The line to it; null before anything was heard. */
-  readonly up: boolean | null;
-  readonly simulated: boolean;
+const DRAW_MS = 60;
+
+export interface NeedleState extends DeviceLine {
   readonly last: NeedleLine | null;
-}
-
-const NOTHING: NeedleState = { up: null, simulated: false, last: null };
-
-interface Message {
-  readonly up?: boolean;
-  readonly simulated: boolean;
-  readonly lines?: readonly NeedleLine[];
 }
 
 /** What a needle with a line shows, followed live; nothing where none is named. */
 export function useNeedle(number: string | undefined): NeedleState {
-  const [state, setState] = useState(NOTHING);
-  useEffect(() => {
-    setState(NOTHING);
-    if (!number) return;
-    const source = new EventSource(`/api/press/${encodeURIComponent(number)}`);
-    source.onmessage = ({ data }: MessageEvent<string>) => {
-      const { up = true, simulated, lines = [] } = JSON.parse(data) as Message;
-      setState((before) => ({
-        ...{ up, simulated: simulated || before.simulated },
-        last: lines.at(-1) ?? before.last,
-      }));
-    };
-    source.onerror = () => setState((before) => ({ ...before, up: false }));
-    return () => source.close();
-  }, [number]);
-  return state;
+  const last = useRef<NeedleLine | null>(null);
+  const line = useDeviceLine<NeedleLine>(
+    number,
+    undefined,
+    {
+      begin() {
+        last.current = null;
+      },
+      lines(lines) {
+        last.current = lines.at(-1) ?? last.current;
+      },
+    },
+    DRAW_MS,
+  );
+  return { ...line, last: last.current };
 }
