@@ -262,6 +262,11 @@ describe('how a file of a calorimeter is written', () => {
     expect(read('elapsed,x W/kg\n0:00:00,1\n12:30:00,2\n36:00:00,3')?.record.length).toBe(36);
     expect(read('h,x J/(g·h)\n0,3.6\n1,7.2\n2,9')?.record.channels[0]?.values).toEqual([1, 2, 2.5]);
   });
+  it('whose cells are called by their numbers', () => {
+    const found = read('h,1,2\n0,0.1,0.2\n1,3.5,3.4\n2,1,1');
+    expect(found?.record.channels.map(({ name }) => name)).toEqual(['1', '2']);
+    expect(found?.record.length).toBe(2);
+  });
   it('over a change of the clocks, without an hour lost', () => {
     // New York, 2 November 2031: 01:30 stands twice.
     const found = read(

@@ -65,12 +65,17 @@ export function guessRows(
     for (const [header, first] of cells.entries()) {
       const names = (cells[header - 1] ?? []).map((name) => name.trim());
       const lower = names.map((name) => name.toLowerCase());
-      const date = first.findIndex(
-        (cell, column) =>
-          stampOf(cell, lower[column] ?? '') !== undefined &&
-          !/[#]|record|index|^no\.?$/u.test(lower[column] ?? ''),
-      );
+      const stampIn = (row: readonly string[]): number =>
+        row.findIndex(
+          (cell, column) =>
+            stampOf(cell, lower[column] ?? '') !== undefined &&
+            !/[#]|record|index|^no\.?$/u.test(lower[column] ?? ''),
+        );
+      const date = stampIn(first);
       if (date === -1) continue;
+      // A heading whose columns are called 1, 2, 3 is no row: below it the time stands further to the left.
+      const below = stampIn(cells[header + 1] ?? []);
+      if (below !== -1 && below < date) continue;
       const clock = isClock(first[date + 1] ?? '') ? date + 1 : undefined;
       const columns = first
         .flatMap((cell, column) =>

@@ -224,9 +224,7 @@ function Columns({
           Its dates can be read two ways: say whether the day or the month stands first.
         </Alert>
       ) : null}
-      {guessed.asks.includes('unit') ? (
-        <Alert severity="warning">Nothing in the file says whether these are °C or °F: choose.</Alert>
-      ) : null}
+      {guessed.asks.includes('unit') ? <Alert severity="warning">{kind.askUnit}</Alert> : null}
       <FileRows
         rows={rows}
         header={mapping.header}
