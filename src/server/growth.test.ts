@@ -16,6 +16,7 @@ import { exportRecords } from './queries/export';
 import { cardList, gearList, limitRegister, peopleList, signInList } from './queries/gear';
 import { jobDetail, jobList, jobsToPlace, recentPlacements } from './queries/jobs';
 import { lotDossier } from './queries/lot';
+import { overlayOf } from './queries/overlay';
 import { fieldSample, placementDay } from './queries/placement';
 import { planPage } from './queries/plan';
 import { reportDetail, reportList } from './queries/reports';
@@ -142,6 +143,7 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
     limits: () => limitRegister(db, manager),
     people: () => Promise.all([peopleList(db, manager), signInList(db, manager)]),
     tanks: () => storageList(db, manager, day),
+    overlay: () => overlayOf(db, manager, runId, []),
     search: () => search(db, manager, 'GRW-001'),
     export: () => exportRecords(db, manager, { jobId: site.jobId, method: 'cylinder-compression' }),
   };
