@@ -53,6 +53,8 @@ export interface HeatCurve {
   readonly clipped: readonly (readonly [from: number, to: number])[];
   readonly before: Baseline | undefined;
   readonly after: Baseline | undefined;
+  /** mW to a gram for one of the unit of the record. */
+  readonly per: number;
   /** mW/g. */
   readonly noise: number;
   readonly features: Features | undefined;
@@ -152,6 +154,7 @@ function curveOf(record: HeatRecord, channel: HeatChannel, asked: CellAsked): He
     clipped: channel.clipped.map(([a, b]) => [a - contact, b - contact]),
     before,
     after,
+    per,
     noise,
     // Over an hour without a reading before the maximum: what is found there was never seen.
     features: wide && found && wide[0] < found.main.at ? undefined : found,

@@ -103,6 +103,8 @@ describe('what is said of a test of heat', () => {
     ['heat.alike', tested([{ grams: 8.5 }, {}])],
     ['heat.alike-half', tested([{ cement: { lag: 1 } }, {}])],
     ['heat.unclear', tested([{ cement: { sulfate: 2.4 } }, {}])],
+    // 0.3 mW higher behind than before, of 8 g: 37 µW/g.
+    ['heat.drift', tested([{ row: { before: '0', after: '0.3' } }, {}])],
     ['heat.negative', tested([{ row: { before: '1', after: '2' } }, {}])],
   ];
   it.each(cases)('%s', (id, { ids }) => {
@@ -195,6 +197,10 @@ describe('a calibration by the heater', () => {
     const done = tested([{}], { unit: 'mV', heater });
     expect(done.outcome.lines.find(({ symbol }) => symbol === 'e1')?.rounded).toBe('7.199');
     expect(Number(done.result('main maximum of power')?.value)).toBeCloseTo(7.199 * 3.479, 0);
+    const since = (earlier: string) => tested([{}], { unit: 'mV', heater: [{ ...heater[0], earlier }] }).ids;
+    expect(since('7.10')).not.toContain('heat.calibration');
+    // 7.199 on 7.02 is 2.5 % off.
+    expect(since('7.02')).toContain('heat.calibration');
   });
 });
 

@@ -67,6 +67,21 @@ export function heatFindings(
         }),
       );
   }
+  for (const row of input.heater ?? []) {
+    const [now, earlier] = [wattsOf(input, row.channel ?? ''), readMeasure(row, 'earlier')?.value.toNumber()];
+    if (now === undefined || !earlier) continue;
+    const off = (100 * Math.abs(now - earlier)) / earlier;
+    if (!holds('heat.calibration', off))
+      found.push({
+        ...say({
+          ...{ id: 'heat.calibration', severity: 'departure', fields: ['heater'] },
+          message: `Cell ${row.channel}: ${now.toPrecision(4)} W/V, ${earlier} the time before: ${off.toFixed(1)} % off.`,
+          action: 'Again; then look at heater, sensor and what was moved or repaired.',
+          remark: `Cell ${row.channel}: its calibration moved by ${off.toFixed(1)} %.`,
+        }),
+        id: `heat.calibration.${row.id}`,
+      });
+  }
   return [...found, ...cells.flatMap((cell) => cellFindings(cell, input, setup, limits, { say, holds }))];
 }
 
@@ -232,11 +247,7 @@ function seen(
       'Record an hour with something inert in both: an offset of 0.02 mW/g is 12 J/g in a week.',
     );
   if (before && after) {
-    // A record of mW to a gram has its levels in that already.
-    const micro =
-      1000 *
-      Math.abs(after.level - before.level) *
-      (curve.noise && channel.noise ? noise / channel.noise : 1 / grams);
+    const micro = 1000 * Math.abs(after.level - before.level) * curve.per;
     if (!holds('heat.drift', micro))
       tell(
         'heat.drift',
