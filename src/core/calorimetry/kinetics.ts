@@ -23,7 +23,6 @@ export interface Composition {
   readonly c3a: number;
   readonly c4af: number;
   readonly sulfate: number;
-  readonly lime?: number;
   readonly magnesia?: number;
 }
 
@@ -31,15 +30,9 @@ export interface Composition {
  * Heat of a cement once all of it has reacted, J/g.
  * Source: usual coefficients of hydration models (from memory).
  */
-export function ultimateHeat(of: Composition): number {
+function ultimateHeat(of: Composition): number {
   return (
-    500 * of.c3s +
-    260 * of.c2s +
-    866 * of.c3a +
-    420 * of.c4af +
-    624 * of.sulfate +
-    1186 * (of.lime ?? 0) +
-    850 * (of.magnesia ?? 0)
+    500 * of.c3s + 260 * of.c2s + 866 * of.c3a + 420 * of.c4af + 624 * of.sulfate + 850 * (of.magnesia ?? 0)
   );
 }
 

@@ -153,3 +153,32 @@ describe('what is odd in a sheet', () => {
     expect(coarse.done.findings.find(({ id }) => id === 'mill.pattern')?.message).toMatch(/coarser/u);
   });
 });
+
+it('says what its compounds let it give off, and what a model expects', () => {
+  const compounds: Value[] = [
+    ...([
+      ['c3s', '57', 'percent'],
+      ['c2s', '15', 'percent'],
+      ['c3a', '8', 'percent'],
+    ] as const),
+    ...([
+      ['c4af', '9', 'percent'],
+      ['so3', '2.9', 'percent'],
+      ['mgo', '2.0', 'percent'],
+    ] as const),
+  ];
+  const lines = (values: Value[], facts: object = FACTS) =>
+    read(values, facts).done.lines.map(({ symbol, rounded }) => [symbol, rounded]);
+  const found = new Map(
+    lines([...compounds, ['surface', '380', 'm2/kg']], { cementType: 'c150.I' }).map(([a, b]) => [
+      a,
+      Number(b),
+    ]),
+  );
+  expect(found.get('Hu')).toBeCloseTo(466.2, 0);
+  // 245.0 and 286.1 of 478.0 J/g.
+  expect(found.get('M3')).toBeCloseTo((245 * 466.18) / 478.04, 0);
+  expect(found.get('M7')).toBeCloseTo((286.1 * 466.18) / 478.04, 0);
+  expect(lines(compounds, { cementType: 'c150.I' })).toEqual([['Hu', '466.2']]);
+  expect(lines(compounds.slice(1))).toEqual([]);
+});

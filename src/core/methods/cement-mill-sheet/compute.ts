@@ -1,3 +1,4 @@
+import { modelCurve } from '../../calorimetry';
 import type { LimitId } from '../../limits';
 import { isWithin, type Limits } from '../../limits';
 import { propertyRow, standardOf } from '../../materials/cement/standards';
@@ -120,6 +121,7 @@ export function compute(input: CementMillSheetInput, setup: RunSetup): Outcome {
       show: 3,
     });
   }
+  modelLines(compared, sheet);
   const judged = compared.filter(({ beside }) => beside);
   const disputed = judged.filter(({ beside }) => beside?.standing === 'disputed');
   return {
@@ -164,6 +166,48 @@ export function compute(input: CementMillSheetInput, setup: RunSetup): Outcome {
       },
     },
   };
+}
+
+/** What its compounds let a cement give off at all, and what a model of hydration expects of it: to hold an own curve against. */
+function modelLines(compared: readonly Compared[], sheet: Sheet): void {
+  const of = (id: SheetPropertyId): Exact | undefined => compared.find((each) => each.id === id)?.sheet;
+  const [c3s, c2s, c3a, c4af, so3] = (['c3s', 'c2s', 'c3a', 'c4af', 'so3'] as const).map(of);
+  if (!c3s || !c2s || !c3a || !c4af || !so3) return;
+  const known = compared.find(({ id }) => id === 'surface');
+  const surface = (known?.own ?? known?.sheet)?.toNumber();
+  const source = ourChoice('usual coefficients of hydration models, recalled; a model, no result');
+  const heat = sheet.line({
+    symbol: 'Hu',
+    name: 'Heat once all of it has reacted',
+    formula: '(500 * C3S + 260 * C2S + 866 * C3A + 420 * C4AF + 624 * SO3 + 850 * MgO) / 100',
+    uses: { C3S: c3s, C2S: c2s, C3A: c3a, C4AF: c4af, SO3: so3, MgO: of('mgo') ?? exact(0) },
+    unit: 'J/g',
+    source,
+    show: 4,
+  });
+  if (!surface || c3a.isZero()) return;
+  const share = (value: Exact): number => value.toNumber() / 100;
+  const model = modelCurve(
+    { c3s: share(c3s), c2s: share(c2s), c3a: share(c3a), c4af: share(c4af), sulfate: share(so3) },
+    surface,
+    0.5,
+  );
+  for (const [days, hours] of [
+    [3, 72],
+    [7, 168],
+  ] as const)
+    sheet.line({
+      symbol: `M${days}`,
+      name: `Heat that a model expects in ${days} d at 23 °C`,
+      formula: 'Hu * au * exp(-((tau / t) ^ beta))',
+      uses: {
+        ...{ Hu: heat, au: exact(model.ultimate.toFixed(6)), t: exact(hours) },
+        ...{ tau: exact(model.tau.toFixed(6)), beta: exact(model.beta.toFixed(6)) },
+      },
+      unit: 'J/g',
+      source,
+      show: 4,
+    });
 }
 
 function valueFindings(
