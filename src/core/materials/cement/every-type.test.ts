@@ -3,7 +3,7 @@ import type { VerdictState } from '../../acceptance';
 import { isLimitId, Limits } from '../../limits';
 import { findMethod } from '../../methods/registry';
 import { cement } from '.';
-import { CEMENT_TYPE_IDS, propertyRow, standardOf, strengthRow } from './standards';
+import { CEMENT_TYPE_IDS, orderedBy, propertyRow, standardOf, strengthRow } from './standards';
 
 const limits = new Limits();
 type Told = readonly [method: string, state: VerdictState];
@@ -72,5 +72,39 @@ describe.each(CEMENT_TYPE_IDS)('%s', (type) => {
     const more = { orderedGillmore: true };
     const row = propertyRow(type, 'gillmore-initial', ['gillmore-initial']);
     expect(says(type, met, more)?.sentence.includes('Gillmore')).toBe(row !== undefined);
+  });
+});
+
+// ASTM C150/C150M, C595/C595M and C1157/C1157M (from memory): heat in J/g.
+describe('heat of hydration', () => {
+  it.each([
+    ['c150.IV', [200, 225]],
+    ['c150.I', [undefined, undefined]],
+    ['c150.II-MH', [undefined, undefined]],
+    ['c595.LH', [200, 225]],
+    ['c1157.MH', [335, undefined]],
+    ['c1157.LH', [200, 225]],
+    ['en197.42.5N', [undefined, undefined]],
+  ] as const)('of %s is at most %j', (type, most) => {
+    const rows = (['heat-3d', 'heat-7d'] as const).map((property) => propertyRow(type, property));
+    expect(rows.map((row) => row && limits.of(row, 'SI').high?.toNumber())).toEqual(most);
+  });
+  it('of a moderate one counts where it was ordered, and then it may be weaker', () => {
+    const ordered = propertyRow(
+      'c150.II-MH',
+      'heat-3d',
+      orderedBy((field) => field === 'orderedHeat'),
+    );
+    expect(ordered && limits.of(ordered, 'US').high?.toNumber()).toBe(335);
+    const least = (type: string, cool: boolean) =>
+      [72, 168, 672].map((hours) => {
+        const row = strengthRow(type, hours, true, cool);
+        return row && limits.number(row, 'SI').toNumber();
+      });
+    expect(least('c150.II-MH', false)).toEqual([10, 17, 28]);
+    expect(least('c150.II-MH', true)).toEqual([7, 12, 22]);
+    expect(least('c150.II-MH-A', true)).toEqual([6, 9, 18]);
+    // Of every other type the order for heat changes no strength.
+    expect(least('c150.II', true)).toEqual(least('c150.II', false));
   });
 });

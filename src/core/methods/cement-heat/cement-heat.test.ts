@@ -221,12 +221,22 @@ it('the stand-in’s own cells tell what stands in them', () => {
   expect(done.drawn.chosen).toBeDefined();
 });
 
-it('waits to be read out when its days are over', () => {
-  const { input } = usableInput(method, {
-    ...{ system: 'SI', days: '7' },
-    cells: [{ channel: '1', insertedAt: iso(2) }],
-  });
-  expect(method.waits?.(input, {})).toEqual([
-    { id: 'read-out', what: 'Read out the calorimeter, a week on', lane: 'paste', opens: iso(2 + 168) },
-  ]);
+it('waits to be read out when its days are over, and is done when it was', () => {
+  const waiting = (over: object) =>
+    method.waits?.(
+      usableInput(method, {
+        ...{ system: 'SI', days: '7' },
+        cells: [{ channel: '1', insertedAt: iso(2) }],
+        ...over,
+      }).input,
+      {},
+    );
+  const wait = {
+    id: 'read-out',
+    what: 'Read out the calorimeter, a week on',
+    lane: 'paste',
+    opens: iso(170),
+  };
+  expect(waiting({})).toEqual([wait]);
+  expect(waiting({ finishedAt: iso(171) })).toEqual([{ ...wait, done: iso(171) }]);
 });

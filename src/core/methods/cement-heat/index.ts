@@ -23,13 +23,14 @@ const named = ([, quantity, symbol]: (typeof HEATS)[number]) => ({ quantity, sym
 function waits(input: CementHeatInput, _setup: RunSetup): Wait[] {
   const last = Math.max(...(input.cells ?? []).map(({ insertedAt }) => Date.parse(insertedAt ?? '')));
   const days = Number(input.days ?? '3');
-  if (!Number.isFinite(last) || input.finishedAt) return [];
+  if (!Number.isFinite(last)) return [];
   return [
     {
       id: 'read-out',
       what: `Read out the calorimeter, ${days === 7 ? 'a week' : days === 1 ? 'a day' : 'three days'} on`,
       lane: 'paste',
       opens: new Date(last + days * DAY).toISOString(),
+      ...(input.finishedAt ? { done: input.finishedAt } : {}),
     },
   ];
 }

@@ -15,9 +15,17 @@ const NEXT = 0.5;
 function waits(input: PenetrationResistanceInput): Wait[] {
   const contact = Date.parse(input.contactAt ?? '');
   const last = Math.max(...(input.pushes ?? []).map(({ at }) => Date.parse(at ?? '')));
-  if (Number.isNaN(contact) || input.finishedAt) return [];
+  if (Number.isNaN(contact)) return [];
   const opens = Number.isFinite(last) ? last + NEXT * HOUR : contact + FIRST * HOUR;
-  return [{ id: 'push', what: 'Push the needle', lane: 'paste', opens: new Date(opens).toISOString() }];
+  return [
+    {
+      id: 'push',
+      what: 'Push the needle',
+      lane: 'paste',
+      opens: new Date(opens).toISOString(),
+      ...(input.finishedAt ? { done: input.finishedAt } : {}),
+    },
+  ];
 }
 
 /** Setting of a concrete by penetration resistance of its mortar. Order of work: ASTM C403/C403M (from memory), in our own words. */
