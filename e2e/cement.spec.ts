@@ -84,4 +84,31 @@ test('a source is followed over weeks, a result is decided on, and the series le
     (await page.getByRole('link', { name: 'Export CSV' }).getAttribute('href')) ?? '',
   );
   expect((await out.text()).split('\r\n').length).toBe(23);
+  // The concretes that name it, and the report of a period; days the wrong way round are refused before they are sent.
+  const follows = page.getByRole('region', { name: 'PM-57' });
+  await expect(follows).toContainText(/results at 28 d/);
+  await expect(follows).toContainText(/chance alone by up to 0\.\d\d/);
+  const period = page.getByRole('link', { name: 'Report of the period, PDF' });
+  const report = await page.request.get((await period.getAttribute('href')) ?? '');
+  expect(report.headers()['content-type']).toBe('application/pdf');
+  expect((await report.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  const to = page.getByLabel('To', { exact: true });
+  await to.fill('2020-01-01');
+  await expect(page.getByText('The last day is before the first.')).toBeVisible();
+
+  // The sheet of its newest shipment beside the own tests, and what is left of its portions.
+  await page.getByRole('link', { name: 'GP 34' }).first().click();
+  await page.waitForURL('**/lots/**');
+  await page
+    .getByRole('link', { name: /^PMF-\d+/ })
+    .first()
+    .click();
+  await page.waitForURL('**/samples/**');
+  await page.getByRole('link', { name: /Portions of the sample/ }).click();
+  await expect(page.getByRole('img', { name: 'A: 700 g left of 3,390 g' })).toBeVisible();
+  await page.goBack();
+  await page.getByRole('link', { name: /Mill sheet beside own tests/ }).click();
+  const sheet = page.getByRole('table', { name: 'Sheet beside own tests' });
+  await expect(sheet.getByRole('row', { name: /^Surface by air permeability/ })).toContainText('investigate');
+  await expectAccessible(page);
 });
