@@ -193,8 +193,8 @@ export class Asked extends RunInput {
   waterRatio?: string;
 
   @TextField({
-    label: 'Cement, by the code it is tested under',
-    help: 'Then its cement is asked whether this concrete follows it.',
+    label: 'Its cement is tested as',
+    help: 'By its code: then it is asked whether this concrete follows it.',
     example: '',
   })
   cementCode?: string;
