@@ -7,7 +7,7 @@ test('brick is drawn, halved and set on its two branches, and suction is taken b
 }) => {
   const code = `PM-F${String(Date.now()).slice(-5)}`;
   const desk = await signedIn(browser, 'manager');
-  desk.setDefaultTimeout(20_000);
+  desk.setDefaultTimeout(45_000);
   await desk.goto('/jobs');
   await desk.getByRole('link', { name: /PMF/ }).first().click();
   await desk.getByRole('button', { name: 'New kind of brick' }).click();
@@ -37,7 +37,7 @@ test('brick is drawn, halved and set on its two branches, and suction is taken b
   await desk.close();
 
   const page = await signedIn(browser, 'laboratory');
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(45_000);
   await page.goto(job);
   await page.getByRole('button', { name: 'New delivery of brick' }).click();
   const lot = page.getByRole('dialog');
@@ -119,7 +119,7 @@ test('brick is drawn, halved and set on its two branches, and suction is taken b
 // A boil day, as it stands at noon; and the load whose saturation keeps it from its grade.
 test('a boil is followed to the minute, and a grade is explained by what governs it', async ({ browser }) => {
   const page = await signedIn(browser, 'laboratory');
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(45_000);
   await page.goto('/jobs');
   await page.getByRole('link', { name: /PMF/ }).first().click();
   await page.getByRole('link', { name: 'Ticket hall front, second load' }).first().click();

@@ -8,7 +8,7 @@ test('block is drawn from a delivery, weighed as it came, split by mass and set 
   const code = `PM-B${String(Date.now()).slice(-5)}`;
   const title = `Block for bay ${code.slice(4)}`;
   const desk = await signedIn(browser, 'manager');
-  desk.setDefaultTimeout(20_000);
+  desk.setDefaultTimeout(45_000);
   await desk.goto('/jobs');
   await desk.getByRole('link', { name: /PMF/ }).first().click();
   await desk.getByRole('button', { name: 'New kind of unit' }).click();
@@ -37,7 +37,7 @@ test('block is drawn from a delivery, weighed as it came, split by mass and set 
   await desk.close();
 
   const page = await signedIn(browser, 'laboratory');
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(45_000);
   await page.goto(job);
   await page.getByRole('button', { name: 'New delivery', exact: true }).click();
   const lot = page.getByRole('dialog');
@@ -124,7 +124,7 @@ test('block in the oven is weighed too early, and a capped one is broken before 
   browser,
 }) => {
   const page = await signedIn(browser, 'laboratory');
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(45_000);
   await page.goto('/jobs');
   await page.getByRole('link', { name: /PMF/ }).first().click();
   await page.getByRole('link', { name: 'Ticket hall gable' }).first().click();

@@ -13,7 +13,7 @@ test('two cylinders are split, one read off a dial in words, and stand as a pair
   browser,
 }) => {
   const page = await signedIn(browser, 'laboratory');
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(45_000);
   const results: string[] = [];
   for (const [label, words, load] of [
     ['PMF-012-B', 'one small mark past 24', '24400'],
@@ -68,7 +68,7 @@ test('a modulus is read over three loadings, agrees with itself, and leaves its 
   browser,
 }) => {
   const page = await signedIn(browser, 'laboratory');
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(45_000);
   await start(page, 'PMF-041-C', 'static modulus');
   await page.getByRole('button', { name: /^\S* ?PR-01/ }).click();
   await toStep(page, 'Fetch and keep');
@@ -124,7 +124,7 @@ test('a modulus is read over three loadings, agrees with itself, and leaves its 
 
 test('three cubes of a European project are broken by the school’s own rules', async ({ browser }) => {
   const desk = await signedIn(browser, 'manager');
-  desk.setDefaultTimeout(20_000);
+  desk.setDefaultTimeout(45_000);
   const cast = new Date(Date.now() - 28 * 86_400_000);
   const { jobId } = await perform(desk, 'create-job', {
     number: 'PMQ',
@@ -163,7 +163,7 @@ test('three cubes of a European project are broken by the school’s own rules',
   await desk.close();
 
   const page = await signedIn(browser, 'laboratory');
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(45_000);
   // Two are on record; the third goes the whole way on the sheet.
   for (const [index, maximumLoad] of ['823.4', '851.2'].entries()) {
     await start(page, `PMQ-001-${'AB'[index]}`, 'cube compression');

@@ -21,7 +21,7 @@ test('lumps out of a face are laid, broken, rejected or counted, and make a grou
   const code = `PM-R${String(Date.now()).slice(-5)}`;
   const face = `Quarry bench ${code.slice(4)}`;
   const desk = await signedIn(browser, 'manager');
-  desk.setDefaultTimeout(20_000);
+  desk.setDefaultTimeout(45_000);
   await desk.goto('/jobs');
   await desk.getByRole('link', { name: /PMF/ }).first().click();
   await desk.getByRole('button', { name: 'New rock unit' }).click();
@@ -41,7 +41,7 @@ test('lumps out of a face are laid, broken, rejected or counted, and make a grou
   await desk.close();
 
   const page = await signedIn(browser, 'laboratory');
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(45_000);
   await page.goto(job);
   await page.getByRole('button', { name: 'New borehole or face' }).click();
   const lot = page.getByRole('dialog');
