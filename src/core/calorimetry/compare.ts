@@ -21,7 +21,9 @@ export interface HeatDifference {
   readonly apart: number | undefined;
 }
 
-const FROM_H = 1;
+/** From when on heat is compared between curves, and the ages that it is compared at, h. */
+export const COMPARED_FROM = 1;
+export const COMPARED_AT = [12, 24, 72, 168] as const;
 const TO_H = 48;
 const STEP_H = 0.1;
 
@@ -36,23 +38,19 @@ const at = ({ hours, power }: LaidCurve, when: number): number | undefined => {
 
 /** What the second curve is off the first: times in hours, heat in J/g. */
 export function heatDifference(first: LaidCurve, second: LaidCurve): HeatDifference {
-  const minus = (of: 'half'): number | undefined => {
-    const [a, b] = [first[of], second[of]];
-    return a === undefined || b === undefined ? undefined : b - a;
-  };
   const percent = (of: 'peak' | 'slope'): number | undefined => {
     const [a, b] = [first[of], second[of]];
     return a === undefined || b === undefined || a === 0 ? undefined : (100 * (b - a)) / a;
   };
   let [sum, count] = [0, 0];
-  for (let when = FROM_H; when <= TO_H; when += STEP_H) {
+  for (let when = COMPARED_FROM; when <= TO_H; when += STEP_H) {
     const [a, b] = [at(first, when), at(second, when)];
     if (a === undefined || b === undefined) continue;
     sum += (b - a) ** 2;
     count += 1;
   }
   return {
-    half: minus('half'),
+    half: first.half === undefined || second.half === undefined ? undefined : second.half - first.half,
     peak: percent('peak'),
     slope: percent('slope'),
     heat: new Map(

@@ -1,11 +1,11 @@
+import { fitLine } from '../statistics';
 import { type Features, findFeatures } from './features';
 import { slopes } from './filters';
 import { heatBetween } from './heat';
 import type { HeatChannel, HeatRecord } from './record';
 
-/** Hours between two points of a curve, and from when on heat is compared between curves. */
+/** Hours between two points of a curve. */
 export const GRID_H = 1 / 60;
-export const COMPARED_FROM = 1;
 /** A cell is opened and handled around the contact: so long before it no baseline is read, hours. */
 const HANDLED_H = 1 / 12;
 const SHORT_GAP_H = 0.25;
@@ -68,18 +68,13 @@ function baselineOf(
   from: number,
   to: number,
 ): Baseline | undefined {
-  const points = hours.flatMap((at, place): [number, number][] => {
-    const value = values[place];
-    return at >= from && at <= to && typeof value === 'number' ? [[at, value]] : [];
+  const points = hours.flatMap((x, place) => {
+    const y = values[place];
+    return x >= from && x <= to && typeof y === 'number' ? [{ x, y }] : [];
   });
-  const [head, tail] = [points[0], points.at(-1)];
-  if (!head || !tail || points.length < 3) return undefined;
-  const mean = (of: (point: [number, number]) => number): number =>
-    points.reduce((sum, point) => sum + of(point), 0) / points.length;
-  const [at, level] = [mean(([hour]) => hour), mean(([, value]) => value)];
-  const across = points.reduce((sum, [hour]) => sum + (hour - at) ** 2, 0);
-  const along = points.reduce((sum, [hour, value]) => sum + (hour - at) * (value - level), 0);
-  return { level, at, long: tail[0] - head[0], drift: across > 0 ? along / across : 0 };
+  const [head, tail, line] = [points[0], points.at(-1), fitLine(points)];
+  if (!head || !tail || !line || points.length < 3) return undefined;
+  return { level: line.mean.y, at: line.mean.x, long: tail.x - head.x, drift: line.slope };
 }
 
 const curves = new WeakMap<HeatRecord, Map<string, HeatCurve | undefined>>();

@@ -4,7 +4,6 @@ import type { SimulatedCell } from './simulated-calorimeter';
 export interface StandInCell extends SimulatedCell {
   readonly what: string;
   /** Grams that were mixed, and of paste in the vial. */
-  readonly cement: SimulatedCell['cement'];
   readonly mixed: { readonly cement: number; readonly water: number; readonly sulfate?: number };
   readonly paste: number;
   readonly admixture?: string;

@@ -1,5 +1,5 @@
 import { Chance } from '../statistics';
-import { curveOf, depthAt } from './setting';
+import { curveOf, depthAt, FINAL_DEPTH, type SettingCurve, whenAt } from './setting';
 
 /** What a needle with a line reads while it falls, and once it was let settle. */
 export interface NeedleLine {
@@ -38,7 +38,7 @@ const FINAL = [1.7, 2.1] as const;
 export class SimulatedNeedle {
   private readonly chance: Chance;
   private time = 0;
-  private curve: ReturnType<typeof curveOf>;
+  private curve: SettingCurve;
   /** Seconds of the device at which water met the cement of the ring under it. */
   private contact: number;
   private fall = 0;
@@ -59,8 +59,8 @@ export class SimulatedNeedle {
 
   /** When its ring sets, min: what a session is judged against. */
   get truth(): { readonly initial: number; readonly final: number } {
-    const at = (depth: number): number => this.curve.a * (RING / depth - 1) ** (1 / this.curve.n);
-    return { initial: at(INITIAL_DEPTH), final: at(0.5) };
+    const at = (depth: number): number => whenAt(this.curve, depth, RING);
+    return { initial: at(INITIAL_DEPTH), final: at(FINAL_DEPTH) };
   }
 
   /** Another ring is put under it. @param minutes since water met its cement */
@@ -99,7 +99,7 @@ export class SimulatedNeedle {
     return rows;
   }
 
-  private drawn(): ReturnType<typeof curveOf> {
+  private drawn(): SettingCurve {
     const initial = this.chance.between(...INITIAL);
     return curveOf(initial, initial * this.chance.between(...FINAL), INITIAL_DEPTH, RING);
   }

@@ -46,8 +46,9 @@ export interface Drawing {
 
 /** The path of a shape, as SVG path data. */
 export function pathOf({ through, closed }: Extract<Shape, { kind: 'path' }>): string {
-  const steps = through.map(({ x, y }, place) => `${place === 0 ? 'M' : 'L'}${tenths(x)} ${tenths(y)}`);
+  const steps = through.map(({ x, y }, place) => `${place === 0 ? 'M' : 'L'}${tenth(x)} ${tenth(y)}`);
   return `${steps.join('')}${closed ? 'Z' : ''}`;
 }
 
-const tenths = (value: number): string => String(Number(value.toFixed(1)));
+/** To tenths of a unit: nobody sees less, and a signed report keeps every one of them. */
+export const tenth = (value: number): number => Number(value.toFixed(1));

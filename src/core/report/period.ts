@@ -1,5 +1,5 @@
 import { acceptable, CHARTS, type SeriesOfSource } from '../uniformity';
-import type { Drawing, Shape } from './drawing';
+import { type Drawing, type Shape, tenth } from './drawing';
 import type { Section } from './sections';
 
 /** A series of a source over a period, as a report of it shows it. */
@@ -135,7 +135,6 @@ function drawn(
   const marks = charts ? [charts.single.low, charts.centre, charts.single.high] : [];
   const [low, high] = [Math.min(...values, ...marks), Math.max(...values, ...marks)];
   const room = (high - low || 1) * 0.05;
-  const tenth = (value: number): number => Math.round(value * 10) / 10;
   const x = (place: number): number =>
     tenth(LEFT + ((WIDE - LEFT - RIGHT) * place) / Math.max(1, points.length - 1));
   const y = (value: number): number =>

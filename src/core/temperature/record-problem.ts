@@ -1,25 +1,14 @@
-import { readInstant } from '../quantity';
-import { RECORD_TROUBLES } from '../signals/stamped-rows';
+import { isCount, isNumber, isObject, isOneOf, keptProblem, MOST_HOURS } from '../signals/kept-problem';
 import { FAULTS } from './types';
 
 const MOST_CHANNELS = 16;
 const MOST_ROWS = 4000;
 const LONGEST_NAME = 200;
-/** Hours and °C that any record can have. */
-const MOST_HOURS = 200_000;
+/** °C that any record can have. */
 const MOST_DEGREES = 1000;
 
-type Loose = Readonly<Record<string, unknown>>;
-
-const isObject = (value: unknown): value is Loose =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-const isNumber = (value: unknown, most: number): value is number =>
-  typeof value === 'number' && Number.isFinite(value) && Math.abs(value) <= most;
 const areNumbers = (value: unknown, most: number): value is number[] =>
   Array.isArray(value) && value.length <= MOST_ROWS && value.every((each) => isNumber(each, most));
-const isCount = (value: unknown): boolean => Number.isInteger(value) && (value as number) >= 0;
-const isOneOf = (value: unknown, known: readonly string[]): boolean =>
-  typeof value === 'string' && known.includes(value);
 const isMoment = (value: unknown): boolean =>
   isObject(value) && isNumber(value.at, MOST_HOURS) && isNumber(value.celsius, MOST_DEGREES);
 
@@ -61,13 +50,10 @@ function channelProblem(channel: unknown): string | null {
 /** What is wrong with a record of temperatures from outside, in one sentence; null when nothing is. */
 export function temperatureProblem(value: unknown): string | null {
   if (!isObject(value)) return 'an object is expected.';
-  const { start, channels, troubles, averaged } = value;
-  if (!isCount(value.version) || !isCount(value.rows)) return 'version and rows are whole numbers.';
-  if (!isNumber(value.length, MOST_HOURS)) return 'length is a number of hours.';
+  const { channels, averaged } = value;
+  const wrong = keptProblem(value);
+  if (wrong) return wrong;
   if (averaged !== null && !isNumber(averaged, MOST_HOURS)) return 'averaged is a number of hours, or null.';
-  if (start !== null && !readInstant(start).ok) return 'start is an instant, or null.';
-  if (!Array.isArray(troubles) || !troubles.every((each) => isOneOf(each, RECORD_TROUBLES)))
-    return `troubles are of ${RECORD_TROUBLES.join(', ')}.`;
   if (!Array.isArray(channels) || channels.length > MOST_CHANNELS)
     return `channels is a list of at most ${MOST_CHANNELS} sensors.`;
   return channels.map(channelProblem).find((problem) => problem !== null) ?? null;

@@ -18,7 +18,6 @@ export interface OverlayTest {
   readonly label: string;
   /** Of what it is: the lot, as it is called. */
   readonly of: string;
-  readonly performedAt: Date;
 }
 
 /**
@@ -38,7 +37,6 @@ export async function overlayOf(db: Queryable, actor: Actor, runId: string, with
       lot: lots.number,
       lotTitle: lots.title,
       code: specifications.code,
-      at: sql<Date>`coalesce(${runs.completedAt}, ${runs.startedAt})`.mapWith(runs.startedAt),
     })
     .from(runs)
     .innerJoin(samples, eq(samples.id, runs.sampleId))
@@ -54,11 +52,10 @@ export async function overlayOf(db: Queryable, actor: Actor, runId: string, with
     .orderBy(desc(sql`coalesce(${runs.completedAt}, ${runs.startedAt})`))
     .limit(OFFERED);
   const offered = rows.map(
-    ({ id, number, job, lot, lotTitle, code, at }): OverlayTest => ({
+    ({ id, number, job, lot, lotTitle, code }): OverlayTest => ({
       id,
       label: sampleLabel(job, number),
       of: `${code}, ${lotTitle ?? lot}`,
-      performedAt: at,
     }),
   );
   const wanted = [runId, ...withIds].slice(0, MOST_LAID);

@@ -1,23 +1,16 @@
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { HeatRecord } from '@/core/calorimetry/record';
-import { dayTime } from '../time';
+import { recordTimes } from './times';
 
 /** What a record says of each of its cells: where its greatest value behind the first hour lies tells whether the unit is right. */
 export function PowerFound({ record, zone }: { record: HeatRecord; zone: string }) {
-  const start = record.start ? Date.parse(record.start) : null;
-  const when = (hours: number): string =>
-    start === null ? `${hours.toFixed(1)} h` : dayTime(new Date(start + hours * 3_600_000), zone);
+  const { when, span } = recordTimes(record, zone);
   if (record.channels.length === 0)
     return <Typography color="error">No number in it could be read. Look at columns and times.</Typography>;
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <Typography variant="body2" color="text.secondary">
-        {[
-          start === null
-            ? `${record.length.toFixed(1)} h, without a date`
-            : `${when(0)} to ${when(record.length)}, ${record.length.toFixed(1)} h`,
-          record.averaged ? 'carried as means of a minute, of ten behind two days' : '',
-        ]
+        {[span, record.averaged ? 'carried as means of a minute, of ten behind two days' : '']
           .filter(Boolean)
           .join('; ')}
       </Typography>

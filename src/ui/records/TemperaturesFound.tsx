@@ -2,7 +2,7 @@ import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } fro
 import { degreeUnits } from '@/core/methods/temperature/units';
 import { type System, unitLabel } from '@/core/quantity';
 import type { TemperatureRecord } from '@/core/temperature';
-import { dayTime } from '../time';
+import { recordTimes } from './times';
 
 /** What a record says of each of its sensors, before anything is made of it. */
 export function TemperaturesFound({
@@ -16,20 +16,13 @@ export function TemperaturesFound({
 }) {
   const { unit, temperature } = degreeUnits(system);
   const label = unitLabel(unit);
-  const start = record.start ? Date.parse(record.start) : null;
-  const when = (hours: number): string =>
-    start === null ? `${hours.toFixed(1)} h` : dayTime(new Date(start + hours * 3_600_000), zone);
+  const { when, span } = recordTimes(record, zone);
   if (record.channels.length === 0)
     return <Typography color="error">No reading of it counts. Look at columns, times and scale.</Typography>;
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <Typography variant="body2" color="text.secondary">
-        {[
-          start === null
-            ? `${record.length.toFixed(1)} h, without a date`
-            : `${when(0)} to ${when(record.length)}, ${record.length.toFixed(1)} h`,
-          record.averaged === null ? '' : `curve averaged over ${Math.round(record.averaged * 60)} min`,
-        ]
+        {[span, record.averaged === null ? '' : `curve averaged over ${Math.round(record.averaged * 60)} min`]
           .filter(Boolean)
           .join('; ')}
       </Typography>

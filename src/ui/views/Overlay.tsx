@@ -9,7 +9,6 @@ interface Offered {
   readonly id: string;
   readonly label: string;
   readonly of: string;
-  readonly performedAt: number;
 }
 
 /** Tests of one method over one another: chosen from the newest, drawn as their method draws them. */

@@ -1,4 +1,5 @@
-import { type Cell, movedTo, powerAt } from './read-cells';
+import type { HeatCurve } from '../../calorimetry';
+import { type Cell, markAt, movedTo, powerAt } from './read-cells';
 
 /** Ages that heat is told at, h, with what it is called. */
 export const HEATS = [
@@ -15,10 +16,19 @@ export function timesOf(cell: Cell): {
   readonly peak: number | undefined;
   readonly half: number | undefined;
 } {
-  const features = cell.curve?.features;
-  const [main, half] = [movedTo(cell, 'main'), movedTo(cell, 'half')];
+  const main = movedTo(cell, 'main');
   return {
-    peak: main && cell.curve ? powerAt(cell.curve, main.at) : features?.main.power,
-    half: half?.at ?? features?.indicated.find(({ share }) => share === 0.5)?.max,
+    peak: main && cell.curve ? powerAt(cell.curve, main.at) : cell.curve?.features?.main.power,
+    half: markAt(cell, 'half'),
   };
 }
+
+/** J/g up to an age, from where heat is added up or the curve begins; undefined where it does not reach. */
+export const heatTo = (curve: HeatCurve, from: number, age: number): number | undefined =>
+  curve.heat(Math.max(from, curve.first), age);
+
+/** The cells of the cement as it came that have a curve: together they give its result. */
+export const ownCells = (cells: readonly Cell[]) =>
+  cells.filter(
+    (cell): cell is Cell & { readonly curve: HeatCurve } => cell.plain && cell.curve !== undefined,
+  );

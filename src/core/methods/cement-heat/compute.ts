@@ -6,7 +6,7 @@ import type { Outcome, Result } from '../contract';
 import { equipmentUse } from '../equipment-checks';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
-import { HALF, HEATS, PEAK, timesOf } from './ages';
+import { HALF, HEATS, heatTo, ownCells, PEAK, timesOf } from './ages';
 import { heatFindings } from './findings';
 import type { CementHeatInput } from './input';
 import { heatPicture } from './picture';
@@ -55,7 +55,7 @@ export function compute(input: CementHeatInput, setup: RunSetup): Outcome {
             results.find(({ quantity }) => quantity === HEATS[place + 2]?.[1]),
           ),
         ),
-    picture: heatPicture(input, setup, cells, limits, doses),
+    picture: heatPicture(input, cells, limits, doses),
   };
 }
 
@@ -115,7 +115,7 @@ function resultsOf(
   sheet: Sheet,
   provisional: string | undefined,
 ): Result[] {
-  const own = cells.filter(({ plain, curve }) => plain && curve);
+  const own = ownCells(cells);
   const from = heatFrom(input, limits);
   const meanOf = (
     about: { quantity: string; symbol: string; name: string; unit: Result['unit']; step: Exact },
@@ -154,7 +154,7 @@ function resultsOf(
           ...{ quantity, symbol, unit: 'J/g', step: step('heat.step') },
           name: `${quantity.replace(/^h/u, 'H')}, from ${(from * 60).toFixed(0)} min on`,
         },
-        own.map(({ curve }) => curve?.heat(Math.max(from, curve.first), age)),
+        own.map(({ curve }) => heatTo(curve, from, age)),
         3,
       ),
     ),

@@ -1,5 +1,5 @@
 import type { Spot } from '../../plan/geometry';
-import type { Drawing, Ink, Shape } from '../../report/drawing';
+import { type Drawing, type Ink, type Shape, tenth } from '../../report/drawing';
 import type { MethodDrawing, Picture } from '../contract';
 import { type DrawnCell, readHeatPicture } from './read-picture';
 
@@ -36,8 +36,6 @@ export function drawsHeat(picture: Picture): readonly MethodDrawing[] {
   ];
 }
 
-const tenth = (value: number): number => Math.round(value * 10) / 10;
-
 function curves(cells: readonly DrawnCell[], from: number): Drawing {
   const seen = (cell: DrawnCell) => cell.points.filter(([at]) => at >= from && at <= SHOWN);
   const all = cells.flatMap(seen);
@@ -47,7 +45,6 @@ function curves(cells: readonly DrawnCell[], from: number): Drawing {
   ];
   const end = WIDE - RIGHT;
   const spot = (at: number, power: number): Spot => ({
-    // Tenths of a point: a signed report keeps every one of them.
     x: tenth(LEFT + ((end - LEFT) * at) / long),
     y: tenth(HIGH - FOOT - ((HIGH - FOOT - TOP) * Math.max(power, 0)) / high),
   });

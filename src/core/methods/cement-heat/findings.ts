@@ -4,6 +4,7 @@ import { type Finding, finding, type Severity } from '../../working';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import type { RunSetup } from '../setup';
+import { heatTo } from './ages';
 import type { CementHeatInput } from './input';
 import { type Cell, heatFrom, heatKept, movedTo, recordBegan, wattsOf } from './read-cells';
 
@@ -332,7 +333,7 @@ function seen(
       `nothing recorded for ${((to - from) * 60).toFixed(0)} min from ${from.toFixed(1)} h.`,
       'Bridged by a straight line.',
     );
-  const three = curve.heat(Math.max(heatFrom(input, limits), curve.first), 72);
+  const three = heatTo(curve, heatFrom(input, limits), 72);
   if (three !== undefined && cell.plain && !input.ofJob && !holds('heat.usual', three))
     tell(
       'heat.usual',

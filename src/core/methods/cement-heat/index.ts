@@ -7,7 +7,7 @@ import type { Method } from '../contract';
 import { exampleInput } from '../example';
 import { fieldsOf } from '../fields';
 import { limitRows } from '../limit-rows';
-import { limitsOf, type RunSetup } from '../setup';
+import { limitsOf } from '../setup';
 import { HALF, HEATS, PEAK } from './ages';
 import { compute } from './compute';
 import { drawsHeat } from './draws';
@@ -20,7 +20,7 @@ const PLANNED = 10;
 
 const named = ([, quantity, symbol]: (typeof HEATS)[number]) => ({ quantity, symbol, named: true as const });
 
-function waits(input: CementHeatInput, _setup: RunSetup): Wait[] {
+function waits(input: CementHeatInput): Wait[] {
   const last = Math.max(...(input.cells ?? []).map(({ insertedAt }) => Date.parse(insertedAt ?? '')));
   const days = Number(input.days ?? '3');
   if (!Number.isFinite(last)) return [];

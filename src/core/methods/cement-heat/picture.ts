@@ -1,13 +1,12 @@
-import { COMPARED_FROM, type HeatCurve } from '../../calorimetry';
+import { COMPARED_AT, COMPARED_FROM, type HeatCurve } from '../../calorimetry';
 import type { Limits } from '../../limits';
 import type { Picture } from '../contract';
 import { readMeasure } from '../fields';
 import { packedRows } from '../picture-rows';
-import type { RunSetup } from '../setup';
-import { HEATS } from './ages';
+import { HEATS, heatTo } from './ages';
 import type { CementHeatInput } from './input';
 import { MARKS } from './input';
-import { type Cell, heatFrom, movedTo, powerAt } from './read-cells';
+import { type Cell, foundAt, heatFrom, movedTo, powerAt } from './read-cells';
 import type { JudgedSeries } from './series';
 
 /** Points that a curve is drawn with: from when on, how far apart, h. */
@@ -31,25 +30,11 @@ function drawn(curve: HeatCurve): string {
   return packedRows(points);
 }
 
-const found = (curve: HeatCurve | undefined, mark: (typeof MARKS)[number]): number | undefined => {
-  const features = curve?.features;
-  if (!features) return undefined;
-  return {
-    main: features.main.at,
-    half: features.indicated.find(({ share }) => share === 0.5)?.max,
-    lowest: features.lowest.at,
-    ends: features.inductionEnds,
-    second: features.second?.at,
-    'used-up': features.usedUp,
-  }[mark];
-};
-
 const text = (value: number | undefined, digits: number): string => value?.toFixed(digits) ?? '';
 
 /** What a test of heat draws: each cell with its curve, the marks that were found and where they were put, heat at ages. */
 export function heatPicture(
   input: CementHeatInput,
-  _setup: RunSetup,
   cells: readonly Cell[],
   limits: Limits,
   series: JudgedSeries | undefined,
@@ -81,7 +66,7 @@ export function heatPicture(
       marks: packedRows(
         cells.flatMap((cell) =>
           MARKS.flatMap((mark) => {
-            const [was, moved] = [found(cell.curve, mark), movedTo(cell, mark)];
+            const [was, moved] = [foundAt(cell, mark), movedTo(cell, mark)];
             const at = moved?.at ?? was;
             return at === undefined || !cell.curve
               ? []
@@ -100,8 +85,8 @@ export function heatPicture(
             ? [
                 [
                   name,
-                  ...HEATS.map(([age]) => text(curve.heat(Math.max(from, curve.first), age), 1)),
-                  ...[12, 24, 72, 168].map((age) => text(curve.heat(COMPARED_FROM, age), 1)),
+                  ...HEATS.map(([age]) => text(heatTo(curve, from, age), 1)),
+                  ...COMPARED_AT.map((age) => text(curve.heat(COMPARED_FROM, age), 1)),
                   text(curve.features?.steepest.slope, 3),
                   text(curve.features?.main.power, 3),
                 ],

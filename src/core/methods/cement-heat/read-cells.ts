@@ -200,6 +200,24 @@ export function movedTo(
   return row && at !== undefined && row.why ? { at, why: row.why } : undefined;
 }
 
+/** Where a mark was found on the curve of a cell, h. */
+export function foundAt(cell: Cell, mark: MarkName): number | undefined {
+  const features = cell.curve?.features;
+  if (!features) return undefined;
+  return {
+    main: features.main.at,
+    half: features.indicated.find(({ share }) => share === 0.5)?.max,
+    lowest: features.lowest.at,
+    ends: features.inductionEnds,
+    second: features.second?.at,
+    'used-up': features.usedUp,
+  }[mark];
+}
+
+/** Where a mark of a cell counts, h: where a person put it, or where it was found. */
+export const markAt = (cell: Cell, mark: MarkName): number | undefined =>
+  movedTo(cell, mark)?.at ?? foundAt(cell, mark);
+
 /** mW/g of a curve at an age; undefined where it does not reach. */
 export function powerAt({ power, first }: HeatCurve, at: number): number | undefined {
   return power[Math.round((at - first) * 60)];

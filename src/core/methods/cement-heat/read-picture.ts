@@ -1,4 +1,4 @@
-import type { LaidCurve } from '../../calorimetry';
+import { COMPARED_AT, type LaidCurve } from '../../calorimetry';
 import type { Picture } from '../contract';
 import { readRows } from '../picture-rows';
 import { MARKS, type MarkName } from './input';
@@ -52,7 +52,6 @@ export interface DrawnHeat {
   readonly chosen: string | undefined;
 }
 
-const COMPARED = [12, 24, 72, 168];
 const maybe = (text: string | undefined): number | undefined => (text ? Number(text) : undefined);
 const isMark = (text: string | undefined): text is MarkName => MARKS.some((mark) => mark === text);
 
@@ -87,7 +86,7 @@ export function readHeatPicture({ values }: Picture): DrawnHeat {
           half: own.find(({ mark }) => mark === 'half')?.at,
           slope: maybe(told[8]),
           heat: new Map(
-            COMPARED.flatMap((age, index) => {
+            COMPARED_AT.flatMap((age, index) => {
               const heat = compared[index];
               return heat === undefined ? [] : [[age, heat] as const];
             }),

@@ -2,7 +2,7 @@ import { isWithin, type LimitId, type Limits } from '../../limits';
 import { exact } from '../../quantity';
 import type { Finding } from '../../working';
 import { limitFinding } from '../limit-finding';
-import { timesOf } from './ages';
+import { heatTo, ownCells, timesOf } from './ages';
 import type { CementHeatInput } from './input';
 import { type Cell, heatFrom } from './read-cells';
 
@@ -16,7 +16,7 @@ export function replicates(
   limits: Limits,
 ): { readonly findings: Finding[]; readonly provisional: string | undefined } {
   const { system } = input;
-  const own = cells.filter(({ plain, curve }) => plain && curve);
+  const own = ownCells(cells);
   if (own.length < 2)
     return {
       findings: [],
@@ -29,9 +29,7 @@ export function replicates(
     return { off: high - low, mean: known.reduce((sum, value) => sum + value, 0) / known.length };
   };
   const from = heatFrom(input, limits);
-  const heats = [168, 72].map((age) =>
-    spread(own.map(({ curve }) => curve?.heat(Math.max(from, curve.first), age))),
-  );
+  const heats = [168, 72].map((age) => spread(own.map(({ curve }) => heatTo(curve, from, age))));
   const heat = heats.find((each) => each !== undefined);
   const [peak, half] = [
     spread(own.map((cell) => timesOf(cell).peak)),

@@ -2,7 +2,7 @@ import { COMPARED_FROM, FEWEST, type JudgedDose, judgeDoses } from '../../calori
 import type { Limits } from '../../limits';
 import type { System } from '../../quantity';
 import { type Finding, finding } from '../../working';
-import { type Cell, movedTo } from './read-cells';
+import { type Cell, markAt, movedTo } from './read-cells';
 
 /** A series of sulfate as it is judged. */
 export interface JudgedSeries {
@@ -32,12 +32,9 @@ export function judgedDoses(
       cells.findIndex((each) => each.sulfate === sulfate) === place,
   );
   if (own.length < FEWEST) return undefined;
-  const secondOf = (cell: Cell): number | undefined =>
-    movedTo(cell, 'second')?.at ?? cell.curve?.features?.second?.at;
   const { doses, chosen } = judgeDoses(
     own.map((cell) => {
-      const main = movedTo(cell, 'main')?.at ?? cell.curve?.features?.main.at;
-      const second = secondOf(cell);
+      const [main, second] = [markAt(cell, 'main'), markAt(cell, 'second')];
       return {
         label: cell.name,
         sulfate: cell.sulfate ?? 0,
@@ -53,7 +50,7 @@ export function judgedDoses(
   );
   const lateOf = (dose: JudgedDose): number | undefined => {
     const cell = own.find(({ name }) => name === dose.label);
-    return cell && secondOf(cell);
+    return cell && markAt(cell, 'second');
   };
   const moves = doses.findIndex((dose, place) => {
     const [before, now] = [doses[place - 1], lateOf(dose)];

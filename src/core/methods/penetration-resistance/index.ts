@@ -83,7 +83,7 @@ export const penetrationResistance: Method<PenetrationResistanceInput> = {
       setup,
     ),
   compute,
-  waits: (input) => waits(input),
+  waits,
   notClaimed: [
     'The setting of a concrete is not that of its cement by the needle: other water, other temperature, admixtures.',
   ],

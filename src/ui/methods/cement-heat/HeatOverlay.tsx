@@ -13,7 +13,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
-import { apparentEnergy, heatDifference, MODEL_ENERGY, unlike } from '@/core/calorimetry';
+import { apparentEnergy, COMPARED_AT, heatDifference, MODEL_ENERGY, unlike } from '@/core/calorimetry';
 import { rateFactor } from '@/core/cement/setting';
 import { Limits } from '@/core/limits';
 import { type DrawnCell, readHeatPicture } from '@/core/methods/cement-heat/read-picture';
@@ -142,7 +142,7 @@ function Differences({ first, others }: { first: Laid; others: readonly Laid[] }
                 <TableCell>{`${other.name} ${other.what}`}</TableCell>
                 {[
                   ...[signed(off.half, 2), signed(off.peak, 1), signed(off.slope, 1)],
-                  ...[12, 24, 72, 168].map((age) => signed(off.heat.get(age), 1)),
+                  ...COMPARED_AT.map((age) => signed(off.heat.get(age), 1)),
                   off.apart?.toFixed(3) ?? '–',
                 ].map((text, place) => (
                   // biome-ignore lint/suspicious/noArrayIndexKey: the columns never change places

@@ -31,12 +31,7 @@ export default async function BesidePage({
         <TextLink href={`/runs/${id}`}>Back to its run sheet</TextLink>
       </Typography>
       <InMethodFolder id={method as MethodId}>
-        <Overlay
-          id={id}
-          most={MOST_LAID}
-          offered={offered.map((each) => ({ ...each, performedAt: each.performedAt.getTime() }))}
-          laid={laid.map(({ performedAt: _, ...each }) => each)}
-        />
+        <Overlay id={id} most={MOST_LAID} offered={offered} laid={laid} />
       </InMethodFolder>
     </Stack>
   );
