@@ -280,7 +280,7 @@ describe('its mill sheet', () => {
 });
 
 describe('its source', () => {
-  const RULE = cement.source;
+  const RULE = cement.source?.({ cementType: 'c150.I' });
   const followed = async (ageHours: number, actor = site.actors.laboratory) => {
     const [standing] = await standingsOf(site.db, site.actors.laboratory, [specificationId]);
     return RULE && standing
@@ -317,7 +317,7 @@ describe('its source', () => {
     await expect(decide('source-nothing')).rejects.toThrow();
   });
   it('knows which concretes name it, whether they follow, and says so of few that nothing is told', async () => {
-    const rule = cement.source?.madeWith;
+    const rule = RULE?.madeWith;
     const [standing] = await standingsOf(site.db, site.actors.laboratory, [specificationId]);
     if (!rule || !standing) throw new Error('no rule');
     const told = () => madeWith(site.db, site.actors.laboratory, standing, rule, [{ at: DAY, value: 4000 }]);

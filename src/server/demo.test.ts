@@ -119,7 +119,7 @@ it('has cements of two plants, a set of cubes whose odd one is left out, and a r
 it('has a plant that grinds finer: its charts see it, single results do not, and the laboratory knows its own scatter', async () => {
   const [mix] = await fresh.db.select().from(specifications).where(eq(specifications.code, 'PM-C1'));
   const [standing] = await standingsOf(fresh.db, actor, [mix?.id ?? '']);
-  const rule = cement.source;
+  const rule = cement.source?.({ cementType: 'c150.II' });
   const [series] =
     standing && rule
       ? await sourcesOf(fresh.db, actor, standing, rule, {

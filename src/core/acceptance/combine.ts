@@ -158,6 +158,7 @@ function chosen(rule: SetRule, values: readonly Exact[], about: CombineAbout): C
   const whole = apart(spread, values, about);
   if (rule.combine === 'two nearest of three' && values.length === 3 && !whole.good)
     return nearest(spread, values, whole, about);
+  if (rule.combine === 'near the mean' && !whole.good) return nearMean(rule, spread, values, whole, about);
   const named =
     rule.named && whole.row ? `${sourceText(about.limits.of(whole.row, about.system).source)}: ` : '';
   return {
@@ -258,6 +259,29 @@ function nearest(spread: SpreadRule, values: readonly Exact[], whole: Apart, abo
     reports: true,
     note: `${beyond}: the one farthest from the mean is left out. The other two: ${first.of.value.toFixed(spread.place)} %; ${least} % is allowed.`,
   };
+}
+
+/** Those farther from the mean of all than allowed are left out together; the others give their mean while enough are left. */
+function nearMean(
+  { fewest }: SetRule,
+  spread: SpreadRule,
+  values: readonly Exact[],
+  whole: Apart,
+  about: CombineAbout,
+): Chosen {
+  const most = (whole.row && about.limits.of(whole.row, about.system).high) || whole.value;
+  const middle = meanOf(values);
+  const used = values.flatMap((value, place) =>
+    value.minus(middle).abs().div(middle).times(100).lessThanOrEqualTo(most) ? [place] : [],
+  );
+  const least = typeof fewest === 'string' ? number(fewest, about).toNumber() : (fewest ?? 1);
+  return used.length < least
+    ? { used: [], reports: false, note: `${whole.words} Fewer than ${least} are left.` }
+    : {
+        used,
+        reports: true,
+        note: `The farthest lies ${whole.value.toFixed(spread.place)} % from the mean of ${values.length}, more than ${most} %: mean of the other ${used.length}.`,
+      };
 }
 
 /** What follows from a mean can still change, or is no more than a bound, where one of its results is. */

@@ -83,7 +83,13 @@ export interface SetRule {
   readonly begun?: true;
   /** In what the specimens of a set are alike. */
   readonly by: readonly ('age' | 'cure')[];
-  readonly combine: 'mean' | 'trimmed mean' | 'two nearest of three' | 'each alone' | 'strength test';
+  readonly combine:
+    | 'mean'
+    | 'trimmed mean'
+    | 'two nearest of three'
+    | 'near the mean'
+    | 'each alone'
+    | 'strength test';
   /** What the mean is rounded to, once. */
   readonly step: LimitId;
   /** Fewer give no mean. */

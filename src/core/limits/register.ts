@@ -73,6 +73,8 @@ import { LIMITS as UNIT_RECEIVING } from '../methods/unit-receiving/limits';
 import { LIMITS as UNIT_REPORT } from '../methods/unit-report/limits';
 import { LIMITS as UNIT_SAWING } from '../methods/unit-sawing/limits';
 import { LIMITS as UNIT_SOAK } from '../methods/unit-soak/limits';
+import { LIMITS as VIBRATED_CUBE } from '../methods/vibrated-cube/limits';
+import { LIMITS as VIBRATED_MORTAR } from '../methods/vibrated-mortar/limits';
 import { LIMITS as WATER_DENSITY } from '../methods/water-density/limits';
 import { LIMITS as PIPE } from '../pipe/limits';
 import { LIMITS as PLAN } from '../sampling-plan/limits';
@@ -122,6 +124,8 @@ export const REGISTER = {
   ...CEMENT_MORTAR,
   ...CEMENT_FINE,
   ...CEMENT_PRISMS,
+  ...VIBRATED_MORTAR,
+  ...VIBRATED_CUBE,
   ...CEMENT_TYPES,
   ...PIPE_JOINT,
   ...ROCK_COMPRESSION,

@@ -4,7 +4,7 @@ import type { Limits } from '../limits';
 import type { Picture, Result } from '../methods/contract';
 import type { FactSources, Facts } from '../methods/facts';
 import type { RunInput } from '../methods/fields';
-import type { RoundingMode, System } from '../quantity';
+import type { RoundingMode, System, UnitId } from '../quantity';
 import type { WorkingLine } from '../working';
 import type { Registration, Stored } from './registration';
 
@@ -131,8 +131,13 @@ export interface LotAbout {
 
 /** How results of one source are followed over time, whatever job they were made for. */
 export interface SourceRule {
-  /** The method whose sets are followed, and at which ages in hours: the first is what is drawn at first. */
+  /** The method whose results are followed, and at which ages in hours: the first is what is drawn at first. */
   readonly method: string;
+  /**
+   * Of a method that tests the sample itself: the result that is followed with its unit in both systems, and the reading that says its age in hours.
+   * Absent: its specimens stand in sets by age.
+   */
+  readonly alone?: { readonly quantity: string; readonly unit: UnitId; readonly age: string };
   readonly ages: readonly number[];
   /** The younger age that one later is foreseen from, hours. */
   readonly early: number;
@@ -188,8 +193,8 @@ export interface Material {
   readonly madeBy?: string;
   /** The field of what is asked that names the product: its lots are followed over all jobs. */
   readonly product?: string;
-  /** How it is told whether a source stays the same; undefined where nobody asks. */
-  readonly source?: SourceRule;
+  /** How it is told whether a source of what is asked for stays the same; absent where nobody asks. */
+  readonly source?: (asked: Stored) => SourceRule;
   /** The forms that its specimens have. */
   readonly forms: readonly Form[];
   /**

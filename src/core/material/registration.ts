@@ -42,8 +42,8 @@ export interface Registration {
   readonly most: number;
   /** What the place is called that is kept with each of them. */
   readonly place: string;
-  /** The forms they can have; the first is the usual one. */
-  forms(sample: Stored, system: System): readonly string[];
+  /** The forms they can have; the first is the usual one. None: they do not come to such a sample. */
+  forms(sample: Stored, system: System, asked: Stored): readonly string[];
   /** What is told of all of them; absent where their number is all. */
   readonly Input?: new () => RunInput;
   /** What stands on the form of this before anything is typed. */

@@ -97,6 +97,8 @@ import { unitReceiving } from './unit-receiving';
 import { unitReport } from './unit-report';
 import { unitSawing } from './unit-sawing';
 import { unitSoak } from './unit-soak';
+import { vibratedCube } from './vibrated-cube';
+import { vibratedMortar } from './vibrated-mortar';
 import { waterDensity } from './water-density';
 
 /** Every test method by its id, in the order of the work. One entry here makes a method known everywhere. */
@@ -199,6 +201,8 @@ const REGISTRY = {
   'cement-stiffening': cementStiffening,
   'cement-gillmore': cementGillmore,
   'cement-prisms': cementPrisms,
+  'vibrated-mortar': vibratedMortar,
+  'vibrated-cube': vibratedCube,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof REGISTRY;

@@ -1,7 +1,15 @@
 import { type Exact, exact, type System } from '../quantity';
 
 /** A core is drilled, a sawn beam sawn out of a slab; mortar cubes and grout prisms are no concrete: they stand here because they are sizes too. */
-export type MouldKind = 'cylinder' | 'beam' | 'cube' | 'core' | 'sawn beam' | 'mortar cube' | 'grout prism';
+export type MouldKind =
+  | 'cylinder'
+  | 'beam'
+  | 'cube'
+  | 'core'
+  | 'sawn beam'
+  | 'mortar cube'
+  | 'vibrated cube'
+  | 'grout prism';
 
 interface MouldFacts {
   readonly kind: MouldKind;
@@ -76,6 +84,7 @@ export const MOULDS = {
   'sawn-150': box('sawn beam', 'SI', 'Sawn beam, about 150 × 150 mm', '150', '150', '530', '11.925'),
   'mortar-2': box('mortar cube', 'US', 'Mortar cube 2 in', '2', '2', '2', '0.00462963'),
   'mortar-50': box('mortar cube', 'SI', 'Mortar cube 50 mm', '50', '50', '50', '0.125'),
+  'mortar-70': box('vibrated cube', 'SI', 'Mortar cube 70.6 mm', '70.6', '70.6', '70.6', '0.351895816'),
   'prism-3.5': box('grout prism', 'US', 'Grout prism, about 3 1/2 × 7 in', '3.5', '3.5', '7', '0.04962384'),
   'prism-90': box('grout prism', 'SI', 'Grout prism, about 90 × 180 mm', '90', '90', '180', '1.458'),
 } as const satisfies Record<string, MouldFacts>;

@@ -1,4 +1,4 @@
-import { acceptable, CHARTS, type SeriesOfSource } from '../uniformity';
+import { CHARTS, type SeriesOfSource, type SourceUnit, scatterFacts } from '../uniformity';
 import { type Drawing, type Shape, tenth } from './drawing';
 import type { Section } from './sections';
 
@@ -10,13 +10,11 @@ export interface PeriodOf {
   readonly within: SeriesOfSource;
 }
 
-export interface PeriodAbout {
-  readonly unit: string;
+export interface PeriodAbout extends Pick<SourceUnit, 'unit' | 'shown'> {
   /** The age, in words. */
   readonly age: string;
   /** Results from which a report is a formal one. */
   readonly formal: number;
-  shown(value: number): string;
   day(at: number): string;
 }
 
@@ -35,42 +33,11 @@ export function periodSections({ whole, within }: PeriodOf, about: PeriodAbout):
     const place = whole.points.findIndex((each) => each.sampleId === sampleId);
     return whole.charts?.points[place];
   };
-  const above = scatter && acceptable(scatter.count, scatter.mean, scatter.deviation);
-  const told = (value: { toNumber(): number }): string => `${shown(value.toNumber())} ${unit}`;
-  const facts: [string, string][] = scatter
-    ? [
-        [
-          'Results',
-          `${scatter.count}${scatter.count < formal ? `; ${formal} are wanted for a formal report` : ''}`,
-        ],
-        ['Mean', told(scatter.mean)],
-        [
-          'Least and greatest',
-          `${shown(Math.min(...points.map(({ value }) => Number(value))))} and ${shown(Math.max(...points.map(({ value }) => Number(value))))} ${unit}`,
-        ],
-        ['Scatter of all', `${told(scatter.deviation)}, ${scatter.share.toFixed(1)} %`],
-        [
-          'Of the laboratory',
-          scatter.testing
-            ? `${told(scatter.testing.deviation)}, ${scatter.testing.share.toFixed(1)} %, by ${scatter.pairs} pairs`
-            : 'not known',
-        ],
-        [
-          'Of the source alone',
-          scatter.corrected
-            ? `${told(scatter.corrected.deviation)}, ${scatter.corrected.share.toFixed(1)} %`
-            : 'not told',
-        ],
-        ...(above
-          ? [
-              [
-                'Nineteen in twenty above',
-                `${told(above.value)}, mean less ${above.constant} times the scatter, as EN 197-1 reckons`,
-              ] as [string, string],
-            ]
-          : []),
-      ]
+  const values = points.map(({ value }) => Number(value));
+  const ends: [string, string][] = scatter
+    ? [['Least and greatest', `${shown(Math.min(...values))} and ${shown(Math.max(...values))} ${unit}`]]
     : [];
+  const facts = [...scatterFacts(scatter, about, formal), ...ends];
   return [
     {
       kind: 'table',

@@ -1,5 +1,5 @@
 import type { Limit, LimitId, Limits } from '../limits';
-import { type MouldSize, mouldOf } from '../moulds';
+import { type MouldKind, type MouldSize, mouldOf } from '../moulds';
 import { exact } from '../quantity';
 import { stateOf, type WindowState } from './window-state';
 
@@ -21,23 +21,30 @@ const LISTED: Record<number, LimitId> = {
   2160: 'age.90d',
 };
 
-/** Ages of mortar cubes from which a tolerance counts: any other age has that of the next lower listed one. */
-const MORTAR: readonly { readonly from: number; readonly id: LimitId }[] = [
-  { from: 672, id: 'mortar-cube.age-28d' },
-  { from: 168, id: 'mortar-cube.age-7d' },
-  { from: 72, id: 'mortar-cube.age-3d' },
-  { from: 0, id: 'mortar-cube.age-24h' },
-];
+/** Ages from which a tolerance counts, of what has a table of its own: any other age has that of the next lower listed one. */
+const OWN: Readonly<Partial<Record<MouldKind, readonly { readonly from: number; readonly id: LimitId }[]>>> =
+  {
+    'mortar cube': [
+      { from: 672, id: 'mortar-cube.age-28d' },
+      { from: 168, id: 'mortar-cube.age-7d' },
+      { from: 72, id: 'mortar-cube.age-3d' },
+      { from: 0, id: 'mortar-cube.age-24h' },
+    ],
+    'vibrated cube': [
+      { from: 672, id: 'vibrated-cube.age-28d' },
+      { from: 168, id: 'vibrated-cube.age-7d' },
+      { from: 0, id: 'vibrated-cube.age-3d' },
+    ],
+  };
 
 /**
  * The register entry that gives the tolerance of a designated age in hours.
- * @param size what is broken; mortar cubes have a table of their own
- * Source: ASTM C39, ASTM C109 (from memory); mortar cubes between the listed ages: our choice.
+ * @param size what is broken; cubes of mortar have tables of their own
+ * Source: ASTM C39, ASTM C109, IS 4031-6 (from memory); cubes of mortar between the listed ages: our choice.
  */
 export function ageLimitId(ageHours: number, size?: MouldSize): LimitId {
-  if (size && mouldOf(size).kind === 'mortar cube')
-    return MORTAR.find(({ from }) => ageHours >= from)?.id ?? 'mortar-cube.age-24h';
-  return LISTED[ageHours] ?? 'age.other';
+  const own = size && OWN[mouldOf(size).kind]?.find(({ from }) => ageHours >= from)?.id;
+  return own ?? LISTED[ageHours] ?? 'age.other';
 }
 
 /**

@@ -96,7 +96,7 @@ export const registerSpecimens = defineUseCase({
     const way = material.registers?.find(({ id }) => id === input.how);
     if (!way) throw new NotFound('This way of registering');
     if (way.bench && !BENCH.includes(actor.role)) throw new Refused('Only the laboratory registers these.');
-    if (!way.forms(sample.about, job.system).includes(input.form))
+    if (!way.forms(sample.about, job.system, asked).includes(input.form))
       refuseFields({ form: 'Form: choose one that this sample is of.' });
     const { Input = Nothing } = way;
     const typed = storedOf(Input, input.told ?? {}, job.system);

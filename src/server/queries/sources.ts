@@ -4,7 +4,10 @@ import { groupBy } from '@/core/group-by';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Limits } from '@/core/limits';
 import type { SourceRule } from '@/core/material/contract';
+import { readingOfDay } from '@/core/methods/reading-of-day';
+import { findMethod } from '@/core/methods/registry';
 import { type SeriesOfSource, type SourceResult, seriesOfSources } from '@/core/uniformity';
+import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
   followUps,
@@ -18,8 +21,10 @@ import {
   specifications,
   specimens,
 } from '@/db/schema';
+import { limitsNow } from '../run-setup';
 import { anyOf, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
+import { runViews } from './dossier';
 import { followUpsOf } from './follow-ups';
 import type { Standing } from './specification';
 
@@ -73,26 +78,13 @@ export async function resultsOfSources(
     .orderBy(desc(samples.sampledAt), desc(samples.number))
     .limit(RESULTS_SHOWN);
   const ids = taken.map(({ sample }) => sample.id);
-  const [valued, decided, days] = await Promise.all([
-    db
-      .select({ sampleId: sets.sampleId, key: sets.key, value: sets.value })
-      .from(sets)
-      .where(
-        and(
-          anyOf(sets.sampleId, ids),
-          eq(sets.released, released),
-          eq(sets.state, 'tested'),
-          isNotNull(sets.value),
-          sql`starts_with(${sets.key}, ${`${rule.method}/`})`,
-        ),
-      ),
+  const [values, decided, days] = await Promise.all([
+    rule.alone ? alone(db, ids, rule, released) : ofSets(db, ids, rule, released),
     released ? [] : followUpsOf(db, anyOf(followUps.sampleId, ids)),
-    released ? new Map<string, SourceResult['day']>() : daysOf(db, ids, rule),
+    released ? new Map<string, SourceResult['day']>() : daysOf(db, ids, rule, job),
   ]);
-  const values = groupBy(valued, ({ sampleId }) => sampleId);
   const decisions = groupBy(decided, ({ sampleId }) => sampleId);
-  const at = (sampleId: string, hours: number): string | null =>
-    values.get(sampleId)?.find(({ key }) => key.startsWith(`${rule.method}/${hours}/`))?.value ?? null;
+  const at = (sampleId: string, hours: number): string | null => values.get(`${sampleId} ${hours}`) ?? null;
   return taken.toReversed().flatMap(({ sample, lot, number }): SourceResult[] => {
     const value = at(sample.id, ageHours);
     const early = ageHours > rule.early ? at(sample.id, rule.early) : null;
@@ -117,12 +109,62 @@ export async function resultsOfSources(
   });
 }
 
+/** What samples came to, by sample and age: `id 168`. */
+type Values = ReadonlyMap<string, string>;
+
+/** Of sets of specimens, as they are kept. */
+async function ofSets(
+  db: Queryable,
+  ids: readonly string[],
+  { method }: Pick<SourceRule, 'method'>,
+  released: boolean,
+): Promise<Values> {
+  const rows = await db
+    .select({ sampleId: sets.sampleId, key: sets.key, value: sets.value })
+    .from(sets)
+    .where(
+      and(
+        anyOf(sets.sampleId, ids),
+        eq(sets.released, released),
+        eq(sets.state, 'tested'),
+        isNotNull(sets.value),
+        sql`starts_with(${sets.key}, ${`${method}/`})`,
+      ),
+    );
+  return new Map(rows.map(({ sampleId, key, value }) => [`${sampleId} ${key.split('/')[1]}`, value ?? '']));
+}
+
+/** Of tests of the sample itself, the newest that counts at each age. */
+async function alone(
+  db: Queryable,
+  sampleIds: readonly string[],
+  { method, alone: told }: Pick<SourceRule, 'method' | 'alone'>,
+  released: boolean,
+): Promise<Values> {
+  const views = await runViews(db, { sampleIds }, { detail: 'table', method });
+  return new Map(
+    views.flatMap((view) => {
+      const result = view.outcome?.results.find(({ quantity }) => quantity === told?.quantity);
+      const counts =
+        view.state === 'complete' &&
+        (!released || view.released) &&
+        isReportable(view.outcome?.findings ?? []) &&
+        result?.provisional === undefined;
+      return counts && result
+        ? [[`${view.sampleId} ${String(view.input?.[told?.age ?? ''])}`, result.reported] as const]
+        : [];
+    }),
+  );
+}
+
 /** Under what samples were tested: what was read on their runs and those of their specimens, and by whom. */
 async function daysOf(
   db: Queryable,
   ids: readonly string[],
   { method, day }: Pick<SourceRule, 'method' | 'day'>,
+  job: Standing['job'],
 ): Promise<ReadonlyMap<string, SourceResult['day']>> {
+  const limits = await limitsNow(db, job);
   const sampleId = sql<string>`coalesce(${runs.sampleId}, ${specimens.sampleId})`;
   const ofSamples = db.select({ id: runs.id }).from(runs).where(anyOf(runs.sampleId, ids));
   const ofSpecimens = db
@@ -133,6 +175,7 @@ async function daysOf(
   const rows = await db
     .selectDistinctOn([runs.id, readings.field], {
       sampleId,
+      seq: readings.seq,
       method: runs.method,
       field: readings.field,
       text: readings.text,
@@ -151,12 +194,17 @@ async function daysOf(
       ),
     )
     .orderBy(runs.id, readings.field, desc(readings.seq));
-  const own = groupBy(rows, (row) => row.sampleId);
+  // Of several tests of one sample what was read last.
+  const own = groupBy(
+    rows.toSorted((one, two) => one.seq - two.seq),
+    (row) => row.sampleId,
+  );
   return new Map(
     [...own].map(([id, all]) => {
       const said = day.flatMap(([of, field, word]) => {
         const text = all.findLast((row) => row.method === of && row.field === field)?.text;
-        return text ? [[word, text] as const] : [];
+        const type = findMethod(of)?.Input;
+        return text && type ? [[word, readingOfDay(type, field, text, job.system, limits)] as const] : [];
       });
       const technicians = [
         ...new Set(all.filter((row) => row.method === method).map(({ by }) => by)),

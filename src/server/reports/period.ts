@@ -1,7 +1,6 @@
 import { DateTime } from 'luxon';
-import { withThousands } from '@/core/quantity';
 import { periodSections } from '@/core/report/period';
-import { seriesOfSources } from '@/core/uniformity';
+import { seriesOfSources, sourceUnit } from '@/core/uniformity';
 import { ageText } from '@/core/windows';
 import type { Queryable } from '@/db/client';
 import { Invalid, NotFound } from '../errors';
@@ -37,7 +36,7 @@ export async function periodReport(
   asked: { readonly age: string | undefined; readonly from: string; readonly to: string },
 ): Promise<{ readonly name: string; readonly pdf: Buffer }> {
   const { mix, job, material } = await specificationOf(db, actor, id);
-  const rule = material.source;
+  const rule = material.source?.({ ...mix.asked });
   if (!rule) throw new NotFound('Sources of this specification');
   const [from, to] = [dayAt(asked.from, job.zone, 'from'), dayAt(asked.to, job.zone, 'to')];
   if (to < from) throw new Invalid({ to: 'The last day is before the first.' });
@@ -46,11 +45,9 @@ export async function periodReport(
   const results = await resultsOfSources(db, actor, { mix, job }, rule, age);
   const within = results.filter(({ sampledAt }) => sampledAt >= from && sampledAt <= to);
   const wholes = seriesOfSources(results, limits);
-  const places = job.system === 'US' ? 0 : 1;
   const about = {
-    ...{ unit: job.system === 'US' ? 'psi' : 'MPa', age: ageText(age) },
+    ...{ ...sourceUnit(job.system, rule.alone?.unit), age: ageText(age) },
     formal: limits.number('uniformity.results', 'US').toNumber(),
-    shown: (value: number) => withThousands(value.toFixed(places)),
     day: (at: number) => DateTime.fromMillis(at, { zone: job.zone }).toFormat('d LLL yyyy'),
   };
   const sections = seriesOfSources(within, limits).flatMap((series) => {

@@ -97,7 +97,7 @@ it('pushes of a needle are drawn, one left out among them; none is said', () => 
 });
 
 it('what is made with a cement is drawn over it', () => {
-  render(<FollowChart pairs={[{ x: 4600, y: 5000 }]} unit="psi" word="MIX-1" />);
+  render(<FollowChart pairs={[{ x: 4600, y: 5000 }]} units={['psi', 'psi']} word="MIX-1" />);
   expect(screen.getByRole('img', { name: 'Strengths of MIX-1 over those of its cement: 1' })).toBeTruthy();
 });
 

@@ -107,6 +107,8 @@ const HOLDERS: Readonly<Record<MethodId, ComponentType<PropsWithChildren>>> = {
   'cement-loss': dynamic(() => import('./cement-loss').then((all) => all.InCementLoss)),
   'cement-stiffening': dynamic(() => import('./cement-stiffening').then((all) => all.InCementStiffening)),
   'cement-gillmore': dynamic(() => import('./cement-gillmore').then((all) => all.InCementGillmore)),
+  'vibrated-mortar': dynamic(() => import('./vibrated-mortar').then((all) => all.InVibratedMortar)),
+  'vibrated-cube': dynamic(() => import('./vibrated-cube').then((all) => all.InVibratedCube)),
   'cement-prisms': dynamic(() => import('./cement-prisms').then((all) => all.InCementPrisms)),
   'cement-setting': dynamic(() => import('./cement-setting').then((all) => all.InCementSetting)),
   'pipe-core': dynamic(() => import('./pipe-core').then((all) => all.InPipeCore)),

@@ -6,11 +6,11 @@ import { dots, useChartSetup } from '../charts/setup';
 /** Results of what is made with a cement over those of the cement. */
 export function FollowChart({
   pairs,
-  unit,
+  units: [unit, madeUnit],
   word,
 }: {
   readonly pairs: readonly { readonly x: number; readonly y: number }[];
-  readonly unit: string;
+  readonly units: readonly [of: string, made: string];
   readonly word: string;
 }) {
   const base = useChartSetup();
@@ -36,7 +36,7 @@ export function FollowChart({
           parsing: false,
           scales: {
             x: { ...base.scales.x, type: 'linear', title: { display: true, text: `cement, ${unit}` } },
-            y: { ...base.scales.y, title: { display: true, text: `${word}, ${unit}` } },
+            y: { ...base.scales.y, title: { display: true, text: `${word}, ${madeUnit}` } },
           },
           plugins: { ...base.plugins, legend: { display: false } },
         }}

@@ -120,7 +120,12 @@ describe('forms made out of a material', () => {
         sampleId="s"
         zone="America/New_York"
         way={
-          registerWays(rock, { about: { pieces: 'rock-core' }, system: 'SI', wanted: 87 })[0] as RegisterWay
+          registerWays(rock, {
+            about: { pieces: 'rock-core' },
+            asked: {},
+            system: 'SI',
+            wanted: 87,
+          })[0] as RegisterWay
         }
         first
       />,

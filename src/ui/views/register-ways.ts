@@ -10,6 +10,8 @@ export function registerWays(
   material: Material,
   about: {
     readonly about: Stored;
+    /** What is asked of what it was taken of. */
+    readonly asked: Stored;
     readonly system: System;
     /** How many are still wanted; undefined where nobody says. */
     readonly wanted?: number | undefined;
@@ -20,6 +22,8 @@ export function registerWays(
 ): RegisterWay[] {
   return (material.registers ?? [])
     .filter(({ bench, afterMade }) => (!bench || about.bench) && (!afterMade || about.made))
+    .map((way) => ({ ...way, forms: way.forms(about.about, about.system, about.asked) }))
+    .filter(({ forms }) => forms.length > 0)
     .map(({ usual, most, forms, Input, initial, ...words }) => ({
       id: words.id,
       begin: words.begin,
@@ -29,7 +33,7 @@ export function registerWays(
       countHelp: words.countHelp,
       place: words.place,
       count: Math.min(most, Math.max(1, about.wanted ?? usual)),
-      forms: forms(about.about, about.system).map((value) => ({ value, label: formText(value) })),
+      forms: forms.map((value) => ({ value, label: formText(value) })),
       fields: Input ? formFields(fieldsOf(Input), about.system) : [],
       initial: initial ?? {},
     }));

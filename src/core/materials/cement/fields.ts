@@ -137,3 +137,17 @@ export class Cubes extends RunInput {
   @MeasureField({ ...AGE_IN_DAYS, help: 'Whole days: 1, 3, 7 or 28.', example: '7' })
   ageDays?: string;
 }
+
+/** Vibrated cubes as they were made: when their vibration ended. */
+export class VibratedCubes extends RunInput {
+  @InstantField({
+    label: 'Vibration ended at',
+    required: true,
+    help: 'Of the last of them. Ages of these cubes count from here, not from the contact of water and cement.',
+    example: '2031-09-12T09:46:00-04:00',
+  })
+  madeAt?: string;
+
+  @MeasureField({ ...AGE_IN_DAYS, help: 'Whole days: 3, 7 or 28.', example: '7' })
+  ageDays?: string;
+}

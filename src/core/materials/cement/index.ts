@@ -1,11 +1,11 @@
-import type { Material, Stored } from '../../material/contract';
+import type { Material, SourceRule, Stored } from '../../material/contract';
 import { formsIn, registerBrought } from '../brought';
 import { FORMS } from '../concrete/forms';
 import { CRITERIA } from './criteria';
-import { Asked, Cubes, Lot, Taken } from './fields';
+import { Asked, Cubes, Lot, Taken, VibratedCubes } from './fields';
 import { grabsOf } from './grabs';
 import { cementSays } from './says';
-import { CEMENT_TYPES, ORDERED, standardOf, waterRule } from './standards';
+import { CEMENT_TYPES, type CementSchool, ORDERED, standardOf, waterRule } from './standards';
 
 const WATER = {
   fixed: 'fixed, w/c 0.485',
@@ -34,9 +34,58 @@ const TESTS = {
     ...['cement-density', 'cement-loss', 'cement-heat', 'cement-mill-sheet', 'cement-portions'],
   ],
   is: [
-    ...['cement-consistency', 'cement-setting', 'cement-needles', 'cement-autoclave', 'cement-surface'],
+    ...['cement-consistency', 'cement-setting', 'vibrated-mortar', 'cement-needles', 'cement-autoclave'],
+    'cement-surface',
     ...['cement-density', 'cement-loss', 'cement-heat', 'cement-mill-sheet', 'cement-portions'],
   ],
+} as const;
+
+const schoolOf = (cementType: unknown): CementSchool => standardOf(textOf(cementType))?.school ?? 'astm';
+
+/** What is followed of a source: the strength of its school, and under what it was tested. */
+const FOLLOWED: Readonly<
+  Record<CementSchool, Pick<SourceRule, 'method' | 'alone' | 'ages' | 'early' | 'day'>>
+> = {
+  astm: {
+    ...{ method: 'mortar-cube', ages: [168, 672, 72], early: 72 },
+    day: [
+      ['cement-mortar', 'sandLot', 'lot of sand'],
+      ['cement-mortar', 'moulds', 'moulds'],
+      ['cement-mortar', 'room', 'room'],
+      ['mortar-cube', 'machine', 'machine'],
+    ],
+  },
+  en: {
+    ...{ method: 'cement-prisms', ages: [672, 168, 48], early: 48 },
+    alone: { quantity: 'strength of the prisms', unit: 'MPa', age: 'age' },
+    day: [
+      ['cement-prisms', 'sandLot', 'lot of sand'],
+      ['cement-prisms', 'room', 'room'],
+      ['cement-prisms', 'machine', 'machine'],
+    ],
+  },
+  is: {
+    ...{ method: 'vibrated-cube', ages: [168, 672, 72], early: 72 },
+    day: [
+      ['vibrated-mortar', 'sandLot', 'lot of sand'],
+      ['vibrated-mortar', 'room', 'room'],
+      ['vibrated-cube', 'machine', 'machine'],
+    ],
+  },
+};
+
+/** Cubes that were made of it, as they are registered. */
+const CUBES = {
+  begin: 'Register cubes',
+  title: 'Register the cubes that were made',
+  done: 'They are registered, with their window.',
+  countHelp: 'Three of one age.',
+  usual: 3,
+  most: 12,
+  place: 'Where they stand',
+  initial: { ageDays: '7' },
+  event: 'moulded',
+  register: registerBrought,
 } as const;
 
 /** Hydraulic cement, from the silo to whether it stays the same. */
@@ -63,42 +112,33 @@ export const cement: Material = {
   usual: { cementType: 'c150.I' },
   madeBy: 'plant',
   // ASTM C917 (from memory): 7 and 28 days, of one plant, type and silo.
-  source: {
-    ...{
-      method: 'mortar-cube',
-      ages: [168, 672, 72],
-      early: 72,
-      product: 'cementType',
-      of: ['plant', 'silo'],
-    },
+  source: ({ cementType }) => ({
+    ...FOLLOWED[schoolOf(cementType)],
+    product: 'cementType',
+    of: ['plant', 'silo'],
     madeWith: {
       ...{ material: 'concrete', field: 'cementCode', method: 'cylinder-compression' },
       ...{ ageHours: 672, word: 'concrete' },
     },
     again: ({ purpose }) => purpose === 'duplicate',
-    day: [
-      ['cement-mortar', 'sandLot', 'lot of sand'],
-      ['cement-mortar', 'moulds', 'moulds'],
-      ['mortar-cube', 'machine', 'machine'],
-    ],
-  },
+  }),
   forms: FORMS.filter(({ letter }) => letter === 'M'),
   registers: [
     {
+      ...CUBES,
       id: 'cement-cubes',
-      begin: 'Register cubes',
-      title: 'Register the cubes that were made',
       intro: 'Those of one batch and one age together: their range is judged within a batch.',
-      done: 'They are registered, with their window.',
-      countHelp: 'Three of one age.',
-      usual: 3,
-      most: 12,
-      place: 'Where they stand',
-      forms: (_, system) => formsIn(system, 'mortar cube'),
+      forms: (_, system, { cementType }) =>
+        schoolOf(cementType) === 'astm' ? formsIn(system, 'mortar cube') : [],
       Input: Cubes,
-      initial: { ageDays: '7' },
-      event: 'moulded',
-      register: registerBrought,
+    },
+    {
+      ...CUBES,
+      id: 'vibrated-cubes',
+      intro: 'Those of one age together. Their age counts from the end of the vibration, a clock of its own.',
+      forms: (_, system, { cementType }) =>
+        schoolOf(cementType) === 'is' ? formsIn(system, 'vibrated cube') : [],
+      Input: VibratedCubes,
     },
   ],
   lotWants: (lot, limits) => grabsWords(lot, grabsOf(lot, limits)),
@@ -111,7 +151,7 @@ export const cement: Material = {
   problems: (asked): Record<string, string> =>
     orderedWords(asked) && !asked.orderedBy ? { orderedBy: 'Say whose order it is, with its date.' } : {},
   opens: () => ['cement-sample'],
-  onSample: ({ cementType }) => TESTS[standardOf(textOf(cementType))?.school ?? 'astm'],
+  onSample: ({ cementType }) => TESTS[schoolOf(cementType)],
   onLot: [],
   sampleSays: cementSays,
   criteria: CRITERIA.map(({ id }) => id),

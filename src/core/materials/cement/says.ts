@@ -1,5 +1,13 @@
 import type { LotAbout, LotSays, SampleOfLot } from '../../material/contract';
-import { type CementProperty, orderedBy, propertyRow, standardOf, strengthRow } from './standards';
+import {
+  type CementProperty,
+  type CementSchool,
+  mostRow,
+  orderedBy,
+  propertyRow,
+  standardOf,
+  strengthRow,
+} from './standards';
 
 /** The tests that a property is told by. */
 const TOLD_BY: readonly (readonly [property: CementProperty, method: string, word: string])[] = [
@@ -14,6 +22,12 @@ const TOLD_BY: readonly (readonly [property: CementProperty, method: string, wor
   ['false-set', 'cement-stiffening', 'early stiffening'],
   ['gillmore-initial', 'cement-gillmore', 'Gillmore set'],
 ];
+/** What the strength of a school is told by. */
+const STRENGTH_BY: Readonly<Record<CementSchool, string>> = {
+  astm: 'mortar-cube',
+  en: 'cement-prisms',
+  is: 'vibrated-cube',
+};
 const AGES = [24, 48, 72, 168, 672];
 
 /** A test that the type asks for: how many verdicts it gives, and by which method. */
@@ -29,12 +43,12 @@ function wantedOf(asked: LotAbout['asked']): Wanted[] {
   const ordered = orderedBy((field) => asked[field] === true);
   const cool = asked.orderedHeat === true;
   const ages = AGES.filter((hours) => strengthRow(type, hours, asked.ordered28 === 'yes', cool));
-  const prisms = standardOf(type)?.school === 'en';
   return [
     {
-      method: prisms ? 'cement-prisms' : 'mortar-cube',
+      method: STRENGTH_BY[standardOf(type)?.school ?? 'astm'],
       word: `strength at ${ages.map((hours) => `${hours / 24}`).join(', ')} d`,
-      count: ages.length,
+      // Cubes are held against the most of their grade by a verdict of its own, prisms within both by one.
+      count: ages.length + (standardOf(type)?.school === 'is' && mostRow(type) ? 1 : 0),
     },
     ...TOLD_BY.flatMap(([property, method, word]) =>
       propertyRow(type, property, ordered) ? [{ method, word, count: 1 }] : [],

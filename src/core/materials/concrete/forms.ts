@@ -6,6 +6,7 @@ const LETTERS: Readonly<Partial<Record<MouldKind, string>>> = {
   core: 'K',
   'sawn beam': 'S',
   'mortar cube': 'M',
+  'vibrated cube': 'M',
   'grout prism': 'G',
 };
 

@@ -90,7 +90,9 @@ it.each(
   ),
 )('%s: has forms of its own material in both systems, and words', (_, each, forms) => {
   for (const system of ['US', 'SI'] as const)
-    for (const form of each.forms({ pieces: 'rock-core' }, system)) {
+    for (const form of [{}, { cementType: 'is269.43' }].flatMap((asked) =>
+      each.forms({ pieces: 'rock-core' }, system, asked),
+    )) {
       expect(forms.map(({ id }) => id)).toContain(form);
       // What has a name of its own has a letter for it.
       expect(findForm(form)?.letter).toMatch(/^[A-Z]$/u);

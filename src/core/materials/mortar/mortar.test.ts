@@ -213,7 +213,7 @@ describe('registering', () => {
     if (!made?.ok) throw new Error('refused');
     expect(made.value.about).toMatchObject({ purpose: 'field' });
     expect((made.value.closesAt ?? 0) - (made.value.opensAt ?? 0)).toBe(24 * 3_600_000);
-    expect(way?.forms({}, 'US')).toEqual(['mortar-2']);
+    expect(way?.forms({}, 'US', {})).toEqual(['mortar-2']);
   });
   it('grout prisms have the window of their age', () => {
     const [way] = grout.registers ?? [];

@@ -23,7 +23,7 @@ describe('rock', () => {
     ['rock-cylinder', 5, 5],
   ])('of %s wants %i valid tests and takes %i', (pieces, count, take) => {
     expect(rock.plan?.({ pieces }, { limits, system: 'SI', asked: {} })).toMatchObject({ count, take });
-    expect(rock.registers?.[0]?.forms({ pieces }, 'SI')).toEqual([pieces]);
+    expect(rock.registers?.[0]?.forms({ pieces }, 'SI', {})).toEqual([pieces]);
     expect(findForm(pieces)).toBeDefined();
   });
   it('is asked for in short, with where its estimate comes from', () => {

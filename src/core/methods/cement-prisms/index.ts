@@ -369,7 +369,7 @@ export const cementPrisms: Method<CementPrismsInput> = {
       phase: 'before',
       instruction:
         'Mixed by the beats, two layers of 60 jolts, struck, covered, moist at 20 °C. Out of the mould after a day, into water at 20 °C.',
-      fields: ['room', 'cement', 'sand', 'water', 'contactAt', 'age'],
+      fields: ['room', 'cement', 'sand', 'sandLot', 'water', 'contactAt', 'age'],
       caution: `${ALKALINE} Fingers away from the jolting table.`,
     },
     {

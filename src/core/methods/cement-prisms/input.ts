@@ -86,6 +86,9 @@ export class CementPrismsInput extends RunInput {
   })
   sand?: string;
 
+  @TextField({ label: 'Its lot', rare: true, help: 'Of the bags of sand.', example: '' })
+  sandLot?: string;
+
   @MeasureField({
     label: 'Water',
     ...GRAM,

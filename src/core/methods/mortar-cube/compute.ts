@@ -104,7 +104,8 @@ export function compute(input: MortarCubeInput, setup: RunSetup): Outcome {
     findings: bySeverity([
       ...specimenFindings(input, setup, limits),
       ...equipmentUse(input, { machine: 'invalid', calliper: 'departure' }, input.testedAt, setup, limits),
-      ...cubeFindings(input, section),
+      ...(section.edges ? [OFF_NOMINAL] : []),
+      ...faultFindings(input),
     ]),
     verdicts: [],
     picture: {
@@ -119,31 +120,28 @@ export function compute(input: MortarCubeInput, setup: RunSetup): Outcome {
   };
 }
 
-function cubeFindings(input: MortarCubeInput, section: Section): Finding[] {
-  const found: Finding[] = [];
-  if (section.edges)
-    found.push(
-      finding({
-        id: 'mortar-cube.area',
-        severity: 'departure',
-        beforeLoad: true,
-        fields: ['edgeX', 'edgeY'],
-        message: 'The cross-section is off the nominal one: the measured one counts.',
-        action: 'Measure again; if it stands, look at the mould.',
-        remark: 'Strength over the measured cross-section.',
-      }),
-    );
-  if (input.found && input.found !== 'sound')
-    found.push(
-      finding({
-        id: 'mortar-cube.faulty',
-        severity: 'invalid',
-        beforeLoad: true,
-        fields: ['found'],
-        message: 'A manifestly faulty cube does not stand for its batch.',
-        action:
-          'Say what is wrong in the remarks, now, before the strengths of the others are seen. The others are averaged without it.',
-      }),
-    );
-  return found;
+const OFF_NOMINAL = finding({
+  id: 'mortar-cube.area',
+  severity: 'departure',
+  beforeLoad: true,
+  fields: ['edgeX', 'edgeY'],
+  message: 'The cross-section is off the nominal one: the measured one counts.',
+  action: 'Measure again; if it stands, look at the mould.',
+  remark: 'Strength over the measured cross-section.',
+});
+
+/** A cube of mortar that is manifestly faulty, whoever's it is. */
+export function faultFindings({ found }: Pick<MortarCubeInput, 'found'>): Finding[] {
+  if (!found || found === 'sound') return [];
+  return [
+    finding({
+      id: 'mortar-cube.faulty',
+      severity: 'invalid',
+      beforeLoad: true,
+      fields: ['found'],
+      message: 'A manifestly faulty cube does not stand for its batch.',
+      action:
+        'Say what is wrong in the remarks, now, before the strengths of the others are seen. The others are averaged without it.',
+    }),
+  ];
 }

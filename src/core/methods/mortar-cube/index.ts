@@ -9,6 +9,20 @@ import { OWN_STRENGTH, pressed } from '../press';
 import { compute, PRESS } from './compute';
 import { MortarCubeInput } from './input';
 
+/** What hurts at the press, and what stands after the break, of every small cube of mortar. */
+export const SMALL_CUBE =
+  'A small cube bursts too: guard shut until the load is at zero. The seat must tilt freely under so small a face.';
+export const AFTER_CUBE = [
+  {
+    id: 'remarks',
+    title: 'After the break',
+    phase: 'after',
+    instruction: 'What was odd: voids, layers, a slip, an uneven break.',
+    fields: ['remarks'],
+    caution: 'Sweep damp: crushed mortar carries silica dust.',
+  },
+] as const;
+
 /** Compressive strength of mortar cubes, from the storage water to the broken cube. */
 export const mortarCube = pressed<MortarCubeInput>({
   id: 'mortar-cube',
@@ -38,19 +52,9 @@ export const mortarCube = pressed<MortarCubeInput>({
       instruction:
         'No cushion. Bring it to its rate within the first half of the load; no adjusting afterwards, least of all when it yields.',
       fields: ['loadingRate'],
-      caution:
-        'A small cube bursts too: guard shut until the load is at zero. The seat must tilt freely under so small a face.',
+      caution: SMALL_CUBE,
     },
-    after: [
-      {
-        id: 'remarks',
-        title: 'After the break',
-        phase: 'after',
-        instruction: 'What was odd: voids, layers, a slip, an uneven break.',
-        fields: ['remarks'],
-        caution: 'Sweep damp: crushed mortar carries silica dust.',
-      },
-    ],
+    after: AFTER_CUBE,
   },
   press: PRESS,
   set: {
@@ -62,7 +66,7 @@ export const mortarCube = pressed<MortarCubeInput>({
     combine: 'two nearest of three',
     step: 'small.step',
     fewest: 2,
-    criteria: [...CRITERIA, ...OF_CEMENT].map(({ id }) => id),
+    criteria: [...CRITERIA, ...OF_CEMENT].flatMap(({ id, by }) => (by.includes('mortar-cube') ? [id] : [])),
     derivedBy: { ...ROWS, ...CEMENT_ROWS },
     spread: {
       measure: 'range',

@@ -9,41 +9,58 @@ const EDGE = {
   aside: true,
 } as const;
 
+/** How a cube of mortar was found, whoever's it is. */
+export const FOUND_FAULTS = {
+  label: 'Cube as found',
+  required: true,
+  help: 'Judged before the load: a low strength is no fault.',
+  options: [
+    { value: 'sound', label: 'Sound' },
+    { value: 'corner', label: 'Corner broken off' },
+    { value: 'voids', label: 'Voids or a poor edge' },
+    { value: 'other', label: 'Other fault: say it in the remarks' },
+  ],
+  example: 'sound',
+} as const;
+
+/** Which of its faces meet the platens. */
+export const FOUND_FACES = {
+  label: 'Loaded faces',
+  required: true,
+  options: [
+    { value: 'cast', label: 'Two faces that were against the mould' },
+    {
+      value: 'struck',
+      label: 'The struck face under a platen',
+      means: {
+        id: 'mortar-cube.faces',
+        severity: 'invalid',
+        beforeLoad: true,
+        message: 'The struck face is neither plane nor parallel.',
+        action: 'Turn the cube: load two faces that were against the mould.',
+      },
+    },
+  ],
+  example: 'cast',
+} as const;
+
+/** The rate of the load on so small a face. */
+export const LOAD_RATE = {
+  label: 'Load rate',
+  aside: true,
+  help: 'Of the load itself, if it was read.',
+  dimension: 'forceRate',
+  unit: { US: 'lbf/s', SI: 'kN/s' },
+  step: { US: '1', SI: '0.01' },
+  possible: { US: ['0', '20000'], SI: ['0', '90'] },
+} as const;
+
 /** The readings of one 2 in [50 mm] mortar cube. */
 export class MortarCubeInput extends PressedSpecimenInput {
-  @ChoiceField({
-    label: 'Cube as found',
-    required: true,
-    help: 'Judged before the load: a low strength is no fault.',
-    options: [
-      { value: 'sound', label: 'Sound' },
-      { value: 'corner', label: 'Corner broken off' },
-      { value: 'voids', label: 'Voids or a poor edge' },
-      { value: 'other', label: 'Other fault: say it in the remarks' },
-    ],
-    example: 'sound',
-  })
+  @ChoiceField(FOUND_FAULTS)
   found?: 'sound' | 'corner' | 'voids' | 'other';
 
-  @ChoiceField({
-    label: 'Loaded faces',
-    required: true,
-    options: [
-      { value: 'cast', label: 'Two faces that were against the mould' },
-      {
-        value: 'struck',
-        label: 'The struck face under a platen',
-        means: {
-          id: 'mortar-cube.faces',
-          severity: 'invalid',
-          beforeLoad: true,
-          message: 'The struck face is neither plane nor parallel.',
-          action: 'Turn the cube: load two faces that were against the mould.',
-        },
-      },
-    ],
-    example: 'cast',
-  })
+  @ChoiceField(FOUND_FACES)
   faces?: 'cast' | 'struck';
 
   @MeasureField({
@@ -62,15 +79,6 @@ export class MortarCubeInput extends PressedSpecimenInput {
   })
   edgeY?: string;
 
-  @MeasureField({
-    label: 'Load rate',
-    aside: true,
-    help: 'Of the load itself, if it was read.',
-    dimension: 'forceRate',
-    unit: { US: 'lbf/s', SI: 'kN/s' },
-    step: { US: '1', SI: '0.01' },
-    possible: { US: ['0', '20000'], SI: ['0', '90'] },
-    example: { US: '265', SI: '1.25' },
-  })
+  @MeasureField({ ...LOAD_RATE, example: { US: '265', SI: '1.25' } })
   loadingRate?: string;
 }

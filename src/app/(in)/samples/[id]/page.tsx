@@ -68,6 +68,7 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
     staff && material
       ? registerWays(material, {
           about: sample.about,
+          asked: { ...mix.asked },
           system: job.system,
           wanted: plans[0] && plans[0].take - plans[0].here,
           bench: actor.role !== 'field',

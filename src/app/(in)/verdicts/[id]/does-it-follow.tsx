@@ -12,15 +12,17 @@ export function DoesItFollow({
   made,
   code,
   ages: [age, madeAge],
-  unit,
+  units: [unit, madeUnit],
 }: {
   word: string;
   made: readonly MadeWith[];
   code: string;
   /** Of the product, and of what is made with it, hours. */
   ages: readonly [number, number];
-  unit: string;
+  units: readonly [of: string, made: string];
 }) {
+  // A difference that such results have.
+  const step = unit === 'psi' ? 100 : 1;
   return (
     <Card title={`Does the ${word} follow?`}>
       {made.length === 0 ? (
@@ -38,13 +40,13 @@ export function DoesItFollow({
               <>
                 <Typography sx={{ fontWeight: 700 }}>
                   {follows.does
-                    ? `It follows: where the cement is 100 ${unit} stronger, it is about ${((follows.slope ?? 0) * 100).toFixed(0)} ${unit} stronger.`
+                    ? `It follows: where the cement is ${step} ${unit} stronger, it is about ${((follows.slope ?? 0) * step).toFixed(madeUnit === 'psi' ? 0 : 1)} ${madeUnit} stronger.`
                     : 'It does not follow by more than chance: what it varies by comes from elsewhere.'}
                 </Typography>
                 <Typography variant="body2" color="text.secondary">
                   {`${follows.pairs.length} results, each beside the newest of the cement at ${ageText(age)} in the two weeks before it; they go together by ${follows.correlation?.toFixed(2) ?? 'nothing'}, chance alone by up to ${follows.chance.toFixed(2)}.`}
                 </Typography>
-                <FollowChart pairs={follows.pairs} unit={unit} word={own} />
+                <FollowChart pairs={follows.pairs} units={[unit, madeUnit]} word={own} />
               </>
             ) : (
               <Typography color="text.secondary">

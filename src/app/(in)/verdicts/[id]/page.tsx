@@ -5,6 +5,7 @@ import { measureWords } from '@/core/material/measure-words';
 import { decimalsOf, exact, plainOf, withThousands } from '@/core/quantity';
 import { withinSpreads } from '@/core/statistics';
 import { gainOf } from '@/core/strength-gain';
+import { sourceUnit } from '@/core/uniformity';
 import { ageText } from '@/core/windows';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
@@ -50,7 +51,7 @@ export default async function VerdictPage({
     const [standing] = await pageData(() => standingsOf(db, actor, [id]));
     if (!standing) return null;
     const over = await lotsOverTime(db, actor, standing, material);
-    const { source } = material;
+    const source = material.source?.({ ...standing.mix.asked });
     const age = source && ageOf(source, asked.age);
     const limits = await limitsNow(db, standing.job);
     const sources =
@@ -84,7 +85,10 @@ export default async function VerdictPage({
             made={made}
             code={standing.mix.code}
             ages={[age, source.madeWith.ageHours]}
-            unit={standing.job.system === 'US' ? 'psi' : 'MPa'}
+            units={[
+              sourceUnit(standing.job.system, source.alone?.unit).unit,
+              sourceUnit(standing.job.system).unit,
+            ]}
           />
         ) : null}
       </StandingOf>

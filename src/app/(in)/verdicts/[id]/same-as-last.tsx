@@ -2,8 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { DateTime } from 'luxon';
 import type { Limits } from '@/core/limits';
 import type { SourceRule } from '@/core/material/contract';
-import { type Exact, withThousands } from '@/core/quantity';
-import { acceptable, chartRules, type SeriesOfSource } from '@/core/uniformity';
+import { chartRules, type SeriesOfSource, scatterFacts, sourceUnit } from '@/core/uniformity';
 import { ageText } from '@/core/windows';
 import type { Standing } from '@/server/queries/specification';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -29,20 +28,8 @@ export function SameAsLast({
   limits: Limits;
   canDecide: boolean;
 }) {
-  const unit = job.system === 'US' ? 'psi' : 'MPa';
-  const places = job.system === 'US' ? 0 : 1;
-  const shown = (value: Exact | number): string => withThousands(value.toFixed(places));
-  const above = ({ count, mean, deviation }: NonNullable<SeriesOfSource['scatter']>): [string, string][] => {
-    const found = acceptable(count, mean, deviation);
-    return found
-      ? [
-          [
-            'Nineteen in twenty above',
-            `${shown(found.value)} ${unit}, mean less ${found.constant} times the scatter, as EN 197-1 reckons`,
-          ],
-        ]
-      : [];
-  };
+  const about = sourceUnit(job.system, rule.alone?.unit);
+  const { unit, places, shown } = about;
   const day = (at: number): string => dayTime(new Date(at), job.zone).slice(4, -6);
   const told = sources.filter(({ points, expected }) => points.length + expected.length > 0);
   const sampled = told.flatMap(({ points }) => points.map(({ sampledAt }) => sampledAt));
@@ -90,29 +77,7 @@ export function SameAsLast({
                 ...{ value: Number(point.value), left: point.counts === 'out', changed: point.changed },
                 decisions: point.decisions.map(({ words }) => words),
               })),
-              facts: scatter
-                ? [
-                    [
-                      'Results',
-                      `${scatter.count}${scatter.count < formal ? `, ${formal} for a formal report` : ''}`,
-                    ],
-                    ['Mean', `${shown(scatter.mean)} ${unit}`],
-                    ['Scatter of all', `${shown(scatter.deviation)} ${unit}, ${scatter.share.toFixed(1)} %`],
-                    [
-                      'Of the laboratory',
-                      scatter.testing
-                        ? `${shown(scatter.testing.deviation)} ${unit}, ${scatter.testing.share.toFixed(1)} %, by ${scatter.pairs} pairs (by their ranges ${shown(scatter.testing.byRange)})`
-                        : 'not known yet',
-                    ],
-                    [
-                      'Of the source alone',
-                      scatter.corrected
-                        ? `${shown(scatter.corrected.deviation)} ${unit}, ${scatter.corrected.share.toFixed(1)} %`
-                        : 'not told',
-                    ],
-                    ...above(scatter),
-                  ]
-                : [],
+              facts: scatterFacts(scatter, about, formal),
               remarks: scatter?.remarks ?? [],
               expected: expected.map((each) => ({
                 ...{ sampleId: each.sampleId, label: each.label, look: each.look },

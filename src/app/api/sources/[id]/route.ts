@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { sourceCsv } from '@/core/interchange';
+import { sourceUnit } from '@/core/uniformity';
 import { database } from '@/db/client';
 import { NotFound } from '@/server/errors';
 import { answering, fileHeaders, isId } from '@/server/http';
@@ -16,12 +17,12 @@ export function GET(request: Request, { params }: { params: Promise<{ id: string
     if (!isId(id)) throw new NotFound('This specification');
     const db = database();
     const { mix, job, material } = await specificationOf(db, actor, id);
-    const { source } = material;
+    const source = material.source?.({ ...mix.asked });
     if (!source) throw new NotFound('Sources of this specification');
     const age = ageOf(source, new URL(request.url).searchParams.get('age') ?? undefined);
     const limits = await limitsNow(db, job);
     const series = await sourcesOf(db, actor, { mix, job }, source, { ageHours: age, limits });
-    return new Response(sourceCsv(series, job.system === 'US' ? 'psi' : 'MPa'), {
+    return new Response(sourceCsv(series, sourceUnit(job.system, source.alone?.unit).unit), {
       headers: fileHeaders(`${mix.code}-${age / 24}d.csv`, 'text/csv; charset=utf-8'),
     });
   });
