@@ -163,7 +163,7 @@ describe('tests laid over one another', () => {
     const offered = async () =>
       (await overlayOf(site.db, site.actors.laboratory, await opened(), [])).offered;
     const [first] = await offered();
-    expect(first).toMatchObject({ of: 'H-1, Lot 4' });
+    expect(first).toMatchObject({ of: 'H-1, Lot 4, 2 Oct 2031' });
     const alone = await laid(['nothing of the kind']);
     expect(alone.laid.map(({ id }) => id)).toEqual([first?.id]);
     expect(alone.laid[0]?.picture.kind).toBe('cement-heat');

@@ -45,7 +45,7 @@ describe('a period of a source', () => {
     expect(rows[0]).toEqual(['Results', '8; 40 are wanted for a formal report']);
     // By hand: 4960, 5090, 5130, 4920, 5000, 5400, 5420, 5390.
     expect(rows[1]).toEqual(['Mean', '5164 psi']);
-    expect(rows[2]).toEqual(['Least and greatest', '4920 and 5420 psi']);
+    expect(rows.at(-1)).toEqual(['Least and greatest', '4920 and 5420 psi']);
     const each = table(of(10, 18), /^Each result/u);
     // The five before the fifth of the period are those of the series: 4890, 5070, 5010, 4960 and 5040 of the eleventh.
     expect(each[0]?.slice(0, 4)).toEqual(['2031-03-31', 'S-11', '4960', '4994']);

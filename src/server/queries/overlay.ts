@@ -1,9 +1,11 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
+import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Picture } from '@/core/methods';
 import { findMethod } from '@/core/methods/registry';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, outcomes, runs, samples, specifications } from '@/db/schema';
+import { limitChangesAt } from '../run-setup';
 import { anyOf, present, staffOnly } from '../scope';
 import type { Actor } from '../use-case';
 
@@ -16,7 +18,7 @@ export const MOST_LAID = 6;
 export interface OverlayTest {
   readonly id: string;
   readonly label: string;
-  /** Of what it is: the lot, as it is called. */
+  /** Of what it is, and of which day: product, lot, day where its job is. */
   readonly of: string;
 }
 
@@ -26,8 +28,14 @@ export interface OverlayTest {
  */
 export async function overlayOf(db: Queryable, actor: Actor, runId: string, withIds: readonly string[]) {
   staffOnly(actor);
-  const [own] = await db.select({ method: runs.method }).from(runs).where(eq(runs.id, runId));
-  const method = present(own, 'This run').method;
+  const [own] = await db
+    .select({ method: runs.method, id: jobs.id, profile: jobs.profile })
+    .from(runs)
+    .leftJoin(samples, eq(samples.id, runs.sampleId))
+    .leftJoin(jobs, eq(jobs.id, samples.jobId))
+    .where(eq(runs.id, runId));
+  const { method, id: jobId, profile } = present(own, 'This run');
+  const { changes, revision } = await limitChangesAt(db, jobId ? { jobId } : {});
   const title = findMethod(method)?.title ?? '';
   const rows = await db
     .select({
@@ -37,6 +45,8 @@ export async function overlayOf(db: Queryable, actor: Actor, runId: string, with
       lot: lots.number,
       lotTitle: lots.title,
       code: specifications.code,
+      zone: jobs.zone,
+      at: sql<Date>`coalesce(${runs.completedAt}, ${runs.startedAt})`.mapWith(runs.startedAt),
     })
     .from(runs)
     .innerJoin(samples, eq(samples.id, runs.sampleId))
@@ -52,10 +62,10 @@ export async function overlayOf(db: Queryable, actor: Actor, runId: string, with
     .orderBy(desc(sql`coalesce(${runs.completedAt}, ${runs.startedAt})`))
     .limit(OFFERED);
   const offered = rows.map(
-    ({ id, number, job, lot, lotTitle, code }): OverlayTest => ({
+    ({ id, number, job, lot, lotTitle, code, at, zone }): OverlayTest => ({
       id,
       label: sampleLabel(job, number),
-      of: `${code}, ${lotTitle ?? lot}`,
+      of: `${code}, ${lotTitle ?? lot}, ${DateTime.fromJSDate(at, { zone }).toFormat('d LLL yyyy')}`,
     }),
   );
   const wanted = [runId, ...withIds].slice(0, MOST_LAID);
@@ -75,6 +85,7 @@ export async function overlayOf(db: Queryable, actor: Actor, runId: string, with
     .orderBy(outcomes.runId, desc(outcomes.seq));
   return {
     ...{ method, title, offered },
+    register: { changes, revision, profile: profile ?? 'astm' },
     laid: chosen.flatMap((test) => {
       const picture = pictures.find((each) => each.runId === test.id)?.picture;
       return picture ? [{ ...test, picture }] : [];

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import type { SetPlot } from '@/core/acceptance/set-rule';
+import type { Limits } from '@/core/limits';
 import type { Method, Picture } from '@/core/methods';
 import type { Preparation } from '@/core/press';
 import type { Run } from '../runsheet/run';
@@ -54,6 +55,8 @@ export interface OverlayProps {
     readonly of: string;
     readonly picture: Picture;
   }[];
+  /** In force where the first of them was made. */
+  readonly limits: Limits;
 }
 
 /** What the folder of a method holds for the pages: what its folder in core says, with its bench. */

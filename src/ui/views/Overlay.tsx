@@ -1,7 +1,8 @@
 'use client';
 import { Autocomplete, Box, LinearProgress, TextField, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { useTransition } from 'react';
+import { useMemo, useTransition } from 'react';
+import { Limits } from '@/core/limits';
 import type { Picture } from '@/core/methods';
 import { useMethodFolder } from '../methods/holding';
 
@@ -17,6 +18,7 @@ export function Overlay({
   most,
   offered,
   laid,
+  register: { changes, revision, profile },
 }: {
   readonly id: string;
   readonly most: number;
@@ -27,9 +29,12 @@ export function Overlay({
     readonly of: string;
     readonly picture: Picture;
   }[];
+  /** The register in force where the first of them was made. */
+  readonly register: Pick<Limits, 'changes' | 'revision' | 'profile'>;
 }) {
   const router = useRouter();
   const [waits, start] = useTransition();
+  const limits = useMemo(() => new Limits(changes, revision, profile), [changes, revision, profile]);
   const { Overlay: Drawn } = useMethodFolder();
   const own = laid.find((each) => each.id === id);
   const others = laid.filter((each) => each.id !== id);
@@ -67,7 +72,7 @@ export function Overlay({
         sx={{ mb: 2 }}
       />
       {waits ? <LinearProgress aria-label="The others are read" sx={{ mb: 1 }} /> : null}
-      <Drawn tests={laid} />
+      <Drawn tests={laid} limits={limits} />
     </Box>
   );
 }

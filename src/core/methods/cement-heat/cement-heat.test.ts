@@ -153,6 +153,16 @@ describe('a mark that is put elsewhere', () => {
     expect(half?.was).toBeCloseTo(4.8, 1);
     expect(method.draws?.(done.outcome.picture)[0]?.notes.join()).toContain('the induction is too short');
   });
+  it('counts in what is said of the order of the maxima, too', () => {
+    const aluminate = (over: Record<string, unknown>) =>
+      tested([{ cement: { sulfate: 3 } }], over).outcome.findings.find(({ id }) =>
+        id.startsWith('heat.aluminate'),
+      )?.message;
+    expect(aluminate({})).toBeUndefined();
+    const near = { channel: '1', mark: 'second', at: '9.40', why: 'the shoulder is here' };
+    const main = { channel: '1', mark: 'main', at: '8.20', why: 'by eye' };
+    expect(aluminate({ moved: [main, near] })).toContain('the second follows 1.2 h behind');
+  });
   it('without a reason counts for nothing', () => {
     const { why: _, ...bare } = moved;
     const done = tested([{}, {}], { moved: [bare] });
@@ -202,6 +212,30 @@ describe('a calibration by the heater', () => {
     // 7.199 on 7.02 is 2.5 % off.
     expect(since('7.02')).toContain('heat.calibration');
   });
+  it('by a pulse: what the heater gave, to the area under it', () => {
+    const by = (over: object) =>
+      tested([{}], {
+        unit: 'mV',
+        heater: [{ channel: '1', volts: '2.000', ohms: '100.0', ...over }],
+      }).outcome.lines.find(({ symbol }) => symbol === 'e1')?.rounded;
+    // 40.00 mW for 600 s over 3,333.6 mV·s are 7.199 W/V, by hand.
+    expect(by({ pulse: '600', area: '3333.6' })).toBe('7.199');
+    // Neither steady nor with its area nothing is known.
+    expect(by({ pulse: '600' })).toBeUndefined();
+  });
+});
+
+it('a blend is told to a gram of binder as well, and when parts of its maximum are reached', () => {
+  const blend = { row: { cement: '7.5', other: '2.5', otherKind: 'fly-ash' }, grams: 6 };
+  const done = tested([{}, {}, blend]);
+  const last = done.drawn.blends.at(-1);
+  // Its cement gives off as much as the other: three quarters of it, and nothing above the cement diluted.
+  expect(done.drawn.blends.map(({ age }) => age)).toEqual([24, 48, 72]);
+  expect(last?.binder).toBeCloseTo(0.75 * (last?.cement ?? 0), 1);
+  expect((last?.binder ?? 0) - (last?.diluted ?? 0)).toBeCloseTo(0, 0);
+  const of = (share: number) => done.drawn.sets.find((each) => each.cell === '1' && each.share === share);
+  expect(of(0.5)?.max).toBeCloseTo(4.8, 1);
+  expect(of(0.2)?.max).toBeLessThan(of(0.5)?.max ?? 0);
 });
 
 it('the stand-in’s own cells tell what stands in them', () => {

@@ -7,6 +7,7 @@ import { equipmentUse } from '../equipment-checks';
 import { resultOf } from '../outcome';
 import { limitsOf, type RunSetup } from '../setup';
 import { HALF, HEATS, heatTo, ownCells, PEAK, timesOf } from './ages';
+import { blendLines, blendsOf } from './blends';
 import { heatFindings } from './findings';
 import type { CementHeatInput } from './input';
 import { heatPicture } from './picture';
@@ -31,6 +32,8 @@ export function compute(input: CementHeatInput, setup: RunSetup): Outcome {
   cellLines(input, cells, sheet);
   const alike = replicates(cells, input, limits);
   const results = resultsOf(input, cells, limits, sheet, alike.provisional);
+  const blends = blendsOf(cells, heatFrom(input, limits));
+  blendLines(blends, sheet);
   const doses = judgedDoses(cells, limits, system);
   return {
     results,
@@ -55,7 +58,7 @@ export function compute(input: CementHeatInput, setup: RunSetup): Outcome {
             results.find(({ quantity }) => quantity === HEATS[place + 2]?.[1]),
           ),
         ),
-    picture: heatPicture(input, cells, limits, doses),
+    picture: heatPicture(input, cells, limits, { doses, blends }),
   };
 }
 

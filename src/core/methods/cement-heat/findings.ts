@@ -4,9 +4,9 @@ import { type Finding, finding, type Severity } from '../../working';
 import { readMeasure } from '../fields';
 import { limitFinding } from '../limit-finding';
 import type { RunSetup } from '../setup';
-import { heatTo } from './ages';
+import { heatTo, timesOf } from './ages';
 import type { CementHeatInput } from './input';
-import { type Cell, heatFrom, heatKept, movedTo, recordBegan, wattsOf } from './read-cells';
+import { type Cell, heatFrom, heatKept, markAt, movedTo, recordBegan, wattsOf } from './read-cells';
 
 interface Held {
   readonly id: LimitId;
@@ -264,7 +264,10 @@ function seen(
       `noise of ${(1000 * noise).toFixed(0)} µW/g.`,
       'More cement in the vial, or a quieter place.',
     );
-  const main = features?.main;
+  // Where a person put a mark is where it counts.
+  const [mainAt, secondAt] = [markAt(cell, 'main'), markAt(cell, 'second')];
+  const main = mainAt === undefined ? undefined : { at: mainAt, power: timesOf(cell).peak ?? 0 };
+  const behind = mainAt === undefined || secondAt === undefined ? undefined : secondAt - mainAt;
   if (main) {
     if (!holds('heat.usual-peak', main.power))
       tell(
@@ -292,7 +295,7 @@ function seen(
           action: 'Less cement in the vial, and again.',
         }),
       );
-    if (features.unclear && !movedTo(cell, 'second'))
+    if (features?.unclear && !movedTo(cell, 'second'))
       found.push(
         finding({
           id: 'heat.unclear',
@@ -305,13 +308,13 @@ function seen(
         }),
       );
     else if (
-      features.second &&
-      features.second.at - main.at < (limits.of('heat.aluminate', input.system).low?.toNumber() ?? 0)
+      behind !== undefined &&
+      behind < (limits.of('heat.aluminate', input.system).low?.toNumber() ?? 0)
     )
       tell(
         'heat.aluminate',
         'advice',
-        `the second follows ${(features.second.at - main.at).toFixed(1)} h behind the main maximum.`,
+        `the second follows ${behind.toFixed(1)} h behind the main maximum.`,
         'Hardly in balance: try it with more sulfate, at the temperature and with the admixture of the job.',
       );
   } else if (curve.until > 24)

@@ -117,7 +117,7 @@ export class CellRow extends RowInput {
   after?: string;
 }
 
-/** A calibration of a cell by its heater, steady. */
+/** A calibration of a cell by its heater, steady or by a pulse. */
 export class HeaterRow extends RowInput {
   @TextField({ label: 'Cell', required: true, example: '' })
   channel?: string;
@@ -128,11 +128,22 @@ export class HeaterRow extends RowInput {
   @MeasureField({ label: 'Heater, ohms', ...countSpec('0.1', '100000'), required: true, example: '' })
   ohms?: string;
 
-  @MeasureField({ label: 'Steady, mV', ...LEVEL, required: true, example: '' })
+  @MeasureField({ label: 'Steady, mV', ...LEVEL, example: '' })
   steady?: string;
 
-  @MeasureField({ label: 'Without, mV', ...LEVEL, required: true, example: '' })
+  @MeasureField({ label: 'Without, mV', ...LEVEL, example: '' })
   without?: string;
+
+  @MeasureField({ label: 'Or a pulse of', ...SECONDS, example: '' })
+  pulse?: string;
+
+  @MeasureField({
+    label: 'under it, mV·s',
+    ...countSpec('0.01', '10000000'),
+    help: 'The area of the pulse over the voltage without it.',
+    example: '',
+  })
+  area?: string;
 
   @MeasureField({ label: 'The time before, W/V', ...countSpec('0.001', '1000'), example: '' })
   earlier?: string;

@@ -4,6 +4,7 @@ import type { Picture } from '../contract';
 import { readMeasure } from '../fields';
 import { packedRows } from '../picture-rows';
 import { HEATS, heatTo } from './ages';
+import type { Blend } from './blends';
 import type { CementHeatInput } from './input';
 import { MARKS } from './input';
 import { type Cell, foundAt, heatFrom, movedTo, powerAt } from './read-cells';
@@ -37,7 +38,7 @@ export function heatPicture(
   input: CementHeatInput,
   cells: readonly Cell[],
   limits: Limits,
-  series: JudgedSeries | undefined,
+  { doses: series, blends }: { readonly doses: JudgedSeries | undefined; readonly blends: readonly Blend[] },
 ): Picture {
   const from = heatFrom(input, limits);
   return {
@@ -95,6 +96,19 @@ export function heatPicture(
         ),
       ),
       ...Object.fromEntries(cells.map(({ curve }, place) => [`curve${place}`, curve ? drawn(curve) : ''])),
+      sets: packedRows(
+        cells.flatMap(({ name, curve }) =>
+          (curve?.features?.indicated ?? []).map(({ share, max, rise }) => [
+            ...[name, String(share), text(max, 2), text(rise, 2)],
+          ]),
+        ),
+      ),
+      blends: packedRows(
+        blends.map(({ cell, share, age, cement, binder, diluted }) => [
+          ...[cell, share.toFixed(4), String(age)],
+          ...[cement, binder, diluted].map((heat) => heat.toFixed(2)),
+        ]),
+      ),
       doses: packedRows(
         (series?.doses ?? []).map(({ label, sulfate, share, apart, heat, heatHolds, apartHolds }) => [
           ...[label, sulfate.toFixed(2), text(heat, 1), text(share && share * 100, 1), text(apart, 1)],

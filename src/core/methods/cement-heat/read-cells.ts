@@ -109,11 +109,16 @@ function weighedOf(row: CellRow): number | undefined {
 export function wattsOf(input: CementHeatInput, channel: string): number | undefined {
   const row = (input.heater ?? []).find((each) => plain(each.channel) === plain(channel));
   if (!row) return undefined;
-  const [volts, ohms, steady, without] = (['volts', 'ohms', 'steady', 'without'] as const).map((name) =>
-    readMeasure(row, name)?.value.toNumber(),
-  );
-  if (!volts || !ohms || steady === undefined || without === undefined || steady <= without) return undefined;
-  return ((volts ** 2 / ohms) * 1000) / (steady - without);
+  const of = (name: 'volts' | 'ohms' | 'steady' | 'without' | 'pulse' | 'area'): number | undefined =>
+    readMeasure(row, name)?.value.toNumber();
+  const [volts, ohms, steady, without, pulse, area] = [
+    ...[of('volts'), of('ohms'), of('steady'), of('without'), of('pulse'), of('area')],
+  ];
+  if (!volts || !ohms) return undefined;
+  const milliwatts = (volts ** 2 / ohms) * 1000;
+  if (steady !== undefined && without !== undefined && steady > without)
+    return milliwatts / (steady - without);
+  return pulse && area ? (milliwatts * pulse) / area : undefined;
 }
 
 /** From when on heat is added up, h since the water. */

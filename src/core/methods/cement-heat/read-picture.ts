@@ -1,6 +1,7 @@
 import { COMPARED_AT, type LaidCurve } from '../../calorimetry';
 import type { Picture } from '../contract';
 import { readRows } from '../picture-rows';
+import type { Blend } from './blends';
 import { MARKS, type MarkName } from './input';
 
 /** A mark on a curve, where it stands; `was`, where it was found, `why` it was put elsewhere. */
@@ -50,6 +51,14 @@ export interface DrawnHeat {
     readonly apartHolds: boolean;
   }[];
   readonly chosen: string | undefined;
+  /** Hours at which part of the maximum, and of the rise to it, is reached. */
+  readonly sets: readonly {
+    readonly cell: string;
+    readonly share: number;
+    readonly max: number | undefined;
+    readonly rise: number | undefined;
+  }[];
+  readonly blends: readonly Blend[];
 }
 
 const maybe = (text: string | undefined): number | undefined => (text ? Number(text) : undefined);
@@ -102,6 +111,13 @@ export function readHeatPicture({ values }: Picture): DrawnHeat {
       ...{ cell, sulfate: Number(sulfate), heat: maybe(heat), share: maybe(share), apart: maybe(apart) },
       ...{ heatHolds: heatHolds === 'yes', apartHolds: apartHolds === 'yes' },
     })),
+    sets: readRows(values.sets).map(([cell = '', share, max, rise]) => ({
+      ...{ cell, share: Number(share), max: maybe(max), rise: maybe(rise) },
+    })),
+    blends: readRows(values.blends).map(([cell = '', ...rest]) => {
+      const [share = 0, age = 0, cement = 0, binder = 0, diluted = 0] = rest.map(Number);
+      return { cell, share, age, cement, binder, diluted };
+    }),
     chosen: typeof values.chosen === 'string' ? values.chosen : undefined,
   };
 }

@@ -23,6 +23,7 @@ import type { BenchProps } from '../kit';
 import { CurveChoices, useCurveChoices } from './CurveChoices';
 import { DoseTable } from './DoseTable';
 import { HeatChart } from './HeatChart';
+import { Blends, Heats, Sets } from './HeatTables';
 import { MARK_WORDS, shownOf } from './shown';
 
 interface Pulled {
@@ -94,6 +95,8 @@ export function HeatBench({ picture, take }: BenchProps) {
         pull={take ? 'Pull a mark on the curve to put it elsewhere.' : ''}
       />
       <Heats cells={cells} from={drawn.from} />
+      <Sets sets={drawn.sets} />
+      <Blends blends={drawn.blends} />
       {drawn.doses.length > 0 ? <DoseTable doses={drawn.doses} chosen={drawn.chosen} /> : null}
     </Stack>
   );
@@ -166,43 +169,6 @@ function Marks({ cell, marks, pull }: { cell: string; marks: readonly DrawnMark[
           {pull}
         </Typography>
       ) : null}
-    </Box>
-  );
-}
-
-const AGES = ['24 h', '48 h', '3 d', '7 d'];
-
-function Heats({ cells, from }: { cells: DrawnHeat['cells']; from: number }) {
-  return (
-    <Box sx={{ overflowX: 'auto' }}>
-      <Table size="small" aria-label="Heat of each cell">
-        <TableHead>
-          <TableRow>
-            <TableCell>{`Heat from ${(from * 60).toFixed(0)} min on, J/g`}</TableCell>
-            <TableCell align="right">Cement, g</TableCell>
-            {AGES.map((age) => (
-              <TableCell key={age} align="right">
-                {age}
-              </TableCell>
-            ))}
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {cells.map(({ name, what, grams, told }) => (
-            <TableRow key={name}>
-              <TableCell>{`${name} ${what}`}</TableCell>
-              <TableCell align="right" className="mono">
-                {grams?.toFixed(2)}
-              </TableCell>
-              {told.map((heat, place) => (
-                <TableCell key={AGES[place]} align="right" className="mono">
-                  {heat?.toFixed(1) ?? '–'}
-                </TableCell>
-              ))}
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
     </Box>
   );
 }

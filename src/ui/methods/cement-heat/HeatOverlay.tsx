@@ -15,7 +15,7 @@ import {
 import { useState } from 'react';
 import { apparentEnergy, COMPARED_AT, heatDifference, MODEL_ENERGY, unlike } from '@/core/calorimetry';
 import { rateFactor } from '@/core/cement/setting';
-import { Limits } from '@/core/limits';
+import type { Limits } from '@/core/limits';
 import { type DrawnCell, readHeatPicture } from '@/core/methods/cement-heat/read-picture';
 import type { OverlayProps } from '../kit';
 import { CurveChoices, useCurveChoices } from './CurveChoices';
@@ -33,7 +33,7 @@ const FEATURES = {
 } as const;
 
 /** Curves of several tests over one another, and how each is off the first. */
-export function HeatOverlay({ tests }: OverlayProps) {
+export function HeatOverlay({ tests, limits }: OverlayProps) {
   const drawn = tests.map(({ id, label, of, picture }) => ({
     id,
     label,
@@ -88,7 +88,7 @@ export function HeatOverlay({ tests }: OverlayProps) {
         from={from}
         height={380}
       />
-      {others.length > 0 ? <Differences first={first} others={others} /> : null}
+      {others.length > 0 ? <Differences first={first} others={others} limits={limits} /> : null}
     </Stack>
   );
 }
@@ -106,8 +106,7 @@ function turned(cell: Laid): Laid {
 const signed = (value: number | undefined, digits: number): string =>
   value === undefined ? '–' : `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(digits)}`;
 
-function Differences({ first, others }: { first: Laid; others: readonly Laid[] }) {
-  const limits = new Limits();
+function Differences({ first, others, limits }: { first: Laid; others: readonly Laid[]; limits: Limits }) {
   const most = (id: 'heat.alike-peak' | 'heat.alike-half' | 'heat.alike'): number =>
     limits.of(id, 'SI').high?.toNumber() ?? 0;
   const within = { peak: most('heat.alike-peak'), half: most('heat.alike-half'), heat: most('heat.alike') };

@@ -2,6 +2,7 @@
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { recordOfRows, SimulatedCalorimeter, STAND_IN_CELLS, STARTED_BEFORE } from '@/core/calorimetry';
+import { Limits } from '@/core/limits';
 import { cementHeat } from '@/core/methods/cement-heat';
 import { usableInput } from '@/core/methods/validate';
 import { opened, sheetData, standInServer } from '@/testing/sheet';
@@ -83,6 +84,17 @@ describe('the bench of a test of heat', () => {
     expect(screen.getByRole('table', { name: 'Marks of cell 7' })).toBeTruthy();
     press('Heat');
     expect(screen.getByRole('img').getAttribute('aria-label')).toMatch(/^Heat to a gram/u);
+  });
+  it('tells when parts of the maximum are reached, and a blend to a gram of binder', () => {
+    const ash = { ...CELLS[1], cement: '7.5', other: '2.5', otherKind: 'fly-ash', sulfate: '' };
+    render(<HeatBench picture={pictureOf({}, [CELLS[0] as object, ash])} />);
+    const sets = within(screen.getByRole('table', { name: 'Set by heat' }));
+    expect(sets.getByText('50 % of the maximum')).toBeTruthy();
+    const blends = within(screen.getByRole('table', { name: 'Heat to a gram of binder' }));
+    expect(blends.getByText('2, 25 % not cement')).toBeTruthy();
+    cleanup();
+    render(<HeatBench picture={pictureOf()} />);
+    expect(screen.queryByRole('table', { name: 'Heat to a gram of binder' })).toBeNull();
   });
   it('judges the series of sulfate', () => {
     render(<HeatBench picture={pictureOf()} />);
@@ -167,14 +179,21 @@ describe('tests over one another', () => {
     picture: pictureOf(over),
   });
   it('one alone shows its own cells, off its first', () => {
-    render(<HeatOverlay tests={[test('1')]} />);
+    render(<HeatOverlay tests={[test('1')]} limits={new Limits()} />);
     const rows = within(screen.getByRole('table', { name: 'Off the first' })).getAllByRole('row');
     expect(rows).toHaveLength(8);
     expect(screen.getByText('As near as two cells of one mix.')).toBeTruthy();
     expect(screen.getAllByText(/^No: .*when half of it is reached/u).length).toBeGreaterThan(0);
+    cleanup();
+    // By the register of the laboratory: one that allows hardly anything.
+    const strict = new Limits({
+      'heat.alike-half': { both: { high: '0.00001', unit: 'h' }, status: 'set by the laboratory' },
+    });
+    render(<HeatOverlay tests={[test('1')]} limits={strict} />);
+    expect(screen.queryByText('As near as two cells of one mix.')).toBeNull();
   });
   it('two show a cell each, and say where their baths differ', () => {
-    render(<HeatOverlay tests={[test('1'), test('2', { bath: '38' })]} />);
+    render(<HeatOverlay tests={[test('1'), test('2', { bath: '38' })]} limits={new Limits()} />);
     expect(screen.getByText(/^Not at one temperature: 23 °C, 38 °C/u)).toBeTruthy();
     expect(screen.getByText(/kJ\/mol by half of the maximum/u)).toBeTruthy();
     fireEvent.click(screen.getByLabelText('All turned to 23 °C'));

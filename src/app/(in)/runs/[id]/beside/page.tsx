@@ -21,7 +21,7 @@ export default async function BesidePage({
   const id = pageId((await params).id);
   const { with: others = '' } = await searchParams;
   const actor = await pageActor();
-  const { method, title, offered, laid } = await pageData(() =>
+  const { method, title, offered, laid, register } = await pageData(() =>
     overlayOf(readingOnce(database()), actor, id, others.split(',').filter(Boolean)),
   );
   return (
@@ -31,7 +31,7 @@ export default async function BesidePage({
         <TextLink href={`/runs/${id}`}>Back to its run sheet</TextLink>
       </Typography>
       <InMethodFolder id={method as MethodId}>
-        <Overlay id={id} most={MOST_LAID} offered={offered} laid={laid} />
+        <Overlay id={id} most={MOST_LAID} offered={offered} laid={laid} register={register} />
       </InMethodFolder>
     </Stack>
   );
