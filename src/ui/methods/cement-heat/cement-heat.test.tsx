@@ -187,7 +187,7 @@ describe('tests over one another', () => {
     cleanup();
     // By the register of the laboratory: one that allows hardly anything.
     const strict = new Limits({
-      'heat.alike-half': { both: { high: '0.00001', unit: 'h' }, status: 'set by the laboratory' },
+      'heat.alike-peak': { both: { high: '0.00001', unit: 'percent' }, status: 'set by the laboratory' },
     });
     render(<HeatOverlay tests={[test('1')]} limits={strict} />);
     expect(screen.queryByText('As near as two cells of one mix.')).toBeNull();
