@@ -9,7 +9,7 @@ import { startRun } from '@/server/actions/runs';
 import { takeSample } from '@/server/actions/samples';
 import { breakCubes, mortarOf, ROOM } from './cement-cubes';
 import { addHeat, addHeatNow } from './cement-heat';
-import { addSeries } from './cement-series';
+import { addSeries, SERIES } from './cement-series';
 import type { Readings } from './fresh';
 import type { Hands } from './hands';
 import { JOB } from './scenario';
@@ -167,12 +167,13 @@ export async function addCements(
       'reviewer',
       createSpecification,
       { jobId, material: 'cement', code: plant.code, title: plant.title, asked: plant.asked },
-      today.minus({ days: 79 }).toMillis(),
+      today.minus({ days: 189 }).toMillis(),
     );
     for (const shipment of plant.shipments)
       await addShipment(db, { act, read }, { jobId, specificationId, plant, shipment, today, chance });
-    if (plant.code === 'PM-C1')
-      await addSeries(db, { act, read }, { jobId, specificationId, lot: plant.lot, today, chance });
+    await addSeries(db, { act, read }, SERIES[plant.code], {
+      ...{ jobId, specificationId, lot: plant.lot, today, chance },
+    });
   }
 }
 

@@ -122,7 +122,8 @@ class Loader {
   }
 
   async load(): Promise<void> {
-    const first = this.now.getTime() - 80 * 24 * HOUR;
+    // Half a year: as long as the cements of the terminal are followed.
+    const first = this.now.getTime() - 190 * 24 * HOUR;
     const { jobId } = await this.act('manager', createJob, JOB, first);
     await this.act('manager', letClientSee, { personId: this.actors.client.id, jobId }, first);
     await this.addEquipment();

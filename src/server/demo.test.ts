@@ -117,22 +117,31 @@ it('has cements of two plants, a set of cubes whose odd one is left out, and a r
 });
 
 it('has a plant that grinds finer: its charts see it, single results do not, and the laboratory knows its own scatter', async () => {
-  const [mix] = await fresh.db.select().from(specifications).where(eq(specifications.code, 'PM-C1'));
-  const [standing] = await standingsOf(fresh.db, actor, [mix?.id ?? '']);
-  const rule = cement.source?.({ cementType: 'c150.II' });
-  const [series] =
-    standing && rule
-      ? await sourcesOf(fresh.db, actor, standing, rule, {
-          ageHours: 168,
-          limits: await limitsNow(fresh.db, standing.job),
-        })
-      : [];
-  expect(series?.points.length).toBe(22);
-  expect(series?.scatter).toMatchObject({ count: 22, pairs: 10, remarks: [] });
+  const of = async (code: string) => {
+    const [mix] = await fresh.db.select().from(specifications).where(eq(specifications.code, code));
+    const [standing] = await standingsOf(fresh.db, actor, [mix?.id ?? '']);
+    const rule = standing && cement.source?.({ ...standing.mix.asked });
+    if (!standing || !rule) return [];
+    const limits = await limitsNow(fresh.db, standing.job);
+    return sourcesOf(fresh.db, actor, standing, rule, { ageHours: 168, limits });
+  };
+  const [series] = await of('PM-C1');
+  // Half a year of daily lots, and two shipments.
+  expect(series?.points.length).toBe(26);
+  const [first, last] = [series?.points[0]?.sampledAt ?? 0, series?.points.at(-1)?.sampledAt ?? 0];
+  expect((last - first) / 86_400_000).toBeGreaterThan(170);
+  expect(series?.scatter).toMatchObject({ count: 26, pairs: 10, remarks: [] });
+  // The newest has its three days only: what they say of seven stands before them.
+  expect(series?.expected).toHaveLength(1);
   expect(series?.points.flatMap(({ changed }) => changed)).toContain('lot of sand S-12, before it S-11');
   const seen = series?.charts && firstSignals(series.charts, series.charts.until + 1);
-  expect(seen?.get('weighted')).toBeGreaterThan(15);
+  expect(seen?.get('weighted')).toBeGreaterThan(17);
   expect(seen?.has('single')).toBe(false);
+  // The other one is what it was.
+  const [other] = await of('PM-C2');
+  expect(other?.points.length).toBe(17);
+  const quiet = other?.charts && firstSignals(other.charts, other.charts.until + 1);
+  expect([...(quiet?.keys() ?? [])]).toEqual([]);
 });
 
 it('has signed reports and drafts, and is loaded once', async () => {
