@@ -23,6 +23,8 @@ interface Series {
   readonly second: readonly number[];
   /** The last so many are broken at 3 days as well; at so much of their load, a thousandth of it by another. */
   readonly early: number;
+  /** What the sheets of the last lots say: surface in m²/kg. */
+  readonly sheets: readonly number[];
   /** Order of the one that a reviewer looked into. */
   readonly looked?: number;
 }
@@ -31,6 +33,7 @@ interface Series {
 export const SERIES: Readonly<Record<'PM-C1' | 'PM-C2', Series>> = {
   'PM-C1': {
     ...{ lots: 'GP', every: 7.6, cement: 'fixed', early: 13, looked: 22 },
+    sheets: [368, 371, 366, 370, 367, 369, 374, 377, 379, 382],
     loads: [
       ...[18_420, 18_690, 18_240, 18_550, 18_330, 18_770, 18_480, 18_150, 18_610, 18_380, 18_260, 18_640],
       ...[18_720, 18_190, 18_450, 18_590, 18_310, 18_680, 18_980, 19_060, 18_910, 19_040, 19_130, 18_960],
@@ -39,6 +42,7 @@ export const SERIES: Readonly<Record<'PM-C1' | 'PM-C2', Series>> = {
   },
   'PM-C2': {
     ...{ lots: 'SK', every: 11.4, cement: 'flow', early: 0 },
+    sheets: [],
     loads: [
       ...[17_060, 16_840, 17_210, 16_930, 17_120, 16_780, 17_030, 17_180],
       ...[16_890, 17_090, 16_960, 17_240, 16_810, 17_010, 17_150, 16_900],
@@ -77,6 +81,8 @@ export async function addSeries(db: Database, hands: Hands, series: Series, abou
         day: day.plus({ days: 1 }),
         purpose: 'duplicate',
       });
+    const surface = series.sheets[order - (loads.length - series.sheets.length)];
+    if (surface !== undefined) await sheetOf(hands, sampleId, surface, load, day);
     if (order === looked)
       await hands.act(
         'reviewer',
@@ -107,6 +113,32 @@ async function lotOf({ act }: Hands, about: About, title: string, day: DateTime)
     day.plus({ hours: 7 }).toMillis(),
   );
   return lotId;
+}
+
+/** The sheet that came with a lot, a month’s mean: its surface, and its strength of 7 days. */
+async function sheetOf(
+  { act, read }: Hands,
+  sampleId: string,
+  surface: number,
+  load: number,
+  day: DateTime,
+): Promise<void> {
+  const at = day.plus({ days: 8 }).toMillis();
+  const { runId } = await act('laboratory', startRun, { method: 'cement-mill-sheet', sampleId }, at);
+  const strength = String(Math.round(load / 40 + (surface % 3)) * 10);
+  await read(
+    'laboratory',
+    runId,
+    {
+      ...{ sheet: `GP-${surface}`, basis: 'mean', period: 'The month before' },
+      values: [
+        { id: 'v1', property: 'surface', value: String(surface), unit: 'm2/kg', school: 'astm' },
+        { id: 'v2', property: 'strength-7d', value: strength, unit: 'psi', school: 'astm' },
+      ],
+    },
+    at,
+    true,
+  );
 }
 
 interface OneTest {

@@ -5,6 +5,7 @@ import type { Picture, Result } from '../methods/contract';
 import type { FactSources, Facts } from '../methods/facts';
 import type { RunInput } from '../methods/fields';
 import type { RoundingMode, System, UnitId } from '../quantity';
+import type { SheetValue } from '../uniformity/sheets';
 import type { WorkingLine } from '../working';
 import type { Registration, Stored } from './registration';
 
@@ -156,6 +157,8 @@ export interface SourceRule {
     /** How it is called, and how strong it is called. */
     readonly word: string;
   };
+  /** Sheets of its plants: the method that keeps one, and what one says. */
+  readonly sheets?: { readonly method: string; values(picture: Picture): readonly SheetValue[] };
   /** Readings that tell under what it was tested: method, field and what it is called. */
   readonly day: readonly (readonly [method: string, field: string, word: string])[];
 }

@@ -2,6 +2,7 @@ import type { Verdict } from '../acceptance/criterion';
 import type { SetRule } from '../acceptance/set-rule';
 import type { Limit, LimitId } from '../limits';
 import type { CountPlan } from '../moulds';
+import type { DayHands } from '../planner';
 import type { Behaviour, PlacedPiece } from '../press';
 import type { Exact, System, UnitId } from '../quantity';
 import type { Drawing } from '../report/drawing';
@@ -197,6 +198,8 @@ export interface Method<I extends RunInput = RunInput> {
   readonly again?: 'freely';
   /** What its button says on the page of its lot. */
   readonly begin?: string;
+  /** How it keeps one person busy, where a day of several tests is planned. */
+  readonly day?: DayHands;
   /** Of a method that makes the specimens of a batch ready together. */
   readonly batch?: {
     /** The letters its batches are numbered with. */

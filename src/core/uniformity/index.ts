@@ -5,3 +5,4 @@ export * from './facts';
 export * from './follows';
 export * from './scatter';
 export * from './series';
+export * from './sheets';

@@ -13,6 +13,7 @@ export const LIMITS = {
   }),
   ...group('Charts of a source', ourChoice('usual settings of such charts, which a laboratory may change'), {
     'uniformity.baseline': r('Results that make the baseline of a series', '= 15'),
+    'uniformity.sheets': r('Sheets of a plant that make the baseline of what they say', '= 6'),
     'uniformity.lambda': r('Share of the newest result in the weighted mean', '= 0.2'),
     'uniformity.weighted': r('Limit of the weighted mean, deviations', '= 2.7'),
     'uniformity.slack': r('Slack of the sums, deviations', '= 0.5'),

@@ -4,15 +4,24 @@ import { groupBy } from '@/core/group-by';
 import { sampleLabel } from '@/core/identity/labels';
 import type { Limits } from '@/core/limits';
 import type { SourceRule } from '@/core/material/contract';
+import type { Picture } from '@/core/methods';
 import { readingOfDay } from '@/core/methods/reading-of-day';
 import { findMethod } from '@/core/methods/registry';
-import { type SeriesOfSource, type SourceResult, seriesOfSources } from '@/core/uniformity';
+import {
+  type SeriesOfSource,
+  type SheetOfLot,
+  type SheetTrend,
+  type SourceResult,
+  seriesOfSources,
+  sheetTrends,
+} from '@/core/uniformity';
 import { isReportable } from '@/core/working';
 import type { Queryable } from '@/db/client';
 import {
   followUps,
   jobs,
   lots,
+  outcomes,
   people,
   readings,
   runs,
@@ -60,6 +69,51 @@ export async function resultsOfSources(
   ageHours: number,
 ): Promise<SourceResult[]> {
   const released = actor.role === 'client';
+  const taken = await samplesOfProduct(db, actor, { mix, job }, rule);
+  const ids = taken.map(({ sample }) => sample.id);
+  const [values, decided, days] = await Promise.all([
+    rule.alone ? alone(db, ids, rule, released) : ofSets(db, ids, rule, released),
+    released ? [] : followUpsOf(db, anyOf(followUps.sampleId, ids)),
+    released ? new Map<string, SourceResult['day']>() : daysOf(db, ids, rule, job),
+  ]);
+  const decisions = groupBy(decided, ({ sampleId }) => sampleId);
+  const at = (sampleId: string, hours: number): string | null => values.get(`${sampleId} ${hours}`) ?? null;
+  return taken.flatMap(({ sample, lot, number }): SourceResult[] => {
+    const value = at(sample.id, ageHours);
+    const early = ageHours > rule.early ? at(sample.id, rule.early) : null;
+    if (value === null && early === null) return [];
+    return [
+      {
+        sampleId: sample.id,
+        label: sampleLabel(number, sample.number),
+        sampledAt: sample.sampledAt.getTime(),
+        lotId: lot.id,
+        source: sourceOf(lot, rule),
+        again: rule.again({ ...sample.about }),
+        ...{ value, early },
+        decisions: (decisions.get(sample.id) ?? []).map(({ stepId, note, byName }) => ({
+          step: stepId,
+          words: `${byName}: ${note}`,
+        })),
+        day: days.get(sample.id) ?? {},
+      },
+    ];
+  });
+}
+
+/** Who made a lot and out of which silo, as it is said. */
+const sourceOf = ({ about }: { readonly about: object | null }, { of }: Pick<SourceRule, 'of'>): string => {
+  const told: Readonly<Record<string, unknown>> = { ...about };
+  return of.map((field) => String(told[field] ?? '')).join(', ');
+};
+
+/** The newest samples of a product, in the order of sampling, of all jobs in the same units that the reader may read. */
+async function samplesOfProduct(
+  db: Queryable,
+  actor: Actor,
+  { mix, job }: Pick<Standing, 'mix' | 'job'>,
+  rule: SourceRule,
+) {
   const product = String({ ...mix.asked }[rule.product as keyof typeof mix.asked] ?? '');
   const taken = await db
     .select({ sample: samples, lot: lots, number: jobs.number })
@@ -77,36 +131,54 @@ export async function resultsOfSources(
     )
     .orderBy(desc(samples.sampledAt), desc(samples.number))
     .limit(RESULTS_SHOWN);
-  const ids = taken.map(({ sample }) => sample.id);
-  const [values, decided, days] = await Promise.all([
-    rule.alone ? alone(db, ids, rule, released) : ofSets(db, ids, rule, released),
-    released ? [] : followUpsOf(db, anyOf(followUps.sampleId, ids)),
-    released ? new Map<string, SourceResult['day']>() : daysOf(db, ids, rule, job),
-  ]);
-  const decisions = groupBy(decided, ({ sampleId }) => sampleId);
-  const at = (sampleId: string, hours: number): string | null => values.get(`${sampleId} ${hours}`) ?? null;
-  return taken.toReversed().flatMap(({ sample, lot, number }): SourceResult[] => {
-    const value = at(sample.id, ageHours);
-    const early = ageHours > rule.early ? at(sample.id, rule.early) : null;
-    const about: Readonly<Record<string, unknown>> = { ...lot.about };
-    if (value === null && early === null) return [];
-    return [
-      {
-        sampleId: sample.id,
-        label: sampleLabel(number, sample.number),
-        sampledAt: sample.sampledAt.getTime(),
-        lotId: lot.id,
-        source: rule.of.map((field) => String(about[field] ?? '')).join(', '),
-        again: rule.again({ ...sample.about }),
-        ...{ value, early },
-        decisions: (decisions.get(sample.id) ?? []).map(({ stepId, note, byName }) => ({
-          step: stepId,
-          words: `${byName}: ${note}`,
-        })),
-        day: days.get(sample.id) ?? {},
-      },
-    ];
-  });
+  return taken.toReversed();
+}
+
+/** What the sheets of the plants of a product say over its lots; for staff only. */
+export async function sheetsOfSources(
+  db: Queryable,
+  actor: Actor,
+  standing: Pick<Standing, 'mix' | 'job'>,
+  rule: SourceRule,
+  limits: Limits,
+): Promise<SheetTrend[]> {
+  const { sheets } = rule;
+  if (!sheets || actor.role === 'client') return [];
+  const taken = await samplesOfProduct(db, actor, standing, rule);
+  const pictures = await db
+    .selectDistinctOn([runs.sampleId], {
+      sampleId: runs.sampleId,
+      picture: sql<Picture>`${outcomes.outcome} -> 'picture'`,
+    })
+    .from(outcomes)
+    .innerJoin(runs, eq(runs.id, outcomes.runId))
+    .where(
+      and(
+        anyOf(
+          runs.sampleId,
+          taken.map(({ sample }) => sample.id),
+        ),
+        eq(runs.method, sheets.method),
+        eq(runs.state, 'complete'),
+      ),
+    )
+    .orderBy(runs.sampleId, desc(outcomes.seq));
+  const of = new Map(pictures.map(({ sampleId, picture }) => [sampleId, picture]));
+  return sheetTrends(
+    taken.flatMap(({ sample, lot, number }): SheetOfLot[] => {
+      const picture = of.get(sample.id);
+      return picture
+        ? [
+            {
+              ...{ sampleId: sample.id, label: sampleLabel(number, sample.number) },
+              ...{ sampledAt: sample.sampledAt.getTime(), source: sourceOf(lot, rule) },
+              values: sheets.values(picture),
+            },
+          ]
+        : [];
+    }),
+    limits,
+  );
 }
 
 /** What samples came to, by sample and age: `id 168`. */

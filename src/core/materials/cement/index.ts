@@ -1,4 +1,5 @@
 import type { Material, SourceRule, Stored } from '../../material/contract';
+import { sheetValues } from '../../methods/cement-mill-sheet/read-picture';
 import { formsIn, registerBrought } from '../brought';
 import { FORMS } from '../concrete/forms';
 import { CRITERIA } from './criteria';
@@ -121,6 +122,7 @@ export const cement: Material = {
       ...{ ageHours: 672, word: 'concrete' },
     },
     again: ({ purpose }) => purpose === 'duplicate',
+    sheets: { method: 'cement-mill-sheet', values: sheetValues },
   }),
   forms: FORMS.filter(({ letter }) => letter === 'M'),
   registers: [

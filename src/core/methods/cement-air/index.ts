@@ -10,6 +10,11 @@ const C185 = standard('ASTM C185');
 /** Air that a cement brings into its mortar. Rules: ASTM C185 (from memory), in our own words. */
 export const cementAir = fineMethod<CementAirInput>({
   id: 'cement-air',
+  day: {
+    hands: [{ from: 0, minutes: 20, what: 'Mortar, flow, the measure' }],
+    gear: { what: 'mixer', until: 8 },
+    takes: 350,
+  },
   title: 'Air of the mortar',
   designation: C185,
   quantity: 'air of the mortar',

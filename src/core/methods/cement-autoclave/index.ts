@@ -22,6 +22,13 @@ const CLOCKS = [
 /** Expansion of bars of paste in the autoclave. Rules: ASTM C151 (from memory), in our own words. */
 export const cementAutoclave = fineMethod<CementAutoclaveInput>({
   id: 'cement-autoclave',
+  day: {
+    hands: [{ from: 0, minutes: 20, what: 'Paste, two bars' }],
+    after: ['cement-consistency'],
+    gear: { what: 'mixer', until: 5 },
+    takes: 650,
+    later: [{ hours: 24, what: 'Bars measured, into the autoclave' }],
+  },
   title: 'Expansion in the autoclave',
   designation: C151,
   quantity: 'expansion in the autoclave',

@@ -211,6 +211,15 @@ export const cementConsistency: Method<CementConsistencyInput> = {
   title: 'Normal consistency',
   designations: [C187],
   runOn: 'sample',
+  day: {
+    hands: [
+      { from: 0, minutes: 8, what: 'First paste' },
+      { from: 10, minutes: 8, what: 'Second paste' },
+      { from: 20, minutes: 8, what: 'Third paste, where it is wanted' },
+    ],
+    gear: { what: 'mixer', until: 28 },
+    takes: 1950,
+  },
   begin: 'Normal consistency',
   facts: { before: resultBefore(CONSISTENCY, ['cement-consistency'], { dimension: 'percent' }) },
   yields: [{ quantity: CONSISTENCY, symbol: 'P' }],

@@ -13,6 +13,14 @@ const C188 = standard('ASTM C188');
 /** Density of a cement in a flask. Rules: ASTM C188 (from memory), in our own words. */
 export const cementDensity = fineMethod<CementDensityInput>({
   id: 'cement-density',
+  day: {
+    hands: [
+      { from: 0, minutes: 5, what: 'Flask with its liquid into the bath' },
+      { from: 60, minutes: 15, what: 'Read, cement in, roll the air out' },
+      { from: 135, minutes: 3, what: 'Read again' },
+    ],
+    takes: 64,
+  },
   title: 'Density',
   designation: C188,
   quantity: 'density of the cement, g/cm³',

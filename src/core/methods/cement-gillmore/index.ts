@@ -156,6 +156,15 @@ export const cementGillmore: Method<CementGillmoreInput> = {
   title: 'Set by Gillmore needles',
   designations: [C266],
   runOn: 'sample',
+  day: {
+    hands: [
+      { from: 0, minutes: 10, what: 'Mix the paste, make the pat' },
+      { from: 45, minutes: 2, what: 'Needle on the pat', every: 15, until: 300 },
+    ],
+    after: ['cement-consistency'],
+    gear: { what: 'mixer', until: 5 },
+    takes: 650,
+  },
   again: 'freely',
   facts: CEMENT_FACTS,
   yields: [

@@ -41,6 +41,11 @@ export const cementHeat: Method<CementHeatInput> = {
   title: 'Heat of hydration',
   designations: [standard('ASTM C1702'), standard('ASTM C1679'), standard('EN 196-11')],
   runOn: 'sample',
+  day: {
+    hands: [{ from: 0, minutes: 20, what: 'Mix, weigh into the vials, put them in' }],
+    takes: 30,
+    later: [{ hours: 72, what: 'Read out the calorimeter, where it runs three days' }],
+  },
   again: 'freely',
   begin: 'Heat in the calorimeter',
   facts: CEMENT_FACTS,

@@ -13,6 +13,14 @@ const C114 = standard('ASTM C114');
 /** Loss on ignition of a cement. Rules: ASTM C114 (from memory), in our own words. */
 export const cementLoss = fineMethod<CementLossInput>({
   id: 'cement-loss',
+  day: {
+    hands: [
+      { from: 0, minutes: 5, what: 'Weigh, into the furnace' },
+      { from: 20, minutes: 5, what: 'Out, to cool' },
+      { from: 50, minutes: 5, what: 'Weigh; back in until it stays' },
+    ],
+    takes: 2,
+  },
   title: 'Loss on ignition',
   designation: C114,
   quantity: 'loss on ignition',

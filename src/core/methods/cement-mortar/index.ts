@@ -407,6 +407,12 @@ export const cementMortar: Method<CementMortarInput> = {
   title: 'Mortar and its cubes',
   designations: [C109, standard('ASTM C305'), standard('ASTM C1437')],
   runOn: 'sample',
+  day: {
+    hands: [{ from: 0, minutes: 30, what: 'Mortar, flow, six cubes' }],
+    gear: { what: 'mixer', until: 8 },
+    takes: 500,
+    later: [{ hours: 24, what: 'Cubes out of their moulds' }],
+  },
   again: 'freely',
   begin: 'Mortar for cubes',
   facts: { ...CEMENT_FACTS, waterBy: asked('waterBy', 'text') },

@@ -13,6 +13,13 @@ const EN196 = standard('EN 196-3');
 /** Expansion of a paste between needles. Rules: EN 196-3, IS 4031-3 (from memory), in our own words. */
 export const cementNeedles = fineMethod<CementNeedlesInput>({
   id: 'cement-needles',
+  day: {
+    hands: [{ from: 0, minutes: 15, what: 'Paste, two rings' }],
+    after: ['cement-consistency'],
+    gear: { what: 'mixer', until: 5 },
+    takes: 500,
+    later: [{ hours: 24, what: 'Rings measured, into the bath' }],
+  },
   title: 'Expansion between needles',
   designation: EN196,
   quantity: 'expansion between needles',

@@ -354,6 +354,12 @@ export const cementPrisms: Method<CementPrismsInput> = {
   title: 'Prisms of mortar',
   designations: [EN196],
   runOn: 'sample',
+  day: {
+    hands: [{ from: 0, minutes: 25, what: 'Mortar and three prisms' }],
+    gear: { what: 'mixer', until: 5 },
+    takes: 450,
+    later: [{ hours: 24, what: 'Prisms out of their moulds' }],
+  },
   again: 'freely',
   begin: 'Prisms of one age',
   facts: CEMENT_FACTS,

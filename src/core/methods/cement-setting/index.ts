@@ -21,6 +21,15 @@ export const cementSetting: Method<CementSettingInput> = {
   title: 'Time of setting',
   designations: [standard('ASTM C191')],
   runOn: 'sample',
+  day: {
+    hands: [
+      { from: 0, minutes: 10, what: 'Mix the paste, mould the ring' },
+      { from: 37, minutes: 2, what: 'Fall of the needle', every: 15, until: 247 },
+    ],
+    after: ['cement-consistency'],
+    gear: { what: 'mixer', until: 5 },
+    takes: 650,
+  },
   again: 'freely',
   begin: 'A ring for setting',
   facts: {

@@ -11,6 +11,13 @@ const C430 = standard('ASTM C430');
 /** What of a cement goes through the 45 µm sieve by washing. Rules: ASTM C430 (from memory), in our own words. */
 export const cementSieve = fineMethod<CementSieveInput>({
   id: 'cement-sieve',
+  day: {
+    hands: [
+      { from: 0, minutes: 8, what: 'Wash it on the sieve' },
+      { from: 60, minutes: 4, what: 'Weigh what is left, dry' },
+    ],
+    takes: 2,
+  },
   title: 'Through the 45 µm sieve',
   designation: C430,
   quantity: 'through the 45 µm sieve',

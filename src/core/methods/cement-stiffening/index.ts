@@ -12,6 +12,12 @@ const LITTLE = 50;
 /** Early stiffening of a paste. Rules: ASTM C451 (from memory), in our own words. */
 export const cementStiffening = fineMethod<CementStiffeningInput>({
   id: 'cement-stiffening',
+  day: {
+    hands: [{ from: 0, minutes: 18, what: 'Mix, five minutes of penetrations, mix again' }],
+    after: ['cement-consistency'],
+    gear: { what: 'mixer', until: 18 },
+    takes: 500,
+  },
   title: 'Early stiffening',
   designation: C451,
   quantity: 'penetration that is left',

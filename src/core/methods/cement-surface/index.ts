@@ -117,6 +117,7 @@ function likely(value: Exact, limits: Limits, about: FineAbout): Finding[] {
 /** Surface of a cement by the air that goes through a bed of it. Rules: ASTM C204 (from memory), in our own words. */
 export const cementSurface = fineMethod<CementSurfaceInput>({
   id: 'cement-surface',
+  day: { hands: [{ from: 0, minutes: 15, what: 'Two beds, their times' }], takes: 6 },
   title: 'Surface by air',
   designation: C204,
   quantity: 'surface',

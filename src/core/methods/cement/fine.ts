@@ -60,6 +60,7 @@ interface Fine<I extends RunInput> {
   readonly propertyOf?: (value: Exact) => CementProperty;
   readonly rows: readonly LimitId[];
   readonly facts?: Method['facts'];
+  readonly day?: Method['day'];
   find(input: I, about: FineAbout): FineFound;
   /** Of the example: facts that it is told. */
   readonly told?: Readonly<Record<string, string>>;
@@ -130,6 +131,7 @@ export function fineMethod<I extends RunInput>(fine: Fine<I>): Method<I> {
     designations: [fine.designation],
     runOn: 'sample',
     again: 'freely',
+    ...(fine.day ? { day: fine.day } : {}),
     facts: { ...CEMENT_FACTS, ...fine.facts },
     yields: [{ quantity: fine.quantity, symbol: fine.symbol, ...(fine.named ? { named: true } : {}) }],
     Input: fine.Input,

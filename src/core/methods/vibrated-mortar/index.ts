@@ -265,6 +265,12 @@ export const vibratedMortar: Method<VibratedMortarInput> = {
   title: 'Mortar and its vibrated cubes',
   designations: [IS4031],
   runOn: 'sample',
+  day: {
+    hands: [{ from: 0, minutes: 40, what: 'Mortar and vibration, three cubes, one by one' }],
+    after: ['cement-consistency'],
+    takes: 600,
+    later: [{ hours: 24, what: 'Cubes out of their moulds' }],
+  },
   again: 'freely',
   begin: 'Mortar for vibrated cubes',
   facts: { consistency: resultOn(CONSISTENCY, ['cement-consistency'], { dimension: 'percent' }) },

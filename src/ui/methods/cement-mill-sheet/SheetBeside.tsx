@@ -10,30 +10,9 @@ import {
   Typography,
   useTheme,
 } from '@mui/material';
-import { SHEET_PROPERTY_IDS, SHEET_UNITS, sheetProperty } from '@/core/methods/cement-mill-sheet/properties';
-import { readRows } from '@/core/methods/picture-rows';
+import { type DrawnValue, readSheetPicture } from '@/core/methods/cement-mill-sheet/read-picture';
 import { useNotice } from '../../parts/Notice';
 import type { BenchProps } from '../kit';
-
-interface Row {
-  readonly label: string;
-  readonly unit: string;
-  readonly sheet: string;
-  readonly own: string;
-  readonly off: string;
-  readonly percent: string;
-  readonly ratio: string;
-  readonly standing: string;
-  readonly why: string;
-}
-
-/** What a value is called, and its unit. */
-function named(id: string): Pick<Row, 'label' | 'unit'> {
-  const known = SHEET_PROPERTY_IDS.find((each) => each === id);
-  if (!known) return { label: id, unit: '' };
-  const { label, units } = sheetProperty(known);
-  return { label, unit: SHEET_UNITS[units[0]] };
-}
 
 /** Shares of what two laboratories may lie apart, on the bar. */
 const [WIDE, HIGH, MOST] = [132, 16, 2] as const;
@@ -55,7 +34,7 @@ function Apart({ ratio, words }: { readonly ratio: number; readonly words: strin
 }
 
 /** What is asked of the plant about the values that lie apart, with the facts. */
-function question(sheet: string, rows: readonly Row[]): string {
+function question(sheet: string, rows: readonly DrawnValue[]): string {
   return [
     `Mill sheet ${sheet}: our own tests of this lot differ from it.`,
     ...rows.map(
@@ -67,14 +46,10 @@ function question(sheet: string, rows: readonly Row[]): string {
 }
 
 /** The sheet of the plant beside the own tests: how far apart, and what that means. */
-export function SheetBeside({ picture: { values } }: BenchProps) {
+export function SheetBeside({ picture }: BenchProps) {
+  const { values } = picture;
   const notice = useNotice();
-  const rows = readRows(values.rows).map(
-    ([id = '', sheet = '', own = '', off = '', percent = '', ratio = '', standing = '', why = '']): Row => ({
-      ...named(id),
-      ...{ sheet, own, off, percent, ratio, standing, why },
-    }),
-  );
+  const rows = readSheetPicture(picture);
   if (rows.length === 0)
     return (
       <Typography color="text.secondary">

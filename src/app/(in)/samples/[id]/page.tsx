@@ -31,6 +31,7 @@ import { registerWays } from '@/ui/views/register-ways';
 import { SampleTimeline } from '@/ui/views/SampleTimeline';
 import { Together } from '@/ui/views/Together';
 import { AllTogether } from '../../all-together';
+import { daysOf } from './days';
 import { HowMany, plansOf } from './how-many';
 import { piecesOf } from './pieces';
 import { SetCards } from './sets';
@@ -156,7 +157,16 @@ export default async function SamplePage({ params }: { params: Promise<{ id: str
         {dossier.fresh.length === 0 && !material?.comesInLoads && more.length === 0 ? null : (
           <Card
             title={words?.onSample}
-            actions={more.length > 0 ? <BeginTest sampleId={sample.id} tests={testsOf(more)} /> : undefined}
+            actions={
+              more.length > 0 ? (
+                <>
+                  {daysOf(material, { ...mix.asked }).length > 1 ? (
+                    <LinkButton href={`/samples/${sample.id}/day`}>Plan a day</LinkButton>
+                  ) : null}
+                  <BeginTest sampleId={sample.id} tests={testsOf(more)} />
+                </>
+              ) : undefined
+            }
           >
             {dossier.fresh.length === 0 ? (
               <Empty>{staff ? 'No fresh tests.' : 'No fresh tests have been released yet.'}</Empty>

@@ -12,7 +12,7 @@ import { pageActor, pageData, pageId, pageNumber } from '@/server/page';
 import { lotsOverTime } from '@/server/queries/lots-over-time';
 import { madeWith } from '@/server/queries/made-with';
 import { mixPage } from '@/server/queries/series';
-import { ageOf, sourcesOf } from '@/server/queries/sources';
+import { ageOf, sheetsOfSources, sourcesOf } from '@/server/queries/sources';
 import { specificationOf, standingsOf } from '@/server/queries/specification';
 import { limitsNow } from '@/server/run-setup';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -27,6 +27,7 @@ import { StrengthGain } from '@/ui/views/StrengthGain';
 import { WithinChart } from '@/ui/views/WithinChart';
 import { DoesItFollow } from './does-it-follow';
 import { SameAsLast } from './same-as-last';
+import { SheetsOverLots } from './sheets';
 import { StandingOf } from './standing';
 
 export const metadata: Metadata = { title: 'Verdicts' };
@@ -56,6 +57,7 @@ export default async function VerdictPage({
     const limits = await limitsNow(db, standing.job);
     const sources =
       source && age ? await sourcesOf(db, actor, standing, source, { ageHours: age, limits }) : [];
+    const sheets = source ? await sheetsOfSources(db, actor, standing, source, limits) : [];
     const made = source?.madeWith
       ? await madeWith(
           db,
@@ -79,6 +81,7 @@ export default async function VerdictPage({
             canDecide={actor.role !== 'client' && actor.role !== 'field'}
           />
         ) : null}
+        <SheetsOverLots trends={sheets} />
         {source?.madeWith && age ? (
           <DoesItFollow
             word={source.madeWith.word}
