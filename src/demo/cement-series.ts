@@ -123,14 +123,15 @@ async function sheetOf(
   load: number,
   day: DateTime,
 ): Promise<void> {
-  const at = day.plus({ days: 8 }).toMillis();
+  const typed = day.plus({ days: 8, hours: 9 });
+  const at = typed.toMillis();
   const { runId } = await act('laboratory', startRun, { method: 'cement-mill-sheet', sampleId }, at);
   const strength = String(Math.round(load / 40 + (surface % 3)) * 10);
   await read(
     'laboratory',
     runId,
     {
-      ...{ sheet: `GP-${surface}`, basis: 'mean', period: 'The month before' },
+      ...{ sheet: `GP-${surface}`, basis: 'mean', period: 'The month before', readAt: typed.toISO() ?? '' },
       values: [
         { id: 'v1', property: 'surface', value: String(surface), unit: 'm2/kg', school: 'astm' },
         { id: 'v2', property: 'strength-7d', value: strength, unit: 'psi', school: 'astm' },

@@ -17,7 +17,7 @@ import { specimenViews } from './queries/dossier';
 import { reportDetail } from './queries/reports';
 import { runSheet } from './queries/run';
 import { sampleDossier } from './queries/sample';
-import { sourcesOf } from './queries/sources';
+import { sheetsOfSources, sourcesOf } from './queries/sources';
 import { standingsOf } from './queries/specification';
 import { limitsNow } from './run-setup';
 import type { UseCase } from './use-case';
@@ -198,5 +198,55 @@ describe('vibrated cubes of a cement', () => {
     expect(says?.verdict?.sentence).toContain('strength at 3, 7, 28 d');
     const [source] = await followed(specificationId, 168);
     expect(source?.points.map(({ value }) => value)).toEqual(['28.0']);
+  });
+});
+
+describe('sheets of a plant', () => {
+  it('are followed over the lots of its source, step by step, and never shown to a client', async () => {
+    const { specificationId, lotId } = await cementOf('c150.III');
+    const [standing] = await standingsOf(site.db, site.actors.laboratory, [specificationId]);
+    const rule = standing && cement.source?.({ ...standing.mix.asked });
+    if (!standing || !rule) throw new Error('nothing is followed');
+    const limits = await limitsNow(site.db, standing.job);
+    const trends = (actor = site.actors.laboratory) =>
+      sheetsOfSources(site.db, actor, standing, rule, limits);
+    expect(await trends()).toEqual([]);
+    for (const [order, surface] of [
+      '480',
+      '476',
+      '484',
+      '478',
+      '482',
+      '480',
+      '495',
+      '496',
+      '498',
+    ].entries()) {
+      const sampleId = await sampleOf(lotId, order * 1440);
+      await made(
+        sampleId,
+        'cement-mill-sheet',
+        {
+          ...{
+            sheet: `S-${order}`,
+            basis: 'composite',
+            period: 'a month',
+            finishedAt: iso(order * 1440 + 60),
+          },
+          values: [{ id: 'v', property: 'surface', value: surface, unit: 'm2/kg', school: 'astm' }],
+        },
+        order * 1440 + 90,
+      );
+    }
+    expect(await trends()).toMatchObject([
+      {
+        source: 'Works, silo 2',
+        what: 'Surface by air permeability',
+        steps: 'up',
+        points: { length: 9 },
+        off: undefined,
+      },
+    ]);
+    expect(await trends(site.actors.client)).toEqual([]);
   });
 });
