@@ -231,7 +231,7 @@ describe('sheets of a plant', () => {
             sheet: `S-${order}`,
             basis: 'composite',
             period: 'a month',
-            finishedAt: iso(order * 1440 + 60),
+            readAt: iso(order * 1440 + 60),
           },
           values: [{ id: 'v', property: 'surface', value: surface, unit: 'm2/kg', school: 'astm' }],
         },
