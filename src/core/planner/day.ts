@@ -44,16 +44,32 @@ const endOf = ({ hands }: DayHands): number =>
  * @returns them in the order of their beginning, so that the day is over as early as it can be
  */
 export function planDay(tasks: readonly DayTask[]): DayPlan {
-  const orders =
-    tasks.length <= ALL_ORDERS
-      ? permutations(tasks)
-      : ([longest, shortest, mostHands] as const).map((first) => inTurn(tasks.toSorted(first)));
-  const plans = orders.flatMap((order) => placed(order) ?? []);
-  const best = plans.reduce<DayPlan | undefined>(
-    (least, plan) => (least && !isBetter(plan, least) ? least : plan),
-    undefined,
-  );
-  return best ?? { tasks: [], end: 0, takes: 0 };
+  const few = tasks.length <= ALL_ORDERS;
+  const orders = few
+    ? permutations(tasks)
+    : ([longest, shortest, mostHands] as const).map((first) => inTurn(tasks.toSorted(first)));
+  const plans = orders.flatMap((order) => {
+    const plan = placed(order);
+    return plan ? [{ order, plan }] : [];
+  });
+  const [first, ...others] = plans;
+  if (!first) return { tasks: [], end: 0, takes: 0 };
+  const best = others.reduce((least, each) => (isBetter(each.plan, least.plan) ? each : least), first);
+  return few ? best.plan : improved(best.order, best.plan);
+}
+
+/** The same day with one test after the other tried in every other place, as long as that is better. */
+function improved(order: readonly DayTask[], plan: DayPlan): DayPlan {
+  let [least, at] = [plan, [...order]];
+  for (const task of order) {
+    const others = at.filter((each) => each !== task);
+    for (let place = 0; place <= others.length; place += 1) {
+      const other = others.toSpliced(place, 0, task);
+      const tried = placed(other);
+      if (tried && isBetter(tried, least)) [least, at] = [tried, other];
+    }
+  }
+  return least;
 }
 
 type First = (a: DayTask, b: DayTask) => number;
@@ -80,6 +96,17 @@ function isBetter(a: DayPlan, b: DayPlan): boolean {
   return starts(a) < starts(b);
 }
 
+/** The first test whose stretches meet these, and by how much these have to come later so that the two that meet do not. */
+function meeting(
+  done: readonly PlacedTask[],
+  busy: readonly Busy[],
+): { readonly title: string; readonly by: number } | undefined {
+  for (const { title, busy: theirs } of done)
+    for (const one of theirs)
+      for (const own of busy) if (overlaps(one, own)) return { title, by: one.to - own.from };
+  return undefined;
+}
+
 /** Tests placed one after the other, each as early as it can be; undefined where the order is against what they rest on. */
 function placed(order: readonly DayTask[]): DayPlan | undefined {
   const ids = new Set(order.map(({ id }) => id));
@@ -91,14 +118,18 @@ function placed(order: readonly DayTask[]): DayPlan | undefined {
     if (rests.length < before.length) return undefined;
     const from = Math.max(0, ...rests.map(({ end }) => end));
     let because = rests.length > 0 ? `after ${rests.map((each) => each.title.toLowerCase()).join(', ')}` : '';
-    for (let start = from; start <= LATEST; start += 1) {
+    for (let start = from; start <= LATEST; ) {
       const busy = busyOf(day, start);
-      const hands = done.find((other) => other.busy.some((one) => busy.some((own) => overlaps(one, own))));
+      const hands = meeting(done, busy);
       const { gear } = day;
       const taken =
         gear && used.find((one) => one.what === gear.what && one.from < start + gear.until && start < one.to);
       if (hands || taken) {
-        because = hands ? `hands are at ${hands.title.toLowerCase()}` : `the ${taken?.what} is in use`;
+        // What keeps it back longer is why.
+        const [byHands, byGear] = [hands?.by ?? 0, taken ? taken.to - start : 0];
+        because =
+          byHands > byGear ? `hands are at ${hands?.title.toLowerCase()}` : `the ${taken?.what} is in use`;
+        start += Math.max(1, byHands, byGear);
         continue;
       }
       if (gear) used.push({ what: gear.what, from: start, to: start + gear.until });
