@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import {
+  bigint,
   bigserial,
   check,
   index,
@@ -38,6 +39,8 @@ export const reports = pgTable(
     /** The report's content as signed; null in a draft, which is composed anew each time it is looked at. */
     content: jsonb('content').$type<unknown>(),
     pdf: bytes('pdf'),
+    /** Of the PDF: it goes into the trail with its signature, the PDF itself does not. */
+    pdfSha256: text('pdf_sha256').generatedAlwaysAs(sql`encode(sha256(pdf), 'hex')`),
     /** Of the content that its signer was shown, SHA-256 in hex: what was signed is what was read. */
     contentSha256: text('content_sha256'),
     /** The signed report this one replaces, and why. */
@@ -103,5 +106,23 @@ export const audit = pgTable(
     before: jsonb('before'),
     after: jsonb('after'),
   },
-  (table) => [index().on(table.tableName, table.rowKey), index().on(table.at)],
+  (table) => [
+    index().on(table.tableName, table.rowKey),
+    index().on(table.at),
+    index().on(table.actor, table.id),
+  ],
 );
+
+/**
+ * The entries of the trail one after the other as their transactions were committed, each with the hash of the one before.
+ * Written by a trigger only.
+ */
+export const auditChain = pgTable('audit_chain', {
+  place: bigserial('place', { mode: 'number' }).primaryKey(),
+  entry: bigint('entry', { mode: 'number' })
+    .notNull()
+    .unique()
+    .references(() => audit.id),
+  before: text('before').notNull(),
+  hash: text('hash').notNull(),
+});

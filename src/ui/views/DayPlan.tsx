@@ -162,7 +162,7 @@ function Hours({ plan: { tasks }, clock }: { plan: Plan; clock: (minutes: number
       <Box component="ol" sx={{ m: 0, pl: 0, listStyle: 'none', columns: { md: 2 } }}>
         {all.map(({ task, busy, at }) => (
           <Box component="li" key={`${task.id} ${busy.from}`} sx={{ display: 'flex', gap: 2, py: 0.25 }}>
-            <Typography className="mono" sx={{ minWidth: 110 }}>
+            <Typography className="mono" sx={{ minWidth: 124, whiteSpace: 'nowrap' }}>
               {`${clock(busy.from)} to ${clock(busy.to)}`}
             </Typography>
             <Box>

@@ -50,6 +50,11 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
         <LinkButton href="/gear/people" variant="outlined">
           {actor.role === 'manager' ? 'People' : 'Certificates'}
         </LinkButton>
+        {actor.role === 'manager' || actor.role === 'reviewer' ? (
+          <LinkButton href="/gear/trail" variant="outlined">
+            Audit trail
+          </LinkButton>
+        ) : null}
         {bench ? (
           <>
             <ImportEquipment kinds={EQUIPMENT_KINDS} known={items.map(({ number }) => number)} />

@@ -1,0 +1,237 @@
+import { and, asc, desc, eq, gte, lt, lte, type SQL, sql } from 'drizzle-orm';
+import { DateTime } from 'luxon';
+import { sampleLabel } from '@/core/identity/labels';
+import { type TrailChange, trailChanges, trailWord } from '@/core/trail/words';
+import type { Queryable } from '@/db/client';
+import { audit, auditChain, jobs, people, runs, samples, specimens } from '@/db/schema';
+import { Invalid, Refused } from '../errors';
+import { anyOf } from '../scope';
+import type { Actor } from '../use-case';
+
+/** Entries on a page, and in a file at the most. */
+const SHOWN = 50;
+const EXPORTED = 10_000;
+
+/** What of the trail is asked for; everything that is left open is everything. */
+export interface TrailAsked {
+  /** Who did it, by its id. */
+  readonly by?: string | undefined;
+  /** What kind of row, by its table. */
+  readonly kind?: string | undefined;
+  /** Label of a specimen or a sample, number of a report or of equipment. */
+  readonly of?: string | undefined;
+  /** Days, as 2031-03-01, in the zone. */
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
+  /** Only entries before this one. */
+  readonly before?: string | undefined;
+}
+
+/** An entry of the trail as it is read. */
+export interface TrailEntry {
+  readonly id: number;
+  readonly at: Date;
+  readonly who: string;
+  readonly useCase: string;
+  readonly action: string;
+  readonly word: string;
+  /** The specimen, sample, report it is of, where it says one. */
+  readonly of: string;
+  readonly changes: readonly TrailChange[];
+  readonly hash: string;
+}
+
+/** Whom the trail is shown: who answers for the records. */
+function readersOnly({ role }: Actor): void {
+  if (role !== 'manager' && role !== 'reviewer') throw new Refused();
+}
+
+/**
+ * A page of the audit trail, the newest first.
+ * @throws Refused for others than managers and reviewers, Invalid for a day that is none
+ */
+export async function trailPage(
+  db: Queryable,
+  actor: Actor,
+  asked: TrailAsked,
+  zone: string,
+): Promise<{
+  readonly entries: readonly TrailEntry[];
+  readonly next: string | null;
+  readonly known: boolean;
+}> {
+  readersOnly(actor);
+  const { filter, known } = await filterOf(db, asked, zone);
+  if (!known) return { entries: [], next: null, known };
+  const entries = await entriesOf(db, filter, SHOWN + 1);
+  const shown = entries.slice(0, SHOWN);
+  return { entries: shown, next: entries.length > SHOWN ? String(shown.at(-1)?.id) : null, known };
+}
+
+/** Every entry that is asked for, as it leaves as a file; the newest ten thousand. */
+export async function trailWhole(
+  db: Queryable,
+  actor: Actor,
+  asked: TrailAsked,
+  zone: string,
+): Promise<readonly TrailEntry[]> {
+  readersOnly(actor);
+  const { filter, known } = await filterOf(db, asked, zone);
+  return known ? entriesOf(db, filter, EXPORTED) : [];
+}
+
+/** Who is in the trail, and which kinds of rows, for the choices of the page. */
+export async function trailChoices(db: Queryable, actor: Actor) {
+  readersOnly(actor);
+  return db.select({ id: people.id, name: people.name }).from(people).orderBy(asc(people.name));
+}
+
+function dayOf(text: string, zone: string, field: 'from' | 'to'): Date {
+  const day = DateTime.fromISO(text, { zone });
+  if (!/^\d{4}-\d\d-\d\d$/u.test(text) || !day.isValid)
+    throw new Invalid({ [field]: 'Give the day, such as 2031-03-01.' });
+  return (field === 'from' ? day.startOf('day') : day.endOf('day')).toJSDate();
+}
+
+/** What is asked for as a condition; `known` false where nothing is called as it is asked. */
+async function filterOf(
+  db: Queryable,
+  { by, kind, of, from, to, before }: TrailAsked,
+  zone: string,
+): Promise<{ readonly filter: SQL | undefined; readonly known: boolean }> {
+  const keys = of?.trim() ? await keysOf(db, of.trim()) : undefined;
+  return {
+    known: keys === undefined || keys.length > 0,
+    filter: and(
+      by ? eq(audit.actor, by) : undefined,
+      kind ? eq(audit.tableName, kind) : undefined,
+      from ? gte(audit.at, dayOf(from, zone, 'from')) : undefined,
+      to ? lte(audit.at, dayOf(to, zone, 'to')) : undefined,
+      before && /^\d{1,15}$/u.test(before) ? lt(audit.id, Number(before)) : undefined,
+      keys
+        ? sql`(${audit.tableName}, ${audit.rowKey}) IN (SELECT t, k FROM jsonb_to_recordset(${JSON.stringify(keys)}::jsonb) AS x(t text, k text))`
+        : undefined,
+    ),
+  };
+}
+
+/** The rows that a specimen, a sample, a report or equipment is told in, by what is written on it. */
+async function keysOf(db: Queryable, label: string): Promise<{ t: string; k: string }[]> {
+  const called = label.toUpperCase();
+  const [, job = '', digits = ''] = /^(.+)-(\d{1,6})$/u.exec(called) ?? [];
+  const number = Number(digits || -1);
+  const { rows } = await db.execute<{ t: string; k: string }>(sql`
+    WITH s AS (SELECT s.id FROM samples s JOIN jobs j ON j.id = s.job_id
+               WHERE j.number = ${job} AND s.number = ${number}),
+    p AS (SELECT id FROM specimens WHERE label = ${called}
+          UNION SELECT id FROM specimens WHERE sample_id IN (SELECT id FROM s)),
+    r AS (SELECT id FROM runs WHERE specimen_id IN (SELECT id FROM p) OR sample_id IN (SELECT id FROM s)),
+    o AS (SELECT id FROM reports WHERE number = ${called}),
+    e AS (SELECT id FROM equipment WHERE number = ${called})
+    SELECT 'samples' AS t, id::text AS k FROM s
+    UNION ALL SELECT 'specimens', id::text FROM p
+    UNION ALL SELECT 'specimen_events', id::text FROM specimen_events WHERE specimen_id IN (SELECT id FROM p)
+    UNION ALL SELECT 'runs', id::text FROM r
+    UNION ALL SELECT 'readings', id::text FROM readings WHERE run_id IN (SELECT id FROM r)
+    UNION ALL SELECT 'outcomes', id::text FROM outcomes WHERE run_id IN (SELECT id FROM r)
+    UNION ALL SELECT 'run_reasons', id::text FROM run_reasons WHERE run_id IN (SELECT id FROM r)
+    UNION ALL SELECT 'attachments', id::text FROM attachments WHERE run_id IN (SELECT id FROM r)
+    UNION ALL SELECT 'reports', id::text FROM o
+    UNION ALL SELECT 'amendments', id::text FROM amendments WHERE report_id IN (SELECT id FROM o)
+    UNION ALL SELECT 'equipment', id::text FROM e
+    UNION ALL SELECT 'equipment_verifications', id::text FROM equipment_verifications WHERE equipment_id IN (SELECT id FROM e)`);
+  return rows;
+}
+
+async function entriesOf(db: Queryable, filter: SQL | undefined, limit: number): Promise<TrailEntry[]> {
+  const rows = await db
+    .select({ entry: audit, who: people.name, hash: auditChain.hash })
+    .from(audit)
+    .leftJoin(people, sql`${people.id}::text = ${audit.actor}`)
+    .leftJoin(auditChain, eq(auditChain.entry, audit.id))
+    .where(filter)
+    .orderBy(desc(audit.id))
+    .limit(limit);
+  const of = await labelsOf(
+    db,
+    rows.map(({ entry }) => entry),
+  );
+  return rows.map(({ entry, who, hash }): TrailEntry => {
+    const row = { ...((entry.after ?? entry.before) as Record<string, unknown> | null) };
+    return {
+      ...{ id: entry.id, at: entry.at, action: entry.action, word: trailWord(entry.tableName) },
+      who: who ?? entry.actor ?? '',
+      useCase: entry.useCase ?? '',
+      of: of(entry.tableName, row),
+      changes: trailChanges(
+        entry.before as Record<string, unknown> | null,
+        entry.after as Record<string, unknown> | null,
+      ),
+      hash: hash ?? '',
+    };
+  });
+}
+
+const idsIn = (rows: readonly Record<string, unknown>[], ...names: readonly string[]): string[] => [
+  ...new Set(
+    rows.flatMap((row) => names.flatMap((name) => (typeof row[name] === 'string' ? [row[name]] : []))),
+  ),
+];
+
+/** What entries are of, as it is written on things: gathered for all of them at once. */
+async function labelsOf(
+  db: Queryable,
+  entries: readonly (typeof audit.$inferSelect)[],
+): Promise<(table: string, row: Readonly<Record<string, unknown>>) => string> {
+  const rows = entries.map(({ tableName, after, before }) => {
+    const row = { ...((after ?? before) as Record<string, unknown> | null) };
+    return tableName === 'runs'
+      ? { ...row, run_id: row.id }
+      : tableName === 'samples'
+        ? { ...row, sample_id: row.id }
+        : row;
+  });
+  const tests = await db
+    .select({ id: runs.id, method: runs.method, specimenId: runs.specimenId, sampleId: runs.sampleId })
+    .from(runs)
+    .where(anyOf(runs.id, idsIn(rows, 'run_id')));
+  const test = new Map(tests.map((each) => [each.id, each]));
+  const marked = await db
+    .select({ id: specimens.id, label: specimens.label })
+    .from(specimens)
+    .where(
+      anyOf(specimens.id, [
+        ...idsIn(rows, 'specimen_id'),
+        ...tests.flatMap(({ specimenId }) => specimenId ?? []),
+      ]),
+    );
+  const taken = await db
+    .select({ id: samples.id, number: samples.number, job: jobs.number })
+    .from(samples)
+    .innerJoin(jobs, eq(jobs.id, samples.jobId))
+    .where(
+      anyOf(samples.id, [...idsIn(rows, 'sample_id'), ...tests.flatMap(({ sampleId }) => sampleId ?? [])]),
+    );
+  const labels = new Map([
+    ...marked.map(({ id, label }) => [id, label] as const),
+    ...taken.map(({ id, number, job }) => [id, sampleLabel(job, number)] as const),
+  ]);
+  return (table, row) => {
+    const own = ['label', 'number', 'code', 'title', 'name', 'field'].map((name) => row[name]);
+    const run = test.get(String(table === 'runs' ? row.id : row.run_id));
+    const subject =
+      labels.get(String(row.specimen_id)) ??
+      labels.get(String(run?.specimenId)) ??
+      labels.get(String(table === 'samples' ? row.id : row.sample_id)) ??
+      labels.get(String(run?.sampleId)) ??
+      '';
+    const named = own.find((each) => typeof each === 'string' || typeof each === 'number');
+    return [
+      subject,
+      run?.method.replaceAll('-', ' ') ?? '',
+      named === undefined || String(named) === subject ? '' : String(named),
+    ]
+      .filter(Boolean)
+      .join(', ');
+  };
+}
