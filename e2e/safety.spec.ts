@@ -12,6 +12,7 @@ const PAGES = [
   '/gear/storage',
   '/gear/beam-loads',
   '/gear/curing-places',
+  '/gear/trail',
   '/practice',
   '/ends',
   '/account',
@@ -80,7 +81,7 @@ test('a request from another site, broken JSON and unknown names are answered in
 test('a client finds its own pages and none of the laboratory’s', async ({ browser }) => {
   const page = await signedIn(browser, 'client');
   await expect(page.getByRole('link', { name: 'Gear' })).toHaveCount(0);
-  for (const path of ['/gear', '/gear/limits', '/gear/people', '/field']) {
+  for (const path of ['/gear', '/gear/limits', '/gear/people', '/gear/trail', '/field']) {
     await page.goto(path);
     await expect(page.getByText('This is not there, or not yours to see.')).toBeVisible();
   }

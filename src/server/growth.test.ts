@@ -27,6 +27,7 @@ import { standingsOf } from './queries/specification';
 import { search, specimenDetail } from './queries/specimen';
 import { storageList } from './queries/storage';
 import { dayList, openFreshTests, siteWaits } from './queries/today';
+import { trailPage } from './queries/trail';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
@@ -142,6 +143,7 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
     gear: () => gearList(db, manager, '2031-06-11'),
     limits: () => limitRegister(db, manager),
     people: () => Promise.all([peopleList(db, manager), signInList(db, manager)]),
+    trail: () => trailPage(db, manager, { of: 'GRW-001' }, 'America/New_York'),
     tanks: () => storageList(db, manager, day),
     overlay: () => overlayOf(db, manager, runId, []),
     search: () => search(db, manager, 'GRW-001'),
