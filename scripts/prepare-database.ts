@@ -54,7 +54,11 @@ export async function prepareDatabase(
   }
 }
 
-async function makeRoles(root: pg.Client, { ownerPassword, appPassword }: DatabasePlan): Promise<void> {
+/** The two roles that use a database: one owns its tables and is no superuser, one uses what is in them. */
+export async function makeRoles(
+  root: pg.Client,
+  { ownerPassword, appPassword }: DatabasePlan,
+): Promise<void> {
   for (const [role, password] of [
     ['bricole_owner', ownerPassword],
     ['bricole_app', appPassword],

@@ -14,7 +14,7 @@ function newestBinaries() {
 }
 
 /** Folder of PostgreSQL's programs; installs Debian's package when there is none. */
-function binaries() {
+export function binaries() {
   const found = newestBinaries();
   if (found) return found;
   // Debian would start a cluster of its own on 5432; ours is private, so only the programs are wanted.
