@@ -1,22 +1,14 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import path from 'node:path';
 import readline from 'node:readline/promises';
 import { startCluster } from './lib/cluster.mjs';
+import { running } from './lib/running.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
 import { HOME } from './lib/system.mjs';
 
 await main(async () => {
-  const runFile = path.join(HOME, 'running.json');
-  if (existsSync(runFile)) {
-    const { pid } = JSON.parse(readFileSync(runFile, 'utf8'));
-    let alive = true;
-    try {
-      process.kill(pid, 0);
-    } catch {
-      alive = false;
-    }
-    if (alive) throw new Trouble('the application is running: stop it first (Ctrl-C where it was started).');
-  }
+  if (running())
+    throw new Trouble('the application is running: stop it first (Ctrl-C where it was started).');
   if (!existsSync(path.join(HOME, 'database.json'))) {
     say('there is no data to empty.');
     return;

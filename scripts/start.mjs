@@ -1,25 +1,13 @@
 import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { prepareDemo, startApplication } from './lib/application.mjs';
 import { startCluster } from './lib/cluster.mjs';
+import { forgetRunning, noteRunning, running } from './lib/running.mjs';
 import { main, say } from './lib/say.mjs';
 import { buildApplication, HOME, installPackages, runTypeScript } from './lib/system.mjs';
 
 const dev = process.argv.includes('--dev');
-const runFile = path.join(HOME, 'running.json');
-
-function alreadyRunning() {
-  if (!existsSync(runFile)) return undefined;
-  const { pid, url } = JSON.parse(readFileSync(runFile, 'utf8'));
-  try {
-    process.kill(pid, 0);
-    return url;
-  } catch {
-    return undefined;
-  }
-}
-
 /** A secret for signing sessions, made once and kept with the data. */
 function secret() {
   const file = path.join(HOME, 'secret');
@@ -28,9 +16,9 @@ function secret() {
 }
 
 await main(async () => {
-  const there = alreadyRunning();
+  const there = running();
   if (there) {
-    say(`it is running already: ${there}`);
+    say(`it is running already: ${there.url}`);
     return;
   }
   mkdirSync(HOME, { recursive: true });
@@ -44,7 +32,7 @@ await main(async () => {
     say('stopping');
     await application?.end();
     if (!cluster.running) cluster.stop();
-    rmSync(runFile, { force: true });
+    forgetRunning();
     process.exit(code);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0));
@@ -62,7 +50,7 @@ await main(async () => {
     });
     const { url } = application;
     for (const each of [application.web, application.gateway]) each.on('exit', (code) => void end(code ?? 1));
-    writeFileSync(runFile, JSON.stringify({ pid: process.pid, url }));
+    noteRunning(url);
     await application.ready();
     runTypeScript('scripts/print-sign-ins.ts', [], { env: { BRICOLE_URL: url } });
   } catch (error) {
