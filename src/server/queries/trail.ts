@@ -1,7 +1,8 @@
 import { and, asc, desc, eq, gte, lt, lte, type SQL, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
-import { type TrailChange, trailChanges, trailWord } from '@/core/trail/words';
+import type { TrailEntry } from '@/core/trail/entry';
+import { trailChanges, trailWord } from '@/core/trail/words';
 import type { Queryable } from '@/db/client';
 import { audit, auditChain, jobs, people, runs, samples, specimens } from '@/db/schema';
 import { Invalid, Refused } from '../errors';
@@ -25,20 +26,6 @@ export interface TrailAsked {
   readonly to?: string | undefined;
   /** Only entries before this one. */
   readonly before?: string | undefined;
-}
-
-/** An entry of the trail as it is read. */
-export interface TrailEntry {
-  readonly id: number;
-  readonly at: Date;
-  readonly who: string;
-  readonly useCase: string;
-  readonly action: string;
-  readonly word: string;
-  /** The specimen, sample, report it is of, where it says one. */
-  readonly of: string;
-  readonly changes: readonly TrailChange[];
-  readonly hash: string;
 }
 
 /** Whom the trail is shown: who answers for the records. */

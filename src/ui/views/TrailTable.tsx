@@ -1,21 +1,12 @@
 'use client';
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Tooltip, Typography } from '@mui/material';
 import { useState } from 'react';
+import type { TrailEntry } from '@/core/trail/entry';
 import type { TrailChange } from '@/core/trail/words';
 import { MONO } from '../theme';
 
-/** An entry of the trail as the table shows it. */
-export interface TrailRow {
-  readonly id: number;
-  readonly at: string;
-  readonly who: string;
-  readonly useCase: string;
-  readonly action: string;
-  readonly word: string;
-  readonly of: string;
-  readonly changes: readonly TrailChange[];
-  readonly hash: string;
-}
+/** An entry as the table shows it: its moment where the laboratory is. */
+type TrailRow = Omit<TrailEntry, 'at'> & { readonly at: string };
 
 const ACTIONS: Readonly<Record<string, string>> = { insert: 'new', update: 'changed', delete: 'taken away' };
 /** Changes of an entry that stand there at once. */
