@@ -64,12 +64,12 @@ test('a source is followed over weeks, a result is decided on, and the series le
   await page.waitForURL('**/verdicts/**');
   await expect(page.getByRole('heading', { name: 'Same as last time?' })).toBeVisible();
   await expect(
-    page.getByRole('img', { name: /^Weighted mean of 22 results; beyond its limits: / }),
+    page.getByRole('img', { name: /^Weighted mean of 26 results; beyond its limits: / }),
   ).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('combobox', { name: 'Chart' }).click();
   await page.getByRole('option', { name: 'Single results' }).click();
-  await expect(page.getByRole('img', { name: /^Single results of 22 results; none beyond/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Single results of 26 results; none beyond/ })).toBeVisible();
   await page
     .getByRole('button', { name: /^Decide on / })
     .first()
@@ -83,7 +83,7 @@ test('a source is followed over weeks, a result is decided on, and the series le
   const out = await page.request.get(
     (await page.getByRole('link', { name: 'Export CSV' }).getAttribute('href')) ?? '',
   );
-  expect((await out.text()).split('\r\n').length).toBe(23);
+  expect((await out.text()).split('\r\n').length).toBe(27);
   // The concretes that name it, and the report of a period; days the wrong way round are refused before they are sent.
   const follows = page.getByRole('region', { name: 'PM-57' });
   await expect(follows).toContainText(/results at 28 d/);
