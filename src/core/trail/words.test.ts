@@ -24,6 +24,27 @@ describe('an entry of the trail in words', () => {
     expect(trailChanges({ note: 'x' }, null)).toEqual([{ field: 'note', before: 'x', after: '' }]);
     expect(trailChanges(null, null)).toEqual([]);
   });
+  it('people by their name, moments as they are written down; who wrote and when it was kept stand beside it anyway', () => {
+    const said = {
+      person: (id: string) => (id === 'p1' ? 'A person' : undefined),
+      moment: (iso: string) => iso.slice(0, 10),
+    };
+    expect(
+      trailChanges(
+        { by: 'p2', completed_by: null, at: '2031-05-14T13:30:00+00:00' },
+        {
+          by: 'p1',
+          completed_by: 'p1',
+          at: '2031-06-14T13:30:00+00:00',
+          saved_at: '2031-06-14T13:30:01+00:00',
+        },
+        said,
+      ),
+    ).toEqual([
+      { field: 'completed by', before: '', after: 'A person' },
+      { field: 'at', before: '2031-05-14', after: '2031-06-14' },
+    ]);
+  });
   it('what is long is cut, and what is no text stands as data', () => {
     expect(trailValue('x'.repeat(400))).toHaveLength(162);
     expect([trailValue(null), trailValue(7), trailValue({ a: true })]).toEqual(['', '7', '{"a":true}']);

@@ -55,22 +55,35 @@ export interface TrailChange {
 type Row = Readonly<Record<string, unknown>> | null;
 
 /** Names of the rows beside it that say nothing to a reader, and what is long and derived. */
-const PASSED_OVER = /(?:^|_)(?:id|seq)$|^(?:curve|analysis|mapping|outcome|setup|input|content|record)$/u;
+const PASSED_OVER =
+  /(?:^|_)(?:id|seq)$|^(?:curve|analysis|mapping|outcome|setup|input|content|record|by|saved_at)$/u;
 const LONGEST = 160;
 
+/** How what only a database reads is said: a person by its id, a moment as it is written down. */
+export interface TrailSaid {
+  person(id: string): string | undefined;
+  moment(iso: string): string;
+}
+
+const AS_IT_STANDS: TrailSaid = { person: () => undefined, moment: (iso) => iso };
+const MOMENT = /^\d{4}-\d\d-\d\dT\d\d:\d\d/u;
+
 /** A value as it is read: text as it stands, nothing for nothing, everything else as data. */
-export function trailValue(value: unknown): string {
+export function trailValue(value: unknown, said: TrailSaid = AS_IT_STANDS): string {
   if (value === null || value === undefined) return '';
-  const text = typeof value === 'string' ? value : JSON.stringify(value);
+  const text =
+    typeof value === 'string'
+      ? (said.person(value) ?? (MOMENT.test(value) ? said.moment(value) : value))
+      : JSON.stringify(value);
   return text.length > LONGEST ? `${text.slice(0, LONGEST)} …` : text;
 }
 
 /** What an entry changed, field by field; of a row that is new what stands in it, of one that is gone what stood in it. */
-export function trailChanges(before: Row, after: Row): TrailChange[] {
+export function trailChanges(before: Row, after: Row, said: TrailSaid = AS_IT_STANDS): TrailChange[] {
   const names = [...new Set([...Object.keys(before ?? {}), ...Object.keys(after ?? {})])];
   return names.flatMap((name): TrailChange[] => {
     if (PASSED_OVER.test(name)) return [];
-    const [was, is] = [trailValue(before?.[name]), trailValue(after?.[name])];
+    const [was, is] = [trailValue(before?.[name], said), trailValue(after?.[name], said)];
     return was === is ? [] : [{ field: plain(name), before: was, after: is }];
   });
 }

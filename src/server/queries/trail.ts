@@ -2,7 +2,7 @@ import { and, asc, desc, eq, gte, lt, lte, type SQL, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { sampleLabel } from '@/core/identity/labels';
 import type { TrailEntry } from '@/core/trail/entry';
-import { trailChanges, trailWord } from '@/core/trail/words';
+import { type TrailSaid, trailChanges, trailWord } from '@/core/trail/words';
 import type { Queryable } from '@/db/client';
 import { audit, auditChain, jobs, people, runs, samples, specimens } from '@/db/schema';
 import { Invalid, Refused } from '../errors';
@@ -50,7 +50,7 @@ export async function trailPage(
   readersOnly(actor);
   const { filter, known } = await filterOf(db, asked, zone);
   if (!known) return { entries: [], next: null, known };
-  const entries = await entriesOf(db, filter, SHOWN + 1);
+  const entries = await entriesOf(db, filter, SHOWN + 1, zone);
   const shown = entries.slice(0, SHOWN);
   return { entries: shown, next: entries.length > SHOWN ? String(shown.at(-1)?.id) : null, known };
 }
@@ -64,7 +64,7 @@ export async function trailWhole(
 ): Promise<readonly TrailEntry[]> {
   readersOnly(actor);
   const { filter, known } = await filterOf(db, asked, zone);
-  return known ? entriesOf(db, filter, EXPORTED) : [];
+  return known ? entriesOf(db, filter, EXPORTED, zone) : [];
 }
 
 /** Who is in the trail, and which kinds of rows, for the choices of the page. */
@@ -130,11 +130,22 @@ async function keysOf(db: Queryable, label: string): Promise<{ t: string; k: str
   return rows;
 }
 
-async function entriesOf(db: Queryable, filter: SQL | undefined, limit: number): Promise<TrailEntry[]> {
+async function entriesOf(
+  db: Queryable,
+  filter: SQL | undefined,
+  limit: number,
+  zone: string,
+): Promise<TrailEntry[]> {
+  const names = new Map(
+    (await db.select({ id: people.id, name: people.name }).from(people)).map(({ id, name }) => [id, name]),
+  );
+  const said: TrailSaid = {
+    person: (id) => names.get(id),
+    moment: (iso) => trailMoment(new Date(iso), zone),
+  };
   const rows = await db
-    .select({ entry: audit, who: people.name, hash: auditChain.hash })
+    .select({ entry: audit, hash: auditChain.hash })
     .from(audit)
-    .leftJoin(people, sql`${people.id}::text = ${audit.actor}`)
     .leftJoin(auditChain, eq(auditChain.entry, audit.id))
     .where(filter)
     .orderBy(desc(audit.id))
@@ -143,20 +154,26 @@ async function entriesOf(db: Queryable, filter: SQL | undefined, limit: number):
     db,
     rows.map(({ entry }) => entry),
   );
-  return rows.map(({ entry, who, hash }): TrailEntry => {
+  return rows.map(({ entry, hash }): TrailEntry => {
     const row = { ...((entry.after ?? entry.before) as Record<string, unknown> | null) };
     return {
       ...{ id: entry.id, at: entry.at, action: entry.action, word: trailWord(entry.tableName) },
-      who: who ?? entry.actor ?? '',
+      who: names.get(entry.actor ?? '') ?? entry.actor ?? '',
       useCase: entry.useCase ?? '',
       of: of(entry.tableName, row),
       changes: trailChanges(
         entry.before as Record<string, unknown> | null,
         entry.after as Record<string, unknown> | null,
+        said,
       ),
       hash: hash ?? '',
     };
   });
+}
+
+/** A moment of the trail, to the second, where the laboratory is. */
+export function trailMoment(at: Date, zone: string): string {
+  return DateTime.fromJSDate(at, { zone }).toFormat('d LLL yyyy HH:mm:ss');
 }
 
 const idsIn = (rows: readonly Record<string, unknown>[], ...names: readonly string[]): string[] => [

@@ -10,13 +10,13 @@ type TrailRow = Omit<TrailEntry, 'at'> & { readonly at: string };
 
 const ACTIONS: Readonly<Record<string, string>> = { insert: 'new', update: 'changed', delete: 'taken away' };
 /** Changes of an entry that stand there at once. */
-const AT_ONCE = 4;
+const AT_ONCE = 5;
 
 /** Who did what, the newest first, with what changed. */
 export function TrailTable({ entries }: { readonly entries: readonly TrailRow[] }) {
   return (
     <Box sx={{ overflowX: 'auto' }}>
-      <Table size="small" aria-label="Audit trail">
+      <Table size="small" aria-label="Audit trail" sx={{ minWidth: 900 }}>
         <TableHead>
           <TableRow>
             {['When', 'Who', 'What was done', 'Of', 'Before and after', 'Entry'].map((word) => (

@@ -20,7 +20,7 @@ it('shows what stood there struck out before what stands there', () => {
 });
 
 it('what is much is shown when it is asked for; what was done past the application says so', () => {
-  const changes = Array.from({ length: 6 }, (_, at) => ({ field: `f${at}`, before: '', after: `v${at}` }));
+  const changes = Array.from({ length: 7 }, (_, at) => ({ field: `f${at}`, before: '', after: `v${at}` }));
   render(
     <TrailTable
       entries={[
@@ -29,9 +29,9 @@ it('what is much is shown when it is asked for; what was done past the applicati
       ]}
     />,
   );
-  expect(screen.queryByText('v5')).toBeNull();
+  expect(screen.queryByText('v6')).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: '2 more' }));
-  expect(screen.getByText('v5')).toBeTruthy();
+  expect(screen.getByText('v6')).toBeTruthy();
   expect(screen.getByText('in the database itself')).toBeTruthy();
   expect(screen.getByText('nothing that is read')).toBeTruthy();
 });

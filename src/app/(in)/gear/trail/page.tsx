@@ -4,10 +4,9 @@ import { TRAIL_WORDS } from '@/core/trail/words';
 import { database, readingOnce } from '@/db/client';
 import { pageActor, pageData } from '@/server/page';
 import { usualZone } from '@/server/queries/jobs';
-import { type TrailAsked, trailChoices, trailPage } from '@/server/queries/trail';
+import { type TrailAsked, trailChoices, trailMoment, trailPage } from '@/server/queries/trail';
 import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
-import { dayTime } from '@/ui/time';
 import { TrailTable } from '@/ui/views/TrailTable';
 
 export const metadata: Metadata = { title: 'Audit trail' };
@@ -87,7 +86,7 @@ export default async function TrailPage({ searchParams }: { searchParams: Promis
               : `Nothing is called ${asked.of}: give the label of a specimen or sample, the number of a report or of gear.`}
           </Empty>
         ) : (
-          <TrailTable entries={entries.map((entry) => ({ ...entry, at: dayTime(entry.at, zone) }))} />
+          <TrailTable entries={entries.map((entry) => ({ ...entry, at: trailMoment(entry.at, zone) }))} />
         )}
         {next || asked.before ? (
           <Box component="nav" aria-label="Pages" sx={{ display: 'flex', gap: 2, mt: 1 }}>
