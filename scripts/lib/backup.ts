@@ -106,7 +106,12 @@ export async function backupTo(
       writeFileSync(path.join(folder, SECRET), readFileSync(secretFile), { mode: 0o600 });
     const parts = [DUMP, ...(existsSync(secretFile) ? [SECRET] : [])];
     const manifest: Manifest = {
-      ...{ format: 'bricole-backup', version: 1, madeAt: await one('SELECT now() AS it'), application },
+      ...{
+        format: 'bricole-backup',
+        version: 1,
+        madeAt: await one(`SELECT to_char(now() AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS it`),
+        application,
+      },
       migrations: Number(await one('SELECT count(*) AS it FROM drizzle.__drizzle_migrations')),
       postgres: await one("SELECT current_setting('server_version') AS it"),
       trail: chained ? await one('SELECT hash AS it FROM audit_chain ORDER BY place DESC LIMIT 1') : '',

@@ -122,6 +122,11 @@ it('a wall clock is that of the form’s zone; one that does not exist there is 
   submit();
   await screen.findByText(/no such time here/u);
   expect(sent).toEqual([]);
+  // Left empty it is asked for, which is another thing than a time that does not exist.
+  type('When', '');
+  submit();
+  await screen.findByText('Give day and time.');
+  expect(sent).toEqual([]);
   type('When', '2031-03-09T03:30');
   submit();
   await screen.findByText('The tank is there.');

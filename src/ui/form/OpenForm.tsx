@@ -50,7 +50,9 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
       if (field.type === 'datetime') {
         const at = fromLocalInput(text, zone);
         if (at === null) {
-          form.setError(field.name, { message: 'There is no such time here: check day and clock.' });
+          form.setError(field.name, {
+            message: text === '' ? 'Give day and time.' : 'There is no such time here: check day and clock.',
+          });
           return;
         }
         values[field.name] = at;
