@@ -43,6 +43,19 @@ describe('a sheet beside own tests', () => {
     expect(rows[0]).toMatchObject({ sheet: '35.9', own: '34.1' });
     expect(done.results[0]?.text).toBe('0');
   });
+  it('strengths of a school whose precision nobody knows stand beside one another and are not judged', () => {
+    const is = { ...FACTS, cementType: 'is269.43', 'strength-7d': ['34.0 MPa', '34.4 MPa', '34.2 MPa'] };
+    const { rows } = read([['strength-7d', '39.0', 'MPa']], is);
+    expect(rows[0]).toMatchObject({ own: '34.2', standing: '', why: 'no precision known' });
+    // Prisms are no specimens: their strengths stand in tests of their own, which is not the same as none.
+    const { 'strength-7d': _, ...prisms } = { ...FACTS, cementType: 'en197.42.5N' };
+    const en = read([['strength-7d', '39.0', 'MPa']], prisms);
+    expect(en.rows[0]).toMatchObject({
+      own: '',
+      standing: '',
+      why: 'own strengths stand in their own tests',
+    });
+  });
   it('of another school is shown and not compared', () => {
     // A prism of 34.5 MPa is no cube of 4,950 psi.
     const { rows, ids } = read([['strength-7d', '34.5', 'MPa', { school: 'en' }]]);

@@ -67,20 +67,26 @@ function comparedOf(input: CementMillSheetInput, setup: RunSetup, limits: Limits
     const own = ownOf(id, setup);
     const spread = readMeasure(row, 'spread')?.value;
     const other = row.school !== undefined && row.school !== school;
+    // What two laboratories may lie apart is known of the cubes of one school only.
+    const foreign = id.startsWith('strength') && school !== 'astm';
     const why = other
       ? 'different methods, not compared'
-      : !own
-        ? sheetProperty(id).own
-          ? 'no own test yet'
-          : ''
-        : apart
-          ? ''
-          : 'no precision known';
+      : foreign
+        ? own
+          ? 'no precision known'
+          : 'own strengths stand in their own tests'
+        : !own
+          ? sheetProperty(id).own
+            ? 'no own test yet'
+            : ''
+          : apart
+            ? ''
+            : 'no precision known';
     return [
       {
         ...{ row, id, sheet, own, why },
         beside:
-          own && apart && !other
+          own && apart && !other && !foreign
             ? besideSheet(
                 own.toNumber(),
                 sheet.toNumber(),

@@ -41,7 +41,7 @@ const STRENGTH = { units: ['MPa', 'psi'], decimals: 1, usual: [2, 100] } as cons
 const cubes = (hours: number): FactSource => ({
   of: 'companions',
   take: 'compressive strength',
-  by: ['mortar-cube'],
+  by: ['mortar-cube', 'vibrated-cube'],
   aged: hours,
   is: 'texts',
 });
