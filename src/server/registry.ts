@@ -40,6 +40,7 @@ import { prepareReport, recordFollowUp, signReport } from './actions/reports';
 import { assignRoles } from './actions/roles';
 import { acceptReason, completeRun, giveReason, saveReadings, startRun } from './actions/runs';
 import { describeSample, makeSpecimens, takeSample } from './actions/samples';
+import { decideOwnTests, readReport } from './actions/signing';
 import { decideHold, leaveOut, recordEvent, takeBackDiscard, takeBackIn } from './actions/specimens';
 import { addStorage, recordDuty } from './actions/storage';
 import type { UseCase } from './use-case';
@@ -81,6 +82,8 @@ export const USE_CASES = {
   'open-amendment': openAmendment,
   'prepare-report': prepareReport,
   'sign-report': signReport,
+  'read-report': readReport,
+  'decide-own-tests': decideOwnTests,
   'record-follow-up': recordFollowUp,
   attach,
   'keep-load-log': keepLoadLog,

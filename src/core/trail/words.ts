@@ -22,6 +22,8 @@ export const TRAIL_WORDS: Readonly<Record<string, string>> = {
   limit_changes: 'limit',
   reports: 'report',
   report_outcomes: 'what a report rests on',
+  report_readings: 'reading of a draft',
+  settings: 'setting of the laboratory',
   amendments: 'amendment',
   follow_ups: 'follow-up',
   handovers: 'hand-over',

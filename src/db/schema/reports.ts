@@ -92,6 +92,37 @@ export const followUps = pgTable(
   (table) => [index().on(table.sampleId)],
 );
 
+/** A reviewer has read a draft as it was then. Append only. */
+export const reportReadings = pgTable(
+  'report_readings',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    reportId: uuid('report_id')
+      .notNull()
+      .references(() => reports.id),
+    /** Of the content that they were shown. */
+    mark: text('mark').notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.reportId)],
+);
+
+/** What a laboratory has decided for itself. Append only: the newest of a key is in force. */
+export const settings = pgTable(
+  'settings',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    seq: bigserial('seq', { mode: 'number' }).notNull(),
+    key: text('key').notNull(),
+    value: text('value').notNull(),
+    note: text('note').notNull(),
+    by: person('by').notNull(),
+    at: at('at').notNull(),
+  },
+  (table) => [index().on(table.key, table.seq)],
+);
+
 /** Written by triggers only. */
 export const audit = pgTable(
   'audit',

@@ -3,6 +3,7 @@ import { desc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { lotReportNumber, reportNumber } from '@/core/identity/labels';
 import { MATERIALS } from '@/core/materials/registry';
+import { notYours } from '@/core/signing/rule';
 import { SOURCE_DECISIONS } from '@/core/uniformity';
 import { followUps, jobs, lots, people, reportOutcomes, reports } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
@@ -10,6 +11,7 @@ import { composeReport, contentMark, reportOf } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { picturesOf } from '../reports/pictures';
+import { makersOf, otherReader, ownTestsRule } from '../signing';
 import { BENCH, defineUseCase, refuseFields, SIGNERS, type Transaction } from '../use-case';
 import { lockJob } from './jobs';
 import { sampleAndJob } from './samples';
@@ -107,8 +109,20 @@ export const signReport = defineUseCase({
         { changed: true },
       );
     }
+    const rule = await ownTestsRule(tx);
+    const made = (
+      await makersOf(
+        tx,
+        composed.rests.map(({ runId }) => runId),
+      )
+    ).has(actor.id);
+    const reader = await otherReader(tx, { reportId: report.id, mark, signer: actor.id });
+    const why = notYours({ rule, made, read: reader !== undefined });
+    if (why) throw new Conflict(why);
     const [person] = await tx.select().from(people).where(eq(people.id, actor.id));
     const [job] = await tx.select({ zone: jobs.zone }).from(jobs).where(eq(jobs.id, report.jobId));
+    const told = (at: Date): string =>
+      DateTime.fromJSDate(at, { zone: job?.zone ?? 'UTC' }).toFormat("d LLL yyyy HH:mm 'UTC'ZZ");
     const replaces = report.replacesId
       ? (await tx.select().from(reports).where(eq(reports.id, report.replacesId)))[0]
       : undefined;
@@ -120,8 +134,9 @@ export const signReport = defineUseCase({
         signature: {
           name: actor.name,
           title: person?.title ?? '',
-          at: DateTime.fromJSDate(now, { zone: job?.zone ?? 'UTC' }).toFormat("d LLL yyyy HH:mm 'UTC'ZZ"),
+          at: told(now),
         },
+        reader: reader ? { name: reader.name, at: told(reader.at) } : null,
         replaces: replaces
           ? { number: replaces.number, revision: replaces.revision, reason: report.replaceReason ?? '' }
           : null,

@@ -2,6 +2,7 @@ import { and, desc, eq, ilike, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { readInstant } from '@/core/quantity';
 import type { ReportContent } from '@/core/report';
+import { notYours } from '@/core/signing/rule';
 import type { Database, Queryable } from '@/db/client';
 import { amendments, jobs, lots, people, reports, samples } from '@/db/schema';
 import { isId } from '../http';
@@ -10,6 +11,7 @@ import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { picturesOf } from '../reports/pictures';
 import { likeWords, present, readableJobs } from '../scope';
+import { makersOf, ownTestsRule, readersOf, reviewersOf } from '../signing';
 import type { Actor } from '../use-case';
 
 function visible(db: Queryable, actor: Actor) {
@@ -122,9 +124,42 @@ export async function reportDetail(db: Queryable, actor: Actor, reportId: string
     /** Sent back by who signs: it says what they read. */
     seen: contentMark(composed.content),
     hindrances: composed.hindrances,
+    signing: await signingOf(db, actor, report, composed),
     replacedBy: replacedBy ?? null,
     amendments: actor.role === 'client' ? [] : opened,
     laboratory: LABORATORY,
+  };
+}
+
+/** How a draft stands with who reads it now: whether it is theirs to sign, and who has read it as it is. */
+async function signingOf(
+  db: Queryable,
+  actor: Actor,
+  { id, state }: { readonly id: string; readonly state: 'draft' | 'signed' },
+  composed: { readonly content: ReportContent; readonly rests?: readonly { readonly runId: string }[] },
+) {
+  if (state === 'signed' || actor.role === 'client') return null;
+  const mark = contentMark(composed.content);
+  const [rule, makers, readers] = [
+    await ownTestsRule(db),
+    await makersOf(
+      db,
+      (composed.rests ?? []).map(({ runId }) => runId),
+    ),
+    await readersOf(db, id),
+  ];
+  const made = makers.has(actor.id);
+  const others = readers.filter((each) => each.by !== actor.id && each.mark === mark);
+  return {
+    why: notYours({ rule, made, read: others.length > 0 }) ?? null,
+    /** A reviewer made tests of it: to be signed by them it wants to be read by another. */
+    asksReader: rule === 'second' && (await reviewersOf(db, makers)).some((id) => id !== actor.id),
+    readers: readers.map(({ name, at, mark: own, by }) => ({
+      name,
+      at,
+      asItIs: own === mark,
+      self: by === actor.id,
+    })),
   };
 }
 

@@ -18,6 +18,8 @@ export interface PdfHead {
   readonly revision: number;
   readonly laboratory: string;
   readonly signature: { readonly name: string; readonly title: string; readonly at: string } | null;
+  /** Another reviewer who has read it before it was signed. */
+  readonly reader?: { readonly name: string; readonly at: string } | null;
   readonly replaces: { readonly number: string; readonly revision: number; readonly reason: string } | null;
 }
 
@@ -422,7 +424,7 @@ function workingTable(title: string, lines: readonly WorkingLine[], before: read
 }
 
 function closing(head: PdfHead, content: ReportContent): Content[] {
-  const { signature } = head;
+  const { signature, reader } = head;
   return [
     together({ text: 'Methods and rules', style: 'section' }, { text: latin(rulesText(content)) }),
     { ul: content.statements.map(latin), margin: [0, 6, 0, 0], fontSize: 8 },
@@ -437,6 +439,7 @@ function closing(head: PdfHead, content: ReportContent): Content[] {
               fontSize: 11,
             },
             { text: signature.at },
+            ...(reader ? [{ text: latin(`Read before by ${reader.name}, ${reader.at}`) }] : []),
           ]
         : [{ text: 'Not signed.', bold: true, color: STOP }],
     },

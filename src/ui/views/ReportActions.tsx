@@ -14,6 +14,13 @@ import { perform } from '../api';
 import { FormDialog } from '../form/FormDialog';
 import { useNotice } from '../parts/Notice';
 
+/** Whether a draft is theirs to sign, and whether it wants to be read by somebody besides. */
+export interface Signing {
+  readonly why: string | null;
+  readonly asksReader: boolean;
+  readonly readers: readonly { readonly asItIs: boolean; readonly self: boolean }[];
+}
+
 /** What can be done with a report: read its file, sign it, open an amendment. */
 export function ReportActions({
   reportId,
@@ -21,6 +28,7 @@ export function ReportActions({
   state,
   canSign,
   hindered,
+  signing,
   codes,
   replaced,
 }: {
@@ -30,6 +38,8 @@ export function ReportActions({
   state: 'draft' | 'signed';
   canSign: boolean;
   hindered: boolean;
+  /** How a draft stands with who reads it; null of one that is signed, and for clients. */
+  signing: Signing | null;
   codes: readonly string[];
   replaced: boolean;
 }) {
@@ -45,13 +55,31 @@ export function ReportActions({
     notice(reply.ok ? 'Report signed.' : reply.message, reply.ok ? 'success' : 'error');
     router.refresh();
   };
+  const read = async (): Promise<void> => {
+    const reply = await perform('read-report', { reportId, seen });
+    notice(
+      reply.ok ? 'It stands there that you have read it.' : reply.message,
+      reply.ok ? 'success' : 'error',
+    );
+    router.refresh();
+  };
+  const hasRead = signing?.readers.some(({ asItIs, self }) => asItIs && self) ?? false;
   return (
     <Stack direction="row" spacing={1} sx={{ ml: 'auto' }} className="no-print">
       <Button variant="outlined" href={`/api/reports/${reportId}/pdf`} target="_blank">
         PDF
       </Button>
+      {state === 'draft' && canSign && signing?.asksReader && !hasRead ? (
+        <Button variant="outlined" onClick={read} disabled={hindered}>
+          I have read it
+        </Button>
+      ) : null}
       {state === 'draft' && canSign ? (
-        <Button variant="contained" onClick={() => setAsking(true)} disabled={hindered}>
+        <Button
+          variant="contained"
+          onClick={() => setAsking(true)}
+          disabled={hindered || signing?.why != null}
+        >
           Sign
         </Button>
       ) : null}

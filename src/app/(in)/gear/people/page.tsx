@@ -8,9 +8,11 @@ import { CARD_METHODS } from '@/server/actions/cards';
 import { pageActor, pageData } from '@/server/page';
 import { cardList, peopleList, signInList } from '@/server/queries/gear';
 import { jobList, usualZone } from '@/server/queries/jobs';
+import { ownTestsHistory } from '@/server/signing';
 import { Card } from '@/ui/parts/Card';
 import { dayTime } from '@/ui/time';
 import { AddCard, CardTable } from '@/ui/views/Cards';
+import { DecideOwnTests, ownTestsWords } from '@/ui/views/DecideOwnTests';
 import { AddPerson, PeopleTable, SignInTable } from '@/ui/views/People';
 
 export const metadata: Metadata = { title: 'People' };
@@ -28,6 +30,7 @@ export default async function PeoplePage() {
   const jobs = manager ? await jobList(db, actor) : [];
   const signIns = manager ? await signInList(db, actor) : [];
   const zone = await usualZone(db);
+  const rules = manager ? await ownTestsHistory(db) : null;
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
@@ -44,6 +47,16 @@ export default async function PeoplePage() {
             jobs={jobs.map(({ id, number, name }) => ({ id, name: `${number} ${name}` }))}
             self={actor.id}
           />
+        </Card>
+      ) : null}
+      {rules ? (
+        <Card title="Who may sign" actions={<DecideOwnTests now={rules[0]?.value} />}>
+          <Typography>{`May who made a test sign the report of it? ${ownTestsWords(rules[0]?.value)}.`}</Typography>
+          {rules.map(({ id, value, note, at, by }) => (
+            <Typography key={id} variant="body2" color="text.secondary">
+              {`${dayTime(at, zone)}, ${by}: ${ownTestsWords(value)}. ${note}`}
+            </Typography>
+          ))}
         </Card>
       ) : null}
       <Card

@@ -38,6 +38,7 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
           state={report.state}
           canSign={actor.role === 'reviewer'}
           hindered={report.hindrances.length > 0}
+          signing={report.signing}
           codes={[...AMENDMENT_CODES]}
           replaced={report.replacedBy !== null}
         />
@@ -60,6 +61,14 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
           {`Amendment opened by ${amendment.byName}, ${dayTime(amendment.at, report.zone)} (${amendment.code}): ${amendment.reason}`}
         </Alert>
       ))}
+      {report.signing?.readers.map(({ name, at, asItIs }) => (
+        <Alert key={`${name} ${at.getTime()}`} severity={asItIs ? 'success' : 'info'}>
+          {`${name} has read it and agrees, ${dayTime(at, report.zone)}${asItIs ? '.' : '; it says something else now.'}`}
+        </Alert>
+      ))}
+      {report.signing?.why && actor.role === 'reviewer' ? (
+        <Alert severity="warning">{report.signing.why}</Alert>
+      ) : null}
       {report.hindrances.length > 0 ? (
         <Card title="Before it can be signed">
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
