@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { notYours, OWN_TESTS, ownTestsOf } from './rule';
+import { notYours, OWN_TESTS, ownTestsOf, ownTestsWords } from './rule';
 
 describe('who made a test signs', () => {
   it.each([
@@ -21,6 +21,8 @@ describe('who made a test signs', () => {
       'second',
       'yes',
     ]);
+    expect(ownTestsWords(undefined)).toBe('Only after another reviewer has read it');
+    expect(ownTestsWords('never')).toBe('Not at all: another reviewer signs');
     expect(OWN_TESTS.map(({ value }) => ownTestsOf(value))).toEqual(['never', 'second', 'yes']);
   });
 });

@@ -14,6 +14,12 @@ export function ownTestsOf(kept: string | undefined): OwnTests {
   return OWN_TESTS.find(({ value }) => value === kept)?.value ?? USUAL_OWN_TESTS;
 }
 
+/** The answer that counts, in words. */
+export function ownTestsWords(kept: string | undefined): string {
+  const counts = ownTestsOf(kept);
+  return OWN_TESTS.find(({ value }) => value === counts)?.label ?? '';
+}
+
 /** What is known of a report that somebody is about to sign. */
 export interface SigningAbout {
   readonly rule: OwnTests;

@@ -3,11 +3,6 @@ import { Button } from '@mui/material';
 import { OWN_TESTS, ownTestsOf } from '@/core/signing/rule';
 import { FormDialog } from '../form/FormDialog';
 
-/** The answer that counts, in words. */
-export function ownTestsWords(kept: string | undefined): string {
-  return OWN_TESTS.find(({ value }) => value === ownTestsOf(kept))?.label ?? '';
-}
-
 /** Decides whether who made a test may sign the report of it. */
 export function DecideOwnTests({ now }: { now: string | undefined }) {
   return (

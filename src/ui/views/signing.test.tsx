@@ -1,7 +1,6 @@
 // @vitest-environment jsdom
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { ownTestsWords } from './DecideOwnTests';
 import { ReportActions, type Signing } from './ReportActions';
 
 vi.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => {} }) }));
@@ -46,9 +45,4 @@ describe('a draft', () => {
     shown({ why: null, asksReader: true, readers: [{ asItIs: false, self: true }] });
     expect(button('I have read it')).toBeTruthy();
   });
-});
-
-it('what counts is said in words, the usual where nothing was decided', () => {
-  expect(ownTestsWords(undefined)).toBe('Only after another reviewer has read it');
-  expect(ownTestsWords('never')).toBe('Not at all: another reviewer signs');
 });

@@ -2,6 +2,7 @@ import { Box, Stack, Typography } from '@mui/material';
 import { DateTime } from 'luxon';
 import type { Metadata } from 'next';
 import { findMethod } from '@/core/methods/registry';
+import { ownTestsWords } from '@/core/signing/rule';
 import { database } from '@/db/client';
 import { ROLES } from '@/db/schema';
 import { CARD_METHODS } from '@/server/actions/cards';
@@ -12,7 +13,7 @@ import { ownTestsHistory } from '@/server/signing';
 import { Card } from '@/ui/parts/Card';
 import { dayTime } from '@/ui/time';
 import { AddCard, CardTable } from '@/ui/views/Cards';
-import { DecideOwnTests, ownTestsWords } from '@/ui/views/DecideOwnTests';
+import { DecideOwnTests } from '@/ui/views/DecideOwnTests';
 import { AddPerson, PeopleTable, SignInTable } from '@/ui/views/People';
 
 export const metadata: Metadata = { title: 'People' };
