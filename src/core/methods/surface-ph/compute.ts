@@ -61,6 +61,20 @@ export function compute(input: SurfacePhInput, setup: RunSetup): Outcome {
       );
   const rinse = readMeasure(input, 'rinse')?.value;
   const range = rangeOf(input, setup, sheet, rinse);
+  // Of a surface after acid the rinse water decides, and nobody promises a number.
+  if (input.surface !== 'etched' && !isWithin(range.high, limits.of('ph.goal', system)))
+    findings.push(
+      limitFinding(
+        limits,
+        system,
+        { id: 'ph.goal', severity: 'advice', fields: ['puddles'] },
+        {
+          message: `At most ${range.high} is asked for: concrete is alkaline by nature, and no test can promise that.`,
+          action:
+            'Ask the maker of the floor what the number rests on. Washing lowers the skin for some days, brings water and leaves salts; what lies under it stays as it is.',
+        },
+      ),
+    );
   const results: Result[] = [];
   const verdicts: Verdict[] = [];
   const step = limits.number('ph.step', system);

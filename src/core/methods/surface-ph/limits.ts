@@ -10,6 +10,11 @@ export const LIMITS = {
     'ph.rinse-below': r('After acid, below the rinse water by', '= 1', D4262),
     'ph.rinse-above': r('After acid, above the rinse water by', '= 2', D4262),
     'ph.rinse': r('Rinse water whose pH is read after acid', '= 1', D4262),
+    'ph.goal': r(
+      'What is asked of a surface, below which a test can promise nothing',
+      '>= 8',
+      ourChoice('concrete is alkaline by nature'),
+    ),
     'ph.step': r('pH told to', '= 0.1', ourChoice('as it is read')),
   }),
 };

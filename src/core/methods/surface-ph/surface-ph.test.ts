@@ -45,6 +45,17 @@ describe('the pH of a surface', () => {
     expect(stands([[60, '10.5']], {}, { phHigh: '11' })).toEqual(['meets', 'meets']);
     expect(stands([[60, '8.5']], {}, { phLow: '9', phHigh: '12' })).toEqual(['meets', 'does not meet']);
   });
+  it('says of a number that no concrete keeps that a test can promise nothing, and what washing does', () => {
+    expect(found([[60, '8']], {}, { phHigh: '7' })).toContain('advice ph.goal');
+    expect(found([[60, '8']], {}, { phHigh: '8' })).not.toContain('advice ph.goal');
+    expect(found([[60, '8']])).not.toContain('advice ph.goal');
+    const goal = read([[60, '8']], {}, { phHigh: '7' }).findings.find(({ id }) => id === 'ph.goal');
+    expect(goal?.action).toContain('Washing lowers the skin');
+    // After acid the rinse water decides.
+    expect(found([[60, '7']], { surface: 'etched', rinse: '5.5' }, { phHigh: '7' })).not.toContain(
+      'advice ph.goal',
+    );
+  });
   // ASTM F710: the puddle stands a minute (from memory).
   it.each([
     [54, false],
