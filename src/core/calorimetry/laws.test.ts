@@ -47,6 +47,9 @@ describe('laws of a curve of power', () => {
       fc.property(cement, (over) => {
         const power = curve({ ...MODEL_CEMENT, ...over });
         const [one, two] = [search(power), search(power.map((each) => 2 * each))];
+        // A maximum stands out by so many mW/g: one that hardly does in the first stands out in the second, and may come first.
+        fc.pre((one?.second === undefined) === (two?.second === undefined));
+        fc.pre((one?.unclear === undefined) === (two?.unclear === undefined));
         expect(two?.main.at).toBe(one?.main.at);
         expect(two?.main.power).toBeCloseTo(2 * (one?.main.power ?? 0), 9);
         expect(two?.inductionEnds).toBeCloseTo(one?.inductionEnds ?? 0, 9);
