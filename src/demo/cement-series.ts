@@ -12,7 +12,7 @@ import type { Hands } from './hands';
 
 /** What a plant sent over half a year, shipment by shipment. */
 interface Series {
-  /** How its daily lots are called, before their number. */
+  /** How its daily lots are called, before a D and their number. */
   readonly lots: string;
   /** Days between two of them. */
   readonly every: number;
@@ -71,7 +71,7 @@ export async function addSeries(db: Database, hands: Hands, series: Series, abou
   for (const [order, load] of loads.entries()) {
     const back = Math.round((loads.length - 1 - order) * every) + 9;
     const day = about.today.minus({ days: back }).startOf('day');
-    const lotId = await lotOf(hands, about, `${series.lots} ${10 + order} daily`, day);
+    const lotId = await lotOf(hands, about, `${series.lots} D${10 + order}`, day);
     const ages = order >= loads.length - early ? [3, 7] : [7];
     const sampleId = await cubes({ lotId, day, load, order, ages, purpose: 'lot' });
     const apart = second[order];
@@ -96,7 +96,7 @@ export async function addSeries(db: Database, hands: Hands, series: Series, abou
   }
   if (early === 0) return;
   const day = about.today.minus({ days: NEWEST_DAYS_AGO }).startOf('day');
-  const lotId = await lotOf(hands, about, `${series.lots} ${10 + loads.length} daily`, day);
+  const lotId = await lotOf(hands, about, `${series.lots} D${10 + loads.length}`, day);
   const [load, order] = [loads.at(-1) ?? 0, loads.length];
   await cubes({ lotId, day, load, order, ages: [3], purpose: 'lot' });
 }
