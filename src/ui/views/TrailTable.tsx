@@ -1,5 +1,5 @@
 'use client';
-import { Box, Table, TableBody, TableCell, TableHead, TableRow, Tooltip, Typography } from '@mui/material';
+import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { TrailEntry } from '@/core/trail/entry';
 import type { TrailChange } from '@/core/trail/words';
@@ -40,9 +40,7 @@ export function TrailTable({ entries }: { readonly entries: readonly TrailRow[] 
                 <Changes changes={changes} />
               </TableCell>
               <TableCell sx={{ fontFamily: MONO, whiteSpace: 'nowrap' }}>
-                <Tooltip title={hash || 'not sealed'}>
-                  <span>{`${id} ${hash.slice(0, 8)}`}</span>
-                </Tooltip>
+                <span title={hash || 'not sealed'}>{`${id} ${hash.slice(0, 8)}`}</span>
               </TableCell>
             </TableRow>
           ))}
