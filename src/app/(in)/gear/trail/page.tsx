@@ -6,7 +6,7 @@ import { pageActor, pageData } from '@/server/page';
 import { usualZone } from '@/server/queries/jobs';
 import { type TrailAsked, trailChoices, trailMoment, trailPage } from '@/server/queries/trail';
 import { Card, Empty } from '@/ui/parts/Card';
-import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
+import { TextLink } from '@/ui/parts/LinkButton';
 import { TrailTable } from '@/ui/views/TrailTable';
 
 export const metadata: Metadata = { title: 'Audit trail' };
@@ -32,9 +32,10 @@ export default async function TrailPage({ searchParams }: { searchParams: Promis
         <Typography variant="h1" sx={{ flexGrow: 1 }}>
           Audit trail
         </Typography>
-        <LinkButton href={`/api/trail?${query()}`} variant="outlined">
+        {/* A file, and no page that is fetched beforehand. */}
+        <Button href={`/api/trail?${query()}`} variant="outlined">
           Export CSV
-        </LinkButton>
+        </Button>
       </Box>
       <Card>
         <Box component="form" sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
