@@ -3,6 +3,7 @@ import pg from 'pg';
 import { openDatabase } from '../src/db/client';
 import { migrateDatabase } from '../src/db/migrate';
 import { loadDemo } from '../src/demo/load';
+import { makeEmpty, makeRoles } from './lib/databases';
 
 /** Who the database is made for: its address as the superuser, and the passwords of the two roles that use it. */
 export interface DatabasePlan {
@@ -41,33 +42,13 @@ export async function prepareDatabase(
       return false;
     }
     const [made, whole] = [root.escapeIdentifier(unfinished), root.escapeIdentifier(name)];
-    await root.query(`DROP DATABASE IF EXISTS ${made} WITH (FORCE)`);
-    await root.query(`CREATE DATABASE ${made} OWNER bricole_owner`);
-    await root.query(`REVOKE ALL ON DATABASE ${made} FROM PUBLIC`);
-    await root.query(`GRANT CONNECT ON DATABASE ${made} TO bricole_app`);
+    await makeEmpty(root, unfinished);
     await migrateDatabase(at(unfinished, 'bricole_owner', plan.ownerPassword));
     await first?.(at(unfinished, 'bricole_app', plan.appPassword));
     await root.query(`ALTER DATABASE ${made} RENAME TO ${whole}`);
     return true;
   } finally {
     await root.end();
-  }
-}
-
-/** The two roles that use a database: one owns its tables and is no superuser, one uses what is in them. */
-export async function makeRoles(
-  root: pg.Client,
-  { ownerPassword, appPassword }: DatabasePlan,
-): Promise<void> {
-  for (const [role, password] of [
-    ['bricole_owner', ownerPassword],
-    ['bricole_app', appPassword],
-  ] as const) {
-    const { rowCount } = await root.query('SELECT 1 FROM pg_roles WHERE rolname = $1', [role]);
-    if (rowCount === 0) await root.query(`CREATE ROLE ${role}`);
-    await root.query(
-      `ALTER ROLE ${role} LOGIN NOSUPERUSER NOCREATEROLE NOCREATEDB PASSWORD ${root.escapeLiteral(password)}`,
-    );
   }
 }
 

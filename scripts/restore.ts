@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import pg from 'pg';
 import { BackupTrouble, openBackup, restoreDump } from './lib/backup';
-import { makeRoles } from './prepare-database';
+import { makeRoles } from './lib/databases';
 
 const [file = '', ...flags] = process.argv.slice(2);
 const say = (words: string): void => void process.stdout.write(`bricole: ${words}\n`);
@@ -27,7 +27,7 @@ async function putBack(): Promise<void> {
     root.pathname = '/postgres';
     const client = new pg.Client({ connectionString: root.href });
     await client.connect();
-    await makeRoles(client, { rootUrl, ownerPassword, appPassword }).finally(() => client.end());
+    await makeRoles(client, { ownerPassword, appPassword }).finally(() => client.end());
     const begun = Date.now();
     const { tables, rows } = await restoreDump(backup, { rootUrl, bin });
     if (backup.secret) writeFileSync(secretFile, backup.secret, { mode: 0o600 });

@@ -13,6 +13,7 @@ import {
 import path from 'node:path';
 import pg from 'pg';
 import { sumsApart, type TableSum, tableSums } from './checksums';
+import { makeEmpty } from './databases';
 
 /** What a backup says of itself: the first of its parts. */
 export interface Manifest {
@@ -193,10 +194,7 @@ export async function restoreDump(
     if (rowCount !== 0)
       throw new BackupTrouble('there is a database already: a backup is restored into an empty place only.');
     const [own, whole] = [root.escapeIdentifier(coming), root.escapeIdentifier(name)];
-    await root.query(`DROP DATABASE IF EXISTS ${own} WITH (FORCE)`);
-    await root.query(`CREATE DATABASE ${own} OWNER bricole_owner`);
-    await root.query(`REVOKE ALL ON DATABASE ${own} FROM PUBLIC`);
-    await root.query(`GRANT CONNECT ON DATABASE ${own} TO bricole_app`);
+    await makeEmpty(root, coming);
     run(`${bin}/pg_restore`, ['--exit-on-error', '-d', withoutPassword(at(coming)), dump], rootUrl);
     const client = new pg.Client({ connectionString: at(coming) });
     await client.connect();

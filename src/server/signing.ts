@@ -1,5 +1,5 @@
-import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm';
-import { type OwnTests, ownTestsOf } from '@/core/signing/rule';
+import { and, desc, eq, inArray, isNotNull } from 'drizzle-orm';
+import { notYours, type OwnTests, ownTestsOf } from '@/core/signing/rule';
 import type { Queryable } from '@/db/client';
 import { people, readings, reportReadings, runs, settings } from '@/db/schema';
 import { anyOf } from './scope';
@@ -29,7 +29,7 @@ export function ownTestsHistory(db: Queryable) {
 }
 
 /** Who made tests: completed one of them, or took a reading of it. */
-export async function makersOf(db: Queryable, runIds: readonly string[]): Promise<ReadonlySet<string>> {
+async function makersOf(db: Queryable, runIds: readonly string[]): Promise<ReadonlySet<string>> {
   const read = await db
     .selectDistinct({ by: readings.by })
     .from(readings)
@@ -51,7 +51,7 @@ export async function reviewersOf(db: Queryable, ids: ReadonlySet<string>): Prom
 }
 
 /** Who has read a report, the newest first. */
-export function readersOf(db: Queryable, reportId: string) {
+function readersOf(db: Queryable, reportId: string) {
   return db
     .select({ by: reportReadings.by, name: people.name, mark: reportReadings.mark, at: reportReadings.at })
     .from(reportReadings)
@@ -60,23 +60,25 @@ export function readersOf(db: Queryable, reportId: string) {
     .orderBy(desc(reportReadings.at));
 }
 
-/** The reviewer besides a signer who has read a report just as it is. */
-export async function otherReader(
+/**
+ * How a draft stands with somebody who would sign it: by the rule, by who made its tests, and by who has read it as it is.
+ * @param about.mark of the content as it is now @param about.runIds the tests that it rests on
+ */
+export async function signingOf(
   db: Queryable,
-  { reportId, mark, signer }: { readonly reportId: string; readonly mark: string; readonly signer: string },
-): Promise<{ readonly name: string; readonly at: Date } | undefined> {
-  const [reader] = await db
-    .select({ name: people.name, at: reportReadings.at })
-    .from(reportReadings)
-    .innerJoin(people, eq(people.id, reportReadings.by))
-    .where(
-      and(
-        eq(reportReadings.reportId, reportId),
-        eq(reportReadings.mark, mark),
-        ne(reportReadings.by, signer),
-      ),
-    )
-    .orderBy(desc(reportReadings.at))
-    .limit(1);
-  return reader;
+  about: {
+    readonly reportId: string;
+    readonly mark: string;
+    readonly signer: string;
+    readonly runIds: readonly string[];
+  },
+) {
+  const { reportId, mark, signer, runIds } = about;
+  const rule = await ownTestsRule(db);
+  const makers = await makersOf(db, runIds);
+  const readers = await readersOf(db, reportId);
+  /** Another reviewer who has read it as it is, the newest. */
+  const reader = readers.find((each) => each.by !== signer && each.mark === mark);
+  const why = notYours({ rule, made: makers.has(signer), read: reader !== undefined });
+  return { rule, makers, readers, reader, why };
 }

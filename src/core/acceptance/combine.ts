@@ -92,8 +92,7 @@ export function combine(
         : undefined;
     return judged(rule, all, heldAgainst(rule, members, all, about, { derived }), derived);
   }
-  const fewest = typeof rule.fewest === 'string' ? number(rule.fewest, about).toNumber() : (rule.fewest ?? 1);
-  if (values.length < fewest)
+  if (values.length < fewestOf(rule, about))
     return { value: null, text: null, mean: null, note: undefined, used: all, lines: [], verdicts: [] };
   const numbers = values.map((value) => exact(value));
   const { used, note, reports } = chosen(rule, numbers, about);
@@ -139,6 +138,17 @@ function piecesOf(members: readonly Combinable[], used: readonly number[]): SetP
 
 function number(id: LimitId, { limits, system }: CombineAbout): Exact {
   return limits.number(id, system);
+}
+
+/** Fewer results give no mean. */
+function fewestOf({ fewest = 1 }: SetRule, about: CombineAbout): number {
+  return typeof fewest === 'string' ? number(fewest, about).toNumber() : fewest;
+}
+
+/** How far each lies from the mean of all, of it, in percent. */
+function offMean(values: readonly Exact[]): Exact[] {
+  const mean = meanOf(values);
+  return values.map((value) => value.minus(mean).abs().div(mean).times(100));
 }
 
 interface Chosen {
@@ -200,15 +210,7 @@ const COUNTS: Readonly<Record<number, string>> = { 2: ' of two', 3: ' of three' 
 /** How far values lie apart, against the row for their number. */
 function apart(spread: SpreadRule, values: readonly Exact[], about: CombineAbout): Apart {
   const { rows, place, rounded, measure } = spread;
-  const exactly =
-    measure === 'range'
-      ? (rangePercent(values) ?? exact(0))
-      : largest(
-          values.map((value) => {
-            const mean = meanOf(values);
-            return value.minus(mean).abs().div(mean).times(100);
-          }),
-        );
+  const exactly = measure === 'range' ? (rangePercent(values) ?? exact(0)) : largest(offMean(values));
   const value = rounded ? exactly.toDecimalPlaces(place) : exactly;
   const shown = value.toFixed(place);
   const row = rows[values.length as 2 | 3] ?? rows.any;
@@ -263,18 +265,15 @@ function nearest(spread: SpreadRule, values: readonly Exact[], whole: Apart, abo
 
 /** Those farther from the mean of all than allowed are left out together; the others give their mean while enough are left. */
 function nearMean(
-  { fewest }: SetRule,
+  rule: SetRule,
   spread: SpreadRule,
   values: readonly Exact[],
   whole: Apart,
   about: CombineAbout,
 ): Chosen {
   const most = (whole.row && about.limits.of(whole.row, about.system).high) || whole.value;
-  const middle = meanOf(values);
-  const used = values.flatMap((value, place) =>
-    value.minus(middle).abs().div(middle).times(100).lessThanOrEqualTo(most) ? [place] : [],
-  );
-  const least = typeof fewest === 'string' ? number(fewest, about).toNumber() : (fewest ?? 1);
+  const used = offMean(values).flatMap((off, place) => (off.lessThanOrEqualTo(most) ? [place] : []));
+  const least = fewestOf(rule, about);
   return used.length < least
     ? { used: [], reports: false, note: `${whole.words} Fewer than ${least} are left.` }
     : {

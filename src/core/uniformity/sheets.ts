@@ -28,6 +28,8 @@ export interface SheetTrend extends Pick<SheetValue, 'what' | 'unit' | 'decimals
     Pick<SheetValue, 'sheet' | 'own'>)[];
   /** Which way the sheets left what their first ones say; undefined where they did not, or are too few to say. */
   readonly steps: 'up' | 'down' | undefined;
+  /** There are more of them than make the baseline: then `steps` says something. */
+  readonly enough: boolean;
   /** How far own values lie off the sheets on the average; undefined where there are fewer than two. */
   readonly off: number | undefined;
 }
@@ -58,6 +60,7 @@ export function sheetTrends(sheets: readonly SheetOfLot[], limits: Limits): Shee
         {
           ...{ source, what, unit, decimals, points },
           steps: beyond ? ((last?.weighted.value ?? 0) > charts.centre ? 'up' : 'down') : undefined,
+          enough: points.length > rules.baseline,
           off: offs.length > 1 ? offs.reduce((sum, each) => sum + each, 0) / offs.length : undefined,
         },
       ];

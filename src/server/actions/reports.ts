@@ -3,7 +3,6 @@ import { desc, eq } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { lotReportNumber, reportNumber } from '@/core/identity/labels';
 import { MATERIALS } from '@/core/materials/registry';
-import { notYours } from '@/core/signing/rule';
 import { SOURCE_DECISIONS } from '@/core/uniformity';
 import { followUps, jobs, lots, people, reportOutcomes, reports } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
@@ -11,7 +10,7 @@ import { composeReport, contentMark, reportOf } from '../reports/content';
 import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { picturesOf } from '../reports/pictures';
-import { makersOf, otherReader, ownTestsRule } from '../signing';
+import { signingOf } from '../signing';
 import { BENCH, defineUseCase, refuseFields, SIGNERS, type Transaction } from '../use-case';
 import { lockJob } from './jobs';
 import { sampleAndJob } from './samples';
@@ -109,15 +108,10 @@ export const signReport = defineUseCase({
         { changed: true },
       );
     }
-    const rule = await ownTestsRule(tx);
-    const made = (
-      await makersOf(
-        tx,
-        composed.rests.map(({ runId }) => runId),
-      )
-    ).has(actor.id);
-    const reader = await otherReader(tx, { reportId: report.id, mark, signer: actor.id });
-    const why = notYours({ rule, made, read: reader !== undefined });
+    const { why, reader } = await signingOf(tx, {
+      ...{ reportId: report.id, mark, signer: actor.id },
+      runIds: composed.rests.map(({ runId }) => runId),
+    });
     if (why) throw new Conflict(why);
     const [person] = await tx.select().from(people).where(eq(people.id, actor.id));
     const [job] = await tx.select({ zone: jobs.zone }).from(jobs).where(eq(jobs.id, report.jobId));

@@ -2,7 +2,6 @@ import { and, desc, eq, ilike, sql } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import { readInstant } from '@/core/quantity';
 import type { ReportContent } from '@/core/report';
-import { notYours } from '@/core/signing/rule';
 import type { Database, Queryable } from '@/db/client';
 import { amendments, jobs, lots, people, reports, samples } from '@/db/schema';
 import { isId } from '../http';
@@ -11,7 +10,7 @@ import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { picturesOf } from '../reports/pictures';
 import { likeWords, present, readableJobs } from '../scope';
-import { makersOf, ownTestsRule, readersOf, reviewersOf } from '../signing';
+import { reviewersOf, signingOf } from '../signing';
 import type { Actor } from '../use-case';
 
 function visible(db: Queryable, actor: Actor) {
@@ -95,8 +94,9 @@ export async function reportDetail(db: Queryable, actor: Actor, reportId: string
   const report = present(found, 'This report');
   const composed =
     report.state === 'signed'
-      ? { content: report.content as ReportContent, hindrances: [] as readonly string[] }
+      ? { content: report.content as ReportContent, hindrances: [] as readonly string[], rests: [] }
       : await composeReport(db, actor, reportOf(report));
+  const mark = contentMark(composed.content);
   const [replacedBy] = await db
     .select({ id: reports.id, revision: reports.revision, state: reports.state })
     .from(reports)
@@ -122,9 +122,15 @@ export async function reportDetail(db: Queryable, actor: Actor, reportId: string
     ...report,
     content: composed.content,
     /** Sent back by who signs: it says what they read. */
-    seen: contentMark(composed.content),
+    seen: mark,
     hindrances: composed.hindrances,
-    signing: await signingOf(db, actor, report, composed),
+    signing:
+      report.state === 'signed' || actor.role === 'client'
+        ? null
+        : await signingShown(db, {
+            ...{ reportId, mark, signer: actor.id },
+            runIds: composed.rests.map(({ runId }) => runId),
+          }),
     replacedBy: replacedBy ?? null,
     amendments: actor.role === 'client' ? [] : opened,
     laboratory: LABORATORY,
@@ -132,33 +138,15 @@ export async function reportDetail(db: Queryable, actor: Actor, reportId: string
 }
 
 /** How a draft stands with who reads it now: whether it is theirs to sign, and who has read it as it is. */
-async function signingOf(
-  db: Queryable,
-  actor: Actor,
-  { id, state }: { readonly id: string; readonly state: 'draft' | 'signed' },
-  composed: { readonly content: ReportContent; readonly rests?: readonly { readonly runId: string }[] },
-) {
-  if (state === 'signed' || actor.role === 'client') return null;
-  const mark = contentMark(composed.content);
-  const [rule, makers, readers] = [
-    await ownTestsRule(db),
-    await makersOf(
-      db,
-      (composed.rests ?? []).map(({ runId }) => runId),
-    ),
-    await readersOf(db, id),
-  ];
-  const made = makers.has(actor.id);
-  const others = readers.filter((each) => each.by !== actor.id && each.mark === mark);
+async function signingShown(db: Queryable, about: Parameters<typeof signingOf>[1]) {
+  const { rule, makers, readers, why } = await signingOf(db, about);
+  const { mark, signer } = about;
   return {
-    why: notYours({ rule, made, read: others.length > 0 }) ?? null,
+    why: why ?? null,
     /** A reviewer made tests of it: to be signed by them it wants to be read by another. */
-    asksReader: rule === 'second' && (await reviewersOf(db, makers)).some((id) => id !== actor.id),
+    asksReader: rule === 'second' && (await reviewersOf(db, makers)).some((id) => id !== signer),
     readers: readers.map(({ name, at, mark: own, by }) => ({
-      name,
-      at,
-      asItIs: own === mark,
-      self: by === actor.id,
+      ...{ name, at, asItIs: own === mark, self: by === signer },
     })),
   };
 }

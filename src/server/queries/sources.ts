@@ -7,6 +7,7 @@ import type { SourceRule } from '@/core/material/contract';
 import type { Picture } from '@/core/methods';
 import { readingOfDay } from '@/core/methods/reading-of-day';
 import { findMethod } from '@/core/methods/registry';
+import type { System } from '@/core/quantity';
 import {
   type SeriesOfSource,
   type SheetOfLot,
@@ -30,7 +31,6 @@ import {
   specifications,
   specimens,
 } from '@/db/schema';
-import { limitsNow } from '../run-setup';
 import { anyOf, readableJobs } from '../scope';
 import type { Actor } from '../use-case';
 import { runViews } from './dossier';
@@ -57,7 +57,7 @@ export async function sourcesOf(
   rule: SourceRule,
   { ageHours, limits }: { readonly ageHours: number; readonly limits: Limits },
 ): Promise<SeriesOfSource[]> {
-  return seriesOfSources(await resultsOfSources(db, actor, { mix, job }, rule, ageHours), limits);
+  return seriesOfSources(await resultsOfSources(db, actor, { mix, job }, rule, { ageHours, limits }), limits);
 }
 
 /** The results of the sources of a product at an age, in the order of sampling. */
@@ -66,7 +66,7 @@ export async function resultsOfSources(
   actor: Actor,
   { mix, job }: Pick<Standing, 'mix' | 'job'>,
   rule: SourceRule,
-  ageHours: number,
+  { ageHours, limits }: { readonly ageHours: number; readonly limits: Limits },
 ): Promise<SourceResult[]> {
   const released = actor.role === 'client';
   const taken = await samplesOfProduct(db, actor, { mix, job }, rule);
@@ -74,7 +74,7 @@ export async function resultsOfSources(
   const [values, decided, days] = await Promise.all([
     rule.alone ? alone(db, ids, rule, released) : ofSets(db, ids, rule, released),
     released ? [] : followUpsOf(db, anyOf(followUps.sampleId, ids)),
-    released ? new Map<string, SourceResult['day']>() : daysOf(db, ids, rule, job),
+    released ? new Map<string, SourceResult['day']>() : daysOf(db, ids, rule, { system: job.system, limits }),
   ]);
   const decisions = groupBy(decided, ({ sampleId }) => sampleId);
   const at = (sampleId: string, hours: number): string | null => values.get(`${sampleId} ${hours}`) ?? null;
@@ -234,9 +234,8 @@ async function daysOf(
   db: Queryable,
   ids: readonly string[],
   { method, day }: Pick<SourceRule, 'method' | 'day'>,
-  job: Standing['job'],
+  { system, limits }: { readonly system: System; readonly limits: Limits },
 ): Promise<ReadonlyMap<string, SourceResult['day']>> {
-  const limits = await limitsNow(db, job);
   const sampleId = sql<string>`coalesce(${runs.sampleId}, ${specimens.sampleId})`;
   const ofSamples = db.select({ id: runs.id }).from(runs).where(anyOf(runs.sampleId, ids));
   const ofSpecimens = db
@@ -276,7 +275,7 @@ async function daysOf(
       const said = day.flatMap(([of, field, word]) => {
         const text = all.findLast((row) => row.method === of && row.field === field)?.text;
         const type = findMethod(of)?.Input;
-        return text && type ? [[word, readingOfDay(type, field, text, job.system, limits)] as const] : [];
+        return text && type ? [[word, readingOfDay(type, field, text, system, limits)] as const] : [];
       });
       const technicians = [
         ...new Set(all.filter((row) => row.method === method).map(({ by }) => by)),

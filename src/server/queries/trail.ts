@@ -5,7 +5,8 @@ import type { TrailEntry } from '@/core/trail/entry';
 import { type TrailSaid, trailChanges, trailWord } from '@/core/trail/words';
 import type { Queryable } from '@/db/client';
 import { audit, auditChain, jobs, people, runs, samples, specimens } from '@/db/schema';
-import { Invalid, Refused } from '../errors';
+import { dayBound } from '../day-bound';
+import { Refused } from '../errors';
 import { anyOf } from '../scope';
 import type { Actor } from '../use-case';
 
@@ -70,14 +71,7 @@ export async function trailWhole(
 /** Who is in the trail, and which kinds of rows, for the choices of the page. */
 export async function trailChoices(db: Queryable, actor: Actor) {
   readersOnly(actor);
-  return db.select({ id: people.id, name: people.name }).from(people).orderBy(asc(people.name));
-}
-
-function dayOf(text: string, zone: string, field: 'from' | 'to'): Date {
-  const day = DateTime.fromISO(text, { zone });
-  if (!/^\d{4}-\d\d-\d\d$/u.test(text) || !day.isValid)
-    throw new Invalid({ [field]: 'Give the day, such as 2031-03-01.' });
-  return (field === 'from' ? day.startOf('day') : day.endOf('day')).toJSDate();
+  return namesOf(db);
 }
 
 /** What is asked for as a condition; `known` false where nothing is called as it is asked. */
@@ -92,8 +86,8 @@ async function filterOf(
     filter: and(
       by ? eq(audit.actor, by) : undefined,
       kind ? eq(audit.tableName, kind) : undefined,
-      from ? gte(audit.at, dayOf(from, zone, 'from')) : undefined,
-      to ? lte(audit.at, dayOf(to, zone, 'to')) : undefined,
+      from ? gte(audit.at, dayBound(from, zone, 'from')) : undefined,
+      to ? lte(audit.at, dayBound(to, zone, 'to')) : undefined,
       before && /^\d{1,15}$/u.test(before) ? lt(audit.id, Number(before)) : undefined,
       keys
         ? sql`(${audit.tableName}, ${audit.rowKey}) IN (SELECT t, k FROM jsonb_to_recordset(${JSON.stringify(keys)}::jsonb) AS x(t text, k text))`
@@ -130,15 +124,18 @@ async function keysOf(db: Queryable, label: string): Promise<{ t: string; k: str
   return rows;
 }
 
+/** Everybody by name: one statement for the choices and for what entries say. */
+function namesOf(db: Queryable) {
+  return db.select({ id: people.id, name: people.name }).from(people).orderBy(asc(people.name));
+}
+
 async function entriesOf(
   db: Queryable,
   filter: SQL | undefined,
   limit: number,
   zone: string,
 ): Promise<TrailEntry[]> {
-  const names = new Map(
-    (await db.select({ id: people.id, name: people.name }).from(people)).map(({ id, name }) => [id, name]),
-  );
+  const names = new Map((await namesOf(db)).map(({ id, name }) => [id, name]));
   const said: TrailSaid = {
     person: (id) => names.get(id),
     moment: (iso) => trailMoment(new Date(iso), zone),
@@ -150,25 +147,22 @@ async function entriesOf(
     .where(filter)
     .orderBy(desc(audit.id))
     .limit(limit);
-  const of = await labelsOf(
-    db,
-    rows.map(({ entry }) => entry),
-  );
-  return rows.map(({ entry, hash }): TrailEntry => {
-    const row = { ...((entry.after ?? entry.before) as Record<string, unknown> | null) };
-    return {
+  const tied = rows.map(({ entry }) => tiedRow(entry));
+  const of = await labelsOf(db, tied);
+  return rows.map(
+    ({ entry, hash }, place): TrailEntry => ({
       ...{ id: entry.id, at: entry.at, action: entry.action, word: trailWord(entry.tableName) },
       who: names.get(entry.actor ?? '') ?? entry.actor ?? '',
       useCase: entry.useCase ?? '',
-      of: of(entry.tableName, row),
+      of: of(tied[place] ?? {}),
       changes: trailChanges(
         entry.before as Record<string, unknown> | null,
         entry.after as Record<string, unknown> | null,
         said,
       ),
       hash: hash ?? '',
-    };
-  });
+    }),
+  );
 }
 
 /** A moment of the trail, to the second, where the laboratory is. */
@@ -176,25 +170,23 @@ export function trailMoment(at: Date, zone: string): string {
   return DateTime.fromJSDate(at, { zone }).toFormat('d LLL yyyy HH:mm:ss');
 }
 
-const idsIn = (rows: readonly Record<string, unknown>[], ...names: readonly string[]): string[] => [
+const idsIn = (rows: readonly Row[], ...names: readonly string[]): string[] => [
   ...new Set(
     rows.flatMap((row) => names.flatMap((name) => (typeof row[name] === 'string' ? [row[name]] : []))),
   ),
 ];
 
+type Row = Readonly<Record<string, unknown>>;
+
+/** The row that an entry tells of, tied to its test and its sample as the rows beside it are. */
+function tiedRow({ tableName, after, before }: typeof audit.$inferSelect): Row {
+  const row: Row = { ...((after ?? before) as Row | null) };
+  if (tableName === 'runs') return { ...row, run_id: row.id };
+  return tableName === 'samples' ? { ...row, sample_id: row.id } : row;
+}
+
 /** What entries are of, as it is written on things: gathered for all of them at once. */
-async function labelsOf(
-  db: Queryable,
-  entries: readonly (typeof audit.$inferSelect)[],
-): Promise<(table: string, row: Readonly<Record<string, unknown>>) => string> {
-  const rows = entries.map(({ tableName, after, before }) => {
-    const row = { ...((after ?? before) as Record<string, unknown> | null) };
-    return tableName === 'runs'
-      ? { ...row, run_id: row.id }
-      : tableName === 'samples'
-        ? { ...row, sample_id: row.id }
-        : row;
-  });
+async function labelsOf(db: Queryable, rows: readonly Row[]): Promise<(row: Row) => string> {
   const tests = await db
     .select({ id: runs.id, method: runs.method, specimenId: runs.specimenId, sampleId: runs.sampleId })
     .from(runs)
@@ -220,13 +212,13 @@ async function labelsOf(
     ...marked.map(({ id, label }) => [id, label] as const),
     ...taken.map(({ id, number, job }) => [id, sampleLabel(job, number)] as const),
   ]);
-  return (table, row) => {
+  return (row) => {
     const own = ['label', 'number', 'code', 'title', 'name', 'field'].map((name) => row[name]);
-    const run = test.get(String(table === 'runs' ? row.id : row.run_id));
+    const run = test.get(String(row.run_id));
     const subject =
       labels.get(String(row.specimen_id)) ??
       labels.get(String(run?.specimenId)) ??
-      labels.get(String(table === 'samples' ? row.id : row.sample_id)) ??
+      labels.get(String(row.sample_id)) ??
       labels.get(String(run?.sampleId)) ??
       '';
     const named = own.find((each) => typeof each === 'string' || typeof each === 'number');

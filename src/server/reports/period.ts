@@ -3,6 +3,7 @@ import { periodSections } from '@/core/report/period';
 import { seriesOfSources, sourceUnit } from '@/core/uniformity';
 import { ageText } from '@/core/windows';
 import type { Queryable } from '@/db/client';
+import { dayBound } from '../day-bound';
 import { Invalid, NotFound } from '../errors';
 import { ageOf, resultsOfSources } from '../queries/sources';
 import { specificationOf } from '../queries/specification';
@@ -15,14 +16,6 @@ const NOTES = [
   'ASTM C917. A chart accepts and rejects nothing: it says when to look, at the own tests first.',
   'The scatter is that of the results of the period; limits are those of the baseline of each series, which stays.',
 ];
-
-/** A day of a job, as a moment: its beginning, or its end. @throws Invalid for what is no day */
-function dayAt(text: string, zone: string, field: 'from' | 'to'): number {
-  const day = DateTime.fromISO(text, { zone });
-  if (!/^\d{4}-\d\d-\d\d$/u.test(text) || !day.isValid)
-    throw new Invalid({ [field]: 'Give the day, such as 2031-03-01.' });
-  return (field === 'from' ? day.startOf('day') : day.endOf('day')).toMillis();
-}
 
 /**
  * The report of a period of the sources of a product.
@@ -38,11 +31,14 @@ export async function periodReport(
   const { mix, job, material } = await specificationOf(db, actor, id);
   const rule = material.source?.({ ...mix.asked });
   if (!rule) throw new NotFound('Sources of this specification');
-  const [from, to] = [dayAt(asked.from, job.zone, 'from'), dayAt(asked.to, job.zone, 'to')];
+  const [from, to] = [
+    dayBound(asked.from, job.zone, 'from').getTime(),
+    dayBound(asked.to, job.zone, 'to').getTime(),
+  ];
   if (to < from) throw new Invalid({ to: 'The last day is before the first.' });
   const age = ageOf(rule, asked.age);
   const limits = await limitsNow(db, job);
-  const results = await resultsOfSources(db, actor, { mix, job }, rule, age);
+  const results = await resultsOfSources(db, actor, { mix, job }, rule, { ageHours: age, limits });
   const within = results.filter(({ sampledAt }) => sampledAt >= from && sampledAt <= to);
   const wholes = seriesOfSources(results, limits);
   const about = {

@@ -5,6 +5,7 @@ import { type Exact, exact, largest, meanOf, plainOf, roundTo, type System, smal
 import type { Wait } from '../../waits/wait';
 import { bySeverity, type Finding, finding, Sheet, standard } from '../../working';
 import { ALKALINE } from '../cement/fields';
+import { mouldFindings, mouldWaits } from '../cement/in-moulds';
 import { CEMENT_FACTS } from '../cement/said';
 import type { Method, Outcome, PlanItem } from '../contract';
 import { equipmentUse } from '../equipment-checks';
@@ -22,7 +23,6 @@ import { CementMortarInput } from './input';
 const FLOW = 'flow of the mortar';
 const RATIO = 'water to cement of the mortar';
 const C109 = standard('ASTM C109/C109M');
-const HOUR = 3_600_000;
 
 const ruleOf = (setup: RunSetup): WaterRule =>
   waterRule(factText(setup, 'cementType') ?? 'c150.I', factText(setup, 'waterBy'));
@@ -341,40 +341,21 @@ function timeFindings(input: CementMortarInput, limits: Limits): Finding[] {
         },
       ),
     );
-  const stood = (Date.parse(input.strippedAt ?? '') - Date.parse(input.cabinetAt ?? '')) / HOUR;
-  if (
-    Number.isFinite(stood) &&
-    !isWithin(exact(stood.toFixed(3)), limits.of('cement-mortar.in-moulds', system))
-  )
-    found.push(
-      limitFinding(
-        limits,
-        system,
-        { id: 'cement-mortar.in-moulds', severity: 'departure', fields: ['strippedAt'] },
-        {
-          message: `They stood ${stood.toFixed(1)} h in their moulds.`,
-          action: 'Say it; those of one day are not reported.',
-          remark: `${stood.toFixed(1)} h in the moulds.`,
-        },
-      ),
-    );
-  return found;
+  return [
+    ...found,
+    ...mouldFindings(
+      Date.parse(input.cabinetAt ?? ''),
+      input.strippedAt,
+      { row: 'cement-mortar.in-moulds', action: 'Say it; those of one day are not reported.' },
+      limits,
+      system,
+    ),
+  ];
 }
 
 /** The cubes wait in their moulds. */
 function waits({ cabinetAt, strippedAt }: CementMortarInput, setup: RunSetup): Wait[] {
-  const from = Date.parse(cabinetAt ?? '');
-  if (Number.isNaN(from)) return [];
-  const { low, high } = limitsOf(setup).of('cement-mortar.in-moulds', 'US');
-  const at = (hours: Exact | undefined): string =>
-    new Date(from + (hours?.toNumber() ?? 0) * HOUR).toISOString();
-  return [
-    {
-      ...{ id: 'strip', what: 'Take the cubes out of their moulds', lane: 'paste' },
-      ...{ opens: at(low), best: at(exact(24)), closes: at(high) },
-      ...(strippedAt ? { done: strippedAt } : {}),
-    },
-  ];
+  return mouldWaits(Date.parse(cabinetAt ?? ''), strippedAt, 'cement-mortar.in-moulds', setup);
 }
 
 /** What is weighed out, by the number of cubes and by how the water is found. */

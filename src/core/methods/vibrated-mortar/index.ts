@@ -1,8 +1,9 @@
-import { isWithin, type LimitId, type Limits } from '../../limits';
+import { isWithin, type Limits } from '../../limits';
 import { type Exact, exact, plainOf, type System } from '../../quantity';
 import type { Wait } from '../../waits/wait';
 import { bySeverity, type Finding, Sheet, standard } from '../../working';
 import { ALKALINE } from '../cement/fields';
+import { mouldFindings, mouldWaits } from '../cement/in-moulds';
 import { CONSISTENCY } from '../cement-consistency';
 import type { Method, Outcome, PlanItem } from '../contract';
 import { equipmentUse } from '../equipment-checks';
@@ -19,7 +20,6 @@ import { VibratedMortarInput } from './input';
 
 const WATER = 'water of the vibrated mortar';
 const IS4031 = standard('IS 4031-6');
-const HOUR = 3_600_000;
 
 /** The consistency that the water follows from, percent: as typed, or of the pastes of the sample. */
 function consistencyOf(input: VibratedMortarInput, setup: RunSetup): Exact | undefined {
@@ -88,7 +88,16 @@ function compute(input: VibratedMortarInput, setup: RunSetup): Outcome {
         ...waterFindings({ name, place, water, wanted }, limits, system),
         ...timeFindings({ row, name, place }, limits, system),
       ]),
-      ...mouldFindings(input, limits),
+      ...mouldFindings(
+        lastEnd(input),
+        input.strippedAt,
+        {
+          row: 'vibrated-mortar.in-moulds',
+          action: 'A day, within an hour; then into the water.',
+        },
+        limits,
+        system,
+      ),
     ]),
     verdicts: [],
     picture: {
@@ -196,46 +205,17 @@ function timeFindings(
   });
 }
 
-/** When the last of them left the vibrating table, ms; undefined while none did. */
-function lastEnd(input: VibratedMortarInput): number | undefined {
+/** When the last of them left the vibrating table, ms; NaN while none did. */
+function lastEnd(input: VibratedMortarInput): number {
   const ends = wholeRows(input.cubes)
     .map(({ endedAt }) => Date.parse(endedAt ?? ''))
     .filter(Number.isFinite);
-  return ends.length > 0 ? Math.max(...ends) : undefined;
-}
-
-function mouldFindings(input: VibratedMortarInput, limits: Limits): Finding[] {
-  const stood = (Date.parse(input.strippedAt ?? '') - (lastEnd(input) ?? Number.NaN)) / HOUR;
-  const id: LimitId = 'vibrated-mortar.in-moulds';
-  if (!Number.isFinite(stood) || isWithin(exact(stood.toFixed(3)), limits.of(id, input.system))) return [];
-  return [
-    limitFinding(
-      limits,
-      input.system,
-      { id, severity: 'departure', fields: ['strippedAt'] },
-      {
-        message: `They stood ${stood.toFixed(1)} h in their moulds.`,
-        action: 'A day, within an hour; then into the water.',
-        remark: `${stood.toFixed(1)} h in the moulds.`,
-      },
-    ),
-  ];
+  return ends.length > 0 ? Math.max(...ends) : Number.NaN;
 }
 
 /** The cubes wait in their moulds. */
 function waits(input: VibratedMortarInput, setup: RunSetup): Wait[] {
-  const from = lastEnd(input);
-  if (from === undefined) return [];
-  const { low, high } = limitsOf(setup).of('vibrated-mortar.in-moulds', 'US');
-  const at = (hours: Exact | undefined): string =>
-    new Date(from + (hours?.toNumber() ?? 0) * HOUR).toISOString();
-  return [
-    {
-      ...{ id: 'strip', what: 'Take the cubes out of their moulds', lane: 'paste' },
-      ...{ opens: at(low), best: at(exact(24)), closes: at(high) },
-      ...(input.strippedAt ? { done: input.strippedAt } : {}),
-    },
-  ];
+  return mouldWaits(lastEnd(input), input.strippedAt, 'vibrated-mortar.in-moulds', setup);
 }
 
 /** What is weighed out for a cube. */

@@ -21,7 +21,7 @@ export function SheetsOverLots({ trends }: { trends: readonly SheetTrend[] }) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {trends.map(({ source, what, unit, decimals, points, steps, off }) => {
+            {trends.map(({ source, what, unit, decimals, points, steps, enough, off }) => {
               const last = points.at(-1);
               return (
                 <TableRow key={`${source} ${what}`}>
@@ -45,7 +45,7 @@ export function SheetsOverLots({ trends }: { trends: readonly SheetTrend[] }) {
                   <TableCell sx={steps ? { color: 'warning.dark', fontWeight: 700 } : {}}>
                     {steps
                       ? `It went ${steps}: ask the plant, and look at the own tests since.`
-                      : points.length > 6
+                      : enough
                         ? 'No.'
                         : 'Too few to say.'}
                   </TableCell>
