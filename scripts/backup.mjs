@@ -18,7 +18,7 @@ await main(() =>
       env: {
         BRICOLE_ROOT_URL: cluster.rootUrl('bricole'),
         BRICOLE_BIN: binaries(),
-        BRICOLE_SECRET_FILE: path.join(HOME, 'secret'),
+        BRICOLE_HOME: HOME,
       },
     });
   }),

@@ -18,7 +18,7 @@ import { binaries } from './lib/cluster.mjs';
 const bin = binaries();
 const folder = mkdtempSync(path.join(tmpdir(), 'bricole-backup-test-'));
 const file = path.join(folder, 'whole.tar');
-const secretFile = path.join(folder, 'the-secret');
+const home = mkdtempSync(path.join(folder, 'home-'));
 const made: string[] = [];
 /** A database of the test cluster, as the superuser. */
 function rootOf(name: string): string {
@@ -40,10 +40,11 @@ async function asRoot<T>(name: string, work: (client: pg.Client) => Promise<T>):
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
 const source = (): string => rootOf(new URL(fresh.url).pathname.slice(1));
-const keep = (to = file) => backupTo(to, { rootUrl: source(), bin, secretFile, application: '0.1.0' });
+const keep = (to = file) => backupTo(to, { rootUrl: source(), bin, home, application: '0.1.0' });
 
 beforeAll(async () => {
-  writeFileSync(secretFile, 'f00d');
+  writeFileSync(path.join(home, 'secret'), 'f00d');
+  writeFileSync(path.join(home, 'installation.json'), '{"port": 3000}');
   fresh = await freshDatabase();
   site = await makeSite(fresh.db, 'BAK');
   const { specimenIds } = await makeSample(site);
@@ -65,7 +66,7 @@ describe('a backup', () => {
     const backup = await openBackup(file);
     const name = newName();
     try {
-      expect(backup.secret).toBe('f00d');
+      expect(backup.beside).toEqual({ secret: 'f00d', 'installation.json': '{"port": 3000}' });
       const { tables } = await restoreDump(backup, { rootUrl: rootOf(name), bin });
       expect(tables).toBe(manifest.tables.length);
     } finally {
@@ -115,7 +116,7 @@ describe('a backup', () => {
         SELECT gen_random_uuid()::text, 'P ' || i, 'p' || i || '@test.example', 'field' FROM generate_series(1, 5) i`),
     );
     const old = path.join(folder, 'old.tar');
-    const manifest = await backupTo(old, { rootUrl: rootOf(name), bin, secretFile, application: '0.0.9' });
+    const manifest = await backupTo(old, { rootUrl: rootOf(name), bin, home, application: '0.0.9' });
     expect([manifest.trail, manifest.migrations]).toEqual(['', 14]);
     const again = newName();
     const backup = await openBackup(old);

@@ -1,14 +1,16 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import { BackupTrouble, backupTo } from './lib/backup';
 
-const { BRICOLE_ROOT_URL: rootUrl, BRICOLE_BIN: bin, BRICOLE_SECRET_FILE: secretFile } = process.env;
+const { BRICOLE_ROOT_URL: rootUrl, BRICOLE_BIN: bin, BRICOLE_HOME: home } = process.env;
 const [file] = process.argv.slice(2);
-if (!rootUrl || !bin || !secretFile || !file)
-  throw new Error('BRICOLE_ROOT_URL, BRICOLE_BIN, BRICOLE_SECRET_FILE and a file');
+if (!rootUrl || !bin || !home || !file)
+  throw new Error('BRICOLE_ROOT_URL, BRICOLE_BIN, BRICOLE_HOME and a file');
 const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string };
 const begun = Date.now();
 try {
-  const { tables, trail } = await backupTo(file, { rootUrl, bin, secretFile, application: version });
+  const { tables, trail } = await backupTo(file, { rootUrl, bin, home, application: version });
+  writeFileSync(path.join(home, 'backups.json'), JSON.stringify({ at: new Date().toISOString(), trail }));
   const rows = tables.reduce((sum, each) => sum + each.rows, 0);
   process.stdout.write(
     `bricole: ${rows} rows of ${tables.length} tables in ${((Date.now() - begun) / 1000).toFixed(1)} s\n` +

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import http from 'node:http';
 import httpProxy from 'http-proxy';
 import { KEPT_MS } from './lib/kept.mjs';
@@ -41,10 +42,28 @@ proxy.on('error', (error, request, answer) => {
     again.add(request);
     return proxy.web(request, answer, { target: target(request.url ?? '/') });
   }
-  answer.writeHead(503, { 'content-type': 'application/json', 'retry-after': '1' });
-  answer.end(JSON.stringify({ message: 'The server is starting or has just ended. Try again in a moment.' }));
+  answer.writeHead(503, {
+    'content-type': 'application/json',
+    'retry-after': '1',
+    'cache-control': 'no-store',
+  });
+  const message = 'The server is starting or has just ended. Try again in a moment.';
+  // Asked how it is, the door says what it knows of those behind it.
+  answer.end(JSON.stringify(request.url === '/api/health' ? { ok: false, wrong: wrong() } : { message }));
   request.unpipe?.();
 });
+
+/** How the parts stand, by the file of the one that keeps them. */
+function wrong() {
+  try {
+    const { parts } = JSON.parse(readFileSync(process.env.BRICOLE_STANDING ?? '', 'utf8'));
+    const down = parts.filter(({ state }) => state !== 'running');
+    const words = down.map(({ name, why }) => `The ${name} ended (${why}) and is being started.`);
+    return words.length > 0 ? words : ['The web server does not answer yet.'];
+  } catch {
+    return ['The web server does not answer.'];
+  }
+}
 
 const target = (url) => (url.startsWith('/api/press/') ? BRICOLE_LIVE : BRICOLE_PAGES);
 function prepare(request) {

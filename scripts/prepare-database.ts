@@ -3,6 +3,7 @@ import pg from 'pg';
 import { openDatabase } from '../src/db/client';
 import { migrateDatabase } from '../src/db/migrate';
 import { loadDemo } from '../src/demo/load';
+import { isLaboratorys } from '../src/server/installation';
 import { makeEmpty, makeRoles } from './lib/databases';
 
 /** Who the database is made for: its address as the superuser, and the passwords of the two roles that use it. */
@@ -52,6 +53,21 @@ export async function prepareDatabase(
   }
 }
 
+/** The demo is not run on a laboratory's records, nor a laboratory on the demo's. */
+async function refuseOthers(rootUrl: string, demo: boolean): Promise<void> {
+  const { db, pool } = openDatabase(rootUrl, 1);
+  // Where there is none yet, or it is older than that question, it is the demo's.
+  const ours = await isLaboratorys(db).catch(() => false);
+  await pool.end();
+  if (ours === !demo) return;
+  process.stderr.write(
+    demo
+      ? 'bricole: these are a laboratory’s own records: npm run serve runs them. If it says that nothing is set up, npm run setup asks where they are reached.\n'
+      : 'bricole: these are the demo’s records, not a laboratory’s: npm start runs them.\n',
+  );
+  process.exit(1);
+}
+
 async function withDemo(appUrl: string): Promise<void> {
   const { db, pool } = openDatabase(appUrl);
   try {
@@ -66,6 +82,8 @@ if (process.argv[1]?.endsWith('prepare-database.ts')) {
   if (!BRICOLE_ROOT_URL || !BRICOLE_OWNER_PASSWORD || !BRICOLE_APP_PASSWORD)
     throw new Error('BRICOLE_ROOT_URL, BRICOLE_OWNER_PASSWORD and BRICOLE_APP_PASSWORD');
   const demo = process.argv.includes('--demo');
+  const wanted = demo || process.argv.includes('--laboratory');
+  if (wanted) await refuseOthers(BRICOLE_ROOT_URL, demo);
   const made = await prepareDatabase(
     {
       rootUrl: BRICOLE_ROOT_URL,

@@ -1,7 +1,8 @@
-import { existsSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import readline from 'node:readline/promises';
 import { startCluster } from './lib/cluster.mjs';
+import { INSTALLATION } from './lib/installation.mjs';
 import { running } from './lib/running.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
 import { HOME } from './lib/system.mjs';
@@ -26,5 +27,9 @@ await main(async () => {
   }
   const cluster = await startCluster('database');
   cluster.remove();
-  say('the data is gone. npm start begins anew with the demo scenario.');
+  const own = existsSync(INSTALLATION);
+  rmSync(INSTALLATION, { force: true });
+  say(
+    `the data is gone. ${own ? 'npm run setup begins anew; npm start is' : 'npm start begins anew with'} the demo scenario.`,
+  );
 });

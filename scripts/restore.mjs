@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { binaries, startCluster } from './lib/cluster.mjs';
+import { installation } from './lib/installation.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
 import { HOME, installPackages, PROJECT, runTypeScript } from './lib/system.mjs';
 
@@ -24,7 +25,7 @@ await main(async () => {
       env: {
         ...cluster.prepareEnv('bricole'),
         BRICOLE_BIN: binaries(),
-        BRICOLE_SECRET_FILE: path.join(HOME, 'secret'),
+        BRICOLE_HOME: HOME,
       },
     });
   } catch (error) {
@@ -41,7 +42,7 @@ await main(async () => {
       sentence: 'it is restored, and something in it is not as it was kept: see above',
       env: { BRICOLE_DATABASE_URL: cluster.appUrl('bricole') },
     });
-    say('restored. npm start runs it.');
+    say(`restored. ${installation() ? 'npm run serve' : 'npm start'} runs it.`);
   } finally {
     cluster.stop();
   }

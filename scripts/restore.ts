@@ -1,4 +1,5 @@
 import { writeFileSync } from 'node:fs';
+import path from 'node:path';
 import pg from 'pg';
 import { BackupTrouble, openBackup, restoreDump } from './lib/backup';
 import { makeRoles } from './lib/databases';
@@ -19,10 +20,10 @@ async function putBack(): Promise<void> {
       BRICOLE_OWNER_PASSWORD: ownerPassword,
       BRICOLE_APP_PASSWORD: appPassword,
       BRICOLE_BIN: bin,
-      BRICOLE_SECRET_FILE: secretFile,
+      BRICOLE_HOME: home,
     } = process.env;
-    if (!rootUrl || !ownerPassword || !appPassword || !bin || !secretFile)
-      throw new Error('BRICOLE_ROOT_URL, the passwords of its roles, BRICOLE_BIN and BRICOLE_SECRET_FILE');
+    if (!rootUrl || !ownerPassword || !appPassword || !bin || !home)
+      throw new Error('BRICOLE_ROOT_URL, the passwords of its roles, BRICOLE_BIN and BRICOLE_HOME');
     const root = new URL(rootUrl);
     root.pathname = '/postgres';
     const client = new pg.Client({ connectionString: root.href });
@@ -30,7 +31,8 @@ async function putBack(): Promise<void> {
     await makeRoles(client, { ownerPassword, appPassword }).finally(() => client.end());
     const begun = Date.now();
     const { tables, rows } = await restoreDump(backup, { rootUrl, bin });
-    if (backup.secret) writeFileSync(secretFile, backup.secret, { mode: 0o600 });
+    for (const [name, text] of Object.entries(backup.beside))
+      writeFileSync(path.join(home, name), text, { mode: 0o600 });
     say(
       `${rows} rows of ${tables} tables in ${((Date.now() - begun) / 1000).toFixed(1)} s, every checksum as it was kept`,
     );

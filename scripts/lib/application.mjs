@@ -1,6 +1,10 @@
+import path from 'node:path';
 import { KEPT_MS } from './kept.mjs';
-import { pressFeeds, startPresses } from './presses.mjs';
-import { freePort, runTypeScript, start, stop, waitForServer } from './system.mjs';
+import { answering, command, database } from './parts.mjs';
+import { pressFeeds, recorder, standIns } from './presses.mjs';
+import { Trouble } from './say.mjs';
+import { Supervisor } from './supervise.mjs';
+import { freePort, HOME, isFree, runTypeScript, waitForServer } from './system.mjs';
 
 /** Makes the application's database in a cluster, with the demo scenario when it is new; data that is there is kept. */
 export function prepareDemo(cluster) {
@@ -11,26 +15,54 @@ export function prepareDemo(cluster) {
 }
 
 /**
- * Starts everything the application is made of: stand-in presses and the recorder, which streams live readings too, the
- * web server, and the gateway before both.
- * @param {{ databaseUrl: string, secret: string, port: number, dev?: boolean, env?: Record<string, string> }} options
- * @returns its address, the processes, and how to end them; it answers when `ready` has come
+ * Starts everything the application is made of, and keeps it going: the web server, the recorder, which streams live
+ * readings too, the stand-ins where there are any, the gateway before all of them, and the database where it is ours.
+ * @param {{
+ *   databaseUrl: string, secret: string,
+ *   port: number, exact?: boolean, listen?: string, url?: string, proxies?: string,
+ *   feeds?: string, live?: string,
+ *   cluster?: { name: string, running: object },
+ *   name?: string, dev?: boolean, env?: Record<string, string> }} options
+ *   `exact`: on this port or not at all; `feeds`: machines to follow, in place of stand-ins; `live`: address of another
+ *   server's recorder, in place of one of its own; `cluster`: the private database, to be kept too; `name` of the file
+ *   in which it stands how each part is
+ * @returns its address, what keeps it, and how to end it; it answers when `ready` has come
  */
-export async function startApplication({ databaseUrl, secret, port: wanted, dev = false, env = {} }) {
-  const port = await freePort(wanted);
+export async function startApplication({
+  databaseUrl,
+  secret,
+  port: wanted,
+  exact = false,
+  listen = '127.0.0.1',
+  url: given,
+  proxies = process.env.BRICOLE_TRUSTED_PROXIES ?? '',
+  feeds: named = process.env.BRICOLE_FEEDS,
+  live: elsewhere,
+  cluster,
+  name = 'standing',
+  dev = false,
+  env = {},
+}) {
+  if (exact && !(await isFree(wanted, listen)))
+    throw new Trouble(
+      `port ${wanted} of ${listen} is taken by another program, or not ours to take: end that one, or choose another port with npm run setup.`,
+    );
+  const port = exact ? wanted : await freePort(wanted);
   const pages = await freePort(13_000);
-  const live = await freePort(13_500);
-  const url = process.env.BRICOLE_URL ?? `http://127.0.0.1:${port}`;
-  const feeds = await pressFeeds();
+  const own = await freePort(13_500);
+  const live = elsewhere ?? `http://127.0.0.1:${own}`;
+  const url = given ?? process.env.BRICOLE_URL ?? `http://127.0.0.1:${port}`;
+  const standing = path.join(HOME, `${name}.json`);
   const shared = {
     BRICOLE_DATABASE_URL: databaseUrl,
     BRICOLE_URL: url,
     BRICOLE_SECRET: secret,
-    BRICOLE_FEEDS: feeds,
+    BRICOLE_FEEDS: named ?? (await pressFeeds()),
+    BRICOLE_STANDING: standing,
     ...env,
   };
-  const presses = startPresses({ ...shared, BRICOLE_LIVE_PORT: String(live) });
-  const web = start(
+  const supervisor = new Supervisor(standing);
+  const web = command(
     'node',
     [
       'node_modules/next/dist/bin/next',
@@ -42,35 +74,26 @@ export async function startApplication({ databaseUrl, secret, port: wanted, dev 
     ],
     { ...shared, NEXT_TELEMETRY_DISABLED: '1' },
   );
-  const gateway = start('node', ['scripts/gateway.mjs'], {
-    BRICOLE_PORT: String(port),
-    BRICOLE_PAGES: `http://127.0.0.1:${pages}`,
-    BRICOLE_LIVE: `http://127.0.0.1:${live}`,
-  });
+  const health = `http://127.0.0.1:${pages}/api/health`;
+  if (cluster) await supervisor.keep('database', database(cluster.name, cluster.running));
+  if (named === undefined) await supervisor.keep('stand-ins', standIns(shared));
+  if (!elsewhere) await supervisor.keep('recorder', recorder({ ...shared, BRICOLE_LIVE_PORT: String(own) }));
+  await supervisor.keep('web server', answering(web, health));
+  const gateway = {
+    ...{ BRICOLE_PORT: String(port), BRICOLE_HOST: listen, BRICOLE_TRUSTED_PROXIES: proxies },
+    ...{ BRICOLE_PAGES: `http://127.0.0.1:${pages}`, BRICOLE_LIVE: live, BRICOLE_STANDING: standing },
+  };
+  await supervisor.keep('gateway', command('node', ['scripts/gateway.mjs'], gateway));
+  const door = `http://${['0.0.0.0', '::'].includes(listen) ? '127.0.0.1' : listen}:${port}`;
   return {
     url,
-    web,
-    gateway,
+    door,
+    standing,
+    /** It answers; Trouble where it does not within a minute. */
     ready: async () => {
-      await waitForServer(`http://127.0.0.1:${pages}/api/health`, web);
-      await waitForServer(`http://127.0.0.1:${port}/api/health`, gateway);
+      await waitForServer(health);
+      await waitForServer(`${door}/api/health`);
     },
-    /** Ends a part, or all, without a word of warning, as a power cut would. */
-    kill: async (part) => {
-      const all = part === 'recorder' ? presses.slice(-1) : [web, gateway, ...presses];
-      for (const each of all) {
-        try {
-          process.kill(-each.pid, 'SIGKILL');
-        } catch {
-          // It was gone already.
-        }
-      }
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    },
-    end: async () => {
-      await stop(gateway);
-      await stop(web);
-      for (const each of presses) await stop(each);
-    },
+    end: () => supervisor.end(),
   };
 }

@@ -32,7 +32,8 @@ export interface Manifest {
 }
 
 const DUMP = 'database.dump';
-const SECRET = 'secret';
+/** What stands beside the database: the key that sessions are signed with, where a laboratory's own is reached. */
+const BESIDE = ['secret', 'installation.json'] as const;
 const MANIFEST = 'manifest.json';
 
 export class BackupTrouble extends Error {}
@@ -67,7 +68,7 @@ async function sha256(file: string): Promise<string> {
  * Keeps an installation in one file while it is in use: the database as it is at one moment, the key that sessions are signed
  * with, and what each of them has to come back as.
  * @param options.rootUrl of the database, as who may read everything @param options.bin folder of PostgreSQL's programs
- * @param options.secretFile the key; a backup of an installation that has none yet holds none
+ * @param options.home folder of what stands beside it (`BESIDE`); what is not there is not kept
  * @returns the manifest
  */
 export async function backupTo(
@@ -75,11 +76,11 @@ export async function backupTo(
   options: {
     readonly rootUrl: string;
     readonly bin: string;
-    readonly secretFile: string;
+    readonly home: string;
     readonly application: string;
   },
 ): Promise<Manifest> {
-  const { rootUrl, bin, secretFile, application } = options;
+  const { rootUrl, bin, home, application } = options;
   const folder = mkdtempSync(`${path.resolve(file)}-`);
   const client = new pg.Client({ connectionString: rootUrl });
   await client.connect();
@@ -103,9 +104,10 @@ export async function backupTo(
     const one = async (text: string): Promise<string> => String((await client.query(text)).rows[0]?.it ?? '');
     const tables = await tableSums(client);
     const chained = tables.some(({ table }) => table === 'public.audit_chain');
-    if (existsSync(secretFile))
-      writeFileSync(path.join(folder, SECRET), readFileSync(secretFile), { mode: 0o600 });
-    const parts = [DUMP, ...(existsSync(secretFile) ? [SECRET] : [])];
+    const beside = BESIDE.filter((name) => existsSync(path.join(home, name)));
+    for (const name of beside)
+      writeFileSync(path.join(folder, name), readFileSync(path.join(home, name)), { mode: 0o600 });
+    const parts = [DUMP, ...beside];
     const manifest: Manifest = {
       ...{
         format: 'bricole-backup',
@@ -137,7 +139,8 @@ export async function backupTo(
 export async function openBackup(file: string): Promise<{
   readonly manifest: Manifest;
   readonly dump: string;
-  readonly secret: string | undefined;
+  /** What stood beside the database, by the name of its file. */
+  readonly beside: Readonly<Record<string, string>>;
   close(): void;
 }> {
   if (!existsSync(file) || !statSync(file).isFile()) throw new BackupTrouble(`${file} is not there.`);
@@ -159,11 +162,13 @@ export async function openBackup(file: string): Promise<{
       if (!existsSync(there) || (await sha256(there)) !== sum)
         throw new BackupTrouble(`${file}: its part ${part} is torn. Take another backup.`);
     }
-    const secret = path.join(folder, SECRET);
-    return {
-      ...{ manifest, dump: path.join(folder, DUMP), close },
-      secret: SECRET in manifest.parts ? readFileSync(secret, 'utf8') : undefined,
-    };
+    const beside = Object.fromEntries(
+      BESIDE.filter((name) => name in manifest.parts).map((name) => [
+        name,
+        readFileSync(path.join(folder, name), 'utf8'),
+      ]),
+    );
+    return { manifest, dump: path.join(folder, DUMP), beside, close };
   } catch (error) {
     close();
     throw error;

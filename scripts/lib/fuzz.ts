@@ -367,7 +367,14 @@ for (const { email } of PEOPLE) {
 }
 const staff = cookies.slice(1);
 // These end what everybody else stands on; they are sent to nobody who is really there.
-const SPARED = new Set(['change-password', 'reset-password', 'change-person', 'set-service']);
+const SPARED = new Set([
+  'change-password',
+  'invite-person',
+  'end-sessions',
+  'end-own-session',
+  'change-person',
+  'set-service',
+]);
 const names = (Object.keys(USE_CASES) as (keyof typeof USE_CASES)[]).filter(
   (name) => ONLY === '' || name === ONLY,
 );

@@ -1,5 +1,5 @@
-import { say } from './say.mjs';
-import { freePort, start, TSX } from './system.mjs';
+import { command } from './parts.mjs';
+import { freePort } from './system.mjs';
 
 /** Machines of the demo scenario that a stand-in takes the place of. */
 const HAND_PUMPED = ['PL-01'];
@@ -35,9 +35,8 @@ const STAND_INS = [
 ];
 const FIRST_PORT = 4710;
 
-/** Where the machines can be followed: BRICOLE_FEEDS as it is given, else a stand-in for each on a free port. */
+/** Where the machines can be followed: a stand-in for each on a free port. */
 export async function pressFeeds() {
-  if (process.env.BRICOLE_FEEDS !== undefined) return process.env.BRICOLE_FEEDS;
   const feeds = [];
   let port = FIRST_PORT;
   for (const number of STAND_INS) {
@@ -48,30 +47,27 @@ export async function pressFeeds() {
   return feeds.join(',');
 }
 
-/** Starts the stand-in presses and balances, unless real ones were named, and the recorder of what they send. */
-export function startPresses(env) {
-  const begun = [];
-  if (process.env.BRICOLE_FEEDS === undefined) {
-    say('starting the stand-in presses, balances and loggers');
-    const named = (values) =>
-      Object.entries(values)
-        .map((each) => each.join('='))
-        .join();
-    begun.push(
-      start('node', [TSX, 'src/devices/press/main.ts'], {
-        ...env,
-        BRICOLE_HAND_PUMPED: HAND_PUMPED.join(),
-        BRICOLE_TESTERS: TESTERS.join(),
-        BRICOLE_DRIVEN: DRIVEN.join(),
-        BRICOLE_PIPE_PRESSES: PIPE_PRESSES.join(),
-        BRICOLE_BALANCES: named(BALANCES),
-        BRICOLE_LOGGERS: named(LOGGERS),
-        BRICOLE_CALORIMETERS: CALORIMETERS.join(),
-        BRICOLE_NEEDLES: named(NEEDLES),
-        BRICOLE_SMALL: named(SMALL),
-      }),
-    );
-  }
-  begun.push(start('node', [TSX, 'src/server/press/record.ts'], env));
-  return begun;
+/** The stand-in presses, balances and loggers, as a part of the application. */
+export function standIns(env) {
+  const named = (values) =>
+    Object.entries(values)
+      .map((each) => each.join('='))
+      .join();
+  return command('node', ['--import', 'tsx', 'src/devices/press/main.ts'], {
+    ...env,
+    BRICOLE_HAND_PUMPED: HAND_PUMPED.join(),
+    BRICOLE_TESTERS: TESTERS.join(),
+    BRICOLE_DRIVEN: DRIVEN.join(),
+    BRICOLE_PIPE_PRESSES: PIPE_PRESSES.join(),
+    BRICOLE_BALANCES: named(BALANCES),
+    BRICOLE_LOGGERS: named(LOGGERS),
+    BRICOLE_CALORIMETERS: CALORIMETERS.join(),
+    BRICOLE_NEEDLES: named(NEEDLES),
+    BRICOLE_SMALL: named(SMALL),
+  });
+}
+
+/** The recorder of what the machines send, as a part of the application. */
+export function recorder(env) {
+  return command('node', ['--import', 'tsx', 'src/server/press/record.ts'], env);
 }

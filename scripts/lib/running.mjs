@@ -10,7 +10,7 @@ function isOurs(pid) {
     process.kill(pid, 0);
     const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
     return (
-      command.some((part) => part.endsWith('scripts/start.mjs')) &&
+      command.some((part) => /scripts\/(?:start|serve)\.mjs$/u.test(part)) &&
       readlinkSync(`/proc/${pid}/cwd`) === PROJECT
     );
   } catch {

@@ -1,6 +1,15 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  readlinkSync,
+  realpathSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import net from 'node:net';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -16,12 +25,12 @@ export function has(command) {
   return spawnSync('sh', ['-c', `command -v "${command}"`]).status === 0;
 }
 
-/** Runs a command to its end with its output shown; throws Trouble with the given sentence when it fails. */
-export function run(command, args, { sentence, env, quiet = false } = {}) {
+/** Runs a command to its end with its output shown, and with somebody to ask where it `asks`; throws Trouble with the given sentence when it fails. */
+export function run(command, args, { sentence, env, quiet = false, asks = false } = {}) {
   const result = spawnSync(command, args, {
     cwd: PROJECT,
     env: { ...process.env, ...env },
-    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : [asks ? 'inherit' : 'ignore', 'inherit', 'inherit'],
   });
   if (result.status !== 0) {
     const words = quiet ? `\n${result.stdout ?? ''}${result.stderr ?? ''}`.trimEnd() : '';
@@ -56,6 +65,18 @@ export async function stop(child) {
   clearTimeout(force);
 }
 
+/** Whether a process is a PostgreSQL server of this very data: its number alone may be another's by now. */
+export function isServerOf(pid, data) {
+  try {
+    return (
+      readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('postgres') &&
+      readlinkSync(`/proc/${pid}/cwd`) === realpathSync(data)
+    );
+  } catch {
+    return false;
+  }
+}
+
 /** Installs Debian packages, with sudo when not root; a clear sentence when neither is possible. */
 export function installDebian(packages, what) {
   const asRoot = isRoot ? [] : ['sudo', '-n'];
@@ -80,15 +101,19 @@ export function installDebian(packages, what) {
   }
 }
 
+/** Whether a port can be listened on. */
+export function isFree(port, host = '127.0.0.1') {
+  return new Promise((resolve) => {
+    const server = net.createServer();
+    server.once('error', () => resolve(false));
+    server.listen(port, host, () => server.close(() => resolve(true)));
+  });
+}
+
 /** The first free TCP port on loopback from a wanted one upward. */
 export async function freePort(wanted) {
   for (let port = wanted; port < wanted + 200; port += 1) {
-    const free = await new Promise((resolve) => {
-      const server = net.createServer();
-      server.once('error', () => resolve(false));
-      server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
-    });
-    if (free) return port;
+    if (await isFree(port)) return port;
   }
   throw new Trouble(`no free port from ${wanted} upward`);
 }
@@ -155,11 +180,10 @@ export function buildApplication() {
   );
 }
 
-/** Waits until a web server answers; Trouble when its process ends or it never does. */
-export async function waitForServer(url, child, seconds = 60) {
+/** Waits until a web server answers; Trouble when it never does. */
+export async function waitForServer(url, seconds = 60) {
   const until = Date.now() + seconds * 1000;
   while (Date.now() < until) {
-    if (child.exitCode !== null) throw new Trouble('the web server ended before it answered');
     try {
       const answer = await fetch(url, { redirect: 'manual' });
       if (answer.status < 500) return;

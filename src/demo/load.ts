@@ -20,6 +20,7 @@ import {
   recordVerification,
 } from '@/server/actions/gear';
 import { createJob, createLot, createSpecification } from '@/server/actions/jobs';
+import { describeLaboratory } from '@/server/actions/laboratory';
 import { keepLoadLog } from '@/server/actions/load-logs';
 import { letClientSee } from '@/server/actions/people';
 import { registerSpecimens } from '@/server/actions/register';
@@ -48,7 +49,7 @@ import { addMasonryUnits } from './masonry';
 import { addPipes } from './pipes';
 import { addPlantRoom } from './plant-room';
 import { addRock } from './rock';
-import { DEMO_PASSWORD, EQUIPMENT, JOB, MIXES, PEOPLE, type PersonKey } from './scenario';
+import { DEMO_PASSWORD, EQUIPMENT, JOB, LABORATORY, MIXES, PEOPLE, type PersonKey } from './scenario';
 import { CAST_AFTER, type PlannedSample, planSamples } from './story';
 import { addTemperatures } from './temperatures';
 
@@ -124,6 +125,7 @@ class Loader {
   async load(): Promise<void> {
     // Half a year: as long as the cements of the terminal are followed.
     const first = this.now.getTime() - 190 * 24 * HOUR;
+    await this.act('manager', describeLaboratory, LABORATORY, first);
     const { jobId } = await this.act('manager', createJob, JOB, first);
     await this.act('manager', letClientSee, { personId: this.actors.client.id, jobId }, first);
     await this.addEquipment();

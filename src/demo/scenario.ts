@@ -58,6 +58,14 @@ export const JOB = {
   system: 'US',
 } as const;
 
+/** Who issues its reports. */
+export const LABORATORY = {
+  name: 'Saltmarsh Road Materials Laboratory',
+  address: '14 Saltmarsh Road\nPort Merrow',
+  letterhead: 'Tests of concrete, cement, masonry and rock',
+  zone: 'America/New_York',
+} as const;
+
 /** Each mix has its story: comfortable, marginal, or with one low test. */
 export const MIXES = [
   {

@@ -58,6 +58,8 @@ function create() {
       },
     },
     advanced: {
+      // By the gateway's word: what a request claims of itself is not asked.
+      ipAddress: { ipAddressHeaders: ['x-bricole-address'] },
       // On loopback the application speaks plain HTTP; behind TLS the cookies are Secure with the __Secure- prefix.
       useSecureCookies: baseURL.startsWith('https://'),
       defaultCookieAttributes: { httpOnly: true, sameSite: 'lax' },

@@ -1,6 +1,6 @@
-import { sql } from 'drizzle-orm';
 import { validated } from '@/core/methods';
 import type { Database } from '@/db/client';
+import { actAs } from './acting';
 import { Invalid, Refused, refusalOf } from './errors';
 import type { Actor, UseCase } from './use-case';
 import { projectTouched } from './verdicts';
@@ -22,9 +22,7 @@ export async function perform<I extends object, R>(
   try {
     await definition.ready?.({ db, actor, now }, input.value);
     const done = await db.transaction(async (tx) => {
-      await tx.execute(
-        sql`SELECT set_config('bricole.actor', ${actor.id}, true), set_config('bricole.use_case', ${definition.name}, true)`,
-      );
+      await actAs(tx, actor.id, definition.name);
       const result = await definition.act({ tx, actor, now }, input.value);
       await projectTouched(tx);
       return result;

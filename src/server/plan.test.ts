@@ -184,7 +184,7 @@ it('stands in the report of its level with its points; a picture that is torn is
     expect(over.plan?.picture).toMatchObject({ id: pictureId, name: 'hall.png', mime: 'image/png' });
     const pictures = await picturesOf(site.db, over);
     const pdf = await reportPdf(
-      { number: 'R', revision: 0, laboratory: 'L', signature: null, replaces: null },
+      { number: 'R', revision: 0, signature: null, replaces: null },
       over,
       pictures,
     );

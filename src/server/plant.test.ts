@@ -8,12 +8,10 @@ import { errorsOf } from '@/testing/refusals';
 import { CAST, makeSite, readingsOf, type Site } from '@/testing/site';
 import { importBatches } from './actions/batches';
 import { addLoad, planSampling } from './actions/field';
-import { importEquipment } from './actions/gear';
 import { completeRun, saveReadings, startRun } from './actions/runs';
 import { takeSample } from './actions/samples';
 import { perform } from './perform';
 import { runViews } from './queries/dossier';
-import { gearList } from './queries/gear';
 import { jobList, usualZone } from './queries/jobs';
 import { placementDay } from './queries/placement';
 import { runSheet } from './queries/run';
@@ -123,38 +121,6 @@ describe('random numbers of a table', () => {
     ['rubbish', /No number found/],
   ])('are refused at the field: %j', async (numbers, message) => {
     expect((await errorsOf(plan({ numbers }))).numbers).toMatch(message);
-  });
-});
-
-describe('a list of instruments', () => {
-  const LIST = [
-    'number,kind,name,place,verified_on,verified_from,verified_to,certificate',
-    'I-1,thermometer,Digital,Van,2031-02-03,,,C-1',
-    'I-2,compression machine,Press two,Hall,2031-02-03,"10,000 lbf","200,000 lbf",C-2',
-    'I-3,compression machine,Press three,Hall,2031-02-03,,,C-3',
-    'I-4,slump mould,Cone,Van,,,,',
-  ].join('\n');
-  const bring = (lines: number[], by = site.actors.laboratory) =>
-    perform(site.db, by, importEquipment, { csv: LIST, lines }, now(0));
-  it('is brought in as chosen, with its verifications, all or none', async () => {
-    expect(await errorsOf(bring([2, 4]))).toHaveProperty('verifiedFrom');
-    const before = await gearList(site.db, site.actors.field, '2031-05-14');
-    expect(before.some(({ number }) => number === 'I-1')).toBe(false);
-    expect(await bring([2, 3, 5])).toEqual({ imported: 3 });
-    const after = await gearList(site.db, site.actors.field, '2031-05-14');
-    const by = (number: string) => after.find((item) => item.number === number);
-    expect([by('I-1')?.state, by('I-2')?.last?.verifiedTo, by('I-4')?.state]).toEqual([
-      'in date',
-      '200000 lbf',
-      'never verified',
-    ]);
-  });
-  it('never overwrites, and is not for the field', async () => {
-    expect((await errorsOf(bring([2]))).csv).toMatch(
-      /Line 2: I-1 is in the register already. Nothing was imported/,
-    );
-    expect((await errorsOf(bring([99]))).csv).toMatch(/not as it was in the preview/);
-    expect(await errorsOf(bring([2], site.actors.field))).toHaveProperty('');
   });
 });
 

@@ -12,7 +12,6 @@ import {
   describeCompound,
   describeMachine,
   describePads,
-  importEquipment,
   qualifyCompound,
   qualifyPads,
   recordLotStrength,
@@ -21,9 +20,20 @@ import {
 } from './actions/gear';
 import { importResults } from './actions/import';
 import { createJob, createLot, createSpecification } from './actions/jobs';
+import { describeLaboratory, layStepAside } from './actions/laboratory';
+import { importList } from './actions/lists';
 import { keepLoadLog } from './actions/load-logs';
 import { makeBatch } from './actions/make-batch';
-import { addPerson, changePassword, changePerson, letClientSee, resetPassword } from './actions/people';
+import {
+  addPerson,
+  changePassword,
+  changePerson,
+  endOwnSession,
+  endSessions,
+  invitePerson,
+  letClientSee,
+  takeClientOff,
+} from './actions/people';
 import { drawPlan, keepPicture, placePoints } from './actions/plan';
 import { recordExercise, recordPractice } from './actions/practice';
 import {
@@ -94,7 +104,7 @@ export const USE_CASES = {
   'load-balance': loadBalance,
   'work-needle': workNeedle,
   'add-equipment': addEquipment,
-  'import-equipment': importEquipment,
+  'import-list': importList,
   'record-verification': recordVerification,
   'describe-machine': describeMachine,
   'describe-compound': describeCompound,
@@ -111,8 +121,13 @@ export const USE_CASES = {
   'add-person': addPerson,
   'change-person': changePerson,
   'change-password': changePassword,
-  'reset-password': resetPassword,
+  'invite-person': invitePerson,
+  'end-sessions': endSessions,
+  'end-own-session': endOwnSession,
   'let-client-see': letClientSee,
+  'take-client-off': takeClientOff,
+  'describe-laboratory': describeLaboratory,
+  'lay-step-aside': layStepAside,
   'import-results': importResults,
   'record-practice': recordPractice,
   'record-exercise': recordExercise,

@@ -1,4 +1,4 @@
-import { eq, inArray, type SQL, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, type SQL, sql } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { Queryable } from '@/db/client';
 import { jobClients, jobs } from '@/db/schema';
@@ -10,7 +10,10 @@ export function readableJobs(db: Queryable, actor: Actor): SQL | undefined {
   if (actor.role !== 'client') return undefined;
   return inArray(
     jobs.id,
-    db.select({ id: jobClients.jobId }).from(jobClients).where(eq(jobClients.personId, actor.id)),
+    db
+      .select({ id: jobClients.jobId })
+      .from(jobClients)
+      .where(and(eq(jobClients.personId, actor.id), isNull(jobClients.endedAt))),
   );
 }
 

@@ -6,7 +6,8 @@ import { prepareReport, signReport } from './actions/reports';
 import { decideOwnTests, readReport } from './actions/signing';
 import { perform } from './perform';
 import { reportDetail } from './queries/reports';
-import { ownTestsHistory, ownTestsRule } from './signing';
+import { SETTING, settingHistory } from './settings';
+import { ownTestsRule } from './signing';
 import type { Actor } from './use-case';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
@@ -90,7 +91,9 @@ describe('a report of tests that its signer made', () => {
     await expect(sign(reportId, reviewer)).rejects.toThrow(/another reviewer signs it/u);
     await decide('yes', 'Only one of us is left.');
     await sign(reportId, reviewer);
-    expect((await ownTestsHistory(site.db)).map(({ value, by, note }) => [value, by, note])).toEqual([
+    expect(
+      (await settingHistory(site.db, SETTING.ownTests)).map(({ value, by, note }) => [value, by, note]),
+    ).toEqual([
       ['yes', site.actors.manager.name, 'Only one of us is left.'],
       ['never', site.actors.manager.name, 'The manager, after the audit.'],
     ]);

@@ -1,31 +1,13 @@
 import { and, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import { notYours, type OwnTests, ownTestsOf } from '@/core/signing/rule';
 import type { Queryable } from '@/db/client';
-import { people, readings, reportReadings, runs, settings } from '@/db/schema';
+import { people, readings, reportReadings, runs } from '@/db/schema';
 import { anyOf } from './scope';
-
-/** The key of the setting. */
-export const OWN_TESTS_KEY = 'own tests';
+import { SETTING, settingNow } from './settings';
 
 /** Whether who made a test may sign the report of it, as the laboratory has decided last. */
 export async function ownTestsRule(db: Queryable): Promise<OwnTests> {
-  const [kept] = await db
-    .select({ value: settings.value })
-    .from(settings)
-    .where(eq(settings.key, OWN_TESTS_KEY))
-    .orderBy(desc(settings.seq))
-    .limit(1);
-  return ownTestsOf(kept?.value);
-}
-
-/** What was decided of it, the newest first, and by whom. */
-export function ownTestsHistory(db: Queryable) {
-  return db
-    .select({ id: settings.id, value: settings.value, note: settings.note, at: settings.at, by: people.name })
-    .from(settings)
-    .innerJoin(people, eq(people.id, settings.by))
-    .where(eq(settings.key, OWN_TESTS_KEY))
-    .orderBy(desc(settings.seq));
+  return ownTestsOf(await settingNow(db, SETTING.ownTests));
 }
 
 /** Who made tests: completed one of them, or took a reading of it. */

@@ -2,7 +2,7 @@ export * from './batch-csv';
 export * from './field-csv';
 export * from './forecast-csv';
 export * from './import-csv';
-export * from './instruments-csv';
+export * from './lists';
 export * from './moment-text';
 export * from './number-pairs';
 export * from './results-csv';

@@ -104,6 +104,8 @@ export interface ReportSet {
 export interface ReportContent {
   readonly schema: 2;
   readonly title: string;
+  /** Who issues it, and what stands under the name; absent in what was signed before it was asked. */
+  readonly laboratory?: { readonly name: string; readonly lines: readonly string[] };
   /** What it is of, in a few words: `sample PMF-007`. */
   readonly subject: string;
   /** What its tests are called: of the sample itself, and of its specimens. */

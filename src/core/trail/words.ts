@@ -24,6 +24,7 @@ export const TRAIL_WORDS: Readonly<Record<string, string>> = {
   report_outcomes: 'what a report rests on',
   report_readings: 'reading of a draft',
   settings: 'setting of the laboratory',
+  invitations: 'invitation',
   amendments: 'amendment',
   follow_ups: 'follow-up',
   handovers: 'hand-over',

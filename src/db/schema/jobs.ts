@@ -47,6 +47,8 @@ export const jobClients = pgTable(
     personId: text('person_id')
       .notNull()
       .references(() => people.id),
+    /** Since when they may not read it any more. */
+    endedAt: at('ended_at'),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.personId] }), index().on(table.personId)],
 );

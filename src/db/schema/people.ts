@@ -1,4 +1,14 @@
-import { bigint, bigserial, boolean, index, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  bigserial,
+  boolean,
+  index,
+  integer,
+  pgTable,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
 
 const at = (name: string) => timestamp(name, { withTimezone: true });
 
@@ -67,6 +77,26 @@ export const rateLimits = pgTable('rate_limits', {
   lastRequest: bigint('last_request', { mode: 'number' }).notNull(),
 });
 
+/** A way in for somebody who has no password yet, or none that works: opened once, by who has its link. */
+export const invitations = pgTable(
+  'invitations',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    personId: text('person_id')
+      .notNull()
+      .references(() => people.id),
+    /** Of the secret in its link, SHA-256 in hex: what is kept here opens nothing. */
+    secretSha256: text('secret_sha256').notNull().unique(),
+    by: text('by')
+      .notNull()
+      .references(() => people.id),
+    at: at('at').notNull(),
+    expiresAt: at('expires_at').notNull(),
+    usedAt: at('used_at'),
+  },
+  (table) => [index().on(table.personId, table.at)],
+);
+
 /** What came of an attempt to sign in, or that somebody signed out. Append only. */
 export const signIns = pgTable(
   'sign_ins',
@@ -77,7 +107,9 @@ export const signIns = pgTable(
     email: text('email').notNull(),
     personId: text('person_id').references(() => people.id),
     address: text('address').notNull().default(''),
-    outcome: text('outcome', { enum: ['signed in', 'refused', 'held back', 'signed out'] }).notNull(),
+    outcome: text('outcome', {
+      enum: ['signed in', 'refused', 'held back', 'signed out', 'password set'],
+    }).notNull(),
   },
   (table) => [index().on(table.at), index().on(table.email, table.at)],
 );

@@ -1,11 +1,8 @@
 import { Type } from 'class-transformer';
 import {
-  ArrayMinSize,
-  IsArray,
   IsBoolean,
   IsDefined,
   IsIn,
-  IsInt,
   IsNotEmpty,
   IsObject,
   IsOptional,
@@ -16,7 +13,7 @@ import {
 } from 'class-validator';
 import { eq } from 'drizzle-orm';
 import { compoundQualification, compoundStrength, padSpan } from '@/core/ends';
-import { type NumberPair, readInstruments, readNumberPairs } from '@/core/interchange';
+import { type NumberPair, readNumberPairs } from '@/core/interchange';
 import {
   isLimitId,
   type LimitChange,
@@ -520,46 +517,3 @@ function newValue(system: string, shipped: LimitValue, given: { low?: string; hi
   const unit: UnitId = shipped.unit;
   return { unit, ...(low === undefined ? {} : { low }), ...(high === undefined ? {} : { high }) };
 }
-
-export class ImportEquipmentInput {
-  @IsString() @MaxLength(500_000, { message: 'The file is too large: split it.' }) csv: string;
-  /** The lines chosen in the preview. */
-  @IsArray()
-  @ArrayMinSize(1, { message: 'Choose at least one line.' })
-  @IsInt({ each: true })
-  lines: number[];
-}
-
-/** Equipment out of a list, each with its last verification where the list says it: all chosen lines or none. */
-export const importEquipment = defineUseCase({
-  name: 'import equipment',
-  roles: BENCH,
-  Input: ImportEquipmentInput,
-  async act(context, input) {
-    const known = await context.tx.select({ number: equipment.number }).from(equipment);
-    const list = readInstruments(input.csv, EQUIPMENT_KINDS, new Set(known.map(({ number }) => number)));
-    const chosen = list.rows.filter(({ line }) => input.lines.includes(line));
-    const bad = chosen.find(({ errors }) => errors.length > 0);
-    if (bad || chosen.length !== new Set(input.lines).size) {
-      refuseFields({
-        csv: bad
-          ? `Line ${bad.line}: ${bad.errors[0]}. Nothing was imported.`
-          : 'The file is not as it was in the preview. Nothing was imported.',
-      });
-    }
-    for (const row of chosen) {
-      const { number, kind, name, place, verifiedOn, verifiedFrom, verifiedTo, certificate, serials } = row;
-      const { equipmentId } = await addEquipment.act(context, { number, kind, name, place });
-      if (verifiedOn === '') continue;
-      await recordVerification.act(context, {
-        equipmentId,
-        verifiedOn,
-        verifiedFrom,
-        verifiedTo,
-        certificate,
-        serials,
-      });
-    }
-    return { imported: chosen.length };
-  },
-});

@@ -1,11 +1,11 @@
-import { randomUUID } from 'node:crypto';
-import { hashPassword, verifyPassword } from 'better-auth/crypto';
+import { verifyPassword } from 'better-auth/crypto';
 import { IsBoolean, IsEmail, IsIn, IsNotEmpty, IsOptional, IsString, MaxLength } from 'class-validator';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import { accounts, jobClients, jobs, people, ROLES, type Role, sessions } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
+import { enterPerson, invite, setPassword } from '../invitations';
 import { passwordProblem } from '../password';
-import { defineUseCase, MANAGERS, refuseFields, type Transaction } from '../use-case';
+import { type Context, defineUseCase, MANAGERS, refuseFields } from '../use-case';
 
 export class AddPersonInput {
   @IsNotEmpty({ message: 'Name is needed.' })
@@ -15,11 +15,10 @@ export class AddPersonInput {
   @IsEmail({}, { message: 'E-mail: not an address.' }) email: string;
   @IsIn(ROLES, { message: 'Role: choose one.' }) role: Role;
   @IsOptional() @IsString() @MaxLength(80, { message: 'Title: at most 80 characters.' }) title?: string;
-  @IsString({ message: 'Password: at least 10 characters.' }) password: string;
 }
 
-/** A person who may sign in. */
-export const addPerson = defineUseCase({
+/** A person out of a list: their link is made when it can be handed over. */
+export const addPersonOnly = defineUseCase({
   name: 'add person',
   roles: MANAGERS,
   Input: AddPersonInput,
@@ -27,25 +26,18 @@ export const addPerson = defineUseCase({
     const email = input.email.toLowerCase();
     const taken = await tx.select({ id: people.id }).from(people).where(eq(people.email, email));
     if (taken.length > 0) refuseFields({ email: 'This address is in use already.' });
-    const problem = passwordProblem(input.password, [input.name, email]);
-    if (problem) refuseFields({ password: problem });
-    const id = randomUUID();
-    await tx.insert(people).values({
-      id,
-      name: input.name,
-      email,
-      emailVerified: true,
-      role: input.role,
-      title: input.title ?? null,
-    });
-    await tx.insert(accounts).values({
-      id: randomUUID(),
-      accountId: id,
-      providerId: 'credential',
-      userId: id,
-      password: await hashPassword(input.password),
-    });
-    return { personId: id };
+    return { personId: await enterPerson(tx, input) };
+  },
+});
+
+/** A person who may sign in as soon as they have set their password, by the link that is handed to them. */
+export const addPerson = defineUseCase({
+  name: 'add person',
+  roles: MANAGERS,
+  Input: AddPersonInput,
+  async act(context, input) {
+    const { personId } = await addPersonOnly.act(context, input);
+    return { personId, ...(await invite(context, personId)) };
   },
 });
 
@@ -111,39 +103,68 @@ export const changePassword = defineUseCase({
     if (input.next === input.current) refuseFields({ next: 'This is the password you have.' });
     const problem = passwordProblem(input.next, [account?.name ?? '', account?.email ?? '']);
     if (problem) refuseFields({ next: problem });
-    await newPassword(tx, actor.id, input.next);
+    await setPassword(tx, actor.id, input.next);
     return {};
   },
 });
 
-export class ResetPasswordInput {
+export class OfPersonInput {
   @IsString() personId: string;
-  @IsString({ message: 'Password: at least 10 characters.' }) @MaxLength(200) password: string;
 }
 
-/** A new password for somebody who has none that works, handed over in person. Their sessions end. */
-export const resetPassword = defineUseCase({
-  name: 'reset password',
+async function somebodyElse({ tx, actor }: Context, personId: string, own: string) {
+  if (personId === actor.id) throw new Conflict(own);
+  const [person] = await tx.select().from(people).where(eq(people.id, personId));
+  if (!person) throw new NotFound('This person');
+  return person;
+}
+
+/** A new link for somebody who has no password, or none that works. The one they have ends at once, with their sessions. */
+export const invitePerson = defineUseCase({
+  name: 'invite person',
   roles: MANAGERS,
-  Input: ResetPasswordInput,
-  async act({ tx, actor }, input) {
-    if (input.personId === actor.id) throw new Conflict('Change your own password under your name.');
-    const [person] = await tx.select().from(people).where(eq(people.id, input.personId));
-    if (!person) throw new NotFound('This person');
-    const problem = passwordProblem(input.password, [person.name, person.email]);
-    if (problem) refuseFields({ password: problem });
-    await newPassword(tx, person.id, input.password);
-    return { personId: person.id };
+  Input: OfPersonInput,
+  async act(context, { personId }) {
+    const person = await somebodyElse(context, personId, 'Change your own password under your name.');
+    if (!person.active) throw new Conflict(`${person.name} has no access: give it first.`);
+    await setPassword(context.tx, personId, null);
+    return { personId, ...(await invite(context, personId)) };
   },
 });
 
-async function newPassword(tx: Transaction, personId: string, password: string): Promise<void> {
-  await tx
-    .update(accounts)
-    .set({ password: await hashPassword(password), updatedAt: new Date() })
-    .where(and(eq(accounts.userId, personId), eq(accounts.providerId, 'credential')));
-  await tx.delete(sessions).where(eq(sessions.userId, personId));
+/** Signs somebody out everywhere: a telephone was lost. Their password stays. */
+export const endSessions = defineUseCase({
+  name: 'end sessions',
+  roles: MANAGERS,
+  Input: OfPersonInput,
+  async act(context, { personId }) {
+    await somebodyElse(context, personId, 'End your own under your name.');
+    const ended = await context.tx
+      .delete(sessions)
+      .where(eq(sessions.userId, personId))
+      .returning({ id: sessions.id });
+    return { ended: ended.length };
+  },
+});
+
+export class EndOwnSessionInput {
+  @IsString() @MaxLength(100) sessionId: string;
 }
+
+/** Ends one of one's own sessions, on whatever device it is. */
+export const endOwnSession = defineUseCase({
+  name: 'end own session',
+  roles: ROLES,
+  Input: EndOwnSessionInput,
+  async act({ tx, actor }, { sessionId }) {
+    const ended = await tx
+      .delete(sessions)
+      .where(and(eq(sessions.id, sessionId), eq(sessions.userId, actor.id)))
+      .returning({ id: sessions.id });
+    if (ended.length === 0) throw new NotFound('This session');
+    return {};
+  },
+});
 
 export class LetClientSeeInput {
   @IsString() personId: string;
@@ -163,7 +184,26 @@ export const letClientSee = defineUseCase({
     const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, input.jobId));
     if (!person) throw new NotFound('This client');
     if (!job) throw new NotFound('This job');
-    await tx.insert(jobClients).values(input).onConflictDoNothing();
+    await tx
+      .insert(jobClients)
+      .values(input)
+      .onConflictDoUpdate({ target: [jobClients.jobId, jobClients.personId], set: { endedAt: null } });
     return { personId: person.id };
+  },
+});
+
+/** Takes a client off a job: they read nothing of it any more. */
+export const takeClientOff = defineUseCase({
+  name: 'take client off job',
+  roles: MANAGERS,
+  Input: LetClientSeeInput,
+  async act({ tx, now }, { personId, jobId }) {
+    const ended = await tx
+      .update(jobClients)
+      .set({ endedAt: now })
+      .where(and(eq(jobClients.personId, personId), eq(jobClients.jobId, jobId), isNull(jobClients.endedAt)))
+      .returning({ jobId: jobClients.jobId });
+    if (ended.length === 0) throw new NotFound('This client on this job');
+    return { personId };
   },
 });

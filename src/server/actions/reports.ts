@@ -7,7 +7,6 @@ import { SOURCE_DECISIONS } from '@/core/uniformity';
 import { followUps, jobs, lots, people, reportOutcomes, reports } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { composeReport, contentMark, reportOf } from '../reports/content';
-import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { picturesOf } from '../reports/pictures';
 import { signingOf } from '../signing';
@@ -124,7 +123,6 @@ export const signReport = defineUseCase({
       {
         number: report.number,
         revision: report.revision,
-        laboratory: LABORATORY,
         signature: {
           name: actor.name,
           title: person?.title ?? '',

@@ -4,7 +4,7 @@ import { OWN_TESTS } from '@/core/signing/rule';
 import { reportReadings, reports, settings } from '@/db/schema';
 import { Conflict, NotFound } from '../errors';
 import { composeReport, contentMark, reportOf } from '../reports/content';
-import { OWN_TESTS_KEY } from '../signing';
+import { SETTING } from '../settings';
 import { defineUseCase, MANAGERS, SIGNERS } from '../use-case';
 
 export class ReadReportInput {
@@ -52,7 +52,9 @@ export const decideOwnTests = defineUseCase({
   roles: MANAGERS,
   Input: DecideOwnTestsInput,
   async act({ tx, actor, now }, { value, note }) {
-    await tx.insert(settings).values({ key: OWN_TESTS_KEY, value, note: note.trim(), by: actor.id, at: now });
+    await tx
+      .insert(settings)
+      .values({ key: SETTING.ownTests, value, note: note.trim(), by: actor.id, at: now });
     return {};
   },
 });

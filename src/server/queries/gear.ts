@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNull, type SQL, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNull, type SQL, sql } from 'drizzle-orm';
 import { cardState } from '@/core/certification';
 import { type PadWear, padWear, usesLeft } from '@/core/ends';
 import { isOfSchool, type Limits, type Profile } from '@/core/limits';
@@ -7,14 +7,17 @@ import { verifiedLoads } from '@/core/press';
 import { exact, withThousands } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import {
+  accounts,
   audit,
   cards,
   equipment,
   equipmentVerifications,
+  invitations,
   jobClients,
   jobs,
   limitChanges,
   people,
+  sessions,
   signIns,
 } from '@/db/schema';
 import { Refused } from '../errors';
@@ -206,9 +209,22 @@ export async function peopleList(db: Queryable, actor: Actor) {
     .from(people)
     .orderBy(asc(people.name));
   const shared = await db
-    .select({ personId: jobClients.personId, number: jobs.number })
+    .select({ personId: jobClients.personId, jobId: jobs.id, number: jobs.number })
     .from(jobClients)
-    .innerJoin(jobs, eq(jobs.id, jobClients.jobId));
+    .innerJoin(jobs, eq(jobs.id, jobClients.jobId))
+    .where(isNull(jobClients.endedAt))
+    .orderBy(asc(jobs.number));
+  const open = await db
+    .select({ personId: sessions.userId, count: sql<number>`count(*)::int` })
+    .from(sessions)
+    .where(gt(sessions.expiresAt, sql`now()`))
+    .groupBy(sessions.userId);
+  const waiting = await db
+    .selectDistinctOn([accounts.userId], { personId: accounts.userId, until: invitations.expiresAt })
+    .from(accounts)
+    .leftJoin(invitations, eq(invitations.personId, accounts.userId))
+    .where(isNull(accounts.password))
+    .orderBy(accounts.userId, desc(invitations.at));
   const renamed = await db
     .selectDistinct({ id: audit.rowKey, name: sql<string>`${audit.before} ->> 'name'` })
     .from(audit)
@@ -222,8 +238,25 @@ export async function peopleList(db: Queryable, actor: Actor) {
   return rows.map((row) => ({
     ...row,
     names: renamed.filter(({ id, name }) => id === row.id && name !== row.name).map(({ name }) => name),
-    jobs: shared.filter(({ personId }) => personId === row.id).map(({ number }) => number),
+    jobs: shared
+      .filter(({ personId }) => personId === row.id)
+      .map(({ jobId, number }) => ({ id: jobId, number })),
+    sessions: open.find(({ personId }) => personId === row.id)?.count ?? 0,
+    /** Where they have no password yet: until when their link opens, if one was made. */
+    invited: waiting.find(({ personId }) => personId === row.id) ?? null,
   }));
+}
+
+/** One's own sessions, the newest use first. */
+export function ownSessions(db: Queryable, actor: Actor) {
+  return db
+    .select({
+      ...{ id: sessions.id, begun: sessions.createdAt, used: sessions.updatedAt },
+      ...{ address: sessions.ipAddress, device: sessions.userAgent },
+    })
+    .from(sessions)
+    .where(and(eq(sessions.userId, actor.id), gt(sessions.expiresAt, sql`now()`)))
+    .orderBy(desc(sessions.updatedAt));
 }
 
 const SIGN_INS_SHOWN = 60;

@@ -1,8 +1,10 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { laboratoryOf } from '@/core/laboratory/details';
 import type { System } from '@/core/quantity';
 import type { Queryable } from '@/db/client';
 import { jobs, lots, people, samples, specifications, specimens } from '@/db/schema';
 import { present, readableJobs } from '../scope';
+import { SETTING, settingNow } from '../settings';
 import type { Actor } from '../use-case';
 
 /** The jobs a person may read, with how much is going on in each. */
@@ -150,8 +152,10 @@ export async function recentPlacements(db: Queryable, actor: Actor, now: Date) {
   };
 }
 
-/** The zone that most jobs lie in: what belongs to the laboratory and to no job is shown in it. */
+/** The zone of what belongs to the laboratory and to no job: as it says itself, else the one that most jobs lie in. */
 export async function usualZone(db: Queryable): Promise<string> {
+  const said = await settingNow(db, SETTING.laboratory);
+  if (said !== undefined) return laboratoryOf(said).zone;
   const [found] = await db
     .select({ zone: jobs.zone })
     .from(jobs)

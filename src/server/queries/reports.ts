@@ -6,7 +6,6 @@ import type { Database, Queryable } from '@/db/client';
 import { amendments, jobs, lots, people, reports, samples } from '@/db/schema';
 import { isId } from '../http';
 import { composeReport, contentMark, reportOf } from '../reports/content';
-import { LABORATORY } from '../reports/laboratory';
 import { reportPdf } from '../reports/pdf';
 import { picturesOf } from '../reports/pictures';
 import { likeWords, present, readableJobs } from '../scope';
@@ -133,7 +132,6 @@ export async function reportDetail(db: Queryable, actor: Actor, reportId: string
           }),
     replacedBy: replacedBy ?? null,
     amendments: actor.role === 'client' ? [] : opened,
-    laboratory: LABORATORY,
   };
 }
 
@@ -174,7 +172,7 @@ export async function reportFile(
         }
       : null;
   const bytes = await reportPdf(
-    { number: detail.number, revision: detail.revision, laboratory: LABORATORY, signature, replaces: null },
+    { number: detail.number, revision: detail.revision, signature, replaces: null },
     detail.content,
     await picturesOf(db, detail.content),
   );

@@ -87,7 +87,7 @@ const OWN_CURE = sql`CASE WHEN w.key = 'age' THEN s.about ->> 'cure' END`;
 function readable(actor: Actor): SQL {
   return actor.role === 'client'
     ? // What is done on site and in the laboratory is not theirs to follow: they see when their specimens are broken.
-      sql`AND w.lane = 'press' AND w.run_id IS NULL AND j.id IN (SELECT job_id FROM job_clients WHERE person_id = ${actor.id})`
+      sql`AND w.lane = 'press' AND w.run_id IS NULL AND j.id IN (SELECT job_id FROM job_clients WHERE person_id = ${actor.id} AND ended_at IS NULL)`
     : sql``;
 }
 

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { and, eq, ne } from 'drizzle-orm';
 import { CRITERIA } from '@/core/acceptance';
 import { sampleLabel } from '@/core/identity/labels';
+import { headLines } from '@/core/laboratory/details';
 import { entryText, type Limits, PROFILE_WORDS } from '@/core/limits';
 import type { LotSays, Material, Said } from '@/core/material/contract';
 import { inShort, saidOf } from '@/core/material/said';
@@ -27,6 +28,7 @@ import { lotDossier } from '../queries/lot';
 import { sampleDossier, type sampleDossiers } from '../queries/sample';
 import { anyOf } from '../scope';
 import type { SpecimenSet } from '../sets';
+import { laboratoryNow } from '../settings';
 import type { Actor } from '../use-case';
 import { owedBy } from './owed';
 import { certificatesUsed, photographsOf } from './photographs';
@@ -90,9 +92,11 @@ export async function composeReport(db: Queryable, actor: Actor, of: ReportOf): 
         (source) => `${sourceText(source)} ${findMethod(id)?.title.toLowerCase()}`,
       ) ?? [],
   );
+  const laboratory = await laboratoryNow(db);
   const content: ReportContent = {
     schema: 2,
     title: material?.words.report ?? '',
+    laboratory: { name: laboratory.name, lines: headLines(laboratory) },
     subject: whole
       ? `${material?.words.lot[0]} ${placement.number}, ${placement.title}`
       : `${material?.words.sample[0]} ${sampleLabel(job.number, dossiers[0]?.sample.number ?? 0)}`,

@@ -16,7 +16,6 @@ import { pdfmake } from './pdfmake';
 export interface PdfHead {
   readonly number: string;
   readonly revision: number;
-  readonly laboratory: string;
   readonly signature: { readonly name: string; readonly title: string; readonly at: string } | null;
   /** Another reviewer who has read it before it was signed. */
   readonly reader?: { readonly name: string; readonly at: string } | null;
@@ -113,11 +112,12 @@ function definition(head: PdfHead, content: ReportContent, pictures: PdfPictures
   const { job, subject } = content;
   return {
     ...frame({
-      ...{ laboratory: head.laboratory, number: `${head.number} rev ${head.revision}` },
+      ...{ laboratory: content.laboratory?.name ?? '', number: `${head.number} rev ${head.revision}` },
       ...{ title: `Report ${head.number} rev ${head.revision}`, subject: `${job.number} ${subject}` },
       ...{ foot: `${job.name}, ${subject}`, draft: head.signature === null },
     }),
     content: [
+      ...letterhead(content),
       { text: latin(content.title), fontSize: 18, bold: true, margin: [0, 4, 0, 2] },
       ...replaced(head),
       pairs(content.facts),
@@ -133,6 +133,12 @@ function definition(head: PdfHead, content: ReportContent, pictures: PdfPictures
       } as never,
     },
   };
+}
+
+/** What stands under the laboratory’s name on the first page. */
+function letterhead({ laboratory }: ReportContent): Content[] {
+  if (!laboratory || laboratory.lines.length === 0) return [];
+  return [{ text: latin(laboratory.lines.join(' · ')), style: 'label', margin: [0, -10, 0, 12] }];
 }
 
 function replaced(head: PdfHead): Content[] {

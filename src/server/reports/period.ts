@@ -8,8 +8,8 @@ import { Invalid, NotFound } from '../errors';
 import { ageOf, resultsOfSources } from '../queries/sources';
 import { specificationOf } from '../queries/specification';
 import { limitsNow } from '../run-setup';
+import { laboratoryNow } from '../settings';
 import type { Actor } from '../use-case';
-import { LABORATORY } from './laboratory';
 import { sectionsPdf } from './pdf';
 
 const NOTES = [
@@ -55,9 +55,10 @@ export async function periodReport(
     return whole ? periodSections({ whole, within: series }, about) : [];
   });
   const period = `${about.day(from)} to ${about.day(to)}`;
+  const { name: laboratory } = await laboratoryNow(db);
   const pdf = await sectionsPdf(
     {
-      ...{ laboratory: LABORATORY, number: mix.code, title: 'Report of a period' },
+      ...{ laboratory, number: mix.code, title: 'Report of a period' },
       foot: `${job.name}, ${mix.title}, ${period}`,
     },
     [

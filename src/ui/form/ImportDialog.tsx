@@ -7,12 +7,13 @@ import {
   DialogActions,
   DialogContent,
   DialogTitle,
+  LinearProgress,
   Stack,
   TextField,
   Typography,
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { type ReactNode, useId, useMemo, useState } from 'react';
+import { type ReactNode, useEffect, useId, useState } from 'react';
 import { perform } from '../api';
 import { FileButton } from '../parts/FileButton';
 import { useNotice } from '../parts/Notice';
@@ -37,7 +38,8 @@ export function ImportDialog({
   title: string;
   intro: ReactNode;
   columns: readonly string[];
-  read: (text: string) => ImportView;
+  /** What would come of it, row by row; said at once, or by the server. */
+  read: (text: string) => ImportView | Promise<ImportView>;
   /** The use case and its data, for the rows that were chosen. */
   send: (text: string, keys: readonly string[]) => readonly [useCase: string, data: object];
   button: (open: () => void) => ReactNode;
@@ -50,7 +52,26 @@ export function ImportDialog({
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
-  const view = useMemo(() => (text.trim() === '' ? null : read(text)), [text, read]);
+  const [view, setView] = useState<ImportView | null>(null);
+  const [looking, setLooking] = useState(false);
+  useEffect(() => {
+    let stale = false;
+    const told = text.trim() === '' ? null : read(text);
+    if (!(told instanceof Promise)) {
+      setView(told);
+      return;
+    }
+    setLooking(true);
+    void told.then((found) => {
+      if (stale) return;
+      setView(found);
+      setLooking(false);
+    });
+    return () => {
+      stale = true;
+      setLooking(false);
+    };
+  }, [text, read]);
   const good = view?.rows.filter(({ errors }) => errors.length === 0) ?? [];
   const chosen = good.filter(({ key }) => !left.has(key));
   const take = (words: string): void => {
@@ -83,9 +104,13 @@ export function ImportDialog({
         <DialogTitle id={titleId}>{title}</DialogTitle>
         <DialogContent>
           <Stack spacing={2} sx={{ pt: 1 }}>
-            <Typography variant="body2" color="text.secondary">
-              {intro}
-            </Typography>
+            {typeof intro === 'string' ? (
+              <Typography variant="body2" color="text.secondary">
+                {intro}
+              </Typography>
+            ) : (
+              <Box>{intro}</Box>
+            )}
             <Box>
               <FileButton variant="outlined" accept=".csv,.txt,text/csv,text/plain" take={choose}>
                 Choose a file
@@ -100,6 +125,7 @@ export function ImportDialog({
               maxRows={8}
               slotProps={{ htmlInput: { className: 'mono', style: { fontSize: '0.85rem' } } }}
             />
+            {looking ? <LinearProgress aria-label="Looking at the rows" /> : null}
             {trouble ? <Alert severity="error">{trouble}</Alert> : null}
             {view?.problems.map((problem) => (
               <Alert key={problem} severity="error">
@@ -121,7 +147,12 @@ export function ImportDialog({
           <Button onClick={() => setOpen(false)} color="secondary">
             Cancel
           </Button>
-          <Button variant="contained" onClick={bring} loading={busy} disabled={chosen.length === 0}>
+          <Button
+            variant="contained"
+            onClick={bring}
+            loading={busy}
+            disabled={looking || chosen.length === 0}
+          >
             {`Bring in ${chosen.length}`}
           </Button>
         </DialogActions>

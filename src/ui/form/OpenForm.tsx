@@ -18,7 +18,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useRouter } from 'next/navigation';
-import { useId, useState } from 'react';
+import { type ReactNode, useId, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { type Control, Controller, useForm } from 'react-hook-form';
 import { type Failure, perform } from '../api';
@@ -33,6 +33,7 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
   const notice = useNotice();
   const titleId = useId();
   const [failure, setFailure] = useState<Failure | null>(null);
+  const [shown, setShown] = useState<ReactNode>(null);
   const rare = fields.filter((field) => field.rare);
   const usual = fields.filter((field) => !field.rare);
   const [more, setMore] = useState(rare.some(({ name }) => (initial[name] ?? '') !== ''));
@@ -74,12 +75,29 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
       return;
     }
     notice(props.done);
+    if (props.shows) return setShown(props.shows(reply.data));
     close();
     const next = props.then?.(reply.data);
     if (next) router.push(next);
     else router.refresh();
   });
 
+  const done = (): void => {
+    close();
+    router.refresh();
+  };
+  if (shown)
+    return (
+      <Dialog open onClose={done} fullWidth maxWidth="sm" aria-labelledby={titleId}>
+        <DialogTitle id={titleId}>{props.title}</DialogTitle>
+        <DialogContent>{shown}</DialogContent>
+        <DialogActions>
+          <Button variant="contained" onClick={done}>
+            Close
+          </Button>
+        </DialogActions>
+      </Dialog>
+    );
   return (
     <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby={titleId}>
       <form onSubmit={submit} noValidate>

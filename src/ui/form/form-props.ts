@@ -30,6 +30,8 @@ export interface FormProps {
   readonly button: (open: () => void) => ReactNode;
   /** Turns what was typed into what the use case takes, when it is more than the fields themselves. */
   readonly shape?: (values: Record<string, unknown>) => Record<string, unknown>;
+  /** What came of it, to be read or handed on before the dialog is closed. */
+  readonly shows?: (data: Record<string, unknown>) => ReactNode;
   /** Where to go afterwards; the page is renewed when there is nowhere to go. */
   readonly then?: (data: Record<string, unknown>) => string | undefined;
 }

@@ -4,12 +4,12 @@ import { PROFILE_WORDS, PROFILES } from '@/core/limits/schools';
 import { FormDialog } from '../form/FormDialog';
 
 /** A job entered by a manager. */
-export function NewJob() {
+export function NewJob({ zone }: { zone: string }) {
   return (
     <FormDialog
       title="New job"
       useCase="create-job"
-      initial={{ zone: Intl.DateTimeFormat().resolvedOptions().timeZone, system: 'US', profile: 'astm' }}
+      initial={{ zone, system: 'US', profile: 'astm' }}
       fields={[
         { name: 'number', label: 'Number', help: 'Short: it begins every label of this job.' },
         { name: 'name', label: 'Name' },

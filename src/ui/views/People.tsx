@@ -1,5 +1,17 @@
 'use client';
-import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import {
+  Box,
+  Button,
+  Chip,
+  Stack,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  TextField,
+  Typography,
+} from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { perform } from '../api';
 import { FormDialog } from '../form/FormDialog';
@@ -12,7 +24,11 @@ interface Person {
   readonly role: string;
   readonly title: string | null;
   readonly active: boolean;
-  readonly jobs: readonly string[];
+  readonly jobs: readonly { readonly id: string; readonly number: string }[];
+  /** How many devices they are signed in on. */
+  readonly sessions: number;
+  /** Until when their link opens, where they have no password yet, in words. */
+  readonly invited: string | null;
   /** How they were called before. */
   readonly names: readonly string[];
 }
@@ -29,6 +45,38 @@ function options(roles: readonly string[]) {
   return roles.map((role) => ({ value: role, label: WORDS[role] ?? role }));
 }
 
+/** The link of an invitation, to be handed over: it is shown this once. */
+function HandOver({ link }: { link: string }) {
+  const notice = useNotice();
+  const whole = `${window.location.origin}${link}`;
+  const copy = async (): Promise<void> => {
+    await navigator.clipboard.writeText(whole).then(
+      () => notice('Copied.'),
+      () => notice('The browser does not copy here: mark the link and copy it by hand.', 'error'),
+    );
+  };
+  return (
+    <Stack spacing={2} sx={{ pt: 1 }}>
+      <Typography>
+        Hand this link over yourself. Whoever opens it sets the password; it opens once, within seven days,
+        and is not shown again.
+      </Typography>
+      <TextField
+        label="Link"
+        value={whole}
+        fullWidth
+        slotProps={{ input: { readOnly: true }, htmlInput: { onFocus: mark } }}
+      />
+      <Button variant="outlined" onClick={copy} sx={{ alignSelf: 'start' }}>
+        Copy the link
+      </Button>
+    </Stack>
+  );
+}
+
+const mark = (event: { currentTarget: HTMLInputElement | HTMLTextAreaElement }): void =>
+  event.currentTarget.select();
+
 /** A person who may sign in. */
 export function AddPerson({ roles }: { roles: readonly string[] }) {
   return (
@@ -40,15 +88,10 @@ export function AddPerson({ roles }: { roles: readonly string[] }) {
         { name: 'email', label: 'E-mail', type: 'email' },
         { name: 'role', label: 'Role', options: options(roles) },
         { name: 'title', label: 'Title under a signature', optional: true },
-        {
-          name: 'password',
-          label: 'First password',
-          type: 'password',
-          help: 'A few words that do not belong together; hand it over in person.',
-        },
       ]}
       submit="Add"
-      done="Added: the person can sign in now."
+      done="Added."
+      shows={(data) => <HandOver link={String(data.link)} />}
       button={(open) => (
         <Button variant="contained" onClick={open}>
           Add a person
@@ -72,14 +115,9 @@ export function PeopleTable({
 }) {
   const router = useRouter();
   const notice = useNotice();
-  const setActive = async (person: Person): Promise<void> => {
-    const reply = await perform('change-person', { personId: person.id, active: !person.active });
-    notice(
-      reply.ok
-        ? `${person.name} ${person.active ? 'can no longer sign in' : 'can sign in again'}.`
-        : reply.message,
-      reply.ok ? 'success' : 'error',
-    );
+  const act = async (useCase: string, data: object, done: string): Promise<void> => {
+    const reply = await perform(useCase, data);
+    notice(reply.ok ? done : reply.message, reply.ok ? 'success' : 'error');
     router.refresh();
   };
   return (
@@ -98,8 +136,26 @@ export function PeopleTable({
               <TableCell>{person.name}</TableCell>
               <TableCell>{person.email}</TableCell>
               <TableCell>{WORDS[person.role] ?? person.role}</TableCell>
-              <TableCell>{person.active ? 'may sign in' : 'no access'}</TableCell>
-              <TableCell>{person.role === 'client' ? person.jobs.join(', ') || 'none' : 'all'}</TableCell>
+              <TableCell>{access(person)}</TableCell>
+              <TableCell>
+                {person.role !== 'client' && 'all'}
+                {person.role === 'client' && person.jobs.length === 0 && 'none'}
+                {person.role === 'client' &&
+                  person.jobs.map(({ id, number }) => (
+                    <Chip
+                      key={id}
+                      label={number}
+                      onDelete={() =>
+                        act(
+                          'take-client-off',
+                          { personId: person.id, jobId: id },
+                          `${person.name} no longer reads ${number}.`,
+                        )
+                      }
+                      sx={{ mr: 0.5, mb: 0.5 }}
+                    />
+                  ))}
+              </TableCell>
               <TableCell sx={{ whiteSpace: 'nowrap', textAlign: 'right' }}>
                 {person.role === 'client' ? (
                   <FormDialog
@@ -125,10 +181,10 @@ export function PeopleTable({
                 {person.id === self ? null : (
                   <>
                     <FormDialog
-                      title={`Name of ${person.name}`}
+                      title={`${person.name}: name and role`}
                       useCase="change-person"
                       fixed={{ personId: person.id }}
-                      initial={{ name: person.name, title: person.title ?? '' }}
+                      initial={{ name: person.name, title: person.title ?? '', role: person.role }}
                       intro={
                         <Typography>
                           {`What is signed keeps the name it was signed with.${
@@ -138,51 +194,59 @@ export function PeopleTable({
                       }
                       fields={[
                         { name: 'name', label: 'Name' },
-                        { name: 'title', label: 'Title under a signature', optional: true },
+                        { name: 'title', label: 'Title under a signature' },
+                        { name: 'role', label: 'Role', options: options(roles) },
                       ]}
                       submit="Change"
-                      done="Name changed; what it was stays on record."
+                      done="Changed; what it was stays on record."
                       button={(open) => (
                         <Button size="small" onClick={open}>
-                          Name
+                          Name, role
                         </Button>
                       )}
                     />
-                    <FormDialog
-                      title={`New password for ${person.name}`}
-                      useCase="reset-password"
-                      fixed={{ personId: person.id }}
-                      fields={[
-                        {
-                          name: 'password',
-                          label: 'New password',
-                          type: 'password',
-                          help: 'A few words that do not belong together; hand it over in person.',
-                        },
-                      ]}
-                      submit="Set it"
-                      done="Set. Every session under the old one has ended."
-                      button={(open) => (
-                        <Button size="small" onClick={open}>
-                          Password
-                        </Button>
-                      )}
-                    />
-                    <FormDialog
-                      title={`Role of ${person.name}`}
-                      useCase="change-person"
-                      fixed={{ personId: person.id }}
-                      initial={{ role: person.role }}
-                      fields={[{ name: 'role', label: 'Role', options: options(roles) }]}
-                      submit="Change"
-                      done="Role changed."
-                      button={(open) => (
-                        <Button size="small" onClick={open}>
-                          Role
-                        </Button>
-                      )}
-                    />
-                    <Button size="small" color="secondary" onClick={() => setActive(person)}>
+                    {person.active ? (
+                      <FormDialog
+                        title={`A new way in for ${person.name}`}
+                        useCase="invite-person"
+                        fixed={{ personId: person.id }}
+                        intro="For somebody who has no password, or has lost it. The password of now and every session end at once; with the link they set a new one themselves."
+                        fields={[]}
+                        submit="Make the link"
+                        done="The link is made."
+                        shows={(data) => <HandOver link={String(data.link)} />}
+                        button={(open) => (
+                          <Button size="small" onClick={open}>
+                            Link to sign in
+                          </Button>
+                        )}
+                      />
+                    ) : null}
+                    {person.sessions > 0 ? (
+                      <Button
+                        size="small"
+                        onClick={() =>
+                          act(
+                            'end-sessions',
+                            { personId: person.id },
+                            `${person.name} is signed out everywhere.`,
+                          )
+                        }
+                      >
+                        Sign out everywhere
+                      </Button>
+                    ) : null}
+                    <Button
+                      size="small"
+                      color="secondary"
+                      onClick={() =>
+                        act(
+                          'change-person',
+                          { personId: person.id, active: !person.active },
+                          `${person.name} ${person.active ? 'can no longer sign in' : 'can sign in again'}.`,
+                        )
+                      }
+                    >
                       {person.active ? 'Take access away' : 'Give access'}
                     </Button>
                   </>
@@ -196,11 +260,21 @@ export function PeopleTable({
   );
 }
 
+/** Whether they come in, and how they stand with it. */
+function access({ active, invited, sessions }: Person): string {
+  if (!active) return 'no access';
+  if (invited) return invited;
+  return sessions > 0
+    ? `signed in on ${sessions === 1 ? 'one device' : `${sessions} devices`}`
+    : 'may sign in';
+}
+
 const OUTCOMES: Readonly<Record<string, string>> = {
   'signed in': 'signed in',
   refused: 'refused: wrong password, or no access',
   'held back': 'held back after too many failures',
   'signed out': 'signed out',
+  'password set': 'set a password by a link',
 };
 
 /** Who came and went, and who was not let in; the newest first. */
@@ -232,7 +306,7 @@ export function SignInTable({
               <TableCell sx={{ whiteSpace: 'nowrap' }}>{row.at}</TableCell>
               <TableCell>{row.name ? `${row.name} (${row.email})` : row.email}</TableCell>
               <TableCell className="mono">{row.address || 'not known'}</TableCell>
-              <TableCell sx={row.outcome.startsWith('signed') ? {} : { color: 'error.main' }}>
+              <TableCell sx={['refused', 'held back'].includes(row.outcome) ? { color: 'error.main' } : {}}>
                 {OUTCOMES[row.outcome] ?? row.outcome}
               </TableCell>
             </TableRow>

@@ -3,7 +3,7 @@ import { Alert, Box, Button, Paper, Stack, TextField, Typography } from '@mui/ma
 import { type FormEvent, useEffect, useState } from 'react';
 
 /** Sign-in by e-mail and password. */
-export function SignIn({ next, demo }: { next: string; demo: boolean }) {
+export function SignIn({ next, laboratory, demo }: { next: string; laboratory: string; demo: boolean }) {
   // What is typed, or filled in by the browser, before the page has come alive stays in the fields themselves; and until
   // then the button cannot be pressed, or the browser would send the form by its own means.
   const [alive, setAlive] = useState(false);
@@ -46,7 +46,7 @@ export function SignIn({ next, demo }: { next: string; demo: boolean }) {
             <Typography variant="h1" color="primary">
               Bricole
             </Typography>
-            <Typography color="text.secondary">Every specimen carries its clock.</Typography>
+            <Typography color="text.secondary">{laboratory}</Typography>
           </Box>
           {trouble ? <Alert severity="error">{trouble}</Alert> : null}
           <TextField
@@ -67,11 +67,11 @@ export function SignIn({ next, demo }: { next: string; demo: boolean }) {
           <Button type="submit" variant="contained" size="large" loading={busy} disabled={!alive}>
             Sign in
           </Button>
-          {demo ? (
-            <Typography variant="body2" color="text.secondary">
-              This installation holds the demo scenario; its sign-ins were printed where it was started.
-            </Typography>
-          ) : null}
+          <Typography variant="body2" color="text.secondary">
+            {demo
+              ? 'This is the demo: an invented laboratory. Its sign-ins were printed where it was started.'
+              : 'These are the laboratory’s own records. No password yet, or lost it? Ask your manager for a link.'}
+          </Typography>
         </Stack>
       </Paper>
     </Box>

@@ -1,21 +1,34 @@
 import { Box, Stack, Typography } from '@mui/material';
+import Bowser from 'bowser';
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import { database } from '@/db/client';
+import { auth } from '@/server/auth';
 import { pageActor } from '@/server/page';
-import { ownSignIns } from '@/server/queries/gear';
+import { ownSessions, ownSignIns } from '@/server/queries/gear';
 import { usualZone } from '@/server/queries/jobs';
 import { Card } from '@/ui/parts/Card';
 import { dayTime } from '@/ui/time';
 import { ChangePassword } from '@/ui/views/ChangePassword';
+import { OwnSessions } from '@/ui/views/OwnSessions';
 import { SignInTable } from '@/ui/views/People';
 
 export const metadata: Metadata = { title: 'Your account' };
 
-/** One's own account: the password, and who signed in with it. */
+/** A device by what its browser says of itself. */
+function deviceWords(agent: string | null): string {
+  if (!agent) return 'a device that says nothing of itself';
+  const { browser, os } = Bowser.parse(agent);
+  return [browser.name ?? 'a program', os.name].filter(Boolean).join(' on ');
+}
+
+/** One's own account: the password, where one is signed in, and who signed in with it. */
 export default async function AccountPage() {
   const actor = await pageActor();
   const db = database();
   const [signIns, zone] = [await ownSignIns(db, actor), await usualZone(db)];
+  const here = await auth().api.getSession({ headers: await headers() });
+  const sessions = await ownSessions(db, actor);
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
@@ -24,6 +37,14 @@ export default async function AccountPage() {
         </Typography>
         <ChangePassword />
       </Box>
+      <Card title="Where you are signed in">
+        <OwnSessions
+          sessions={sessions.map(({ id, device, address, begun, used }) => ({
+            ...{ id, device: deviceWords(device), address: address ?? '', here: id === here?.session.id },
+            ...{ begun: dayTime(begun, zone), used: dayTime(used, zone) },
+          }))}
+        />
+      </Card>
       <Card title="Signed in with this account">
         <SignInTable rows={signIns.map((row) => ({ ...row, at: dayTime(row.at, zone) }))} />
         <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>

@@ -9,7 +9,7 @@ import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton, TextLink } from '@/ui/parts/LinkButton';
 import { AddEquipment } from '@/ui/views/AddEquipment';
 import { GearTable } from '@/ui/views/GearTable';
-import { ImportEquipment } from '@/ui/views/ImportEquipment';
+import { ImportList } from '@/ui/views/ImportList';
 
 export const metadata: Metadata = { title: 'Gear' };
 
@@ -19,6 +19,8 @@ const WORKED_OUT = [
   ['/gear/member-heat', 'How warm a member gets'],
   ['/gear/curing-places', 'Two curing places'],
 ] as const;
+
+const VERIFICATIONS = { title: 'Verifications from a list', button: 'Verifications' };
 
 export default async function GearPage({ searchParams }: { searchParams: Promise<{ retired?: string }> }) {
   const actor = await pageActor();
@@ -50,6 +52,11 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
         <LinkButton href="/gear/people" variant="outlined">
           {actor.role === 'manager' ? 'People' : 'Certificates'}
         </LinkButton>
+        {actor.role === 'manager' ? (
+          <LinkButton href="/gear/laboratory" variant="outlined">
+            Laboratory
+          </LinkButton>
+        ) : null}
         {actor.role === 'manager' || actor.role === 'reviewer' ? (
           <LinkButton href="/gear/trail" variant="outlined">
             Audit trail
@@ -57,7 +64,8 @@ export default async function GearPage({ searchParams }: { searchParams: Promise
         ) : null}
         {bench ? (
           <>
-            <ImportEquipment kinds={EQUIPMENT_KINDS} known={items.map(({ number }) => number)} />
+            <ImportList list="instruments" />
+            <ImportList list="verifications" words={VERIFICATIONS} />
             <AddEquipment kinds={EQUIPMENT_KINDS} />
           </>
         ) : null}

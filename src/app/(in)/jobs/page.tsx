@@ -2,23 +2,29 @@ import { Box, Stack, Table, TableBody, TableCell, TableHead, TableRow, Typograph
 import type { Metadata } from 'next';
 import { database } from '@/db/client';
 import { pageActor } from '@/server/page';
-import { jobList } from '@/server/queries/jobs';
+import { jobList, usualZone } from '@/server/queries/jobs';
 import { Card, Empty } from '@/ui/parts/Card';
 import { TextLink } from '@/ui/parts/LinkButton';
+import { ImportList } from '@/ui/views/ImportList';
 import { NewJob } from '@/ui/views/NewJob';
 
 export const metadata: Metadata = { title: 'Jobs' };
 
 export default async function JobsPage() {
   const actor = await pageActor();
-  const jobs = await jobList(database(), actor);
+  const [jobs, zone] = [await jobList(database(), actor), await usualZone(database())];
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
         <Typography variant="h1" sx={{ flexGrow: 1 }}>
           Jobs
         </Typography>
-        {actor.role === 'manager' ? <NewJob /> : null}
+        {actor.role === 'manager' ? (
+          <>
+            <ImportList list="jobs" />
+            <NewJob zone={zone} />
+          </>
+        ) : null}
       </Box>
       {jobs.length === 0 ? (
         <Card>

@@ -1,7 +1,10 @@
+import { Stack } from '@mui/material';
 import type { Metadata } from 'next';
 import { database } from '@/db/client';
 import { pageActor } from '@/server/page';
+import { openSteps } from '@/server/queries/first-steps';
 import { DAY_PARTS, dayList, openFreshTests } from '@/server/queries/today';
+import { FirstSteps } from '@/ui/views/FirstSteps';
 import { Today } from '@/ui/views/Today';
 
 export const metadata: Metadata = { title: 'Today' };
@@ -20,12 +23,16 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
     ),
     openFreshTests(db, actor, now),
   ]);
+  const steps = await openSteps(db, actor, now.toISOString().slice(0, 10));
   return (
-    <Today
-      {...day}
-      fresh={fresh.map((row) => ({ ...row, sampledAt: row.sampledAt.getTime() }))}
-      now={now.getTime()}
-      canTest={actor.role === 'laboratory' || actor.role === 'reviewer' || actor.role === 'manager'}
-    />
+    <Stack spacing={2}>
+      {steps ? <FirstSteps steps={steps} /> : null}
+      <Today
+        {...day}
+        fresh={fresh.map((row) => ({ ...row, sampledAt: row.sampledAt.getTime() }))}
+        now={now.getTime()}
+        canTest={actor.role === 'laboratory' || actor.role === 'reviewer' || actor.role === 'manager'}
+      />
+    </Stack>
   );
 }

@@ -1,21 +1,17 @@
-import { sql } from 'drizzle-orm';
 import { Limits } from '@/core/limits';
-import { database } from '@/db/client';
+import { wrongNow } from '@/server/health';
 
 const BEARABLE_MS = (new Limits().of('stamps.device-clock', 'US').high?.toNumber() ?? 0) * 1000;
 
 export const dynamic = 'force-dynamic';
 
-/** Answers once the application and its database are there. */
+/** Answers whether everything that the application is made of is there; where it is not, what is wrong, in words. */
 export async function GET(): Promise<Response> {
-  try {
-    await database().execute(sql`SELECT 1`);
+  const { wrong, database } = await wrongNow(new Date());
+  return Response.json(
     // The time is for devices whose own clock may be wrong, by more than is bearable (ms).
-    return Response.json(
-      { ok: true, now: Date.now(), bearable: BEARABLE_MS },
-      { headers: { 'cache-control': 'no-store' } },
-    );
-  } catch {
-    return Response.json({ ok: false }, { status: 503 });
-  }
+    { ok: wrong.length === 0, wrong, now: Date.now(), bearable: BEARABLE_MS },
+    // A part that is being started again, or a disk that fills, keeps nobody from working.
+    { status: database ? 200 : 503, headers: { 'cache-control': 'no-store' } },
+  );
 }

@@ -9,14 +9,21 @@ import { CARD_METHODS } from '@/server/actions/cards';
 import { pageActor, pageData } from '@/server/page';
 import { cardList, peopleList, signInList } from '@/server/queries/gear';
 import { jobList, usualZone } from '@/server/queries/jobs';
-import { ownTestsHistory } from '@/server/signing';
+import { SETTING, settingHistory } from '@/server/settings';
 import { Card } from '@/ui/parts/Card';
 import { dayTime } from '@/ui/time';
 import { AddCard, CardTable } from '@/ui/views/Cards';
 import { DecideOwnTests } from '@/ui/views/DecideOwnTests';
+import { ImportList } from '@/ui/views/ImportList';
 import { AddPerson, PeopleTable, SignInTable } from '@/ui/views/People';
 
 export const metadata: Metadata = { title: 'People' };
+
+/** How somebody stands who has no password yet. */
+function invitedWords(until: Date | null, now: Date, zone: string): string {
+  if (!until) return 'no password yet: make a link';
+  return until > now ? `invited, link opens until ${dayTime(until, zone)}` : 'invited; the link has run out';
+}
 
 const title = (id: string): string => findMethod(id)?.title ?? id;
 
@@ -24,26 +31,35 @@ const title = (id: string): string => findMethod(id)?.title ?? id;
 export default async function PeoplePage() {
   const actor = await pageActor();
   const db = database();
-  const today = DateTime.now().toISODate();
+  const now = new Date();
+  const today = DateTime.fromJSDate(now).toISODate() ?? '';
   const manager = actor.role === 'manager';
   const cards = await pageData(() => cardList(db, actor, today));
   const people = manager ? await peopleList(db, actor) : [];
   const jobs = manager ? await jobList(db, actor) : [];
   const signIns = manager ? await signInList(db, actor) : [];
   const zone = await usualZone(db);
-  const rules = manager ? await ownTestsHistory(db) : null;
+  const rules = manager ? await settingHistory(db, SETTING.ownTests) : null;
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography variant="h1" sx={{ flexGrow: 1 }}>
           {manager ? 'People' : 'Your certificates'}
         </Typography>
-        {manager ? <AddPerson roles={ROLES} /> : null}
+        {manager ? (
+          <>
+            <ImportList list="people" />
+            <AddPerson roles={ROLES} />
+          </>
+        ) : null}
       </Box>
       {manager ? (
         <Card>
           <PeopleTable
-            people={people}
+            people={people.map(({ invited, ...person }) => ({
+              ...person,
+              invited: invited && invitedWords(invited.until, now, zone),
+            }))}
             roles={ROLES}
             jobs={jobs.map(({ id, number, name }) => ({ id, name: `${number} ${name}` }))}
             self={actor.id}

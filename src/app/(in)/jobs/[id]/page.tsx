@@ -13,6 +13,7 @@ import { Card, Empty } from '@/ui/parts/Card';
 import { LinkButton } from '@/ui/parts/LinkButton';
 import { localInput } from '@/ui/time';
 import { ExportResults } from '@/ui/views/ExportResults';
+import { ImportSpecifications } from '@/ui/views/ImportSpecifications';
 import { LotTable } from '@/ui/views/LotTable';
 import { NewLot } from '@/ui/views/NewLot';
 import { NewSpecification } from '@/ui/views/NewSpecification';
@@ -62,7 +63,12 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
             key={material.id}
             title={capital(material.words.specification[1])}
             actions={
-              decides ? <NewSpecification material={material.id} jobId={job.id} system={job.system} /> : null
+              decides ? (
+                <>
+                  <ImportSpecifications material={material.id} jobId={job.id} />
+                  <NewSpecification material={material.id} jobId={job.id} system={job.system} />
+                </>
+              ) : null
             }
           >
             {own.length === 0 ? (
