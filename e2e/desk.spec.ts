@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { signedIn } from './helpers';
+import { handedOver, setPassword, signedIn } from './helpers';
 
 // What is done at a desk: gear, limits, people, jobs, reasons, amendments, low tests.
 
@@ -56,21 +56,37 @@ test('a new person signs in, and no longer once access is taken away', async ({ 
   await manager.getByLabel('E-mail').fill('sedge@saltmarsh.example');
   await manager.getByLabel('Role').click();
   await manager.getByRole('option', { name: 'Field technician' }).click();
-  await manager.getByLabel('First password').fill('short');
   await manager.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(manager.getByText('Password: at least 10 characters.')).toBeVisible();
-  await manager.getByLabel('First password').fill('reed-bed-at-dawn');
-  await manager.getByRole('button', { name: 'Add', exact: true }).click();
+  const link = await handedOver(manager);
   const row = manager.getByRole('row', { name: /Sedge Holloway/ });
   await expect(row).toBeVisible();
 
   const page = await (await browser.newContext()).newPage();
-  await page.goto('/sign-in');
+  await setPassword(page, link, 'short');
+  await expect(page.getByText('Password: at least 10 characters.')).toBeVisible();
+  await setPassword(page, link, 'reed-bed-at-dawn');
+  await page.waitForURL('**/sign-in');
   await page.getByLabel('E-mail').fill('sedge@saltmarsh.example');
   await page.getByLabel('Password').fill('reed-bed-at-dawn');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL('**/today');
   await expect(page.getByRole('link', { name: /^Break / })).toHaveCount(0);
+  // The link opens once.
+  const late = await (await browser.newContext()).newPage();
+  await late.goto(link);
+  await expect(late.getByText('This link opens nothing')).toBeVisible();
+  await late.close();
+  // Signed out from afar, and in again: the password stays.
+  await manager.reload();
+  await expect(row.getByText('signed in on one device')).toBeVisible();
+  await row.getByRole('button', { name: 'Sign out everywhere' }).click();
+  await expect(row.getByText('may sign in')).toBeVisible();
+  await page.goto('/jobs');
+  await expect(page).toHaveURL(/\/sign-in/);
+  await page.getByLabel('E-mail').fill('sedge@saltmarsh.example');
+  await page.getByLabel('Password').fill('reed-bed-at-dawn');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/jobs');
   await row.getByRole('button', { name: 'Take access away' }).click();
   await expect(row.getByText('no access')).toBeVisible();
   await page.goto('/jobs');

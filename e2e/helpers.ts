@@ -178,3 +178,18 @@ export async function given(page: Page, values: Readonly<Record<string, string>>
   await page.reload();
   return runId;
 }
+
+/** The link that a manager is shown for somebody, the dialog closed again. */
+export async function handedOver(manager: Page): Promise<string> {
+  const link = await manager.getByLabel('Link', { exact: true }).inputValue();
+  await manager.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  return link;
+}
+
+/** Opens a link and asks for this password. */
+export async function setPassword(page: Page, link: string, password: string): Promise<void> {
+  await page.goto(link);
+  await page.getByLabel('New password').fill(password);
+  await page.getByLabel('The same again').fill(password);
+  await page.getByRole('button', { name: 'Set the password' }).click();
+}

@@ -4,7 +4,7 @@ import path from 'node:path';
 import pg from 'pg';
 import { afterEach, describe, expect, it } from 'vitest';
 import { startCluster } from './lib/cluster.mjs';
-import { HOME, PROJECT } from './lib/system.mjs';
+import { HOME, noteOf } from './lib/system.mjs';
 import { prepareDatabase } from './prepare-database';
 
 const name = `start-test-${randomBytes(4).toString('hex')}`;
@@ -39,7 +39,7 @@ describe('the files of a cluster', () => {
   });
 
   it('on a disk that is not mounted are missed: no cluster is made in their place', async () => {
-    const noteFile = path.join(PROJECT, `.bricole-${name}.json`);
+    const noteFile = noteOf(name);
     const noted = () => startCluster(name, { durable: false, noted: true });
     const first = await noted();
     first.stop();

@@ -3,13 +3,13 @@ import path from 'node:path';
 import { binaries, startCluster } from './lib/cluster.mjs';
 import { installation } from './lib/installation.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
-import { HOME, installPackages, PROJECT, runTypeScript } from './lib/system.mjs';
+import { HOME, installPackages, noteOf, runTypeScript } from './lib/system.mjs';
 
 /** Puts a backup back into an empty place, brings it up to this version and checks it: npm run restore -- FILE */
 await main(async () => {
   const file = process.argv[2] && path.resolve(process.argv[2]);
   if (!file) throw new Trouble('which backup? npm run restore -- FILE');
-  for (const there of [path.join(HOME, 'database.json'), path.join(PROJECT, '.bricole-database.json')])
+  for (const there of [path.join(HOME, 'database.json'), noteOf('database')])
     if (existsSync(there))
       throw new Trouble(
         `there is data here already (${there}), and it stays: restore into a fresh copy of the application.`,

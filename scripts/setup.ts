@@ -8,7 +8,7 @@ import { Beginning, beginLaboratory, firstPasswordProblem, isLaboratorys } from 
 import { startCluster } from './lib/cluster.mjs';
 import { installation, keepInstallation, placeProblem } from './lib/installation.mjs';
 import { beginningOf, OF_THE_LABORATORY, OF_THE_PLACE, type Question } from './lib/questions';
-import { HOME, PROJECT } from './lib/system.mjs';
+import { HOME, noteOf, PROJECT } from './lib/system.mjs';
 import { prepareDatabase } from './prepare-database';
 
 type Answers = Record<string, string>;
@@ -95,6 +95,7 @@ function writeExamples(place: { readonly url: string; readonly port: number }): 
     'bricole.laboratory.example': host,
     '127.0.0.1:3000': `127.0.0.1:${place.port}`,
     '/usr/bin/node': process.execPath,
+    '/var/lib/bricole': HOME,
   };
   for (const name of ['bricole.service', 'nginx.conf']) {
     const example = readFileSync(path.join(PROJECT, 'docs/examples', name), 'utf8');
@@ -105,7 +106,7 @@ function writeExamples(place: { readonly url: string; readonly port: number }): 
 
 async function setUp(file: string | undefined): Promise<void> {
   const there = existsSync(path.join(HOME, 'database.json'));
-  if (!there && existsSync(path.join(PROJECT, '.bricole-database.json'))) {
+  if (!there && existsSync(noteOf('database'))) {
     // The cluster itself says what is missing and what to do.
     await startCluster('database');
   }

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { startApplication } from './lib/application.mjs';
 import { startCluster } from './lib/cluster.mjs';
+import { newLaboratory } from './lib/laboratory.mjs';
 import { main, say, Trouble } from './lib/say.mjs';
 import {
   buildApplication,
@@ -95,14 +96,22 @@ async function playwright(cluster) {
     env: { BRICOLE_DEMO: '1' },
   });
   const { url } = application;
+  let laboratory;
   try {
     await application.ready();
+    say('setting up a laboratory of its own beside it');
+    laboratory = await newLaboratory('test-laboratory');
     say('Playwright on the built application');
     mkdirSync(path.join(PROJECT, 'test-results'), { recursive: true });
     const result = spawnSync('node', [tool('@playwright/test/cli.js'), 'test', ...process.argv.slice(3)], {
       cwd: PROJECT,
       stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, BRICOLE_URL: url },
+      env: {
+        ...process.env,
+        BRICOLE_URL: url,
+        BRICOLE_LABORATORY_URL: laboratory.url,
+        BRICOLE_LABORATORY_LINK: laboratory.link,
+      },
     });
     const file = path.join(PROJECT, 'test-results/e2e.json');
     const stats = existsSync(file)
@@ -110,6 +119,7 @@ async function playwright(cluster) {
       : { expected: 0, unexpected: 0 };
     count('Playwright', result.status, stats.expected, stats.unexpected);
   } finally {
+    await laboratory?.end();
     await application.end();
   }
 }

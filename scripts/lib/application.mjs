@@ -86,6 +86,7 @@ export async function startApplication({
   await supervisor.keep('gateway', command('node', ['scripts/gateway.mjs'], gateway));
   const door = `http://${['0.0.0.0', '::'].includes(listen) ? '127.0.0.1' : listen}:${port}`;
   return {
+    ...{ feeds: shared.BRICOLE_FEEDS, live },
     url,
     door,
     standing,

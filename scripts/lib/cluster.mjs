@@ -3,7 +3,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { say, Trouble } from './say.mjs';
-import { freePort, HOME, installDebian, isRoot, isServerOf, PROJECT } from './system.mjs';
+import { freePort, HOME, installDebian, isRoot, isServerOf, noteOf } from './system.mjs';
 
 function newestBinaries() {
   const base = '/usr/lib/postgresql';
@@ -39,13 +39,16 @@ function chooseFolder(name) {
   if (!isRoot) return own;
   spawnSync('chown', ['postgres:', own]);
   if (as('postgres', 'test', ['-w', own]).status === 0) return own;
-  const mark = createHash('sha256').update(PROJECT).digest('hex').slice(0, 10);
+  const mark = createHash('sha256').update(HOME).digest('hex').slice(0, 10);
   const other = `/var/lib/postgresql/bricole-${mark}-${name}`;
   say(`the user postgres cannot reach ${HOME}; keeping the database in ${other}`);
   mkdirSync(other, { recursive: true });
   spawnSync('chown', ['postgres:', other]);
   return other;
 }
+
+/** Runs a program as the user that PostgreSQL runs as. */
+export const asPostgres = (program, args) => as('postgres', program, args);
 
 const isThere = (file) => as('postgres', 'test', ['-e', file]).status === 0;
 
@@ -139,7 +142,7 @@ export async function startCluster(
 ) {
   const bin = binaries();
   mkdirSync(HOME, { recursive: true });
-  const noteFile = noted ? path.join(PROJECT, `.bricole-${name}.json`) : undefined;
+  const noteFile = noted ? noteOf(name) : undefined;
   const { folder, data, configFile, root, owner, app } = clusterConfig(name, bin, noteFile);
   const pg = (program, ...args) => as('postgres', `${bin}/${program}`, args);
   const postmaster = () => as('postgres', 'cat', [`${data}/postmaster.pid`]).stdout.split('\n');

@@ -6,7 +6,7 @@ import { say } from './say.mjs';
 const FIRST_PAUSE_MS = 200;
 const LONGEST_PAUSE_MS = 30_000;
 /** One that ran this long had started well: the pauses begin anew. */
-const RAN_WELL_MS = 60_000;
+const RAN_WELL_MS = 10_000;
 
 /** @param deaths in a row, each soon after its start @returns how long to wait before the next start, ms */
 export function pauseAfter(deaths) {

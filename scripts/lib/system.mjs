@@ -16,7 +16,12 @@ import { fileURLToPath } from 'node:url';
 import { say, Trouble } from './say.mjs';
 
 export const PROJECT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
-export const HOME = path.join(PROJECT, '.bricole');
+/** What this copy of the application keeps for itself: what it has built, and from what. */
+const OWN = path.join(PROJECT, '.bricole');
+/** Where the data is: beside the application, or in a folder of its own that BRICOLE_HOME names. */
+export const HOME = process.env.BRICOLE_HOME ? path.resolve(process.env.BRICOLE_HOME) : OWN;
+/** Says beside the data that there is a database, so that a disk that is not mounted is missed. */
+export const noteOf = (cluster) => `${HOME}-${cluster}.json`;
 /** What runs TypeScript, from the project's folder. */
 export const TSX = 'node_modules/tsx/dist/cli.mjs';
 export const isRoot = process.getuid?.() === 0;
@@ -136,11 +141,11 @@ export function fingerprint(paths) {
 
 /** Does a step only when the fingerprint of what it depends on has changed since it last succeeded. */
 export function once(name, mark, stillThere, action) {
-  const stamp = path.join(HOME, `${name}.stamp`);
+  const stamp = path.join(OWN, `${name}.stamp`);
   const known = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
   if (known === mark && stillThere()) return false;
   action();
-  mkdirSync(HOME, { recursive: true });
+  mkdirSync(OWN, { recursive: true });
   writeFileSync(stamp, mark);
   return true;
 }

@@ -37,7 +37,11 @@ export function readingOnce(db: Database): Database {
   return drizzle(client as unknown as pg.Pool, { schema });
 }
 
-const shared = globalThis as { bricoleDatabase?: { db: Database; pool: pg.Pool } };
+interface Opened {
+  readonly db: Database;
+  readonly pool: pg.Pool;
+}
+const shared = globalThis as { bricoleDatabase?: Opened; bricoleReader?: Opened };
 
 /** The application's database, opened on first use from BRICOLE_DATABASE_URL. */
 export function database(): Database {
@@ -45,4 +49,35 @@ export function database(): Database {
   if (!url) throw new Error('BRICOLE_DATABASE_URL is not set: start with npm start');
   shared.bricoleDatabase ??= openDatabase(url);
   return shared.bricoleDatabase.db;
+}
+
+/** Codes of a server that cannot be reached or is going away, of the network and of PostgreSQL. */
+const AWAY = /^(?:ECONN|EPIPE|ETIMEDOUT|EHOSTUNREACH|ENOTFOUND|08|57P)/u;
+
+function isAway(error: unknown): boolean {
+  let current = error;
+  for (let depth = 0; depth < 5 && current instanceof Error; depth += 1) {
+    const { code } = current as { code?: unknown };
+    if (typeof code === 'string' && AWAY.test(code)) return true;
+    if (/Connection terminated|timeout exceeded/u.test(current.message)) return true;
+    current = current.cause;
+  }
+  return false;
+}
+
+/**
+ * Asks what may be a moment old: a list, an export. Where BRICOLE_READER_URL names a standby it is asked, and the
+ * database itself where that one is away; without it the database is.
+ */
+export async function fromReader<T>(ask: (db: Database) => Promise<T>): Promise<T> {
+  const url = process.env.BRICOLE_READER_URL;
+  if (!url) return ask(database());
+  shared.bricoleReader ??= openDatabase(url);
+  try {
+    return await ask(shared.bricoleReader.db);
+  } catch (error) {
+    if (!isAway(error)) throw error;
+    console.error('the reader is away, the database is asked:', (error as Error).message);
+    return ask(database());
+  }
 }

@@ -74,8 +74,8 @@ export function OpenForm({ close, ...props }: FormProps & { close: () => void })
       setFailure(atFields ? null : { ...reply, message: elsewhere[0]?.[1] ?? reply.message });
       return;
     }
-    notice(props.done);
     if (props.shows) return setShown(props.shows(reply.data));
+    notice(props.done);
     close();
     const next = props.then?.(reply.data);
     if (next) router.push(next);

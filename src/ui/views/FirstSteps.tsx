@@ -39,14 +39,7 @@ export function FirstSteps({ steps }: { steps: readonly Step[] }) {
               {step.done ? '✓' : index + 1}
             </Typography>
             <Box sx={{ flexGrow: 1, minWidth: 220, opacity: step.aside && !step.done ? 0.6 : 1 }}>
-              <Typography sx={{ fontWeight: step === next ? 700 : 400 }}>
-                {step.title}
-                {step.done ? (
-                  <Box component="span" sx={visuallyHidden}>
-                    : done
-                  </Box>
-                ) : null}
-              </Typography>
+              <Typography sx={{ fontWeight: step === next ? 700 : 400 }}>{step.title}</Typography>
               <Typography variant="body2" color="text.secondary">
                 {step.aside && !step.done ? `laid aside; ${step.stands}` : step.stands}
               </Typography>

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { perform } from '../api';
 import { useNotice } from '../parts/Notice';
@@ -28,35 +28,28 @@ export function OwnSessions({ sessions }: { sessions: readonly Session[] }) {
   };
   const elsewhere = sessions.filter(({ here }) => !here);
   return (
-    <Box sx={{ overflowX: 'auto' }}>
-      <Table size="small">
-        <TableHead>
-          <TableRow>
-            {['Device', 'From', 'Since', 'Seen last', ''].map((word) => (
-              <TableCell key={word}>{word}</TableCell>
-            ))}
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {sessions.map((session) => (
-            <TableRow key={session.id}>
-              <TableCell>{session.device}</TableCell>
-              <TableCell className="mono">{session.address || 'not known'}</TableCell>
-              <TableCell sx={{ whiteSpace: 'nowrap' }}>{session.begun}</TableCell>
-              <TableCell sx={{ whiteSpace: 'nowrap' }}>{session.used}</TableCell>
-              <TableCell sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
-                {session.here ? (
-                  'this one'
-                ) : (
-                  <Button size="small" onClick={() => end([session])}>
-                    Sign out there
-                  </Button>
-                )}
-              </TableCell>
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
+    <Box>
+      {sessions.map((session, index) => (
+        <Box
+          key={session.id}
+          sx={{
+            ...{ display: 'flex', alignItems: 'center', gap: 2, py: 1 },
+            ...(index > 0 ? { borderTop: 1, borderColor: 'divider' } : {}),
+          }}
+        >
+          <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+            <Typography>{`${session.device}${session.here ? ', this one' : ''}`}</Typography>
+            <Typography variant="body2" color="text.secondary">
+              {`Since ${session.begun}, from ${session.address || 'an address that is not known'}; seen last ${session.used}`}
+            </Typography>
+          </Box>
+          {session.here ? null : (
+            <Button size="small" onClick={() => end([session])}>
+              Sign out there
+            </Button>
+          )}
+        </Box>
+      ))}
       {elsewhere.length > 1 ? (
         <Button sx={{ mt: 1 }} onClick={() => end(elsewhere)}>
           Sign out everywhere else

@@ -95,7 +95,16 @@ afterEach(() => {
 const draw = (sets: readonly DaySet[], over: Partial<Parameters<typeof Today>[0]> = {}) => {
   vi.setSystemTime(over.now ?? NOW);
   return render(
-    <Today sets={sets} hidden={NOTHING_HIDDEN} closing={0.2} fresh={[]} now={NOW} canTest {...over} />,
+    <Today
+      sets={sets}
+      hidden={NOTHING_HIDDEN}
+      closing={0.2}
+      fresh={[]}
+      now={NOW}
+      zone="UTC"
+      canTest
+      {...over}
+    />,
   );
 };
 /** The rows of a list of the day, each as the words of its cells. */

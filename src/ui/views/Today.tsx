@@ -43,6 +43,7 @@ export function Today({
   closing,
   fresh,
   now: initial,
+  zone: usual,
   canTest,
 }: {
   sets: readonly DaySet[];
@@ -50,6 +51,8 @@ export function Today({
   closing: number;
   fresh: readonly Fresh[];
   now: number;
+  /** The laboratory’s own, where nothing that is listed says another. */
+  zone: string;
   canTest: boolean;
 }) {
   const now = useNow(initial);
@@ -58,7 +61,7 @@ export function Today({
   const missed = sets.filter((set) => set.state === 'missed');
   const coming = sets.filter((set) => set.state === 'not open yet');
   const done = sets.filter((set) => set.state === 'done');
-  const zone = listed.find((set) => set.zone)?.zone ?? 'UTC';
+  const zone = listed.find((set) => set.zone)?.zone ?? usual;
   return (
     <Stack spacing={2}>
       <Headline now={now} zone={zone} urgent={urgent} missed={missed} coming={coming} hidden={hidden} />

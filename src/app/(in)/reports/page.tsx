@@ -1,6 +1,6 @@
 import { Box, Button, Stack, TextField, Typography } from '@mui/material';
 import type { Metadata } from 'next';
-import { database } from '@/db/client';
+import { fromReader } from '@/db/client';
 import { pageActor } from '@/server/page';
 import { reportList } from '@/server/queries/reports';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -16,7 +16,7 @@ export default async function ReportsPage({
 }) {
   const actor = await pageActor();
   const { before, q } = await searchParams;
-  const { rows, next } = await reportList(database(), actor, { before, words: q });
+  const { rows, next } = await fromReader((db) => reportList(db, actor, { before, words: q }));
   return (
     <Stack spacing={2}>
       <Box component="form" sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>

@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { database } from '@/db/client';
 import { pageActor } from '@/server/page';
 import { openSteps } from '@/server/queries/first-steps';
+import { usualZone } from '@/server/queries/jobs';
 import { DAY_PARTS, dayList, openFreshTests } from '@/server/queries/today';
 import { FirstSteps } from '@/ui/views/FirstSteps';
 import { Today } from '@/ui/views/Today';
@@ -31,6 +32,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
         {...day}
         fresh={fresh.map((row) => ({ ...row, sampledAt: row.sampledAt.getTime() }))}
         now={now.getTime()}
+        zone={await usualZone(db)}
         canTest={actor.role === 'laboratory' || actor.role === 'reviewer' || actor.role === 'manager'}
       />
     </Stack>

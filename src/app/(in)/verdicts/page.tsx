@@ -1,7 +1,7 @@
 import { Box, Stack, Typography } from '@mui/material';
 import type { Metadata } from 'next';
 import { measureWords } from '@/core/material/measure-words';
-import { database } from '@/db/client';
+import { fromReader } from '@/db/client';
 import { pageActor, pageNumber } from '@/server/page';
 import { seriesPage } from '@/server/queries/series';
 import { Card, Empty } from '@/ui/parts/Card';
@@ -14,7 +14,7 @@ export const metadata: Metadata = { title: 'Verdicts' };
 export default async function VerdictsPage({ searchParams }: { searchParams: Promise<{ page?: string }> }) {
   const actor = await pageActor();
   const page = pageNumber((await searchParams).page);
-  const { shown, count, pages } = await seriesPage(database(), actor, page);
+  const { shown, count, pages } = await fromReader((db) => seriesPage(db, actor, page));
   return (
     <Stack spacing={2}>
       <Typography variant="h1">Verdicts</Typography>

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { resultsCsv } from '@/core/interchange';
-import { database } from '@/db/client';
+import { fromReader } from '@/db/client';
 import { Invalid, NotFound } from '@/server/errors';
 import { answering, fileHeaders, isId } from '@/server/http';
 import { exportRecords } from '@/server/queries/export';
@@ -16,11 +16,8 @@ export function GET(request: Request): Promise<Response> {
     const format = query.get('format') ?? 'csv';
     if (!isId(jobId)) throw new NotFound('This job');
     if (format !== 'csv' && format !== 'json') throw new Invalid({ format: 'Format: csv or json.' });
-    const rows = await exportRecords(
-      database(),
-      actor,
-      { jobId, method },
-      format === 'csv' ? 'table' : 'whole',
+    const rows = await fromReader((db) =>
+      exportRecords(db, actor, { jobId, method }, format === 'csv' ? 'table' : 'whole'),
     );
     const body =
       format === 'csv'

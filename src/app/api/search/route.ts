@@ -1,4 +1,4 @@
-import { database } from '@/db/client';
+import { fromReader } from '@/db/client';
 import { answering } from '@/server/http';
 import { search } from '@/server/queries/specimen';
 import { requireActor } from '@/server/session';
@@ -7,6 +7,6 @@ export function GET(request: Request): Promise<Response> {
   return answering(async () => {
     const actor = await requireActor(request.headers);
     const words = new URL(request.url).searchParams.get('q') ?? '';
-    return Response.json(await search(database(), actor, words.slice(0, 80)));
+    return Response.json(await fromReader((db) => search(db, actor, words.slice(0, 80))));
   });
 }

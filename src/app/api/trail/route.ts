@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { csvText } from '@/core/interchange/csv';
-import { database } from '@/db/client';
+import { fromReader } from '@/db/client';
 import { answering, fileHeaders } from '@/server/http';
 import { usualZone } from '@/server/queries/jobs';
 import { trailWhole } from '@/server/queries/trail';
@@ -11,8 +11,7 @@ export function GET(request: Request): Promise<Response> {
   return answering(async () => {
     const actor = await requireActor(request.headers);
     const asked = Object.fromEntries(new URL(request.url).searchParams);
-    const db = database();
-    const entries = await trailWhole(db, actor, asked, await usualZone(db));
+    const entries = await fromReader(async (db) => trailWhole(db, actor, asked, await usualZone(db)));
     const text = csvText(
       ['entry', 'at', 'who', 'use case', 'action', 'what', 'of', 'before and after', 'hash'],
       entries.map(({ id, at, who, useCase, action, word, of, changes, hash }) => [
