@@ -56,10 +56,8 @@ proxy.on('error', (error, request, answer) => {
 /** How the parts stand, by the file of the one that keeps them. */
 function wrong() {
   try {
-    const { parts } = JSON.parse(readFileSync(process.env.BRICOLE_STANDING ?? '', 'utf8'));
-    const down = parts.filter(({ state }) => state !== 'running');
-    const words = down.map(({ name, why }) => `The ${name} ended (${why}) and is being started.`);
-    return words.length > 0 ? words : ['The web server does not answer yet.'];
+    const { wrong: told } = JSON.parse(readFileSync(process.env.BRICOLE_STANDING ?? '', 'utf8'));
+    return told.length > 0 ? told : ['The web server does not answer yet.'];
   } catch {
     return ['The web server does not answer.'];
   }

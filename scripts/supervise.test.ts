@@ -64,6 +64,9 @@ describe('a part', () => {
     await begin().keep('well', idle);
     await supervisor.keep('ill', command('node', ['-e', 'process.exit(3)']));
     await until(() => (part('ill')?.starts ?? 0) >= 3);
+    await until(() => part('ill')?.state === 'starting');
+    const { wrong } = JSON.parse(readFileSync(file, 'utf8')) as { wrong: string[] };
+    expect(wrong).toEqual(['Not running: ill (ended with code 3). It is started again by itself.']);
     expect(words.filter((said) => said.includes('ill ended (with code 3)')).length).toBeGreaterThanOrEqual(2);
     expect(part('well')).toMatchObject({ state: 'running', starts: 1 });
   });

@@ -14,6 +14,9 @@ export function prepareDemo(cluster) {
   });
 }
 
+/** A port from there on, below those that a system gives out by itself. */
+const anywhere = (from) => from + Math.floor(Math.random() * 8000);
+
 /**
  * Starts everything the application is made of, and keeps it going: the web server, the recorder, which streams live
  * readings too, the stand-ins where there are any, the gateway before all of them, and the database where it is ours.
@@ -48,8 +51,9 @@ export async function startApplication({
       `port ${wanted} of ${listen} is taken by another program, or not ours to take: end that one, or choose another port with npm run setup.`,
     );
   const port = exact ? wanted : await freePort(wanted);
-  const pages = await freePort(13_000);
-  const own = await freePort(13_500);
+  // Somewhere of their own: another copy that starts at this very moment has not taken its ports yet.
+  const pages = await freePort(anywhere(13_000));
+  const own = await freePort(anywhere(22_000));
   const live = elsewhere ?? `http://127.0.0.1:${own}`;
   const url = given ?? process.env.BRICOLE_URL ?? `http://127.0.0.1:${port}`;
   const standing = path.join(HOME, `${name}.json`);

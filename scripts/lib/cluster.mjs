@@ -26,10 +26,15 @@ export function binaries() {
 }
 
 /** Runs a PostgreSQL program as a user that it accepts: itself, or postgres when we are root. */
-function as(user, command, args) {
+function as(user, command, args, env = {}) {
   const [program, ...rest] =
     isRoot && user ? ['runuser', '-u', 'postgres', '--', command, ...args] : [command, ...args];
-  return spawnSync(program, rest, { cwd: '/', stdio: ['ignore', 'pipe', 'pipe'], encoding: 'utf8' });
+  return spawnSync(program, rest, {
+    cwd: '/',
+    stdio: ['ignore', 'pipe', 'pipe'],
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+  });
 }
 
 /** A folder that postgres can write in: in the project, or under its own home when root's project hides it. */
@@ -48,7 +53,7 @@ function chooseFolder(name) {
 }
 
 /** Runs a program as the user that PostgreSQL runs as. */
-export const asPostgres = (program, args) => as('postgres', program, args);
+export const asPostgres = (program, args, env) => as('postgres', program, args, env);
 
 const isThere = (file) => as('postgres', 'test', ['-e', file]).status === 0;
 

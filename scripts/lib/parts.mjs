@@ -66,7 +66,7 @@ export function database(name, cluster) {
       timer = setInterval(() => {
         if (isServerOf(running.pid, running.data)) return;
         clearInterval(timer);
-        resolve('its server is gone');
+        resolve('as its server is gone');
       }, LOOK_MS);
     });
     return {

@@ -13,21 +13,27 @@ import { freePort } from './system.mjs';
  */
 export async function startStandby(cluster) {
   const bin = binaries();
+  const address = new URL(cluster.rootUrl('postgres'));
+  const { password } = address;
+  address.password = '';
   const data = path.join(path.dirname(cluster.data), 'standby');
   const ran = (program, ...args) => {
-    const done = asPostgres(`${bin}/${program}`, args);
+    // A list of processes would show a password that stands in an address.
+    const done = asPostgres(`${bin}/${program}`, args, { PGPASSWORD: password });
     if (done.status !== 0) throw new Trouble(`${program} failed:\n${done.stdout}${done.stderr}`);
   };
   asPostgres('rm', ['-rf', data]);
   ran(
     'pg_basebackup',
     '-d',
-    `${cluster.rootUrl('postgres')}?application_name=standby`,
+    `${address.href}?application_name=standby`,
     '-D',
     data,
     '-R',
     '-X',
     'stream',
+    '-c',
+    'fast',
   );
   const port = await freePort(cluster.port + 20);
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120`;

@@ -98,7 +98,13 @@ export class Supervisor {
     const parts = [...this.#parts.values()].map(({ name, state, starts, why, againAt, since, running }) => ({
       ...{ name, state, starts, why, againAt, since: since ?? null, pid: running?.pid ?? null },
     }));
-    writeFileSync(`${this.file}.new`, JSON.stringify({ pid: process.pid, parts }));
+    const wrong = parts
+      .filter(({ state }) => state !== 'running')
+      .map(
+        ({ name, why }) =>
+          `Not running: ${name}${why ? ` (ended ${why})` : ''}. It is started again by itself.`,
+      );
+    writeFileSync(`${this.file}.new`, JSON.stringify({ pid: process.pid, wrong, parts }));
     renameSync(`${this.file}.new`, this.file);
   }
 

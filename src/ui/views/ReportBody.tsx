@@ -10,6 +10,11 @@ import { ReportDrawing } from './ReportDrawing';
 export function ReportBody({ content }: { content: ReportContent }) {
   return (
     <Stack spacing={2}>
+      {content.laboratory ? (
+        <Typography color="text.secondary">
+          {[content.laboratory.name, ...content.laboratory.lines].join(', ')}
+        </Typography>
+      ) : null}
       <Card title="What was tested">
         <Facts pairs={content.facts} />
       </Card>

@@ -7,7 +7,7 @@ export const dynamic = 'force-dynamic';
 
 /** Answers whether everything that the application is made of is there; where it is not, what is wrong, in words. */
 export async function GET(): Promise<Response> {
-  const { wrong, database } = await wrongNow(new Date());
+  const { wrong, database } = await wrongNow();
   return Response.json(
     // The time is for devices whose own clock may be wrong, by more than is bearable (ms).
     { ok: wrong.length === 0, wrong, now: Date.now(), bearable: BEARABLE_MS },

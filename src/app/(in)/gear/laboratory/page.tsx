@@ -25,7 +25,7 @@ export default async function LaboratoryPage() {
   const history = await settingHistory(db, SETTING.laboratory);
   const today = DateTime.fromJSDate(now, { zone: laboratory.zone }).toISODate() ?? '';
   const steps = await openSteps(db, actor, today, { whole: true });
-  const { wrong } = await wrongNow(now);
+  const { wrong } = await wrongNow();
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
