@@ -13,6 +13,13 @@ function partsAway(): string[] {
   return (JSON.parse(readFileSync(file, 'utf8')) as { wrong?: string[] }).wrong ?? [];
 }
 
+/** When the newest backup was made, as the command noted it beside the data; null where none was. */
+export function lastBackup(): string | null {
+  const standing = process.env.BRICOLE_STANDING;
+  const file = standing && path.join(path.dirname(standing), 'backups.json');
+  return file && existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as { at: string }).at : null;
+}
+
 /** What is wrong with the disk that the records stand on. */
 function spaceProblem(): string[] {
   const file = process.env.BRICOLE_STANDING;

@@ -11,13 +11,21 @@ export interface TextTable {
 
 const LARGEST = 20_000;
 
+/** What separates the columns: of those that are usual, the one that the header has most of. Rows may hold others. */
+function delimiterOf(text: string): string {
+  const [header = ''] = text.split(/\r?\n|\r/u, 1);
+  const count = (sign: string): number => header.split(sign).length;
+  return [',', ';', '\t', '|'].toSorted((a, b) => count(b) - count(a))[0] ?? ',';
+}
+
 /**
  * Reads a file of comma-, semicolon- or tab-separated rows under a header. Column names lose case and spaces.
  * @param needed columns that must be there
  */
 export function readTable(text: string, needed: readonly string[]): TextTable {
   const none = (problem: string): TextTable => ({ columns: [], rows: [], problem });
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/u, ''), { skipEmptyLines: false });
+  const plain = text.replace(/^\uFEFF/u, '');
+  const { data } = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: delimiterOf(plain) });
   const header = (data[0] ?? []).map((name) =>
     name
       .trim()

@@ -1,9 +1,8 @@
-import { existsSync, readFileSync } from 'node:fs';
-import path from 'node:path';
 import { and, count, eq, like, ne, sql } from 'drizzle-orm';
 import { type FirstStep, firstSteps } from '@/core/laboratory/first-steps';
 import type { Queryable } from '@/db/client';
 import { jobs, people, runs, settings, specifications } from '@/db/schema';
+import { lastBackup } from '../health';
 import { isLaboratorys } from '../installation';
 import { limitsNow } from '../run-setup';
 import { SETTING } from '../settings';
@@ -12,15 +11,6 @@ import { gearList } from './gear';
 
 /** A first step, and whether it was laid aside as not wanted here. */
 export type OpenStep = FirstStep & { readonly aside: boolean };
-
-/** The day of the newest backup, as the command noted it beside the data. */
-function lastBackup(): string | null {
-  const file =
-    process.env.BRICOLE_STANDING && path.join(path.dirname(process.env.BRICOLE_STANDING), 'backups.json');
-  if (!file || !existsSync(file)) return null;
-  const { at } = JSON.parse(readFileSync(file, 'utf8')) as { at: string };
-  return at.slice(0, 10);
-}
 
 /**
  * What a laboratory that begins has still to do, for its managers; null for everybody else, in the demo, and once all
@@ -69,7 +59,7 @@ export async function openSteps(
       looked: rows.filter(({ entry }) => entry.status !== 'recalled').length,
     },
     ...{ jobs: counted?.jobs ?? 0, specifications: counted?.specifications ?? 0, tests: counted?.tests ?? 0 },
-    backup: lastBackup(),
+    backup: lastBackup()?.slice(0, 10) ?? null,
   }).map((step) => ({ ...step, aside: asideNow.get(step.id) ?? false }));
   return whole || steps.some(({ done, aside }) => !done && !aside) ? steps : null;
 }

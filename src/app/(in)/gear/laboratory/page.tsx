@@ -4,7 +4,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { headLines } from '@/core/laboratory/details';
 import { database } from '@/db/client';
-import { wrongNow } from '@/server/health';
+import { lastBackup, wrongNow } from '@/server/health';
 import { pageActor } from '@/server/page';
 import { openSteps } from '@/server/queries/first-steps';
 import { laboratoryNow, SETTING, settingHistory } from '@/server/settings';
@@ -26,6 +26,7 @@ export default async function LaboratoryPage() {
   const today = DateTime.fromJSDate(now, { zone: laboratory.zone }).toISODate() ?? '';
   const steps = await openSteps(db, actor, today, { whole: true });
   const { wrong } = await wrongNow();
+  const backup = lastBackup();
   return (
     <Stack spacing={2}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
@@ -60,6 +61,11 @@ export default async function LaboratoryPage() {
             </Typography>
           ))
         )}
+        <Typography color="text.secondary">
+          {backup
+            ? `The newest backup was made ${dayTime(new Date(backup), laboratory.zone)}. Is it on another machine?`
+            : 'No backup was made yet: npm run backup, where the application runs.'}
+        </Typography>
       </Card>
       {steps ? <FirstSteps steps={steps} /> : null}
     </Stack>
