@@ -7,7 +7,7 @@ import { KEPT_MS } from './lib/kept.mjs';
  * The one door of the application: it passes pages on to the web server and live readings to the process that draws no
  * pages, and says where each connection came from. What a request claims of its own origin is dropped, unless the
  * connection comes from a proxy that BRICOLE_TRUSTED_PROXIES names (addresses with commas between).
- *   BRICOLE_PORT, BRICOLE_PAGES (address of the web server), BRICOLE_LIVE (of the live readings), BRICOLE_HOST
+ *   BRICOLE_PORT, BRICOLE_PAGES (addresses of the web servers, with commas between), BRICOLE_LIVE (of the live readings), BRICOLE_HOST
  */
 const { BRICOLE_PORT, BRICOLE_PAGES, BRICOLE_LIVE, BRICOLE_HOST = '127.0.0.1' } = process.env;
 const trusted = new Set((process.env.BRICOLE_TRUSTED_PROXIES ?? '').split(',').filter(Boolean));
@@ -27,6 +27,8 @@ function addressOf(request) {
 const agent = new http.Agent({ keepAlive: true, maxSockets: 512, timeout: 30_000 });
 const proxy = httpProxy.createProxyServer({ xfwd: false, agent });
 const again = new WeakSet();
+/** Where a request was passed to. */
+const at = new WeakMap();
 // Who has gone hears nothing any more: what was being read for them is let go, or a live line would stay for good.
 proxy.on('proxyReq', (asked, _, answer) => {
   answer.on('close', () => {
@@ -37,10 +39,16 @@ proxy.on('error', (error, request, answer) => {
   if (!('writeHead' in answer)) return answer.destroy();
   if (answer.destroyed) return undefined;
   if (answer.headersSent) return answer.destroy();
-  // A kept connection that was cut as it was used took nothing in: what only reads is asked once more.
-  if (error.code === 'ECONNRESET' && ['GET', 'HEAD'].includes(request.method) && !again.has(request)) {
+  const server = at.get(request);
+  if (server && error.code === 'ECONNREFUSED') server.until = Date.now() + PASSED_OVER_MS;
+  // A connection that was refused or cut as it was used took nothing in: what only reads is asked once more.
+  if (
+    ['ECONNRESET', 'ECONNREFUSED'].includes(error.code) &&
+    ['GET', 'HEAD'].includes(request.method) &&
+    !again.has(request)
+  ) {
     again.add(request);
-    return proxy.web(request, answer, { target: target(request.url ?? '/') });
+    return pass(request, answer);
   }
   answer.writeHead(503, {
     'content-type': 'application/json',
@@ -63,7 +71,29 @@ function wrong() {
   }
 }
 
-const target = (url) => (url.startsWith('/api/press/') ? BRICOLE_LIVE : BRICOLE_PAGES);
+/** The web servers: how many requests each has, and until when it is passed over since it could not be reached, ms. */
+const servers = BRICOLE_PAGES.split(',').map((url) => ({ url, busy: 0, until: 0 }));
+const PASSED_OVER_MS = 1000;
+
+/** The one with the least to do of those that can be reached; of all, where none can. */
+function idlest() {
+  const now = Date.now();
+  const up = servers.filter(({ until }) => until <= now);
+  return (up.length > 0 ? up : servers).reduce((least, each) => (each.busy < least.busy ? each : least));
+}
+
+/** Passes a request on; it counts as one of that server's until it is over. */
+function pass(request, answer) {
+  if ((request.url ?? '/').startsWith('/api/press/'))
+    return proxy.web(request, answer, { target: BRICOLE_LIVE });
+  const server = idlest();
+  server.busy += 1;
+  at.set(request, server);
+  answer.once('close', () => {
+    server.busy -= 1;
+  });
+  return proxy.web(request, answer, { target: server.url });
+}
 function prepare(request) {
   const address = addressOf(request);
   for (const name of Object.keys(request.headers))
@@ -89,11 +119,11 @@ const server = http.createServer((request, answer) => {
     return;
   }
   prepare(request);
-  proxy.web(request, answer, { target: target(request.url ?? '/') });
+  pass(request, answer);
 });
 server.on('upgrade', (request, socket, head) => {
   prepare(request);
-  proxy.ws(request, socket, head, { target: BRICOLE_PAGES });
+  proxy.ws(request, socket, head, { target: idlest().url });
 });
 server.keepAliveTimeout = KEPT_MS;
 server.listen(Number(BRICOLE_PORT), BRICOLE_HOST);

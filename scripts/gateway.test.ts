@@ -1,7 +1,9 @@
 import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import net from 'node:net';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 
@@ -157,6 +159,52 @@ describe('the gateway', () => {
     expect(seen.filter((each) => each.startsWith('POST'))).toHaveLength(2);
     cutting.closeAllConnections();
     cutting.close();
+  });
+  it('shares the work among several servers, the busy ones last, and goes on when one dies', async () => {
+    const [first, second] = [echo('first'), echo('second')];
+    const ports = [await listening(first), await listening(second)];
+    const shared = await gateway({
+      BRICOLE_PAGES: ports.map((port) => `http://127.0.0.1:${port}`).join(),
+      BRICOLE_LIVE: 'http://127.0.0.1:1',
+    });
+    // A line that stays open keeps its server busy: what comes meanwhile goes to the other.
+    const gone = new AbortController();
+    await fetch(`${shared}/stream`, { signal: gone.signal });
+    const names = new Set<string>();
+    for (let time = 0; time < 4; time += 1) names.add((await ask(shared, '/today')).body.name);
+    expect(names.size).toBe(1);
+    gone.abort();
+    const [other] = [...names];
+    const dying = other === 'first' ? first : second;
+    dying.closeAllConnections();
+    await new Promise((resolve) => dying.close(resolve));
+    for (let time = 0; time < 6; time += 1) {
+      const { status, body } = await ask(shared, '/today');
+      expect([status, body.name]).toEqual([200, other === 'first' ? 'second' : 'first']);
+    }
+    for (const each of [first, second]) {
+      each.closeAllConnections();
+      each.close();
+    }
+  });
+  it('asked how it is while nothing answers, says what it knows of those behind it', async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'bricole-gateway-'));
+    const file = path.join(folder, 'standing.json');
+    const wrong = 'Not running: web server (ended by SIGKILL). It is started again by itself.';
+    writeFileSync(file, JSON.stringify({ pid: 1, wrong: [wrong], parts: [] }));
+    const away = await gateway({
+      BRICOLE_PAGES: `http://127.0.0.1:${await freePort()}`,
+      BRICOLE_LIVE: 'http://127.0.0.1:1',
+      BRICOLE_STANDING: file,
+    });
+    const answer = await fetch(`${away}/api/health`);
+    expect([answer.status, await answer.json()]).toEqual([503, { ok: false, wrong: [wrong] }]);
+    writeFileSync(file, '{"wrong": [');
+    expect(await (await fetch(`${away}/api/health`)).json()).toEqual({
+      ok: false,
+      wrong: ['The web server does not answer.'],
+    });
+    rmSync(folder, { recursive: true });
   });
   it('says that the server is away, instead of nothing', async () => {
     const away = await gateway({

@@ -26,6 +26,7 @@ await main(async () => {
     port: 3960,
     cluster: { name: 'kill-database', running: cluster },
     name: 'kill-standing',
+    webs: 2,
     env: { BRICOLE_DEMO: '1' },
   });
   await application.ready();

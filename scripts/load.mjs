@@ -50,6 +50,7 @@ await main(async () => {
     port: 3965,
     cluster: { name: 'load-database', running: cluster },
     name: 'load-standing',
+    webs: option('webs', 2),
     env: { BRICOLE_DEMO: '1' },
   });
   await application.ready();

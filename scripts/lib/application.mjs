@@ -15,7 +15,7 @@ export function prepareDemo(cluster) {
 }
 
 /** A port from there on, below those that a system gives out by itself. */
-const anywhere = (from) => from + Math.floor(Math.random() * 8000);
+const anywhere = (from) => from + Math.floor(Math.random() * 900);
 
 /**
  * Starts everything the application is made of, and keeps it going: the web server, the recorder, which streams live
@@ -23,10 +23,10 @@ const anywhere = (from) => from + Math.floor(Math.random() * 8000);
  * @param {{
  *   databaseUrl: string, secret: string,
  *   port: number, exact?: boolean, listen?: string, url?: string, proxies?: string,
- *   feeds?: string, live?: string,
+ *   feeds?: string, live?: string, webs?: number,
  *   cluster?: { name: string, running: object },
  *   name?: string, dev?: boolean, env?: Record<string, string> }} options
- *   `exact`: on this port or not at all; `feeds`: machines to follow, in place of stand-ins; `live`: address of another
+ *   `exact`: on this port or not at all; `webs`: how many web servers, one for each processor that draws pages; `feeds`: machines to follow, in place of stand-ins; `live`: address of another
  *   server's recorder, in place of one of its own; `cluster`: the private database, to be kept too; `name` of the file
  *   in which it stands how each part is
  * @returns its address, what keeps it, and how to end it; it answers when `ready` has come
@@ -41,6 +41,7 @@ export async function startApplication({
   proxies = process.env.BRICOLE_TRUSTED_PROXIES ?? '',
   feeds: named = process.env.BRICOLE_FEEDS,
   live: elsewhere,
+  webs = 1,
   cluster,
   name = 'standing',
   dev = false,
@@ -52,7 +53,8 @@ export async function startApplication({
     );
   const port = exact ? wanted : await freePort(wanted);
   // Somewhere of their own: another copy that starts at this very moment has not taken its ports yet.
-  const pages = await freePort(anywhere(13_000));
+  const pages = [];
+  while (pages.length < webs) pages.push(await freePort(anywhere(13_000 + 1000 * pages.length)));
   const own = await freePort(anywhere(22_000));
   const live = elsewhere ?? `http://127.0.0.1:${own}`;
   const url = given ?? process.env.BRICOLE_URL ?? `http://127.0.0.1:${port}`;
@@ -66,26 +68,32 @@ export async function startApplication({
     ...env,
   };
   const supervisor = new Supervisor(standing);
-  const web = command(
-    'node',
-    [
-      'node_modules/next/dist/bin/next',
-      ...(dev ? ['dev'] : ['start', '--keepAliveTimeout', String(KEPT_MS)]),
-      '-H',
-      '127.0.0.1',
-      '-p',
-      String(pages),
-    ],
-    { ...shared, NEXT_TELEMETRY_DISABLED: '1' },
-  );
-  const health = `http://127.0.0.1:${pages}/api/health`;
+  const web = (port) =>
+    command(
+      'node',
+      [
+        'node_modules/next/dist/bin/next',
+        ...(dev ? ['dev'] : ['start', '--keepAliveTimeout', String(KEPT_MS)]),
+        '-H',
+        '127.0.0.1',
+        '-p',
+        String(port),
+      ],
+      { ...shared, NEXT_TELEMETRY_DISABLED: '1' },
+    );
+  const addresses = pages.map((each) => `http://127.0.0.1:${each}`);
+  const health = (address) => `${address}/api/health`;
   if (cluster) await supervisor.keep('database', database(cluster.name, cluster.running));
   if (named === undefined) await supervisor.keep('stand-ins', standIns(shared));
   if (!elsewhere) await supervisor.keep('recorder', recorder({ ...shared, BRICOLE_LIVE_PORT: String(own) }));
-  await supervisor.keep('web server', answering(web, health));
+  for (const [index, each] of pages.entries())
+    await supervisor.keep(
+      webs === 1 ? 'web server' : `web server ${index + 1}`,
+      answering(web(each), health(addresses[index])),
+    );
   const gateway = {
     ...{ BRICOLE_PORT: String(port), BRICOLE_HOST: listen, BRICOLE_TRUSTED_PROXIES: proxies },
-    ...{ BRICOLE_PAGES: `http://127.0.0.1:${pages}`, BRICOLE_LIVE: live, BRICOLE_STANDING: standing },
+    ...{ BRICOLE_PAGES: addresses.join(), BRICOLE_LIVE: live, BRICOLE_STANDING: standing },
   };
   await supervisor.keep('gateway', command('node', ['scripts/gateway.mjs'], gateway));
   const door = `http://${['0.0.0.0', '::'].includes(listen) ? '127.0.0.1' : listen}:${port}`;
@@ -96,7 +104,7 @@ export async function startApplication({
     standing,
     /** It answers; Trouble where it does not within a minute. */
     ready: async () => {
-      await waitForServer(health);
+      for (const each of addresses) await waitForServer(health(each));
       await waitForServer(`${door}/api/health`);
     },
     end: () => supervisor.end(),

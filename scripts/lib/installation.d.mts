@@ -6,6 +6,8 @@ export interface Place {
   readonly proxies?: string;
   /** Machines to follow, `number=host:port` with commas between. */
   readonly feeds?: string;
+  /** How many web servers; by itself one for each processor, up to four. */
+  readonly webs?: number;
   /** Address of another server's recorder, in place of one of its own. */
   readonly live?: string;
 }

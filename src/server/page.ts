@@ -1,15 +1,19 @@
 import 'reflect-metadata';
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
+import { cache } from 'react';
 import { Invalid, NotFound, Refused, refusalOf } from './errors';
 import { isId } from './http';
 import { actorOf } from './session';
 import type { Actor } from './use-case';
 
+/** Layout and page ask the same of one request: it is asked once. */
+const actorNow = cache(async () => actorOf(await headers()));
+
 /** The person a page is for; a stranger is sent to sign in and comes back afterwards. */
 export async function pageActor(): Promise<Actor> {
   const sent = await headers();
-  const actor = await actorOf(sent);
+  const actor = await actorNow();
   // The proxy writes the address that was asked for into every request.
   if (!actor) redirect(`/sign-in?then=${encodeURIComponent(sent.get('x-path') ?? '/today')}`);
   return actor;
