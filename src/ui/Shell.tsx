@@ -11,10 +11,10 @@ import {
   Stack,
   Typography,
 } from '@mui/material';
-import NextLink from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useState } from 'react';
 import { isTyping } from './keys';
+import { AppLink } from './parts/AppLink';
 import { ClockNotice } from './parts/ClockNotice';
 import { SearchBox } from './SearchBox';
 import { SCHEMES, type Scheme } from './theme';
@@ -71,7 +71,7 @@ export function Shell({
         }}
       >
         <Typography
-          component={NextLink}
+          component={AppLink}
           href="/today"
           sx={{ fontWeight: 700, color: 'primary.main', textDecoration: 'none', fontSize: '1.15rem' }}
         >
@@ -139,7 +139,7 @@ function PlaceLink({ place, tall = false }: { place: Place; tall?: boolean }) {
   const here = path === place.href || path.startsWith(`${place.href}/`);
   return (
     <Box
-      component={NextLink}
+      component={AppLink}
       href={place.href}
       aria-current={here ? 'page' : undefined}
       sx={{
@@ -214,7 +214,7 @@ function PersonMenu({
             {`Colours: ${SCHEME_WORDS[each]}`}
           </MenuItem>
         ))}
-        <MenuItem component={NextLink} href="/account" onClick={() => setAnchor(null)}>
+        <MenuItem component={AppLink} href="/account" onClick={() => setAnchor(null)}>
           Your account
         </MenuItem>
         <MenuItem onClick={signOut}>Sign out</MenuItem>

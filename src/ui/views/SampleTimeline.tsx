@@ -1,7 +1,8 @@
 'use client';
 import { Box, Typography, useTheme } from '@mui/material';
-import Link from 'next/link';
+
 import type { TimelineRow } from '@/core/waits/timeline';
+import { AppLink } from '../parts/AppLink';
 import { clock, dayTime } from '../time';
 
 const HOUR = 3_600_000;
@@ -85,7 +86,7 @@ export function SampleTimeline({
                 {row.steps.map((step) => (
                   <Box
                     key={step.runId}
-                    component={Link}
+                    component={AppLink}
                     href={`/runs/${step.runId}`}
                     title={sentence(step, zone)}
                     aria-label={`${row.label}: ${sentence(step, zone)}`}
