@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mkdirSync, readFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
 import pg from 'pg';
 import { prepareDemo, startApplication } from './lib/application.mjs';
@@ -23,10 +23,26 @@ const THINK_S = option('think', 15);
 const CLICKED = { rsc: '1', 'next-url': '/today' };
 const ROLES = ['orla', 'bram', 'teodor', 'wren', 'isbet'];
 
-/** Processor time of a process and its memory, s and MB. */
+/** What stands in the line of a process after its name: state, parent, and so on. */
+const lineOf = (pid) => readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ');
+
+/** Processor time of a process with those it started itself, s, and its own memory, MB: theirs is largely the same. */
 function used(pid) {
+  const children = readdirSync('/proc').filter((each) => {
+    try {
+      return /^\d+$/u.test(each) && Number(lineOf(each)[1]) === pid;
+    } catch {
+      return false;
+    }
+  });
+  const { megabytes } = usedBy(pid);
+  const seconds = [pid, ...children].reduce((sum, each) => sum + usedBy(each).seconds, 0);
+  return { seconds, megabytes };
+}
+
+function usedBy(pid) {
   try {
-    const stat = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ');
+    const stat = lineOf(pid);
     const [, memory = '0'] = /^VmRSS:\s+(\d+)/mu.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? [];
     return { seconds: (Number(stat[11]) + Number(stat[12])) / 100, megabytes: Number(memory) / 1024 };
   } catch {

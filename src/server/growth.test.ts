@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/db/client';
 import { readingOnce } from '@/db/client';
+import { settings } from '@/db/schema';
 import { freshDatabase } from '@/testing/database';
 import { breakPieces, groupOf, makeRock } from '@/testing/rock';
 import { AT_28_DAYS, breakSpecimen, CAST, makeSample, makeSite, type Site } from '@/testing/site';
@@ -13,7 +14,16 @@ import { takeSample } from './actions/samples';
 import { perform } from './perform';
 import { diameterLotList, endBatchList, endsToMake } from './queries/ends';
 import { exportRecords } from './queries/export';
-import { cardList, gearList, limitRegister, peopleList, signInList } from './queries/gear';
+import { openSteps } from './queries/first-steps';
+import {
+  cardList,
+  gearList,
+  limitRegister,
+  ownSessions,
+  ownSignIns,
+  peopleList,
+  signInList,
+} from './queries/gear';
 import { jobDetail, jobList, jobsToPlace, recentPlacements } from './queries/jobs';
 import { lotDossier } from './queries/lot';
 import { overlayOf } from './queries/overlay';
@@ -28,6 +38,7 @@ import { search, specimenDetail } from './queries/specimen';
 import { storageList } from './queries/storage';
 import { dayList, openFreshTests, siteWaits } from './queries/today';
 import { trailPage } from './queries/trail';
+import { SETTING } from './settings';
 
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
@@ -42,6 +53,10 @@ const day = new Date(AT_28_DAYS);
 beforeAll(async () => {
   fresh = await freshDatabase();
   site = await makeSite(fresh.db, 'GRW');
+  const { id: by } = site.actors.manager;
+  await fresh.db
+    .insert(settings)
+    .values({ key: SETTING.installation, value: 'laboratory', note: '', by, at: day });
   first = await makeSample(site);
   for (const id of first.specimenIds) runId = await breakSpecimen(site, id, '58,300', AT_28_DAYS);
   // Sets that are whole, begun and untouched, so that what grows later is only their number.
@@ -143,6 +158,8 @@ function pages(db: Database): Record<string, () => Promise<unknown>> {
     gear: () => gearList(db, manager, '2031-06-11'),
     limits: () => limitRegister(db, manager),
     people: () => Promise.all([peopleList(db, manager), signInList(db, manager)]),
+    account: () => Promise.all([ownSessions(db, manager), ownSignIns(db, manager)]),
+    'first steps': () => openSteps(db, manager, '2031-05-14', { whole: true }),
     trail: () => trailPage(db, manager, { of: 'GRW-001' }, 'America/New_York'),
     tanks: () => storageList(db, manager, day),
     overlay: () => overlayOf(db, manager, runId, []),
