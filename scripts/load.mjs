@@ -1,12 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
-import pg from 'pg';
-import { prepareDemo, startApplication } from './lib/application.mjs';
-import { startCluster } from './lib/cluster.mjs';
 import { openRuns, save, signIn } from './lib/devices.mjs';
+import { ownDemo } from './lib/own-demo.mjs';
 import { main, say } from './lib/say.mjs';
-import { buildApplication, HOME, installPackages } from './lib/system.mjs';
 
 // Many people at work at once: four of five things they do is to open a page, the fifth is to save a reading. Of ten pages
 // one is loaded whole, as by a reload or a link in a message; the others are asked for as a browser does where a link of
@@ -57,31 +54,17 @@ const spread = (times) => {
 };
 
 await main(async () => {
-  mkdirSync(HOME, { recursive: true });
-  installPackages();
-  const cluster = await startCluster('load-database', { noted: false });
-  prepareDemo(cluster);
-  buildApplication();
-  const begun = Date.now();
-  const application = await startApplication({
-    databaseUrl: cluster.appUrl('bricole'),
-    secret: 'only-for-this-load-0123456789abcdef',
-    port: 3965,
-    cluster: { name: 'load-database', running: cluster },
-    name: 'load-standing',
-    webs: option('webs', 2),
-    env: { BRICOLE_DEMO: '1' },
+  const { application, took, asked, end } = await ownDemo('load', { port: 3965, webs: option('webs', 2) });
+  say(`it answered ${(took / 1000).toFixed(1)} s after its processes were begun`);
+  const [runs, samples, specimens, reports] = await asked(async (client) => {
+    const ids = async (text) => (await client.query(text)).rows.map(({ id }) => id);
+    return [
+      await openRuns(client, 40),
+      await ids('SELECT id FROM samples ORDER BY sampled_at DESC LIMIT 30'),
+      await ids('SELECT id FROM specimens ORDER BY opens_at DESC NULLS LAST LIMIT 30'),
+      await ids('SELECT id FROM reports LIMIT 10'),
+    ];
   });
-  await application.ready();
-  say(`it answered ${((Date.now() - begun) / 1000).toFixed(1)} s after its processes were begun`);
-  const client = new pg.Client({ connectionString: cluster.rootUrl('bricole') });
-  await client.connect();
-  const runs = await openRuns(client, 40);
-  const ids = async (text) => (await client.query(text)).rows.map(({ id }) => id);
-  const samples = await ids('SELECT id FROM samples ORDER BY sampled_at DESC LIMIT 30');
-  const specimens = await ids('SELECT id FROM specimens ORDER BY opens_at DESC NULLS LAST LIMIT 30');
-  const reports = await ids('SELECT id FROM reports LIMIT 10');
-  await client.end();
   const { url } = application;
   const cookies = [];
   for (const name of ROLES) cookies.push(await signIn(url, `${name}@saltmarsh.example`));
@@ -173,7 +156,6 @@ await main(async () => {
     `pages: ${spread(reads)}\nreadings: ${spread(saves)}\nerrors: ${errors.length}\n${spent.join('\n')}\n`,
   );
   for (const error of new Set(errors)) process.stdout.write(`  ${error}\n`);
-  await application.end();
-  cluster.remove();
+  await end();
   process.exitCode = errors.length > 0 ? 1 : 0;
 });

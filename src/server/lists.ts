@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { columnName, LISTS, type ListColumn, type ListName } from '@/core/interchange';
+import { columnName, columnsOf, LISTS, type ListColumn, type ListName } from '@/core/interchange';
 import { findMaterial } from '@/core/materials/registry';
 import { fieldsOf, validated } from '@/core/methods';
 import { equipment, jobs, type Role } from '@/db/schema';
@@ -98,7 +98,10 @@ export const LIST_IMPORTS: Readonly<Record<ListName, ListImport>> = {
   },
   specifications: {
     roles: ['reviewer', 'manager'],
-    columns: ({ material }) => [...LISTS.specifications.columns, ...askedColumns(material)],
+    columns: ({ material }) => [
+      ...LISTS.specifications.columns,
+      ...columnsOf(fieldsOf(materialOf(material).Asked)),
+    ],
     async row(context, { code, title, ...cells }, { jobId, material }) {
       const fields = fieldsOf(materialOf(material).Asked);
       const asked = Object.fromEntries(
@@ -116,12 +119,4 @@ function materialOf(id: string | undefined) {
   const material = findMaterial(id ?? '');
   if (!material) throw new NotFound('This material');
   return material;
-}
-
-/** The columns that a material’s own fields make. */
-function askedColumns(material: string | undefined): readonly ListColumn[] {
-  return fieldsOf(materialOf(material).Asked).map((field) => ({
-    name: columnName(field.name),
-    ...('required' in field && field.required ? { needed: true } : {}),
-  }));
 }

@@ -1,3 +1,4 @@
+import type { FieldSpec } from '../methods/fields';
 import { readTable } from './table';
 
 /** A column of a list that a laboratory brings along. */
@@ -78,6 +79,14 @@ export type ListName = keyof typeof LISTS;
 /** The name of a column for a field of a class: `specifiedStrength` is `specified_strength`. */
 export const columnName = (field: string): string =>
   field.replace(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`);
+
+/** The columns that the fields of a class make. */
+export function columnsOf(fields: readonly FieldSpec[]): ListColumn[] {
+  return fields.map((field) => ({
+    name: columnName(field.name),
+    ...('required' in field && field.required ? { needed: true } : {}),
+  }));
+}
 
 /** A row of a list as it stands there; cells by the names of their columns. */
 export interface ListRow {

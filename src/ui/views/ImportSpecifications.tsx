@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { columnName } from '@/core/interchange/lists';
+import { columnsOf } from '@/core/interchange/lists';
 import { findMaterial } from '@/core/materials/registry';
 import { fieldsOf } from '@/core/methods';
 import { ImportList } from './ImportList';
@@ -14,10 +14,7 @@ export function ImportSpecifications({ jobId, material: id }: { jobId: string; m
     <ImportList
       list="specifications"
       about={about}
-      more={fieldsOf(material.Asked).map((field) => ({
-        name: columnName(field.name),
-        ...('required' in field && field.required ? { needed: true } : {}),
-      }))}
+      more={columnsOf(fieldsOf(material.Asked))}
       words={{ title: `${material.words.specification[1]} from a list`, button: 'From a list' }}
     />
   );

@@ -1,13 +1,11 @@
 'use client';
-import { Alert, Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
-import { type FormEvent, useEffect, useState } from 'react';
+import { Alert, Box, Button, Stack, TextField, Typography } from '@mui/material';
+import { type FormEvent, useState } from 'react';
+import { Door, useAlive } from '../parts/Door';
 
 /** Sign-in by e-mail and password. */
 export function SignIn({ next, laboratory, demo }: { next: string; laboratory: string; demo: boolean }) {
-  // What is typed, or filled in by the browser, before the page has come alive stays in the fields themselves; and until
-  // then the button cannot be pressed, or the browser would send the form by its own means.
-  const [alive, setAlive] = useState(false);
-  useEffect(() => setAlive(true), []);
+  const alive = useAlive();
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
   const submit = async (event: FormEvent<HTMLFormElement>): Promise<void> => {
@@ -39,41 +37,32 @@ export function SignIn({ next, laboratory, demo }: { next: string; laboratory: s
     setBusy(false);
   };
   return (
-    <Box component="main" sx={{ minHeight: '100vh', display: 'grid', placeItems: 'center', p: 2 }}>
-      <Paper sx={{ p: { xs: 3, sm: 4 }, width: '100%', maxWidth: 420 }}>
-        <Stack component="form" method="post" spacing={2} onSubmit={submit} noValidate>
-          <Box>
-            <Typography variant="h1" color="primary">
-              Bricole
-            </Typography>
-            <Typography color="text.secondary">{laboratory}</Typography>
-          </Box>
-          {trouble ? <Alert severity="error">{trouble}</Alert> : null}
-          <TextField
-            label="E-mail"
-            type="email"
-            autoComplete="username"
-            autoFocus
-            name="email"
-            size="medium"
-          />
-          <TextField
-            label="Password"
-            type="password"
-            autoComplete="current-password"
-            name="password"
-            size="medium"
-          />
-          <Button type="submit" variant="contained" size="large" loading={busy} disabled={!alive}>
-            Sign in
-          </Button>
-          <Typography variant="body2" color="text.secondary">
-            {demo
-              ? 'This is the demo: an invented laboratory. Its sign-ins were printed where it was started.'
-              : 'These are the laboratory’s own records. No password yet, or lost it? Ask your manager for a link.'}
+    <Door>
+      <Stack component="form" method="post" spacing={2} onSubmit={submit} noValidate>
+        <Box>
+          <Typography variant="h1" color="primary">
+            Bricole
           </Typography>
-        </Stack>
-      </Paper>
-    </Box>
+          <Typography color="text.secondary">{laboratory}</Typography>
+        </Box>
+        {trouble ? <Alert severity="error">{trouble}</Alert> : null}
+        <TextField label="E-mail" type="email" autoComplete="username" autoFocus name="email" size="medium" />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          name="password"
+          size="medium"
+        />
+        <Button type="submit" variant="contained" size="large" loading={busy} disabled={!alive}>
+          Sign in
+        </Button>
+        <Typography variant="body2" color="text.secondary">
+          {demo
+            ? 'This is the demo: an invented laboratory. Its sign-ins were printed where it was started.'
+            : 'These are the laboratory’s own records. No password yet, or lost it? Ask your manager for a link.'}
+        </Typography>
+      </Stack>
+    </Door>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
-import { Alert, Box, Button, Paper, Stack, TextField, Typography } from '@mui/material';
-import { type FormEvent, useEffect, useState } from 'react';
+import { Alert, Box, Button, Stack, TextField, Typography } from '@mui/material';
+import { type FormEvent, useState } from 'react';
+import { Door, useAlive } from '../parts/Door';
 
 /** Whoever was invited sets their password here, and signs in with it. */
 export function Welcome({
@@ -10,8 +11,7 @@ export function Welcome({
   secret: string;
   invited: { readonly name: string; readonly email: string } | null;
 }) {
-  const [alive, setAlive] = useState(false);
-  useEffect(() => setAlive(true), []);
+  const alive = useAlive();
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
   const submit = async (event: FormEvent<HTMLFormElement>): Promise<void> => {
@@ -27,55 +27,53 @@ export function Welcome({
     setBusy(false);
   };
   return (
-    <Box component="main" sx={{ minHeight: '100vh', display: 'grid', placeItems: 'center', p: 2 }}>
-      <Paper sx={{ p: { xs: 3, sm: 4 }, width: '100%', maxWidth: 420 }}>
-        {invited ? (
-          <Stack component="form" method="post" spacing={2} onSubmit={submit} noValidate>
-            <Box>
-              <Typography variant="h1" color="primary">
-                {invited.name}
-              </Typography>
-              <Typography color="text.secondary">{`Set your password. You sign in as ${invited.email}.`}</Typography>
-            </Box>
-            {trouble ? <Alert severity="error">{trouble}</Alert> : null}
-            {/* For the browser's own store of passwords. */}
-            <input type="hidden" autoComplete="username" value={invited.email} readOnly />
-            <TextField
-              label="New password"
-              type="password"
-              autoComplete="new-password"
-              autoFocus
-              name="password"
-              size="medium"
-              helperText="At least 10 characters: a few words that do not belong together."
-            />
-            <TextField
-              label="The same again"
-              type="password"
-              autoComplete="new-password"
-              name="again"
-              size="medium"
-            />
-            <Button type="submit" variant="contained" size="large" loading={busy} disabled={!alive}>
-              Set the password
-            </Button>
-          </Stack>
-        ) : (
-          <Stack spacing={2}>
+    <Door>
+      {invited ? (
+        <Stack component="form" method="post" spacing={2} onSubmit={submit} noValidate>
+          <Box>
             <Typography variant="h1" color="primary">
-              This link opens nothing
+              {invited.name}
             </Typography>
-            <Typography>
-              It was used already, is older than seven days, or a newer one was made for you. Ask your manager
-              for another.
-            </Typography>
-            <Button href="/sign-in" variant="outlined">
-              Sign in
-            </Button>
-          </Stack>
-        )}
-      </Paper>
-    </Box>
+            <Typography color="text.secondary">{`Set your password. You sign in as ${invited.email}.`}</Typography>
+          </Box>
+          {trouble ? <Alert severity="error">{trouble}</Alert> : null}
+          {/* For the browser's own store of passwords. */}
+          <input type="hidden" autoComplete="username" value={invited.email} readOnly />
+          <TextField
+            label="New password"
+            type="password"
+            autoComplete="new-password"
+            autoFocus
+            name="password"
+            size="medium"
+            helperText="At least 10 characters: a few words that do not belong together."
+          />
+          <TextField
+            label="The same again"
+            type="password"
+            autoComplete="new-password"
+            name="again"
+            size="medium"
+          />
+          <Button type="submit" variant="contained" size="large" loading={busy} disabled={!alive}>
+            Set the password
+          </Button>
+        </Stack>
+      ) : (
+        <Stack spacing={2}>
+          <Typography variant="h1" color="primary">
+            This link opens nothing
+          </Typography>
+          <Typography>
+            It was used already, is older than seven days, or a newer one was made for you. Ask your manager
+            for another.
+          </Typography>
+          <Button href="/sign-in" variant="outlined">
+            Sign in
+          </Button>
+        </Stack>
+      )}
+    </Door>
   );
 }
 
