@@ -31,18 +31,20 @@ export function FirstSteps({ steps }: { steps: readonly Step[] }) {
               ...(index > 0 ? { borderTop: 1, borderColor: 'divider' } : {}),
             }}
           >
-            <Typography
-              className="mono"
-              {...(step.done ? { role: 'img', 'aria-label': 'done' } : {})}
-              sx={{ width: 28, flexShrink: 0, color: step.done ? 'success.main' : 'text.secondary' }}
-            >
-              {step.done ? '✓' : index + 1}
-            </Typography>
-            <Box sx={{ flexGrow: 1, minWidth: 220, opacity: step.aside && !step.done ? 0.6 : 1 }}>
-              <Typography sx={{ fontWeight: step === next ? 700 : 400 }}>{step.title}</Typography>
-              <Typography variant="body2" color="text.secondary">
-                {step.aside && !step.done ? `laid aside; ${step.stands}` : step.stands}
+            <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flex: '1 1 280px', minWidth: 0 }}>
+              <Typography
+                className="mono"
+                {...(step.done ? { role: 'img', 'aria-label': 'done' } : {})}
+                sx={{ width: 28, flexShrink: 0, color: step.done ? 'success.main' : 'text.secondary' }}
+              >
+                {step.done ? '✓' : index + 1}
               </Typography>
+              <Box sx={{ minWidth: 0, opacity: step.aside && !step.done ? 0.6 : 1 }}>
+                <Typography sx={{ fontWeight: step === next ? 700 : 400 }}>{step.title}</Typography>
+                <Typography variant="body2" color="text.secondary">
+                  {step.aside && !step.done ? `laid aside; ${step.stands}` : step.stands}
+                </Typography>
+              </Box>
             </Box>
             {step.href && !step.done && !step.aside ? (
               <LinkButton href={step.href} size="small" variant={step === next ? 'contained' : 'outlined'}>
