@@ -1,9 +1,9 @@
 import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
-import { command } from './lib/parts.mjs';
+import { answering, command } from './lib/parts.mjs';
 import { pauseAfter, type Running, Supervisor } from './lib/supervise.mjs';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'bricole-supervise-'));
@@ -89,6 +89,21 @@ describe('a part', () => {
     expect(words.some((said) => said.includes('the disk is away'))).toBe(true);
   });
 
+  it('that runs and answers nothing is ended and begun again; one that is slow to begin is not', async () => {
+    const port = 20_000 + Math.floor(Math.random() * 900);
+    // It takes every request and answers none.
+    const deaf = `require('node:http').createServer(() => {}).listen(${port}, '127.0.0.1')`;
+    const times = { ask: 100, answer: 200 };
+    await begin().keep(
+      'web server',
+      answering(command('node', ['-e', deaf]), `http://127.0.0.1:${port}/`, times),
+    );
+    await supervisor.keep('slow', answering(idle, `http://127.0.0.1:${port + 1000}/`, times));
+    await until(() => (part('web server')?.starts ?? 0) >= 2);
+    expect(part('web server')?.why).toBe('by SIGKILL');
+    expect(part('slow')).toMatchObject({ state: 'running', starts: 1 });
+  });
+
   it('is not started again once all is to end, and leaves nothing behind that it had started', async () => {
     const child =
       'require("node:child_process").spawn("sleep", ["600"]).unref(); setInterval(() => {}, 1000)';
@@ -109,13 +124,23 @@ describe('a part', () => {
   });
 });
 
+it('a disk that takes nothing keeps nobody from being kept going', async () => {
+  words.length = 0;
+  supervisor = new Supervisor(path.join(folder, 'made-a-folder'), { log: (said) => words.push(said) });
+  rmSync(path.join(folder, 'made-a-folder'));
+  mkdirSync(path.join(folder, 'made-a-folder'));
+  await supervisor.keep('web server', idle);
+  expect(supervisor.whole).toBe(true);
+  expect(words.join()).toMatch(/could not be written down/);
+});
+
 it('what one who watches had started ends with it, whatever ended it', async () => {
   const script = path.join(folder, 'watch.mjs');
   const noted = path.join(folder, 'watched.json');
   writeFileSync(
     script,
     `import { Supervisor } from ${JSON.stringify(path.resolve('scripts/lib/supervise.mjs'))};
-     import { command } from ${JSON.stringify(path.resolve('scripts/lib/parts.mjs'))};
+     import { answering, command } from ${JSON.stringify(path.resolve('scripts/lib/parts.mjs'))};
      const supervisor = new Supervisor(${JSON.stringify(noted)});
      await supervisor.keep('held', command('node', ['-e', 'setInterval(() => {}, 1000)']));
      setInterval(() => {}, 1000);`,

@@ -1,5 +1,10 @@
 import type { Running } from './supervise.mjs';
 
+export function answering(
+  begin: () => Promise<Running>,
+  url: string,
+  options?: { ask?: number; answer?: number },
+): () => Promise<Running>;
 export function command(
   program: string,
   args: readonly string[],

@@ -11,6 +11,15 @@ const UNANSWERED = 3;
 // Whatever becomes of the one that watches, the kernel ends what it started: nobody is left holding a port.
 const TIED = has('setpriv') ? ['setpriv', '--pdeathsig', 'TERM'] : [];
 
+/** Ends a process with everything it has started, at once. */
+function killGroup(pid) {
+  try {
+    process.kill(-pid, 'SIGKILL');
+  } catch {
+    // Nothing of it is left.
+  }
+}
+
 /** A command as a part that a supervisor keeps. */
 export function command(program, args, env) {
   return async () => {
@@ -20,11 +29,7 @@ export function command(program, args, env) {
       child.once('error', (error) => resolve(error.message));
       child.once('exit', (code, signal) => {
         // What it had started itself would hold its ports.
-        try {
-          process.kill(-child.pid, 'SIGKILL');
-        } catch {
-          // Nothing of it is left.
-        }
+        killGroup(child.pid);
         resolve(signal ? `by ${signal}` : `with code ${code}`);
       });
     });
@@ -33,20 +38,20 @@ export function command(program, args, env) {
 }
 
 /** A web server as a part: one that runs and answers nothing any more is ended, and so started again. */
-export function answering(begin, url) {
+export function answering(begin, url, { ask = ASK_MS, answer = ANSWER_MS } = {}) {
   return async () => {
     const running = await begin();
     let unanswered = 0;
     const timer = setInterval(async () => {
       try {
-        await fetch(url, { signal: AbortSignal.timeout(ANSWER_MS) });
+        await fetch(url, { signal: AbortSignal.timeout(answer) });
         unanswered = 0;
       } catch (error) {
         // Refused at once is one that still starts or has ended; what matters here is silence.
         unanswered = error?.name === 'TimeoutError' ? unanswered + 1 : 0;
-        if (unanswered >= UNANSWERED) process.kill(-running.pid, 'SIGKILL');
+        if (unanswered >= UNANSWERED) killGroup(running.pid);
       }
-    }, ASK_MS);
+    }, ask);
     void running.ended.then(() => clearInterval(timer));
     return running;
   };

@@ -104,8 +104,13 @@ export class Supervisor {
         ({ name, why }) =>
           `Not running: ${name}${why ? ` (ended ${why})` : ''}. It is started again by itself.`,
       );
-    writeFileSync(`${this.file}.new`, JSON.stringify({ pid: process.pid, wrong, parts }));
-    renameSync(`${this.file}.new`, this.file);
+    try {
+      writeFileSync(`${this.file}.new`, JSON.stringify({ pid: process.pid, wrong, parts }));
+      renameSync(`${this.file}.new`, this.file);
+    } catch (error) {
+      // A full disk must not take away the one that keeps everything going.
+      this.log(`it could not be written down how the parts stand: ${error.message}`);
+    }
   }
 
   /** Ends every part for good, the last one started first. */
