@@ -39,8 +39,13 @@ export function FirstSteps({ steps }: { steps: readonly Step[] }) {
               >
                 {step.done ? '✓' : index + 1}
               </Typography>
-              <Box sx={{ minWidth: 0, opacity: step.aside && !step.done ? 0.6 : 1 }}>
-                <Typography sx={{ fontWeight: step === next ? 700 : 400 }}>{step.title}</Typography>
+              <Box sx={{ minWidth: 0 }}>
+                <Typography
+                  sx={{ fontWeight: step === next ? 700 : 400 }}
+                  color={step.aside && !step.done ? 'text.secondary' : 'text.primary'}
+                >
+                  {step.title}
+                </Typography>
                 <Typography variant="body2" color="text.secondary">
                   {step.aside && !step.done ? `laid aside; ${step.stands}` : step.stands}
                 </Typography>
