@@ -33,22 +33,25 @@ it('a process that took over the number of one that ended is a stranger’s, and
   expect(running(file)).toBeUndefined();
 });
 
-it('a start of this copy is known by its command and its folder, one of another copy is not', async () => {
-  const other = path.join(folder, 'scripts');
-  mkdirSync(other);
-  writeFileSync(path.join(other, 'start.mjs'), 'setInterval(() => {}, 1000);');
-  const begun = (cwd: string) => spawn('node', [path.join(other, 'start.mjs')], { cwd, stdio: 'ignore' });
-  const [ours, another] = [begun(PROJECT), begun(folder)];
-  try {
-    await new Promise((resolve) => setTimeout(resolve, 300));
-    noted(JSON.stringify({ pid: ours.pid, url: 'http://127.0.0.1:3000' }));
-    expect(running(file)).toEqual({ pid: ours.pid, url: 'http://127.0.0.1:3000' });
-    noted(JSON.stringify({ pid: another.pid, url: 'http://127.0.0.1:3000' }));
-    expect(running(file)).toBeUndefined();
-  } finally {
-    ours.kill();
-    another.kill();
-  }
-  forgetRunning(file);
-  expect(existsSync(file)).toBe(false);
-});
+it.each(['start.mjs', 'serve.mjs'])(
+  '%s of this copy is known by its command and its folder, one of another copy is not',
+  async (script) => {
+    const other = path.join(folder, 'scripts');
+    mkdirSync(other, { recursive: true });
+    writeFileSync(path.join(other, script), 'setInterval(() => {}, 1000);');
+    const begun = (cwd: string) => spawn('node', [path.join(other, script)], { cwd, stdio: 'ignore' });
+    const [ours, another] = [begun(PROJECT), begun(folder)];
+    try {
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      noted(JSON.stringify({ pid: ours.pid, url: 'http://127.0.0.1:3000' }));
+      expect(running(file)).toEqual({ pid: ours.pid, url: 'http://127.0.0.1:3000' });
+      noted(JSON.stringify({ pid: another.pid, url: 'http://127.0.0.1:3000' }));
+      expect(running(file)).toBeUndefined();
+    } finally {
+      ours.kill();
+      another.kill();
+    }
+    forgetRunning(file);
+    expect(existsSync(file)).toBe(false);
+  },
+);
