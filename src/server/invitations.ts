@@ -1,6 +1,6 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
-import { and, desc, eq, gt, isNull } from 'drizzle-orm';
+import { and, eq, gt, isNull } from 'drizzle-orm';
 import type { Database, Queryable } from '@/db/client';
 import { accounts, invitations, people, type Role, sessions, signIns } from '@/db/schema';
 import { actAs } from './acting';
@@ -40,6 +40,12 @@ export async function setPassword(tx: Transaction, personId: string, password: s
 /** Makes a link with which a person sets their own password; those made for them before open nothing any more. */
 export async function invite({ tx, actor, now }: Context, personId: string): Promise<{ link: string }> {
   const secret = randomBytes(24).toString('base64url');
+  await tx
+    .update(invitations)
+    .set({ expiresAt: now })
+    .where(
+      and(eq(invitations.personId, personId), isNull(invitations.usedAt), gt(invitations.expiresAt, now)),
+    );
   await tx.insert(invitations).values({
     ...{ personId, secretSha256: mark(secret), by: actor.id, at: now },
     expiresAt: new Date(now.getTime() + INVITATION_DAYS * DAY_MS),
@@ -47,7 +53,7 @@ export async function invite({ tx, actor, now }: Context, personId: string): Pro
   return { link: `/welcome/${secret}` };
 }
 
-/** Who a link is for: the newest of its person, unused, in date, and they have access; undefined for any other. */
+/** Who a link is for: unused, in date, and they have access; undefined for any other. */
 export async function invitedBy(db: Queryable, secret: string, now: Date) {
   const [found] = await db
     .select({ id: invitations.id, personId: people.id, name: people.name, email: people.email })
@@ -61,14 +67,7 @@ export async function invitedBy(db: Queryable, secret: string, now: Date) {
         eq(people.active, true),
       ),
     );
-  if (!found) return undefined;
-  const [newest] = await db
-    .select({ id: invitations.id })
-    .from(invitations)
-    .where(eq(invitations.personId, found.personId))
-    .orderBy(desc(invitations.at), desc(invitations.id))
-    .limit(1);
-  return newest?.id === found.id ? found : undefined;
+  return found;
 }
 
 /**

@@ -224,7 +224,7 @@ export async function peopleList(db: Queryable, actor: Actor) {
     .from(accounts)
     .leftJoin(invitations, eq(invitations.personId, accounts.userId))
     .where(isNull(accounts.password))
-    .orderBy(accounts.userId, desc(invitations.at));
+    .orderBy(accounts.userId, desc(invitations.expiresAt));
   const renamed = await db
     .selectDistinct({ id: audit.rowKey, name: sql<string>`${audit.before} ->> 'name'` })
     .from(audit)
