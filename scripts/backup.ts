@@ -10,7 +10,7 @@ const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { versio
 const begun = Date.now();
 try {
   const { tables, trail } = await backupTo(file, { rootUrl, bin, home, application: version });
-  writeFileSync(path.join(home, 'backups.json'), JSON.stringify({ at: new Date().toISOString(), trail }));
+  writeFileSync(path.join(home, 'backups.json'), JSON.stringify({ at: new Date().toISOString() }));
   const rows = tables.reduce((sum, each) => sum + each.rows, 0);
   process.stdout.write(
     `bricole: ${rows} rows of ${tables.length} tables in ${((Date.now() - begun) / 1000).toFixed(1)} s\n` +

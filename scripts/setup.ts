@@ -8,34 +8,32 @@ import { Beginning, beginLaboratory, firstPasswordProblem, isLaboratorys } from 
 import { startCluster } from './lib/cluster.mjs';
 import { installation, keepInstallation, placeProblem } from './lib/installation.mjs';
 import { beginningOf, OF_THE_LABORATORY, OF_THE_PLACE, type Question } from './lib/questions';
+import { main, say, Trouble } from './lib/say.mjs';
 import { HOME, noteOf, PROJECT } from './lib/system.mjs';
 import { prepareDatabase } from './prepare-database';
 
 type Answers = Record<string, string>;
 
-const say = (words: string): void => void process.stdout.write(`bricole: ${words}\n`);
 const PREFIX = 'BRICOLE_SETUP_';
 const variable = (name: string): string =>
   `${PREFIX}${name.replace(/[A-Z]/gu, (letter) => `_${letter}`).toUpperCase()}`;
-
-class SetupTrouble extends Error {}
 
 /** What was given beforehand: in a file of JSON, in the environment, which goes before it. */
 function given(file: string | undefined, questions: readonly Question[]): Answers {
   let read: unknown = {};
   if (file) {
-    if (!existsSync(file)) throw new SetupTrouble(`${file} is not there.`);
+    if (!existsSync(file)) throw new Trouble(`${file} is not there.`);
     try {
       read = JSON.parse(readFileSync(file, 'utf8'));
     } catch (error) {
-      throw new SetupTrouble(`${file} is no JSON: ${(error as Error).message}`);
+      throw new Trouble(`${file} is no JSON: ${(error as Error).message}`);
     }
     if (typeof read !== 'object' || read === null || Array.isArray(read))
-      throw new SetupTrouble(`${file} wants to be an object: { "name": "…", "address": "…", … }`);
+      throw new Trouble(`${file} wants to be an object: { "name": "…", "address": "…", … }`);
     const known = new Set([...OF_THE_LABORATORY, ...OF_THE_PLACE].map(({ name }) => name));
     const strange = Object.keys(read).filter((name) => !known.has(name));
     if (strange.length > 0)
-      throw new SetupTrouble(
+      throw new Trouble(
         `${file}: nothing is called ${strange.join(', ')}. There are: ${[...known].join(', ')}.`,
       );
   }
@@ -69,7 +67,7 @@ async function answered(file: string | undefined, questions: readonly Question[]
     for (const { name, usual } of open) if (usual !== undefined) answers[name] = usual;
     const missing = open.filter(({ name, optional }) => answers[name] === undefined && !optional);
     if (missing.length > 0)
-      throw new SetupTrouble(
+      throw new Trouble(
         `there is nobody to ask here. Missing: ${missing
           .map(({ name, asks }) => `${name} (${asks}; or ${variable(name)})`)
           .join(', ')}. Give them in a file: npm run setup -- answers.json`,
@@ -83,7 +81,7 @@ async function answered(file: string | undefined, questions: readonly Question[]
         : await input({ message: asks, validate, ...(usual === undefined ? {} : { default: usual }) });
     }
   const wrong = questions.flatMap(({ name }) => problemOf(name, answers) ?? []);
-  if (wrong.length > 0) throw new SetupTrouble(`nothing was made. ${wrong.join(' ')}`);
+  if (wrong.length > 0) throw new Trouble(`nothing was made. ${wrong.join(' ')}`);
   return answers;
 }
 
@@ -119,7 +117,7 @@ async function setUp(file: string | undefined): Promise<void> {
     await pool.end();
     cluster.stop();
     if (!ours)
-      throw new SetupTrouble(
+      throw new Trouble(
         'this copy holds the demo, and it stays. Set up in a copy of the application of its own, or empty this one first with npm run reset.',
       );
     say(
@@ -134,8 +132,6 @@ async function setUp(file: string | undefined): Promise<void> {
   const place = await answered(file, usual);
   const { url = '', listen = '', port = '', proxies = '' } = place;
   const kept = { ...known, url: url.replace(/\/$/u, ''), listen, port: Number(port), proxies };
-  const wrong = placeProblem(kept);
-  if (wrong) throw new SetupTrouble(`nothing was made. ${wrong}`);
   let link: string | null = null;
   if (begin) {
     const about = beginningOf(begin);
@@ -170,14 +166,8 @@ async function setUp(file: string | undefined): Promise<void> {
   );
 }
 
-try {
-  await setUp(process.argv[2] && path.resolve(process.argv[2]));
-} catch (error) {
-  const left = error instanceof Error && error.name === 'ExitPromptError';
-  if (!(left || error instanceof SetupTrouble || (error as Error).constructor.name === 'Trouble'))
-    throw error;
-  process.stderr.write(
-    `bricole: ${left ? 'left before the end; nothing was made.' : (error as Error).message}\n`,
-  );
-  process.exitCode = 1;
-}
+await main(() =>
+  setUp(process.argv[2] && path.resolve(process.argv[2])).catch((error) => {
+    throw error.name === 'ExitPromptError' ? new Trouble('left before the end; nothing was made.') : error;
+  }),
+);

@@ -3,7 +3,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { say, Trouble } from './say.mjs';
-import { freePort, HOME, installDebian, isRoot, isServerOf, noteOf } from './system.mjs';
+import { freePort, HOME, installDebian, isRoot, isServerOf, noteOf, writeWhole } from './system.mjs';
 
 function newestBinaries() {
   const base = '/usr/lib/postgresql';
@@ -56,12 +56,6 @@ function chooseFolder(name) {
 export const asPostgres = (program, args, env) => as('postgres', program, args, env);
 
 const isThere = (file) => as('postgres', 'test', ['-e', file]).status === 0;
-
-/** Writes a file so that it is either the old one or the new one, whatever happens meanwhile. */
-function writeWhole(file, text) {
-  writeFileSync(`${file}.new`, text, { mode: 0o600 });
-  renameSync(`${file}.new`, file);
-}
 
 /**
  * What is known of a cluster: where its files are and its passwords. Made only when there is none. Data that was

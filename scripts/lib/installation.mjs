@@ -1,7 +1,7 @@
-import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Trouble } from './say.mjs';
-import { HOME } from './system.mjs';
+import { HOME, writeWhole } from './system.mjs';
 
 /** Where and how a laboratory's own installation is reached, as `npm run setup` wrote it. */
 export const INSTALLATION = path.join(HOME, 'installation.json');
@@ -37,6 +37,5 @@ export function placeProblem({ url, listen, port, proxies = '' }) {
 
 /** Writes it down, whole or not at all. */
 export function keepInstallation(place, file = INSTALLATION) {
-  writeFileSync(`${file}.new`, `${JSON.stringify(place, null, 2)}\n`, { mode: 0o600 });
-  renameSync(`${file}.new`, file);
+  writeWhole(file, `${JSON.stringify(place, null, 2)}\n`);
 }

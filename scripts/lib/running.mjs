@@ -1,6 +1,6 @@
-import { existsSync, readFileSync, readlinkSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, readlinkSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { HOME, PROJECT } from './system.mjs';
+import { HOME, PROJECT, writeWhole } from './system.mjs';
 
 const FILE = path.join(HOME, 'running.json');
 
@@ -34,8 +34,7 @@ export function running(file = FILE) {
 
 /** Notes that this process runs the application there; whole or not at all. */
 export function noteRunning(url, file = FILE) {
-  writeFileSync(`${file}.new`, JSON.stringify({ pid: process.pid, url }));
-  renameSync(`${file}.new`, file);
+  writeWhole(file, JSON.stringify({ pid: process.pid, url }));
 }
 
 /** Takes the note away. */

@@ -1,6 +1,7 @@
-import { mkdirSync, renameSync, writeFileSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { say } from './say.mjs';
+import { writeWhole } from './system.mjs';
 
 /** Pause before a part is started again, ms: at first hardly any, doubled each time it dies soon after. */
 const FIRST_PAUSE_MS = 200;
@@ -105,8 +106,7 @@ export class Supervisor {
           `Not running: ${name}${why ? ` (ended ${why})` : ''}. It is started again by itself.`,
       );
     try {
-      writeFileSync(`${this.file}.new`, JSON.stringify({ pid: process.pid, wrong, parts }));
-      renameSync(`${this.file}.new`, this.file);
+      writeWhole(this.file, JSON.stringify({ pid: process.pid, wrong, parts }));
     } catch (error) {
       // A full disk must not take away the one that keeps everything going.
       this.log(`it could not be written down how the parts stand: ${error.message}`);

@@ -7,6 +7,7 @@ import {
   readFileSync,
   readlinkSync,
   realpathSync,
+  renameSync,
   statSync,
   writeFileSync,
 } from 'node:fs';
@@ -68,6 +69,12 @@ export async function stop(child) {
   const force = setTimeout(() => signal('SIGKILL'), 8000);
   await ended;
   clearTimeout(force);
+}
+
+/** Writes a file so that it is either the old one or the new one, whatever happens meanwhile; only its owner reads it. */
+export function writeWhole(file, text) {
+  writeFileSync(`${file}.new`, text, { mode: 0o600 });
+  renameSync(`${file}.new`, file);
 }
 
 /** Whether a process is a PostgreSQL server of this very data: its number alone may be another's by now. */

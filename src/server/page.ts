@@ -4,19 +4,24 @@ import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import { Invalid, NotFound, Refused, refusalOf } from './errors';
 import { isId } from './http';
-import { actorOf } from './session';
+import { signedInOf } from './session';
 import type { Actor } from './use-case';
 
 /** Layout and page ask the same of one request: it is asked once. */
-const actorNow = cache(async () => actorOf(await headers()));
+const signedInNow = cache(async () => signedInOf(await headers()));
 
 /** The person a page is for; a stranger is sent to sign in and comes back afterwards. */
 export async function pageActor(): Promise<Actor> {
   const sent = await headers();
-  const actor = await actorNow();
+  const actor = (await signedInNow())?.actor;
   // The proxy writes the address that was asked for into every request.
   if (!actor) redirect(`/sign-in?then=${encodeURIComponent(sent.get('x-path') ?? '/today')}`);
   return actor;
+}
+
+/** The session that a page is asked for in. */
+export async function pageSession(): Promise<string | undefined> {
+  return (await signedInNow())?.sessionId;
 }
 
 /** The data of a page; what is not there, or not this person's to see, is a plain 'not found' page. */

@@ -15,11 +15,14 @@ interface Tried {
   readonly errors: readonly string[];
 }
 
+/** One for all renderings: another each time would have the rows looked at anew. */
+const NOTHING_MORE = {};
+
 /** A list that a laboratory brings along: what would come of each row is said by the server before anything is kept. */
 export function ImportList({
   list,
   more = [],
-  about = {},
+  about = NOTHING_MORE,
   words,
 }: {
   list: ListName;

@@ -1,10 +1,8 @@
 import { Box, Stack, Typography } from '@mui/material';
 import Bowser from 'bowser';
 import type { Metadata } from 'next';
-import { headers } from 'next/headers';
 import { database } from '@/db/client';
-import { auth } from '@/server/auth';
-import { pageActor } from '@/server/page';
+import { pageActor, pageSession } from '@/server/page';
 import { ownSessions, ownSignIns } from '@/server/queries/gear';
 import { usualZone } from '@/server/queries/jobs';
 import { Card } from '@/ui/parts/Card';
@@ -27,7 +25,7 @@ export default async function AccountPage() {
   const actor = await pageActor();
   const db = database();
   const [signIns, zone] = [await ownSignIns(db, actor), await usualZone(db)];
-  const here = await auth().api.getSession({ headers: await headers() });
+  const here = await pageSession();
   const sessions = await ownSessions(db, actor);
   return (
     <Stack spacing={2}>
@@ -40,7 +38,7 @@ export default async function AccountPage() {
       <Card title="Where you are signed in">
         <OwnSessions
           sessions={sessions.map(({ id, device, address, begun, used }) => ({
-            ...{ id, device: deviceWords(device), address: address ?? '', here: id === here?.session.id },
+            ...{ id, device: deviceWords(device), address: address ?? '', here: id === here },
             ...{ begun: dayTime(begun, zone), used: dayTime(used, zone) },
           }))}
         />

@@ -15,7 +15,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
   const now = new Date();
   const db = database();
   const { show } = await searchParams;
-  const [day, fresh] = await Promise.all([
+  const [day, fresh, zone, steps] = await Promise.all([
     dayList(
       db,
       actor,
@@ -23,8 +23,9 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
       DAY_PARTS.find((part) => part === show),
     ),
     openFreshTests(db, actor, now),
+    usualZone(db),
+    openSteps(db, actor, now.toISOString().slice(0, 10)),
   ]);
-  const steps = await openSteps(db, actor, now.toISOString().slice(0, 10));
   return (
     <Stack spacing={2}>
       {steps ? <FirstSteps steps={steps} /> : null}
@@ -32,7 +33,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
         {...day}
         fresh={fresh.map((row) => ({ ...row, sampledAt: row.sampledAt.getTime() }))}
         now={now.getTime()}
-        zone={await usualZone(db)}
+        zone={zone}
         canTest={actor.role === 'laboratory' || actor.role === 'reviewer' || actor.role === 'manager'}
       />
     </Stack>
